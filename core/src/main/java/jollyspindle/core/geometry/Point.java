@@ -1,0 +1,82 @@
+package jollyspindle.core.geometry;
+
+/**
+ * A place in the plane, or a displacement between two places.
+ *
+ * @param x inches to the right
+ * @param y inches up
+ */
+public record Point(double x, double y) {
+
+    public static final Point ORIGIN = new Point(0, 0);
+
+    /** The unit vector at an angle, in radians counter-clockwise from the x axis. */
+    public static Point direction(double angle) {
+        return new Point(Math.cos(angle), Math.sin(angle));
+    }
+
+    public Point plus(Point other) {
+        return new Point(x + other.x, y + other.y);
+    }
+
+    public Point minus(Point other) {
+        return new Point(x - other.x, y - other.y);
+    }
+
+    public Point times(double factor) {
+        return new Point(x * factor, y * factor);
+    }
+
+    public double dot(Point other) {
+        return x * other.x + y * other.y;
+    }
+
+    /** The z part of the cross product; positive if {@code other} lies counter-clockwise of this. */
+    public double cross(Point other) {
+        return x * other.y - y * other.x;
+    }
+
+    /** The distance to another place, in inches. */
+    public double distance(Point other) {
+        return Math.hypot(x - other.x, y - other.y);
+    }
+
+    public Point midpoint(Point other) {
+        return new Point((x + other.x) / 2, (y + other.y) / 2);
+    }
+
+    /** The angle of this vector in (−π, π]. */
+    public double angle() {
+        return Math.atan2(y, x);
+    }
+
+    /** This vector turned by a right angle counter-clockwise. */
+    public Point turnedLeft() {
+        return new Point(-y, x);
+    }
+
+    /** This vector scaled to length 1; undefined for the zero vector. */
+    public Point unit() {
+        return times(1 / Math.hypot(x, y));
+    }
+
+    /** This vector turned by an angle in radians, counter-clockwise. */
+    public Point turned(double angle) {
+        double c = Math.cos(angle);
+        double s = Math.sin(angle);
+        return new Point(c * x - s * y, s * x + c * y);
+    }
+
+    /**
+     * Where the line through {@code p} along {@code u} meets the line through {@code q} along {@code v}.
+     *
+     * @throws IllegalArgumentException if the lines are parallel
+     */
+    public static Point meeting(Point p, Point u, Point q, Point v) {
+        double cross = u.cross(v);
+        if (Math.abs(cross) < 1e-12) {
+            throw new IllegalArgumentException("parallel lines don't meet");
+        }
+        return p.plus(u.times(q.minus(p).cross(v) / cross));
+    }
+}

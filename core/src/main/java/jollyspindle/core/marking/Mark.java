@@ -1,0 +1,73 @@
+package jollyspindle.core.marking;
+
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.measure.TapeReading;
+import jollyspindle.core.quilt.Side;
+
+/**
+ * A place on a run that is marked, or that a seam marks already.
+ *
+ * @param id unique in a plan, such as {@code top-valley-3}
+ * @param side whose run it is on
+ * @param kind what it is
+ * @param number which of its kind; valleys count from 0 at the run's zero, crowns and hand-overs from 1
+ * @param onCentre whether it stands on the run's centre
+ * @param along from the run's zero, in inches, exact
+ * @param across from the seam outward, in inches, exact
+ * @param place in the quilt's frame
+ * @param by what marks it
+ * @param stage when it is marked
+ * @param readings what the tape says, along the run
+ * @param height what the tape says across the run
+ */
+public record Mark(
+        String id,
+        Side side,
+        Kind kind,
+        int number,
+        boolean onCentre,
+        double along,
+        double across,
+        Point place,
+        MarkedBy by,
+        Stage stage,
+        Readings readings,
+        TapeReading height) {
+
+    /** What a mark is for. */
+    public enum Kind {
+        /** Where two repeats meet. */
+        VALLEY,
+        /** A repeat's highest point. */
+        CROWN,
+        /** The middle of a run, where no valley stands on it. */
+        CENTRE,
+        /** Where one placement of an arc's template hands over to the next. */
+        HAND_OVER
+    }
+
+    /** What shows the place on the cloth. */
+    public enum MarkedBy {
+        /** Chalk or another marker. */
+        CHALK,
+        /** A seam, so there is nothing to do. */
+        SEAM
+    }
+
+    /** When a mark is made. */
+    public enum Stage {
+        /** While the quilt still lies flat. */
+        BEFORE_LOADING,
+        /** On the frame, before the first stitch. */
+        LOADED
+    }
+
+    /**
+     * What the tape says at a mark, each rounded once from the true place.
+     *
+     * @param fromLeft from the run's left end
+     * @param fromRight from the run's right end
+     * @param fromCentre from the run's centre; below zero to the left of it
+     */
+    public record Readings(TapeReading fromLeft, TapeReading fromRight, TapeReading fromCentre) {}
+}

@@ -1,0 +1,131 @@
+package jollyspindle.core.quilt;
+
+import java.util.Optional;
+
+/** Which measured lengths go together. What is refused here never gets into a job. */
+public final class QuiltRules {
+
+    /** No quilt is longer, in inches. */
+    public static final double LONGEST = 200;
+
+    private QuiltRules() {}
+
+    /** Why a length is refused. */
+    public sealed interface Refusal {
+        /** Zero or less, where only more than zero makes sense. */
+        record NotOverZero() implements Refusal {}
+
+        /** Below zero. */
+        record Negative() implements Refusal {}
+
+        /** Over {@link QuiltRules#LONGEST}. */
+        record TooLong() implements Refusal {}
+
+        /**
+         * A border deeper than the body is long.
+         *
+         * @param body the shortest side of the body, in inches
+         */
+        record DeeperThanBody(double body) implements Refusal {}
+
+        /**
+         * A body shorter than its border is deep.
+         *
+         * @param depth the deepest border, in inches
+         */
+        record ShorterThanBorder(double depth) implements Refusal {}
+
+        /**
+         * The strips along seam and edge leave nothing of the border to be stitched.
+         *
+         * @param depth of the shallowest border, in inches
+         * @param strips reserve and clearance together, in inches
+         */
+        record NoRoomLeft(double depth, double strips) implements Refusal {}
+
+        /** The four sides can't be joined to a four-cornered figure. */
+        record SidesDontMeet() implements Refusal {}
+
+        /**
+         * A diagonal that no quilt with these sides has.
+         *
+         * @param shortest it could be, in inches
+         * @param longest it could be, in inches
+         */
+        record DiagonalImpossible(double shortest, double longest) implements Refusal {}
+    }
+
+    /**
+     * Checks a length before it is taken into a quilt.
+     *
+     * @param quilt as it stands
+     * @param dimension what was measured
+     * @param inches what the tape said
+     * @return why it can't be so, or nothing if it can
+     */
+    public static Optional<Refusal> refusal(Quilt quilt, Dimension dimension, double inches) {
+        if (dimension.kind() == Dimension.Kind.STRIP ? inches < 0 : !(inches > 0)) {
+            return Optional.of(
+                    dimension.kind() == Dimension.Kind.STRIP ? new Refusal.Negative() : new Refusal.NotOverZero());
+        }
+        if (inches > LONGEST) {
+            return Optional.of(new Refusal.TooLong());
+        }
+        Quilt changed = quilt.with(dimension, inches);
+        return switch (dimension.kind()) {
+            case BODY -> shorterThanBorder(changed, inches).or(() -> sidesDontMeet(changed));
+            case DEPTH -> deeperThanBody(changed, inches).or(() -> noRoom(changed));
+            case STRIP -> noRoom(changed);
+            case DIAGONAL -> impossibleDiagonal(changed, dimension, inches);
+        };
+    }
+
+    /** The first length of a whole quilt that can't be so, as {@link #refusal} would have said when it was entered. */
+    public static Optional<Dimension> firstRefused(Quilt quilt) {
+        return quilt.measured().entrySet().stream()
+                .filter(e -> refusal(quilt, e.getKey(), e.getValue()).isPresent())
+                .map(java.util.Map.Entry::getKey)
+                .findFirst();
+    }
+
+    private static Optional<Refusal> deeperThanBody(Quilt quilt, double depth) {
+        return Dimension.of(Dimension.Kind.BODY).stream().flatMapToDouble(d -> quilt.get(d).stream()).min().stream()
+                .filter(body -> depth > body)
+                .<Refusal>mapToObj(Refusal.DeeperThanBody::new)
+                .findFirst();
+    }
+
+    private static Optional<Refusal> shorterThanBorder(Quilt quilt, double body) {
+        return Dimension.of(Dimension.Kind.DEPTH).stream().flatMapToDouble(d -> quilt.get(d).stream()).max().stream()
+                .filter(depth -> body < depth)
+                .<Refusal>mapToObj(Refusal.ShorterThanBorder::new)
+                .findFirst();
+    }
+
+    private static Optional<Refusal> noRoom(Quilt quilt) {
+        double strips = quilt.length(Dimension.RESERVE) + quilt.length(Dimension.CLEARANCE);
+        return Dimension.of(Dimension.Kind.DEPTH).stream().flatMapToDouble(d -> quilt.get(d).stream()).min().stream()
+                .filter(depth -> strips >= depth)
+                .<Refusal>mapToObj(depth -> new Refusal.NoRoomLeft(depth, strips))
+                .findFirst();
+    }
+
+    private static Optional<Refusal> sidesDontMeet(Quilt quilt) {
+        boolean all = Dimension.of(Dimension.Kind.BODY).stream()
+                .allMatch(d -> quilt.get(d).isPresent());
+        return all && BodyShape.diagonalRange(quilt).isEmpty()
+                ? Optional.of(new Refusal.SidesDontMeet())
+                : Optional.empty();
+    }
+
+    private static Optional<Refusal> impossibleDiagonal(Quilt quilt, Dimension diagonal, double inches) {
+        boolean all = Dimension.of(Dimension.Kind.BODY).stream()
+                .allMatch(d -> quilt.get(d).isPresent());
+        if (!all) {
+            return Optional.empty();
+        }
+        return BodyShape.diagonalRange(quilt, diagonal)
+                .filter(range -> inches <= range.shortest() || inches >= range.longest())
+                .map(range -> new Refusal.DiagonalImpossible(range.shortest(), range.longest()));
+    }
+}

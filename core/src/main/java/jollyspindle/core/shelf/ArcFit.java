@@ -1,0 +1,66 @@
+package jollyspindle.core.shelf;
+
+import jollyspindle.core.geometry.CircularSegment;
+
+import java.util.Comparator;
+import java.util.Optional;
+
+/**
+ * How a template suits one repeat: what it stitches over that span, whether it has room, and what lies on the seam.
+ *
+ * @param segment the stitched figure: radius, span and rise
+ * @param overRoom how far the crown passes the room it has, in inches; negative if room is left
+ * @param parts how many times the template must be placed for one arc, 1 or more
+ * @param register what of the template lies on the seam
+ */
+public record ArcFit(CircularSegment segment, double overRoom, int parts, SeamRegister register) {
+
+    /**
+     * Fits a template to a repeat.
+     *
+     * @param template without a {@link ArcTemplate#difficulty} on this machine
+     * @param repeat the span wanted, in inches, over 0
+     * @param room from the feet of the arc to where nothing may be stitched, in inches
+     * @param clearance from the seam to the feet of the arc, in inches
+     * @return nothing if the span is wider than the circle the template stitches
+     */
+    public static Optional<ArcFit> of(
+            ArcTemplate template, Machine machine, double repeat, double room, double clearance) {
+        double radius = template.stitchedRadius(machine);
+        if (!CircularSegment.spans(radius, repeat)) {
+            return Optional.empty();
+        }
+        CircularSegment segment = CircularSegment.ofRadiusAndChord(radius, repeat);
+        int parts = (int) Math.ceil(segment.sweep() / template.usableSweep() - 1e-9);
+        return Optional.of(new ArcFit(
+                segment,
+                segment.height() - room,
+                Math.max(1, parts),
+                register(template, machine, segment.height() + clearance)));
+    }
+
+    /** The widest span this template stitches with this machine, in inches: the half circle. */
+    public static double widest(ArcTemplate template, Machine machine) {
+        return 2 * template.stitchedRadius(machine);
+    }
+
+    public boolean fitsRoom() {
+        return overRoom <= 1e-9;
+    }
+
+    private static SeamRegister register(ArcTemplate template, Machine machine, double crownAboveSeam) {
+        Optional<Double> nearest = template.riseLines().stream()
+                .min(Comparator.comparingDouble(
+                        line -> Math.abs(template.stitchedRise(line, machine) - crownAboveSeam)));
+        double off = nearest.map(line -> template.stitchedRise(line, machine) - crownAboveSeam)
+                .orElse(Double.NaN);
+        if (Math.abs(off) <= SeamRegister.LINE_TOLERANCE) {
+            return new SeamRegister.EngravedLine(nearest.orElseThrow(), off);
+        }
+        double belowEdge = template.crownToSeam(crownAboveSeam, machine);
+        if (belowEdge < 0 || belowEdge > template.reachBelowCrown()) {
+            return new SeamRegister.OffThePlate();
+        }
+        return new SeamRegister.Tape(belowEdge, nearest.orElse(Double.NaN), -off);
+    }
+}

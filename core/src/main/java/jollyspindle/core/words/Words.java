@@ -1,0 +1,336 @@
+package jollyspindle.core.words;
+
+import jollyspindle.core.division.Candidate;
+import jollyspindle.core.division.Counts;
+import jollyspindle.core.division.Reason;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Fractions;
+import jollyspindle.core.measure.TapeReading;
+import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.quilt.Corners;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.ArcEdge;
+import jollyspindle.core.shelf.ArcFit;
+import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.LabelConvention;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.SeamRegister;
+
+import java.util.Locale;
+import java.util.stream.Collectors;
+
+/**
+ * Says what was measured, chosen, divided, marked and placed.
+ *
+ * @param tape lengths are said on
+ */
+public record Words(TapeScale tape) {
+
+    /** A length as the tape shows it: {@code 5 15/16 generous}. */
+    public String length(double inches) {
+        return tape.read(inches).text();
+    }
+
+    /** A setting, exactly: {@code 0.245}. */
+    public String exact(double inches) {
+        return Fractions.exact(inches, tape);
+    }
+
+    public String difference(double inches) {
+        return Fractions.difference(inches, tape);
+    }
+
+    /** Degrees rounded to one place, without a needless zero: {@code 127.4°}. */
+    public static String degrees(double radians) {
+        double rounded = Math.round(Math.toDegrees(radians) * 10) / 10.0;
+        String text = rounded == Math.rint(rounded)
+                ? String.format(Locale.ROOT, "%.0f", rounded)
+                : String.format(Locale.ROOT, "%.1f", rounded);
+        return text.replace("-0°", "0°").replace('-', '−') + "°";
+    }
+
+    public static String name(Side side) {
+        return side.name().toLowerCase(Locale.ROOT);
+    }
+
+    public static String border(Side side) {
+        return capital(name(side)) + " border";
+    }
+
+    public static String capital(String text) {
+        return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+    }
+
+    /** {@code 1 repeat}, {@code 2 repeats}. */
+    public static String count(long number, String thing) {
+        return number + " " + thing + (number == 1 ? "" : "s");
+    }
+
+    /** Which corner of the quilt a run starts from. */
+    public static String startCorner(Side side) {
+        return switch (side) {
+            case TOP -> "top left";
+            case RIGHT -> "top right";
+            case BOTTOM -> "bottom right";
+            case LEFT -> "bottom left";
+        };
+    }
+
+    public static String name(Corners corners) {
+        return switch (corners) {
+            case MITRED -> "Mitred";
+            case CORNERSTONES -> "Cornerstones";
+            case TOP_AND_BOTTOM_THROUGH -> "Butted: top and bottom run through";
+            case SIDES_THROUGH -> "Butted: right and left run through";
+        };
+    }
+
+    public static String name(TapeScale scale) {
+        return switch (scale) {
+            case EIGHTHS -> "Inches, eighths";
+            case SIXTEENTHS -> "Inches, sixteenths";
+            case THIRTY_SECONDS -> "Inches, thirty-seconds";
+            case CENTIMETRES -> "Centimetres";
+        };
+    }
+
+    public static String name(Dimension dimension) {
+        return switch (dimension) {
+            case BODY_TOP -> "Body, top";
+            case BODY_RIGHT -> "Body, right";
+            case BODY_BOTTOM -> "Body, bottom";
+            case BODY_LEFT -> "Body, left";
+            case DIAGONAL_DOWN -> "Diagonal, top left to bottom right";
+            case DIAGONAL_UP -> "Diagonal, bottom left to top right";
+            case DEPTH_TOP -> "Border depth, top";
+            case DEPTH_RIGHT -> "Border depth, right";
+            case DEPTH_BOTTOM -> "Border depth, bottom";
+            case DEPTH_LEFT -> "Border depth, left";
+            case RESERVE -> "Outer reserve";
+            case CLEARANCE -> "Seam clearance";
+        };
+    }
+
+    /** Why a length was refused, what is allowed, what to do. */
+    public String refusal(QuiltRules.Refusal why, Dimension dimension, double inches) {
+        String read = name(dimension) + " reads " + exact(inches);
+        if (why instanceof QuiltRules.Refusal.NotOverZero) {
+            return read + ". It must be more than 0: type what the tape says.";
+        }
+        if (why instanceof QuiltRules.Refusal.Negative) {
+            return read + ". It can't be less than 0: type 0 or more.";
+        }
+        if (why instanceof QuiltRules.Refusal.TooLong) {
+            return read + ". The longest allowed is " + exact(QuiltRules.LONGEST) + ": check the number and its unit.";
+        }
+        if (why instanceof QuiltRules.Refusal.DeeperThanBody deeper) {
+            return read + ", deeper than the body's " + exact(deeper.body())
+                    + ". Measure from the seam out to the raw edge.";
+        }
+        if (why instanceof QuiltRules.Refusal.ShorterThanBorder shorter) {
+            return read + ", less than the border's depth of " + exact(shorter.depth())
+                    + ". Measure the body from seam to seam.";
+        }
+        if (why instanceof QuiltRules.Refusal.NoRoomLeft none) {
+            return read + ". Reserve and clearance together take " + exact(none.strips()) + " of a border "
+                    + exact(none.depth()) + " deep, and leave nothing to stitch. Make one of them smaller.";
+        }
+        if (why instanceof QuiltRules.Refusal.DiagonalImpossible range) {
+            return read + ". With these four sides a diagonal lies between " + length(range.shortest()) + " and "
+                    + length(range.longest()) + ": measure it again, corner to corner.";
+        }
+        return read + ". Four sides like these can't meet: measure the longest of them again.";
+    }
+
+    /** {@code 10 repeats across, 12 down}. */
+    public static String counts(Counts counts) {
+        return counts.across() + " across, " + counts.down() + " down";
+    }
+
+    /** The repeats of the longer of each two opposite sides: {@code 7 3/16 scant and 7 3/16}. */
+    public String repeats(Candidate candidate) {
+        String across = length((candidate.repeat(Side.TOP) + candidate.repeat(Side.BOTTOM)) / 2);
+        String down = length((candidate.repeat(Side.LEFT) + candidate.repeat(Side.RIGHT)) / 2);
+        return across.equals(down) ? across : across + " and " + down;
+    }
+
+    /** The rises of top and sides, or that there is none. */
+    public String rise(Candidate candidate) {
+        String rises = java.util.stream.Stream.of(Side.TOP, Side.RIGHT)
+                .flatMap(side -> candidate.fit(side).stream())
+                .map(fit -> length(fit.segment().height()))
+                .distinct()
+                .collect(Collectors.joining(" and "));
+        return rises.isEmpty() ? "no rise" : "rise " + rises;
+    }
+
+    public String reason(Reason reason) {
+        if (reason instanceof Reason.OnCentre on) {
+            if (on.valleyAcross() == on.valleyDown()) {
+                return (on.valleyAcross() ? "valley" : "crown") + " on the centre";
+            }
+            return (on.valleyAcross() ? "valley" : "crown") + " on the centre of top and bottom, "
+                    + (on.valleyDown() ? "valley" : "crown") + " on that of the sides";
+        }
+        if (reason instanceof Reason.SidesDiffer differ) {
+            return differ.inches() < 1e-9
+                    ? "all sides alike"
+                    : "sides differ by " + difference(differ.inches()) + " a repeat";
+        }
+        if (reason instanceof Reason.OffWanted off) {
+            return difference(off.inches()) + (off.inches() > 0 ? " longer" : " shorter") + " than wanted";
+        }
+        if (reason instanceof Reason.IntoReserve into) {
+            return "rise " + difference(into.inches()) + " into the reserve";
+        }
+        if (reason instanceof Reason.SeveralPlacements several) {
+            return count(several.parts(), "placement") + " an arc";
+        }
+        return "wider than this template can span (" + length(((Reason.TooWide) reason).widest()) + ")";
+    }
+
+    /** All of a candidate's reasons in a row. */
+    public String reasons(Candidate candidate) {
+        return candidate.reasons().stream().map(this::reason).collect(Collectors.joining("; "));
+    }
+
+    /** What of the template lies on the seam: {@code the line 2 1/4}. */
+    public String register(SeamRegister register) {
+        if (register instanceof SeamRegister.EngravedLine line) {
+            return "the line " + exact(line.label());
+        }
+        if (register instanceof SeamRegister.Tape tapeStrip) {
+            return "the tape, " + tapePlace(tapeStrip);
+        }
+        return "nothing: the seam runs past the plate; set the foot on the marks";
+    }
+
+    /** Where tape goes on the back of the template. */
+    public String tapePlace(SeamRegister.Tape strip) {
+        String below = length(strip.belowEdge()) + " below the edge's crown";
+        if (Double.isNaN(strip.nearestLine())) {
+            return below;
+        }
+        return difference(strip.belowLine()) + (strip.belowLine() < 0 ? " above" : " below") + " the line "
+                + exact(strip.nearestLine()) + " (" + below + ")";
+    }
+
+    /** How to make the template ready for a repeat, as an instruction. */
+    public String instruction(SeamRegister register) {
+        if (register instanceof SeamRegister.EngravedLine line) {
+            String off = Math.abs(line.off()) < 1.0 / 256
+                    ? ""
+                    : "; it stitches " + difference(line.off()) + (line.off() < 0 ? " lower" : " higher")
+                            + " than drawn";
+            return "Lay the engraved line " + exact(line.label()) + " on the seam" + off + ".";
+        }
+        if (register instanceof SeamRegister.Tape strip) {
+            return "No engraved line is near enough. Stick 1/4 tape on the back, its upper edge " + tapePlace(strip)
+                    + ", and lay that edge on the seam.";
+        }
+        return "The seam runs past the plate, so no line can lie on it: set the foot on the start mark, the crown and"
+                + " the end mark.";
+    }
+
+    /** {@code Valley 3}, {@code Crown 2}, {@code Centre}. */
+    public static String name(Mark mark) {
+        return switch (mark.kind()) {
+            case VALLEY -> "Valley " + mark.number();
+            case CROWN -> "Crown " + mark.number();
+            case CENTRE -> "Centre";
+            case HAND_OVER -> "Hand-over " + mark.number();
+        };
+    }
+
+    /** {@code 12 5/16 left of centre}, {@code on the centre}. */
+    public static String fromCentre(TapeReading reading) {
+        if (reading.ticks() == 0 && reading.lean() == TapeReading.Lean.ON) {
+            return "on the centre";
+        }
+        boolean left = reading.exact() < 0;
+        TapeReading distance = TapeReading.of(Math.abs(reading.exact()), reading.scale());
+        return distance.text() + (left ? " left" : " right");
+    }
+
+    /** How a mark is made, and when. */
+    public static String making(Mark mark) {
+        if (mark.by() == Mark.MarkedBy.SEAM) {
+            return "the corner seam is the mark";
+        }
+        return stage(mark.stage());
+    }
+
+    public static String stage(Mark.Stage stage) {
+        return stage == Mark.Stage.BEFORE_LOADING ? "before loading" : "on the frame";
+    }
+
+    /** {@code Arc 7}, or {@code Arc 7, part 1 of 2}. */
+    public static String name(Placement placement) {
+        return "Arc " + placement.repeat()
+                + (placement.parts() > 1 ? ", part " + placement.part() + " of " + placement.parts() : "");
+    }
+
+    /** How the template is turned from the way it is pictured, in words: {@code a quarter turn to the right}. */
+    public static String turn(double rotation) {
+        double degrees = Math.toDegrees(rotation);
+        long quarters = Math.round(degrees / 90);
+        double rest = degrees - quarters * 90;
+        String whole =
+                switch ((int) Math.floorMod(quarters, 4L)) {
+                    case 1 -> "a quarter turn to the left";
+                    case 2 -> "a half turn";
+                    case 3 -> "a quarter turn to the right";
+                    default -> "as pictured";
+                };
+        if (Math.abs(rest) < 0.5) {
+            return whole;
+        }
+        return whole
+                + (quarters == 0 ? ", tipped " : " and ")
+                + degrees(Math.toRadians(Math.abs(rest)))
+                + (rest > 0 ? " to the left" : " to the right");
+    }
+
+    /** What the template is laid on. */
+    public String registration(Placement placement) {
+        if (placement.registration() instanceof Registration.OnSeam on) {
+            return "on the " + name(placement.side()) + " seam: " + register(on.what());
+        }
+        return "no line on the seam: foot over the start mark, then over the end mark, edge against it both times";
+    }
+
+    public static String edge(ArcEdge edge) {
+        return edge == ArcEdge.CONVEX
+                ? "the bulging edge, foot outside the curve"
+                : "the hollow edge, foot inside the curve";
+    }
+
+    /** Which way a run is stitched. */
+    public static String direction(Side side) {
+        return startCorner(side) + " to " + startCorner(side.next());
+    }
+
+    /** {@code marked radius 4, as stitched}. */
+    public String label(ArcTemplate template) {
+        return "marked radius " + exact(template.labelRadius()) + ", "
+                + (template.label() == LabelConvention.AS_CUT ? "as cut" : "as stitched");
+    }
+
+    /** What a template stitches with a machine's foot. */
+    public String stitches(ArcTemplate template, Machine machine) {
+        return template.difficulty(machine)
+                .map(d -> "can't be stitched with this foot")
+                .orElseGet(() -> "stitches radius " + length(template.stitchedRadius(machine)));
+    }
+
+    /** Whether a template's arc has room: {@code 4 1/2 of room left above}. */
+    public String room(ArcFit fit) {
+        return fit.fitsRoom()
+                ? "Fits, with " + length(-fit.overRoom()) + " left below the reserve."
+                : "Doesn't fit: " + difference(fit.overRoom()) + " into the reserve.";
+    }
+}
