@@ -1,0 +1,66 @@
+package jollyspindle.command;
+
+import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.words.Words;
+import jollyspindle.files.FileTrouble;
+import jollyspindle.files.planjson.PlanJson;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+import java.io.PrintWriter;
+import java.util.concurrent.Callable;
+
+/** {@code spindle plan}. */
+@Command(
+        name = "plan",
+        description = "Prints a job's plan.",
+        mixinStandardHelpOptions = true,
+        footer = "%nThe names in the JSON are described in docs/plan-format.md.")
+final class PlanCommand implements Callable<Integer> {
+
+    @Mixin
+    private JobArgument job;
+
+    @Option(names = "--json", description = "Print the whole plan as JSON: inches and degrees.")
+    private boolean json;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Override
+    public Integer call() throws FileTrouble {
+        WorkPlan plan = job.plan();
+        PrintWriter out = spec.commandLine().getOut();
+        if (json) {
+            out.print(PlanJson.format(plan));
+        } else {
+            summary(plan, out);
+        }
+        out.flush();
+        return JobArgument.tell(plan, spec.commandLine().getErr());
+    }
+
+    private static void summary(WorkPlan plan, PrintWriter out) {
+        Words words = new Words(plan.job().tape());
+        out.println(plan.job().name());
+        plan.chosen().ifPresent(c -> out.println("Repeats: " + Words.counts(c.counts()) + "; " + words.reasons(c)));
+        for (RunPlan run : plan.runs()) {
+            out.printf(
+                    "%-14s %s of %s, rise %s; on the seam: %s%n",
+                    Words.border(run.side()) + ":",
+                    Words.count(run.division().count(), "repeat"),
+                    words.length(run.division().repeat()),
+                    words.length(run.fit().segment().height()),
+                    words.register(run.fit().register()));
+        }
+        if (!plan.runs().isEmpty()) {
+            out.println("In all: " + Words.count(plan.repeats(), "arc") + ", "
+                    + Words.count(plan.placements(), "placement") + ", "
+                    + Words.count(plan.chalkMarks(), "mark") + " to make");
+        }
+    }
+}

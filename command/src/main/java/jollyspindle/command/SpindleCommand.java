@@ -1,0 +1,51 @@
+package jollyspindle.command;
+
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Spec;
+
+/** The command line's root. Exit status: 0 done; 1 the job has problems, or a file can't be used; 2 wrong use. */
+@Command(
+        name = "spindle",
+        description = "Lays out, marks and plans ruler work for longarm quilters.",
+        mixinStandardHelpOptions = true,
+        version = "Jolly Spindle 0.1",
+        exitCodeListHeading = "%nExit status:%n",
+        exitCodeList = {"0:Done.", "1:The job has problems, or a file can't be used.", "2:Wrong use."},
+        synopsisSubcommandLabel = "COMMAND",
+        subcommands = {
+            PlanCommand.class,
+            PacketCommand.class,
+            SvgCommand.class,
+            DivideCommand.class,
+            ArcCommand.class,
+            CommandLine.HelpCommand.class
+        })
+public final class SpindleCommand implements Runnable {
+
+    /** The job has problems, or a file can't be used. */
+    public static final int TROUBLE = 1;
+
+    @Spec
+    private CommandSpec spec;
+
+    /** The command line, ready to be executed or to be given further commands. */
+    public static CommandLine commandLine() {
+        CommandLine line = new CommandLine(new SpindleCommand());
+        line.setCaseInsensitiveEnumValuesAllowed(true);
+        line.setExecutionExceptionHandler((trouble, command, parsed) -> {
+            if (trouble instanceof jollyspindle.files.FileTrouble) {
+                command.getErr().println("spindle: " + trouble.getMessage());
+                return TROUBLE;
+            }
+            throw trouble;
+        });
+        return line;
+    }
+
+    @Override
+    public void run() {
+        throw new CommandLine.ParameterException(spec.commandLine(), "Which command?");
+    }
+}

@@ -1,0 +1,37 @@
+package jollyspindle.command;
+
+import jollyspindle.core.measure.LengthParser;
+import jollyspindle.core.measure.LengthReading;
+import jollyspindle.core.measure.TapeScale;
+import picocli.CommandLine;
+import picocli.CommandLine.Model.CommandSpec;
+
+/** Lengths typed as options. */
+final class Typed {
+
+    private Typed() {}
+
+    /**
+     * Reads a length over 0.
+     *
+     * @param option it was typed for
+     * @param most it may be, in inches
+     * @return inches
+     * @throws CommandLine.ParameterException if it is none
+     */
+    static double length(CommandSpec spec, String option, String text, TapeScale tape, double most) {
+        LengthReading reading = LengthParser.parse(text, tape);
+        if (reading instanceof LengthReading.Refused refused) {
+            throw new CommandLine.ParameterException(spec.commandLine(), option + ": " + refused.message());
+        }
+        double inches = ((LengthReading.Understood) reading).inches();
+        if (!(inches > 0) || inches > most) {
+            throw new CommandLine.ParameterException(
+                    spec.commandLine(),
+                    option + ": “" + text + "” reads " + tape.read(inches).text()
+                            + ". It must be more than 0 and at most "
+                            + tape.read(most).text() + ".");
+        }
+        return inches;
+    }
+}

@@ -1,0 +1,175 @@
+package jollyspindle.files.drawing;
+
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.QuiltShape;
+import jollyspindle.core.words.Words;
+import jollyspindle.files.FileTrouble;
+
+import java.io.ByteArrayOutputStream;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import javax.xml.stream.XMLOutputFactory;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamWriter;
+
+/**
+ * Draws a plan as SVG at true size: one user unit is one inch, y down, arcs as exact arcs. The quilt's middle is at the
+ * origin.
+ */
+public final class PlanSvg {
+
+    private static final String NAMESPACE = "http://www.w3.org/2000/svg";
+    private static final double MARGIN = 1;
+
+    /** Half the length of a mark's tick along the run's direction out, in inches. */
+    private static final double TICK = 0.25;
+
+    private final XMLStreamWriter out;
+    private final WorkPlan plan;
+
+    private PlanSvg(XMLStreamWriter out, WorkPlan plan) {
+        this.out = out;
+        this.plan = plan;
+    }
+
+    /**
+     * The drawing as UTF-8 bytes.
+     *
+     * @throws FileTrouble if there is nothing to draw yet
+     */
+    public static byte[] format(WorkPlan plan) throws FileTrouble {
+        QuiltShape shape = plan.shape()
+                .orElseThrow(
+                        () -> new FileTrouble("There is nothing to draw yet: the quilt isn't measured on all sides."));
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try {
+            XMLStreamWriter out = XMLOutputFactory.newInstance().createXMLStreamWriter(bytes, "UTF-8");
+            new PlanSvg(out, plan).draw(shape);
+            out.close();
+        } catch (XMLStreamException e) {
+            throw new IllegalStateException("writing into memory can't fail", e);
+        }
+        return bytes.toByteArray();
+    }
+
+    private void draw(QuiltShape shape) throws XMLStreamException {
+        double right =
+                MARGIN + shape.outer().stream().mapToDouble(Point::x).max().orElseThrow();
+        double left = shape.outer().stream().mapToDouble(Point::x).min().orElseThrow() - MARGIN;
+        double top =
+                -MARGIN - shape.outer().stream().mapToDouble(Point::y).max().orElseThrow();
+        double bottom =
+                MARGIN - shape.outer().stream().mapToDouble(Point::y).min().orElseThrow();
+        out.writeStartDocument("UTF-8", "1.0");
+        out.writeCharacters("\n");
+        out.writeStartElement("svg");
+        out.writeDefaultNamespace(NAMESPACE);
+        out.writeAttribute("width", number(right - left) + "in");
+        out.writeAttribute("height", number(bottom - top) + "in");
+        out.writeAttribute(
+                "viewBox", number(left) + " " + number(top) + " " + number(right - left) + " " + number(bottom - top));
+        element("title", plan.job().name());
+        element("desc", "Drawn at true size by Jolly Spindle; one unit is one inch.");
+        group("cloth", "fill", "#FDFBF6", "stroke", "#9C8A70", "stroke-width", "0.06");
+        polygon("quilt", shape.outer());
+        polygon("body", shape.body().corners());
+        out.writeEndElement();
+        group("corner-seams", "stroke", "#9C8A70", "stroke-width", "0.04", "stroke-dasharray", "0.06 0.18");
+        for (Segment seam : shape.cornerSeams()) {
+            line(seam.from(), seam.to());
+        }
+        out.writeEndElement();
+        group("reserve", "fill", "none", "stroke", "#9C8A70", "stroke-width", "0.03", "stroke-dasharray", "0.3 0.15");
+        polygon("reserve-line", shape.reserve());
+        out.writeEndElement();
+        group("stitching", "fill", "none", "stroke", "#8E2440", "stroke-width", "0.06", "stroke-linecap", "round");
+        for (RunPlan run : plan.runs()) {
+            stitching(run);
+        }
+        out.writeEndElement();
+        group("marks", "stroke", "#1F4E9C", "stroke-width", "0.04", "stroke-dasharray", "0.1 0.06");
+        for (RunPlan run : plan.runs()) {
+            marks(run);
+        }
+        out.writeEndElement();
+        out.writeEndElement();
+        out.writeEndDocument();
+    }
+
+    private void stitching(RunPlan run) throws XMLStreamException {
+        int number = 0;
+        for (Arc arc : run.laidOut().lines()) {
+            number++;
+            out.writeStartElement("path");
+            out.writeAttribute("id", Words.name(run.side()) + "-arc-" + number);
+            out.writeAttribute("d", path(arc));
+            out.writeEndElement();
+        }
+    }
+
+    /** An arc as path data. In the drawing, where y points down, a clockwise arc has the sweep flag 1. */
+    static String path(Arc arc) {
+        String radius = number(arc.radius());
+        return "M " + place(arc.start()) + " A " + radius + " " + radius + " 0 "
+                + (Math.abs(arc.sweep()) > Math.PI ? 1 : 0) + " " + (arc.sweep() < 0 ? 1 : 0) + " "
+                + place(arc.end());
+    }
+
+    private void marks(RunPlan run) throws XMLStreamException {
+        for (Mark mark : run.laidOut().marks()) {
+            Point reach = run.frame().outward().times(TICK);
+            out.writeStartElement("g");
+            out.writeAttribute("id", mark.id());
+            element(
+                    "title",
+                    Words.name(mark) + ", " + mark.readings().fromLeft().text() + " from the left end");
+            line(mark.place().minus(reach), mark.place().plus(reach));
+            out.writeEndElement();
+        }
+    }
+
+    private void group(String id, String... attributes) throws XMLStreamException {
+        out.writeCharacters("\n");
+        out.writeStartElement("g");
+        out.writeAttribute("id", id);
+        for (int i = 0; i < attributes.length; i += 2) {
+            out.writeAttribute(attributes[i], attributes[i + 1]);
+        }
+    }
+
+    private void element(String name, String text) throws XMLStreamException {
+        out.writeStartElement(name);
+        out.writeCharacters(text);
+        out.writeEndElement();
+    }
+
+    private void polygon(String id, List<Point> points) throws XMLStreamException {
+        out.writeEmptyElement("polygon");
+        out.writeAttribute("id", id);
+        out.writeAttribute("points", points.stream().map(PlanSvg::place).collect(Collectors.joining(" ")));
+    }
+
+    private void line(Point from, Point to) throws XMLStreamException {
+        out.writeEmptyElement("line");
+        out.writeAttribute("x1", number(from.x()));
+        out.writeAttribute("y1", number(-from.y()));
+        out.writeAttribute("x2", number(to.x()));
+        out.writeAttribute("y2", number(-to.y()));
+    }
+
+    private static String place(Point point) {
+        return number(point.x()) + "," + number(-point.y());
+    }
+
+    static String number(double value) {
+        String text =
+                String.format(Locale.ROOT, "%.6f", value).replaceAll("0+$", "").replaceAll("\\.$", "");
+        return text.equals("-0") ? "0" : text;
+    }
+}

@@ -1,0 +1,2 @@
+/** The quilt as an SVG drawing at true size. */
+package jollyspindle.files.drawing;

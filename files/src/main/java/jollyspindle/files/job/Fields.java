@@ -1,0 +1,208 @@
+package jollyspindle.files.job;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.files.FileTrouble;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+
+/**
+ * The fields of one object in a job file, read one by one. Says where it is when something is wrong, and remembers what
+ * nobody asked for, so that it can be kept.
+ */
+final class Fields {
+
+    private final ObjectNode node;
+    private final List<String> path;
+    private final UnknownFields unknown;
+    private final Set<String> asked = new TreeSet<>();
+
+    Fields(ObjectNode node, List<String> path, UnknownFields unknown) {
+        this.node = node;
+        this.path = path;
+        this.unknown = unknown;
+    }
+
+    /** Where a field stands, as it is told: {@code quilt › body › top}. */
+    String place(String field) {
+        return String.join(" › ", below(field));
+    }
+
+    private List<String> below(String field) {
+        List<String> longer = new ArrayList<>(path);
+        longer.add(field);
+        return longer;
+    }
+
+    FileTrouble trouble(String field, String what) {
+        return new FileTrouble("At “" + place(field) + "”: " + what);
+    }
+
+    private Optional<JsonNode> find(String field) {
+        asked.add(field);
+        JsonNode value = node.get(field);
+        return value == null || value.isNull() ? Optional.empty() : Optional.of(value);
+    }
+
+    private JsonNode need(String field) throws FileTrouble {
+        Optional<JsonNode> value = find(field);
+        if (value.isEmpty()) {
+            throw trouble(field, "this is missing.");
+        }
+        return value.get();
+    }
+
+    String text(String field) throws FileTrouble {
+        JsonNode value = need(field);
+        if (!value.isTextual()) {
+            throw trouble(field, "there should be a text, and there is " + kind(value) + ".");
+        }
+        return value.textValue();
+    }
+
+    Optional<String> optionalText(String field) throws FileTrouble {
+        return find(field).isPresent() ? Optional.of(text(field)) : Optional.empty();
+    }
+
+    double number(String field, double least, double most) throws FileTrouble {
+        return number(field, need(field), least, most);
+    }
+
+    private double number(String field, JsonNode value, double least, double most) throws FileTrouble {
+        if (!value.isNumber()) {
+            throw trouble(field, "there should be a number, and there is " + kind(value) + ".");
+        }
+        double number = value.doubleValue();
+        if (!(number >= least && number <= most)) {
+            throw trouble(
+                    field,
+                    "the number " + shortened(value.asText()) + " isn't between " + plain(least) + " and " + plain(most)
+                            + ".");
+        }
+        return number;
+    }
+
+    OptionalDouble optionalNumber(String field, double least, double most) throws FileTrouble {
+        Optional<JsonNode> value = find(field);
+        return value.isPresent() ? OptionalDouble.of(number(field, value.get(), least, most)) : OptionalDouble.empty();
+    }
+
+    int whole(String field, int least, int most) throws FileTrouble {
+        JsonNode value = need(field);
+        double number = number(field, value, least, most);
+        if (number != Math.rint(number)) {
+            throw trouble(field, "the number " + shortened(value.asText()) + " isn't a whole one.");
+        }
+        return (int) number;
+    }
+
+    List<Double> numbers(String field, double least, double most, int mostOfThem) throws FileTrouble {
+        List<Double> numbers = new ArrayList<>();
+        for (JsonNode value : list(field, mostOfThem)) {
+            numbers.add(number(field, value, least, most));
+        }
+        return numbers;
+    }
+
+    /** One of an enum's constants, which files write in lower case with hyphens. */
+    <E extends Enum<E>> E choice(String field, Class<E> type) throws FileTrouble {
+        String text = text(field);
+        for (E constant : type.getEnumConstants()) {
+            if (name(constant).equals(text)) {
+                return constant;
+            }
+        }
+        String allowed =
+                Arrays.stream(type.getEnumConstants()).map(Fields::name).collect(Collectors.joining(", "));
+        throw trouble(field, "“" + shortened(text) + "” isn't known here. Known are: " + allowed + ".");
+    }
+
+    /** A field that has just one known value in this version. */
+    void fixed(String field, String only) throws FileTrouble {
+        String text = text(field);
+        if (!text.equals(only)) {
+            throw trouble(field, "“" + shortened(text) + "” isn't known here. Known is: " + only + ".");
+        }
+    }
+
+    static String name(Enum<?> constant) {
+        return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    Fields object(String field) throws FileTrouble {
+        return object(field, need(field), below(field));
+    }
+
+    Optional<Fields> optionalObject(String field) throws FileTrouble {
+        Optional<JsonNode> value = find(field);
+        return value.isPresent() ? Optional.of(object(field, value.get(), below(field))) : Optional.empty();
+    }
+
+    private Fields object(String field, JsonNode value, List<String> at) throws FileTrouble {
+        if (!(value instanceof ObjectNode found)) {
+            throw trouble(field, "there should be an object in braces, and there is " + kind(value) + ".");
+        }
+        return new Fields(found, at, unknown);
+    }
+
+    /** The objects of a list; each is told by its place in it, and its unknown fields are kept by its id. */
+    List<Fields> objects(String field, int mostOfThem) throws FileTrouble {
+        List<Fields> found = new ArrayList<>();
+        for (JsonNode value : list(field, mostOfThem)) {
+            List<String> at = below(field);
+            JsonNode id = value.get("id");
+            at.add(id != null && id.isTextual() ? id.textValue() : "no. " + (found.size() + 1));
+            found.add(object(field, value, at));
+        }
+        return found;
+    }
+
+    private JsonNode list(String field, int mostOfThem) throws FileTrouble {
+        JsonNode value = need(field);
+        if (!value.isArray()) {
+            throw trouble(field, "there should be a list in brackets, and there is " + kind(value) + ".");
+        }
+        if (value.size() > mostOfThem) {
+            throw trouble(field, "the list has " + value.size() + " entries; at most " + mostOfThem + " are allowed.");
+        }
+        return value;
+    }
+
+    /** To be called when all known fields are read: what is left is remembered. */
+    void done() {
+        for (Map.Entry<String, JsonNode> field : node.properties()) {
+            if (!asked.contains(field.getKey())) {
+                unknown.keep(below(field.getKey()), field.getValue());
+            }
+        }
+    }
+
+    static String shortened(String text) {
+        String line = text.replaceAll("\\p{Cntrl}+", " ");
+        return line.length() > 40 ? line.substring(0, 40) + "…" : line;
+    }
+
+    private static String plain(double number) {
+        return number == Math.rint(number) && Math.abs(number) < 1e9 ? Long.toString((long) number) : "" + number;
+    }
+
+    private static String kind(JsonNode value) {
+        return switch (value.getNodeType()) {
+            case ARRAY -> "a list";
+            case BOOLEAN -> "“" + value.asText() + "”";
+            case NUMBER -> "the number " + shortened(value.asText());
+            case OBJECT -> "an object";
+            case STRING -> "the text “" + shortened(value.asText()) + "”";
+            default -> "nothing";
+        };
+    }
+}
