@@ -57,6 +57,42 @@ public record ArcTemplate(
         }
     }
 
+    public ArcTemplate withId(String other) {
+        return new ArcTemplate(other, name, edge, labelRadius, label, usableSweep, riseLines, plateDepth, thickness);
+    }
+
+    public ArcTemplate withName(String other) {
+        return new ArcTemplate(id, other, edge, labelRadius, label, usableSweep, riseLines, plateDepth, thickness);
+    }
+
+    public ArcTemplate withEdge(ArcEdge other) {
+        return new ArcTemplate(id, name, other, labelRadius, label, usableSweep, riseLines, plateDepth, thickness);
+    }
+
+    public ArcTemplate withLabelRadius(double other) {
+        return new ArcTemplate(id, name, edge, other, label, usableSweep, riseLines, plateDepth, thickness);
+    }
+
+    public ArcTemplate withLabel(LabelConvention other) {
+        return new ArcTemplate(id, name, edge, labelRadius, other, usableSweep, riseLines, plateDepth, thickness);
+    }
+
+    public ArcTemplate withUsableSweep(double other) {
+        return new ArcTemplate(id, name, edge, labelRadius, label, other, riseLines, plateDepth, thickness);
+    }
+
+    public ArcTemplate withRiseLines(List<Double> other) {
+        return new ArcTemplate(id, name, edge, labelRadius, label, usableSweep, other, plateDepth, thickness);
+    }
+
+    public ArcTemplate withPlateDepth(double other) {
+        return new ArcTemplate(id, name, edge, labelRadius, label, usableSweep, riseLines, other, thickness);
+    }
+
+    public ArcTemplate withThickness(double other) {
+        return new ArcTemplate(id, name, edge, labelRadius, label, usableSweep, riseLines, plateDepth, other);
+    }
+
     /**
      * The radius of the acrylic edge, in inches. Not over 0 where a convex label that counts the foot is no larger than the
      * foot: {@link #difficulty} tells.

@@ -91,9 +91,9 @@ public record Words(TapeScale tape) {
 
     public static String name(TapeScale scale) {
         return switch (scale) {
-            case EIGHTHS -> "Inches, eighths";
-            case SIXTEENTHS -> "Inches, sixteenths";
-            case THIRTY_SECONDS -> "Inches, thirty-seconds";
+            case EIGHTHS -> "Inches, 1/8";
+            case SIXTEENTHS -> "Inches, 1/16";
+            case THIRTY_SECONDS -> "Inches, 1/32";
             case CENTIMETRES -> "Centimetres";
         };
     }
@@ -259,7 +259,7 @@ public record Words(TapeScale tape) {
     /** How a mark is made, and when. */
     public static String making(Mark mark) {
         if (mark.by() == Mark.MarkedBy.SEAM) {
-            return "the corner seam is the mark";
+            return "by the seam";
         }
         return stage(mark.stage());
     }

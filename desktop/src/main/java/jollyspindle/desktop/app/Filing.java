@@ -1,0 +1,170 @@
+package jollyspindle.desktop.app;
+
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.desktop.model.Workbench;
+import jollyspindle.files.AtomicFile;
+import jollyspindle.files.FileTrouble;
+import jollyspindle.files.drawing.PlanSvg;
+import jollyspindle.files.job.JobFile;
+import jollyspindle.files.packet.Packet;
+import jollyspindle.files.packet.PaperSize;
+import jollyspindle.files.user.Settings;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** Opening, saving and writing out. What goes wrong is told; the job on the table stays as it was. */
+final class Filing {
+
+    /** Makes a file's bytes from what is on the table. */
+    private interface Content {
+        byte[] get() throws FileTrouble;
+    }
+
+    private final Workbench bench;
+    private final Asking asking;
+    private final Consumer<String> tell;
+    private final Path folder;
+    private final ReadOnlyObjectWrapper<Settings> settings = new ReadOnlyObjectWrapper<>();
+
+    /**
+     * Filing for a workbench.
+     *
+     * @param tell shows the person a message
+     * @param folder where settings are kept
+     */
+    Filing(Workbench bench, Asking asking, Consumer<String> tell, Path folder) {
+        this.bench = bench;
+        this.asking = asking;
+        this.tell = tell;
+        this.folder = folder;
+        settings.set(Settings.read(folder));
+    }
+
+    ReadOnlyObjectProperty<Settings> settingsProperty() {
+        return settings.getReadOnlyProperty();
+    }
+
+    void keepLook(boolean dark, double scale) {
+        keep(settings.get().withLook(dark, scale));
+    }
+
+    private void keep(Settings next) {
+        if (!next.equals(settings.get())) {
+            settings.set(next);
+            try {
+                next.write(folder);
+            } catch (IOException e) {
+                tell.accept("The list of recent jobs and the look couldn't be kept in " + folder + ".");
+            }
+        }
+    }
+
+    /** Asks about unsaved changes; whether the present job may go. */
+    boolean mayLeave() {
+        if (bench.savedProperty().get()) {
+            return true;
+        }
+        return switch (asking.unsaved(bench.job().name())) {
+            case SAVE -> save();
+            case DISCARD -> true;
+            case CANCEL -> false;
+        };
+    }
+
+    void startNew() {
+        if (mayLeave()) {
+            bench.start(Workbench.newJob());
+        }
+    }
+
+    void startDemo() {
+        if (mayLeave()) {
+            bench.start(DemoJob.heronWeir());
+        }
+    }
+
+    void open() {
+        if (mayLeave()) {
+            asking.toOpen().ifPresent(this::take);
+        }
+    }
+
+    void open(Path file) {
+        if (mayLeave()) {
+            take(file);
+        }
+    }
+
+    private void take(Path file) {
+        try {
+            bench.open(file);
+            keep(settings.get().withRecent(file));
+        } catch (FileTrouble e) {
+            tell.accept(e.getMessage());
+        }
+    }
+
+    boolean save() {
+        Path file = bench.fileProperty().get();
+        return file == null ? saveAs() : save(file);
+    }
+
+    boolean saveAs() {
+        return asking.toWrite("Save the job", fileName() + JobFile.SUFFIX, "Jobs", JobFile.SUFFIX)
+                .map(file -> save(ending(file, JobFile.SUFFIX)))
+                .orElse(false);
+    }
+
+    private boolean save(Path file) {
+        try {
+            bench.save(file);
+            keep(settings.get().withRecent(file));
+            return true;
+        } catch (FileTrouble e) {
+            tell.accept(e.getMessage());
+            return false;
+        }
+    }
+
+    void writePacket(PaperSize paper) {
+        write("Save the packet", ".pdf", "PDF", () -> Packet.format(bench.plan(), paper));
+    }
+
+    void writeDrawing() {
+        write("Save the drawing", ".svg", "SVG", () -> PlanSvg.format(bench.plan()));
+    }
+
+    private void write(String title, String suffix, String kind, Content content) {
+        try {
+            byte[] bytes = content.get();
+            Optional<Path> chosen = asking.toWrite(title, fileName() + suffix, kind, suffix);
+            if (chosen.isPresent()) {
+                Path file = ending(chosen.get(), suffix);
+                AtomicFile.write(file, bytes);
+                tell.accept("Written: " + file + ". Print it at 100 %, and measure the check square.");
+            }
+        } catch (FileTrouble e) {
+            tell.accept(e.getMessage());
+        } catch (IOException e) {
+            tell.accept("It couldn't be written there: is the folder there, and may you write in it?");
+        }
+    }
+
+    /** The job's name as every system takes it for a file. */
+    private String fileName() {
+        String name =
+                bench.job().name().replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]+", " ").strip();
+        return name.isEmpty() ? "quilt" : name;
+    }
+
+    private static Path ending(Path file, String suffix) {
+        String name = file.getFileName().toString();
+        return name.toLowerCase(Locale.ROOT).endsWith(suffix) ? file : file.resolveSibling(name + suffix);
+    }
+}

@@ -1,0 +1,190 @@
+package jollyspindle.desktop.app;
+
+import jollyspindle.command.SpindleCommand;
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.plan.Planner;
+import jollyspindle.files.AtomicFile;
+import jollyspindle.files.FileTrouble;
+import jollyspindle.files.job.JobFile;
+import jollyspindle.files.job.UnknownFields;
+import jollyspindle.files.packet.Packet;
+import jollyspindle.files.packet.PaperSize;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import javafx.application.Application;
+
+/** Where everything starts: the window without arguments, else a command. */
+public final class Main {
+
+    // Kept, so that its level is.
+    private static final Logger JAVAFX = Logger.getLogger("javafx");
+
+    private Main() {}
+
+    /** Starts the application or carries out a command. */
+    public static void main(String[] args) {
+        System.exit(run(args));
+    }
+
+    private static int run(String[] args) {
+        // JavaFX warns when it isn't run as a module, which matters only to those who pack modules.
+        JAVAFX.setLevel(Level.SEVERE);
+        CommandLine line = SpindleCommand.commandLine();
+        line.addSubcommand(new Open());
+        line.addSubcommand(new Demo());
+        line.addSubcommand(new Screenshots());
+        List<String> words = new ArrayList<>(Arrays.asList(args));
+        // A file manager hands over just a job's name.
+        if (words.isEmpty() || words.size() == 1 && words.get(0).endsWith(JobFile.SUFFIX)) {
+            words.add(0, "open");
+        }
+        return line.execute(words.toArray(String[]::new));
+    }
+
+    /** Whether this machine can show a window, as far as can be told before trying. */
+    static boolean hasDisplay() {
+        String system = System.getProperty("os.name").toLowerCase(Locale.ROOT);
+        if (system.contains("win") || system.contains("mac")) {
+            return true;
+        }
+        String display = System.getenv("DISPLAY");
+        return display != null && !display.isBlank();
+    }
+
+    private static int launch(CommandSpec spec, String... arguments) {
+        try {
+            Application.launch(SpindleApp.class, arguments);
+            return 0;
+        } catch (RuntimeException | LinkageError e) {
+            Throwable cause = e.getCause() == null ? e : e.getCause();
+            spec.commandLine()
+                    .getErr()
+                    .println("spindle: The window couldn't be opened (" + cause.getMessage()
+                            + "). On Linux it needs a display and GTK 3. The commands work without: spindle --help.");
+            return SpindleCommand.TROUBLE;
+        }
+    }
+
+    @Command(
+            name = "open",
+            description = "Opens the application, on a job if one is named.",
+            mixinStandardHelpOptions = true)
+    private static final class Open implements Callable<Integer> {
+
+        @Parameters(index = "0", arity = "0..1", paramLabel = "JOB", description = "A job file.")
+        private Path job;
+
+        @Spec
+        private CommandSpec spec;
+
+        @Override
+        public Integer call() {
+            if (!hasDisplay()) {
+                spec.commandLine()
+                        .getErr()
+                        .println("spindle: There is no display here to open a window on. The"
+                                + " commands work without one: spindle --help. So does spindle demo.");
+                return SpindleCommand.TROUBLE;
+            }
+            return job == null ? launch(spec) : launch(spec, job.toString());
+        }
+    }
+
+    @Command(
+            name = "demo",
+            description = "Opens the application on the demo job; without a display, writes the demo's packet and"
+                    + " pictures to demo-output/.",
+            mixinStandardHelpOptions = true)
+    private static final class Demo implements Callable<Integer> {
+
+        @Option(names = "--no-window", description = "Write files, even if there is a display.")
+        private boolean noWindow;
+
+        @Spec
+        private CommandSpec spec;
+
+        @Override
+        public Integer call() throws IOException, InterruptedException, FileTrouble {
+            PrintWriter out = spec.commandLine().getOut();
+            if (!noWindow && hasDisplay()) {
+                int status = launch(spec, SpindleApp.DEMO);
+                if (status == 0) {
+                    return 0;
+                }
+                out.println("The demo is written to files instead.");
+                out.flush();
+                return afresh("demo", "--no-window");
+            }
+            if (!noWindow) {
+                out.println("There is no display here to open a window on, so the demo is written to files instead.");
+                out.flush();
+            }
+            return write(Path.of("demo-output"), out);
+        }
+
+        private static int write(Path folder, PrintWriter out) throws IOException, InterruptedException, FileTrouble {
+            Pictures.goOffScreen();
+            List<Path> written = new ArrayList<>(Pictures.write(folder));
+            Path packet = folder.resolve("heron-weir.pdf");
+            AtomicFile.write(packet, Packet.format(Planner.plan(DemoJob.heronWeir()), PaperSize.A4));
+            written.add(packet);
+            Path job = folder.resolve("heron-weir" + JobFile.SUFFIX);
+            JobFile.write(job, DemoJob.heronWeir(), UnknownFields.none());
+            written.add(job);
+            written.forEach(file -> out.println("  " + file));
+            out.flush();
+            return 0;
+        }
+
+        /** In a new process, since JavaFX can be started only once in one. */
+        private static int afresh(String... arguments) throws IOException, InterruptedException {
+            List<String> command = new ArrayList<>(List.of(
+                    Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                    "-cp",
+                    System.getProperty("java.class.path"),
+                    Main.class.getName()));
+            command.addAll(Arrays.asList(arguments));
+            return new ProcessBuilder(command).inheritIO().start().waitFor();
+        }
+    }
+
+    @Command(
+            name = "screenshots",
+            description = "Takes pictures of the main views with the demo job, off screen.",
+            mixinStandardHelpOptions = true)
+    private static final class Screenshots implements Callable<Integer> {
+
+        @Option(
+                names = {"-o", "--output"},
+                defaultValue = "docs/screenshots",
+                description = "The folder; ${DEFAULT-VALUE} if not said.")
+        private Path folder;
+
+        @Spec
+        private CommandSpec spec;
+
+        @Override
+        public Integer call() throws IOException, InterruptedException {
+            Pictures.goOffScreen();
+            PrintWriter out = spec.commandLine().getOut();
+            Pictures.write(folder).forEach(file -> out.println("  " + file));
+            out.flush();
+            return 0;
+        }
+    }
+}

@@ -1,0 +1,401 @@
+package jollyspindle.desktop.app;
+
+import jollyspindle.core.inspection.Remedy;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.words.Words;
+import jollyspindle.desktop.bench.LayOutBench;
+import jollyspindle.desktop.bench.MarkBench;
+import jollyspindle.desktop.bench.MeasureBench;
+import jollyspindle.desktop.bench.ShelfBench;
+import jollyspindle.desktop.bench.ShelfStage;
+import jollyspindle.desktop.control.FindingsBox;
+import jollyspindle.desktop.control.PlacementCallout;
+import jollyspindle.desktop.control.QuiltTable;
+import jollyspindle.desktop.control.RegionMap;
+import jollyspindle.desktop.control.TapeView;
+import jollyspindle.desktop.look.Look;
+import jollyspindle.desktop.model.WorkStage;
+import jollyspindle.desktop.model.Workbench;
+import jollyspindle.files.job.JobFile;
+import org.kordamp.ikonli.Ikon;
+import org.kordamp.ikonli.javafx.FontIcon;
+import org.kordamp.ikonli.material2.Material2AL;
+import org.kordamp.ikonli.material2.Material2MZ;
+
+import java.io.File;
+import java.nio.file.Path;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import javafx.application.Platform;
+import javafx.beans.binding.Bindings;
+import javafx.geometry.Insets;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.Stage;
+import javafx.stage.Window;
+
+/** The window: stages above, regions left, the table in the middle, the bench right, the tape below. */
+public final class MainWindow {
+
+    private static final double WIDTH = 1280;
+    private static final double HEIGHT = 800;
+
+    private final Workbench bench;
+    private final Look look = new Look();
+    private final Filing filing;
+    private final Stage stage;
+    private final BorderPane root = new BorderPane();
+    private final StackPane middle = new StackPane();
+    private final StackPane right = new StackPane();
+    private final HBox messages = new HBox();
+    private final Label message = new Label();
+    private final QuiltTable table;
+    private final TapeView tape;
+    private final MeasureBench measureBench;
+    private final BorderPane tablePane = new BorderPane();
+    private final Map<WorkStage, Region> benches = new EnumMap<>(WorkStage.class);
+    private final ShelfStage shelf;
+
+    /**
+     * Builds the window on a stage; the caller shows it.
+     *
+     * @param asking makes what answers the window's questions
+     * @param folder where the person's settings are kept
+     */
+    public MainWindow(Stage stage, Workbench bench, Function<Window, Asking> asking, Path folder) {
+        this.stage = stage;
+        this.bench = bench;
+        filing = new Filing(bench, asking.apply(stage), this::tell, folder);
+        table = new QuiltTable(bench, look, this::measure);
+        tape = new TapeView(bench);
+        shelf = new ShelfStage(bench, look);
+        measureBench = new MeasureBench(bench);
+        benches.put(WorkStage.MEASURE, bench(measureBench, 400));
+        benches.put(WorkStage.SHELF, bench(new ShelfBench(bench, shelf), 380));
+        LayOutBench layOut = new LayOutBench(bench, look);
+        layOut.getStyleClass().add("bench");
+        layOut.setPrefWidth(346);
+        layOut.setMinWidth(346);
+        benches.put(WorkStage.LAY_OUT, layOut);
+        MarkBench marks = new MarkBench(bench);
+        marks.getStyleClass().add("bench");
+        marks.setPrefWidth(716);
+        benches.put(WorkStage.MARK, marks);
+        tablePane.setTop(tableHead());
+        PlacementCallout callout = new PlacementCallout(bench);
+        StackPane.setMargin(callout, new Insets(10));
+        Runnable place = () ->
+                StackPane.setAlignment(callout, table.calloutPlaceProperty().get());
+        table.calloutPlaceProperty().addListener(o -> place.run());
+        place.run();
+        tablePane.setCenter(new StackPane(table, callout));
+        root.getStyleClass().add("work");
+        root.setTop(new VBox(new Menus(this, bench, filing, look).bar(), stageBar(), messageBar()));
+        root.setLeft(leftPanel());
+        root.setCenter(middle);
+        root.setRight(right);
+        Scene scene = new Scene(root, WIDTH, HEIGHT);
+        look.darkProperty().set(filing.settingsProperty().get().dark());
+        look.scaleProperty().set(filing.settingsProperty().get().typeScale());
+        look.dress(scene);
+        look.darkProperty().addListener(o -> keepLook());
+        look.scaleProperty().addListener(o -> keepLook());
+        scene.addEventHandler(KeyEvent.KEY_PRESSED, this::press);
+        drops(scene);
+        stage.setScene(scene);
+        stage.setMinWidth(1024);
+        stage.setMinHeight(700);
+        stage.titleProperty()
+                .bind(Bindings.createStringBinding(
+                        this::title, bench.planProperty(), bench.savedProperty(), bench.fileProperty()));
+        stage.setOnCloseRequest(e -> {
+            if (!filing.mayLeave()) {
+                e.consume();
+            }
+        });
+        bench.stageProperty().addListener(o -> arrange());
+        bench.planProperty().addListener(o -> hideMessage());
+        arrange();
+    }
+
+    private void keepLook() {
+        filing.keepLook(look.darkProperty().get(), look.scaleProperty().get());
+    }
+
+    private String title() {
+        Path file = bench.fileProperty().get();
+        return bench.job().name() + (bench.savedProperty().get() ? "" : " (not saved)")
+                + (file == null ? "" : " · " + file.getFileName()) + " · Jolly Spindle";
+    }
+
+    private static ScrollPane bench(Region content, double width) {
+        ScrollPane scroll = new ScrollPane(content);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.getStyleClass().add("bench");
+        scroll.setPrefWidth(width);
+        scroll.setMinWidth(width);
+        return scroll;
+    }
+
+    // --- parts -------------------------------------------------------------------------------------------------
+
+    private HBox stageBar() {
+        Label job = new Label();
+        job.getStyleClass().add("job-title");
+        job.setId("job-title");
+        job.setMaxWidth(230);
+        job.setMinWidth(200);
+        Label state = new Label();
+        state.getStyleClass().add("job-state");
+        state.setId("job-state");
+        Runnable show = () -> {
+            job.setText(bench.job().name());
+            state.setText((bench.savedProperty().get() ? "saved" : "not saved") + " · "
+                    + Words.name(bench.job().tape()).toLowerCase(java.util.Locale.ROOT));
+        };
+        bench.planProperty().addListener(o -> show.run());
+        bench.savedProperty().addListener(o -> show.run());
+        show.run();
+        HBox bar = new HBox(job);
+        bar.getStyleClass().add("stage-bar");
+        ToggleGroup group = new ToggleGroup();
+        for (WorkStage workStage : WorkStage.values()) {
+            ToggleButton tab = new ToggleButton(workStage.title());
+            tab.setId("stage-"
+                    + workStage.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+            tab.getStyleClass().add("stage-tab");
+            tab.setToggleGroup(group);
+            tab.setTooltip(new Tooltip(workStage.title() + " (Ctrl+" + (workStage.ordinal() + 1) + ")"));
+            tab.setSelected(bench.stageProperty().get() == workStage);
+            tab.setOnAction(e -> {
+                tab.setSelected(true);
+                bench.stageProperty().set(workStage);
+            });
+            bench.stageProperty().addListener((o, was, now) -> tab.setSelected(now == workStage));
+            bar.getChildren().add(tab);
+        }
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Button undo = icon("undo", Material2MZ.UNDO, "bar-button", bench::undo);
+        Button redo = icon("redo", Material2MZ.REDO, "bar-button", bench::redo);
+        Button dark = icon("look", Material2AL.BRIGHTNESS_4, "bar-button", () -> look.darkProperty()
+                .set(!look.darkProperty().get()));
+        dark.setTooltip(new Tooltip("Light or dark look (F9)"));
+        Runnable names = () -> {
+            name(undo, "Undo", bench.undoName(), "Ctrl+Z");
+            name(redo, "Redo", bench.redoName(), "Ctrl+Shift+Z");
+        };
+        bench.planProperty().addListener(o -> names.run());
+        names.run();
+        bar.getChildren().addAll(gap, state, undo, redo, dark);
+        return bar;
+    }
+
+    private static void name(Button button, String what, Optional<String> step, String keys) {
+        button.setDisable(step.isEmpty());
+        String text = step.map(s -> what + ": " + s).orElse("Nothing to " + what.toLowerCase(java.util.Locale.ROOT));
+        button.setTooltip(new Tooltip(text + " (" + keys + ")"));
+        button.setAccessibleText(text);
+    }
+
+    private static Button icon(String id, Ikon icon, String style, Runnable action) {
+        Button button = new Button(null, new FontIcon(icon));
+        button.setId(id);
+        button.getStyleClass().add(style);
+        button.setOnAction(e -> action.run());
+        return button;
+    }
+
+    private HBox messageBar() {
+        message.setId("message");
+        message.setWrapText(true);
+        HBox.setHgrow(message, Priority.ALWAYS);
+        message.setMaxWidth(Double.MAX_VALUE);
+        Button close = new Button("Close");
+        close.setId("message-close");
+        close.setOnAction(e -> hideMessage());
+        messages.getChildren().addAll(message, close);
+        messages.getStyleClass().add("message-bar");
+        hideMessage();
+        return messages;
+    }
+
+    private Node leftPanel() {
+        Label heading = new Label("Quilt");
+        heading.getStyleClass().add("heading");
+        RegionMap map = new RegionMap(bench, side -> table.zoomToSide());
+        Label findings = new Label("To look at");
+        findings.getStyleClass().addAll("heading", "section");
+        VBox panel = new VBox(heading, map, findings, new FindingsBox(bench, this::carryOut));
+        panel.getStyleClass().add("side-panel");
+        ScrollPane scroll = new ScrollPane(panel);
+        scroll.setFitToWidth(true);
+        scroll.setFitToHeight(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setPrefWidth(220);
+        scroll.setMinWidth(220);
+        return scroll;
+    }
+
+    private HBox tableHead() {
+        Label what = new Label();
+        what.setId("table-head");
+        what.getStyleClass().add("heading");
+        what.setMinWidth(60);
+        Runnable show = () -> what.setText(Words.border(bench.sideProperty().get())
+                + bench.plan()
+                        .shape()
+                        .map(shape -> ", "
+                                + bench.words()
+                                        .exact(shape.runs()
+                                                .get(bench.sideProperty().get())
+                                                .length())
+                                + " long, "
+                                + bench.words()
+                                        .exact(shape.runs()
+                                                .get(bench.sideProperty().get())
+                                                .depth())
+                                + " deep")
+                        .orElse(", not measured yet"));
+        bench.planProperty().addListener(o -> show.run());
+        bench.sideProperty().addListener(o -> show.run());
+        show.run();
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox head = new HBox(
+                what,
+                gap,
+                tool("zoom-out", Material2MZ.ZOOM_OUT, "Zoom out (Ctrl+-)", () -> table.zoom(-1)),
+                tool("zoom-in", Material2MZ.ZOOM_IN, "Zoom in (Ctrl++)", () -> table.zoom(1)),
+                tool("zoom-side", Material2AL.BORDER_OUTER, "Show this side large (Ctrl+9)", table::zoomToSide),
+                tool("zoom-fit", Material2AL.CROP_FREE, "Show the whole quilt (Ctrl+0)", table::fit));
+        head.getStyleClass().add("table-head");
+        return head;
+    }
+
+    private static Button tool(String id, Ikon icon, String text, Runnable action) {
+        Button button = icon(id, icon, "table-tool", action);
+        button.setTooltip(new Tooltip(text));
+        button.setAccessibleText(text);
+        return button;
+    }
+
+    // --- what happens ------------------------------------------------------------------------------------------
+
+    private void arrange() {
+        WorkStage now = bench.stageProperty().get();
+        middle.getChildren().setAll(now == WorkStage.SHELF ? shelf : tablePane);
+        right.getChildren().setAll(benches.get(now));
+        boolean withTape = now == WorkStage.LAY_OUT || now == WorkStage.MARK;
+        root.setBottom(withTape ? tape : null);
+    }
+
+    private void press(KeyEvent e) {
+        if (e.isShortcutDown() || e.isAltDown() || bench.stageProperty().get() != WorkStage.LAY_OUT) {
+            return;
+        }
+        // Keys that work anywhere on this stage, unless a field or a list took them.
+        if (e.getCode() == KeyCode.PAGE_DOWN) {
+            bench.stepCandidate(1);
+        } else if (e.getCode() == KeyCode.PAGE_UP) {
+            bench.stepCandidate(-1);
+        } else if (e.getCode() == KeyCode.PERIOD) {
+            bench.stepPlacement(1);
+        } else if (e.getCode() == KeyCode.COMMA) {
+            bench.stepPlacement(-1);
+        } else if (e.getCode() == KeyCode.ESCAPE) {
+            bench.placementProperty().set(null);
+        }
+    }
+
+    private void drops(Scene scene) {
+        scene.setOnDragOver(e -> {
+            if (dropped(e.getDragboard().getFiles()).isPresent()) {
+                e.acceptTransferModes(TransferMode.COPY);
+            }
+            e.consume();
+        });
+        scene.setOnDragDropped(e -> {
+            Optional<Path> file = dropped(e.getDragboard().getFiles());
+            file.ifPresent(f -> Platform.runLater(() -> filing.open(f)));
+            e.setDropCompleted(file.isPresent());
+            e.consume();
+        });
+    }
+
+    /** The job among dropped files. Any single file is tried: what it is, its content says. */
+    static Optional<Path> dropped(List<File> files) {
+        return files.stream()
+                .filter(f -> files.size() == 1 || f.getName().endsWith(JobFile.SUFFIX))
+                .map(File::toPath)
+                .findFirst();
+    }
+
+    private void carryOut(Remedy remedy) {
+        if (remedy instanceof Remedy.Measure measure) {
+            measure(measure.what());
+        } else if (remedy instanceof Remedy.UseCounts use) {
+            bench.edit("repeats " + Words.counts(use.counts()), job -> job.withCounts(use.counts()));
+        } else {
+            bench.stageProperty().set(WorkStage.SHELF);
+        }
+    }
+
+    private void measure(Dimension dimension) {
+        bench.stageProperty().set(WorkStage.MEASURE);
+        Platform.runLater(() -> measureBench.focus(dimension));
+    }
+
+    /** Shows a message until it is closed or the job changes. */
+    void tell(String text) {
+        message.setText(text);
+        messages.setVisible(true);
+        messages.setManaged(true);
+    }
+
+    private void hideMessage() {
+        messages.setVisible(false);
+        messages.setManaged(false);
+    }
+
+    QuiltTable table() {
+        return table;
+    }
+
+    TapeView tape() {
+        return tape;
+    }
+
+    Stage stage() {
+        return stage;
+    }
+
+    /** How the window looks. */
+    public Look look() {
+        return look;
+    }
+
+    /** Opens a job file, after asking about unsaved changes. */
+    public void open(Path file) {
+        filing.open(file);
+    }
+}

@@ -1,0 +1,131 @@
+package jollyspindle.desktop.app;
+
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.desktop.model.WorkStage;
+import jollyspindle.desktop.model.Workbench;
+import jollyspindle.files.AtomicFile;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import javafx.application.Platform;
+import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.image.WritableImage;
+import javafx.stage.Stage;
+import javax.imageio.ImageIO;
+
+/** Takes pictures of the main views with the demo job, off screen. */
+final class Pictures {
+
+    /** A view to be pictured: how it is called, and what brings it up. */
+    private record Shot(String name, Setting setting) {}
+
+    /** Brings up a view. */
+    private interface Setting {
+        void set(Workbench bench, MainWindow window);
+    }
+
+    private static final List<Shot> SHOTS = List.of(
+            new Shot("new-job", (bench, window) -> {
+                bench.start(Workbench.newJob());
+                bench.stageProperty().set(WorkStage.MEASURE);
+            }),
+            new Shot("measure", (bench, window) -> {
+                bench.start(DemoJob.heronWeir());
+                bench.stageProperty().set(WorkStage.MEASURE);
+            }),
+            new Shot("shelf", (bench, window) -> bench.stageProperty().set(WorkStage.SHELF)),
+            new Shot("lay-out", (bench, window) -> bench.stageProperty().set(WorkStage.LAY_OUT)),
+            new Shot("lay-out-side-large", (bench, window) -> {
+                bench.choose(Side.RIGHT);
+                window.table().zoomToSide();
+                window.table().zoom(5);
+                for (int i = 0; i < 6; i++) {
+                    bench.stepPlacement(1);
+                }
+            }),
+            new Shot("mark", (bench, window) -> {
+                window.table().fit();
+                bench.choose(Side.TOP);
+                bench.stageProperty().set(WorkStage.MARK);
+                bench.stepMark(7);
+            }),
+            new Shot("lay-out-dark", (bench, window) -> {
+                bench.stageProperty().set(WorkStage.LAY_OUT);
+                bench.stepPlacement(4);
+                window.look().darkProperty().set(true);
+            }));
+
+    private Pictures() {}
+
+    /** Readies JavaFX to draw without a display; to be called before anything of it is used. */
+    static void goOffScreen() {
+        System.setProperty("glass.platform", "Monocle");
+        System.setProperty("monocle.platform", "Headless");
+        System.setProperty("prism.order", "sw");
+        System.setProperty("prism.text", "t2k");
+        System.setProperty("java.awt.headless", "true");
+    }
+
+    /**
+     * Writes a picture of each main view.
+     *
+     * @param folder made if it isn't there
+     * @return the files written
+     */
+    static List<Path> write(Path folder) throws IOException, InterruptedException {
+        Files.createDirectories(folder);
+        Path settings = Files.createTempDirectory("spindle-pictures");
+        CompletableFuture<Void> ready = new CompletableFuture<>();
+        Platform.startup(() -> ready.complete(null));
+        try {
+            ready.get();
+            Workbench bench = new Workbench();
+            CompletableFuture<MainWindow> window = new CompletableFuture<>();
+            Platform.runLater(() -> {
+                MainWindow made = new MainWindow(new Stage(), bench, Asking::inDialogs, settings);
+                made.stage().show();
+                window.complete(made);
+            });
+            for (Shot shot : SHOTS) {
+                CompletableFuture<Void> set = new CompletableFuture<>();
+                Platform.runLater(() -> {
+                    try {
+                        shot.setting().set(bench, window.join());
+                        set.complete(null);
+                    } catch (RuntimeException e) {
+                        set.completeExceptionally(e);
+                    }
+                });
+                set.get();
+                // Layout and fonts settle within a few pulses; a picture waits for two.
+                for (int pulse = 0; pulse < 2; pulse++) {
+                    CompletableFuture<Void> idle = new CompletableFuture<>();
+                    Platform.runLater(() -> idle.complete(null));
+                    idle.get();
+                    Thread.sleep(150);
+                }
+                CompletableFuture<WritableImage> image = new CompletableFuture<>();
+                Platform.runLater(
+                        () -> image.complete(window.join().stage().getScene().snapshot(null)));
+                AtomicFile.write(folder.resolve(shot.name() + ".png"), png(image.get()));
+            }
+            Platform.runLater(() -> window.join().stage().hide());
+        } catch (ExecutionException e) {
+            throw new IllegalStateException(e.getCause());
+        }
+        Platform.exit();
+        return SHOTS.stream().map(s -> folder.resolve(s.name() + ".png")).toList();
+    }
+
+    private static byte[] png(WritableImage image) throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", bytes);
+        return bytes.toByteArray();
+    }
+}

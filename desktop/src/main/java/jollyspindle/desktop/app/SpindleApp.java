@@ -1,0 +1,33 @@
+package jollyspindle.desktop.app;
+
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.desktop.model.WorkStage;
+import jollyspindle.desktop.model.Workbench;
+import jollyspindle.files.user.UserFolder;
+
+import java.nio.file.Path;
+import javafx.application.Application;
+import javafx.stage.Stage;
+
+/** The application in a window. */
+public final class SpindleApp extends Application {
+
+    /** The argument that asks for the demo job. */
+    static final String DEMO = "--demo";
+
+    @Override
+    public void start(Stage stage) {
+        Workbench bench = new Workbench();
+        MainWindow window = new MainWindow(stage, bench, Asking::inDialogs, UserFolder.here());
+        for (String argument : getParameters().getRaw()) {
+            if (argument.equals(DEMO)) {
+                bench.start(DemoJob.heronWeir());
+                bench.stageProperty().set(WorkStage.LAY_OUT);
+            } else {
+                window.open(Path.of(argument));
+                bench.stageProperty().set(WorkStage.LAY_OUT);
+            }
+        }
+        stage.show();
+    }
+}

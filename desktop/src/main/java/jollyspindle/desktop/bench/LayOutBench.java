@@ -1,0 +1,146 @@
+package jollyspindle.desktop.bench;
+
+import jollyspindle.core.division.Candidate;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.RingLayout;
+import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.CandidateCard;
+import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.LengthField;
+import jollyspindle.desktop.look.Look;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.collections.FXCollections;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** How the border comes out even: template, wanted repeat, and the candidates as pictures. */
+public final class LayOutBench extends VBox {
+
+    private final Workbench bench;
+    private final Look look;
+    private final ComboBox<ArcTemplate> template = new ComboBox<>();
+    private final LengthField wanted;
+    private final VBox cards = new VBox(8);
+    private final ToggleGroup group = new ToggleGroup();
+    private boolean showing;
+    private List<Candidate> shown = List.of();
+
+    public LayOutBench(Workbench bench, Look look) {
+        this.bench = bench;
+        this.look = look;
+        getStyleClass().add("bench-content");
+        wanted = new LengthField(
+                "wanted-repeat",
+                "Repeat of about",
+                false,
+                () -> bench.job().tape(),
+                this::objection,
+                inches -> bench.edit(
+                        "repeat of about " + bench.words().exact(inches.getAsDouble()),
+                        job -> job.withWantedRepeat(inches.getAsDouble())));
+        buildTemplate();
+        Label label = new Label("Template");
+        label.getStyleClass().add("length-label");
+        label.setLabelFor(template);
+        VBox templateBox = new VBox(1, label, template);
+        HBox.setHgrow(templateBox, Priority.ALWAYS);
+        wanted.setPrefWidth(148);
+        wanted.setMinWidth(148);
+        HBox choices = new HBox(12, templateBox, wanted);
+        Label even = new Label("Comes out even as");
+        even.getStyleClass().add("heading");
+        ScrollPane scroll = new ScrollPane(cards);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setId("candidates");
+        scroll.setMinHeight(120);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(choices, even, scroll);
+        bench.planProperty().addListener(o -> show());
+        look.darkProperty().addListener(o -> {
+            shown = List.of();
+            show();
+        });
+        show();
+    }
+
+    private Optional<String> objection(double inches) {
+        Words words = bench.words();
+        return inches >= RingLayout.SHORTEST_REPEAT && inches <= RingLayout.LONGEST_REPEAT
+                ? Optional.empty()
+                : Optional.of("A repeat lies between " + words.exact(RingLayout.SHORTEST_REPEAT) + " and "
+                        + words.exact(RingLayout.LONGEST_REPEAT) + ".");
+    }
+
+    private void buildTemplate() {
+        Choices.prepare(
+                template,
+                "template-choice",
+                "The template every arc of the border is stitched with",
+                bench.job().shelf(),
+                ArcTemplate::name);
+        template.setOnAction(e -> {
+            ArcTemplate chosen = template.getValue();
+            if (!showing && chosen != null) {
+                bench.edit("template " + chosen.name(), job -> job.withTemplateChosen(chosen.id()));
+            }
+        });
+    }
+
+    private void show() {
+        showing = true;
+        QuiltJob job = bench.job();
+        if (!template.getItems().equals(job.shelf())) {
+            template.setItems(FXCollections.observableArrayList(job.shelf()));
+        }
+        template.setValue(job.template().orElse(null));
+        wanted.show(OptionalDouble.of(job.layout().wantedRepeat()));
+        candidates();
+        showing = false;
+    }
+
+    private void candidates() {
+        List<Candidate> candidates = bench.plan().candidates();
+        if (!candidates.equals(shown) || cards.getChildren().isEmpty()) {
+            shown = candidates;
+            List<javafx.scene.Node> next = new ArrayList<>();
+            for (Candidate candidate : candidates) {
+                CandidateCard card = new CandidateCard(candidate, bench, look.palette(), next.isEmpty());
+                card.setToggleGroup(group);
+                next.add(card);
+            }
+            cards.getChildren().setAll(next);
+            if (next.isEmpty()) {
+                Label empty =
+                        new Label("Measure the quilt first; then the ways it comes out even stand here, best first.");
+                empty.setWrapText(true);
+                empty.getStyleClass().add("faint");
+                cards.getChildren().add(empty);
+            }
+        }
+        cards.getChildren().forEach(node -> {
+            if (node instanceof CandidateCard card) {
+                card.show(bench.plan().chosen());
+            }
+        });
+    }
+
+    /** The toggle of the chosen candidate, for the keyboard to start from. */
+    public void focusChosen() {
+        if (group.getSelectedToggle() instanceof ToggleButton button) {
+            button.requestFocus();
+        }
+    }
+}

@@ -1,0 +1,133 @@
+package jollyspindle.desktop.bench;
+
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.words.Words;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.List;
+import java.util.function.Function;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.collections.FXCollections;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tab;
+import javafx.scene.control.TabPane;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** What is marked on the chosen side, with readings from both ends and the centre; and how the template lies for each arc. */
+public final class MarkBench extends VBox {
+
+    private final Workbench bench;
+    private final Label heading = new Label();
+    private final Label note = new Label();
+    private final TableView<Mark> marks = new TableView<>();
+    private final TableView<Placement> placements = new TableView<>();
+    private boolean showing;
+
+    public MarkBench(Workbench bench) {
+        this.bench = bench;
+        getStyleClass().add("bench-content");
+        heading.getStyleClass().add("heading");
+        note.getStyleClass().add("faint");
+        note.setWrapText(true);
+        note.setMinHeight(USE_PREF_SIZE);
+        marks.setId("mark-list");
+        marks.setAccessibleText("Marks");
+        column(marks, "Mark", 86, Words::name);
+        column(marks, "From left", 132, m -> m.readings().fromLeft().text());
+        column(marks, "From right", 132, m -> m.readings().fromRight().text());
+        column(marks, "From centre", 168, m -> Words.fromCentre(m.readings().fromCentre()));
+        column(
+                marks,
+                "Above seam",
+                104,
+                m -> m.across() == 0 ? "on it" : m.height().text());
+        column(marks, "Made", 116, Words::making);
+        placements.setId("placement-list");
+        placements.setAccessibleText("Placements");
+        column(placements, "Arc", 74, Words::name);
+        column(placements, "Turn", 190, p -> Words.turn(p.pose().rotation()));
+        column(
+                placements,
+                "Start at",
+                170,
+                p -> Words.name(p.start()) + ", "
+                        + p.start().readings().fromLeft().text());
+        column(
+                placements,
+                "Stop at",
+                170,
+                p -> Words.name(p.end()) + ", " + p.end().readings().fromLeft().text());
+        Tab markTab = new Tab("Marks", marks);
+        Tab placementTab = new Tab("Placements", placements);
+        TabPane tabs = new TabPane(markTab, placementTab);
+        tabs.setTabClosingPolicy(TabPane.TabClosingPolicy.UNAVAILABLE);
+        VBox.setVgrow(tabs, Priority.ALWAYS);
+        getChildren().addAll(heading, note, tabs);
+        marks.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> {
+            if (!showing && now != null) {
+                bench.pointedProperty().set(now);
+            }
+        });
+        placements.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> {
+            if (!showing && now != null) {
+                bench.placementProperty().set(now);
+            }
+        });
+        bench.planProperty().addListener(o -> show());
+        bench.sideProperty().addListener(o -> show());
+        bench.pointedProperty()
+                .addListener(o -> select(marks, bench.pointedProperty().get()));
+        bench.placementProperty()
+                .addListener(o -> select(placements, bench.placementProperty().get()));
+        show();
+    }
+
+    private static <T> void column(TableView<T> table, String head, double width, Function<T, String> text) {
+        TableColumn<T, String> column = new TableColumn<>(head);
+        column.setCellValueFactory(row -> new ReadOnlyStringWrapper(text.apply(row.getValue())));
+        column.setPrefWidth(width);
+        column.setSortable(false);
+        column.setReorderable(false);
+        table.getColumns().add(column);
+    }
+
+    private <T> void select(TableView<T> table, T item) {
+        showing = true;
+        if (item == null || !table.getItems().contains(item)) {
+            table.getSelectionModel().clearSelection();
+        } else if (!item.equals(table.getSelectionModel().getSelectedItem())) {
+            table.getSelectionModel().select(item);
+            table.scrollTo(Math.max(0, table.getSelectionModel().getSelectedIndex() - 4));
+        }
+        showing = false;
+    }
+
+    private void show() {
+        showing = true;
+        RunPlan run = bench.run().orElse(null);
+        heading.setText(Words.border(bench.sideProperty().get()) + ": marks and placements");
+        if (run == null) {
+            note.setText("Once the quilt is measured and divided, the marks of this side stand here.");
+            marks.setItems(FXCollections.observableArrayList());
+            placements.setItems(FXCollections.observableArrayList());
+        } else {
+            List<Mark> chalk = run.laidOut().marks().stream()
+                    .filter(m -> m.by() == Mark.MarkedBy.CHALK)
+                    .toList();
+            note.setText(Words.count(chalk.size(), "mark") + " to make. The left end is the "
+                    + Words.startCorner(run.side())
+                    + " corner. Lay the tape once; every reading is from the same zero. "
+                    + bench.words().instruction(run.fit().register()));
+            marks.setItems(FXCollections.observableArrayList(run.laidOut().marks()));
+            placements.setItems(FXCollections.observableArrayList(run.laidOut().placements()));
+        }
+        showing = false;
+        select(marks, bench.pointedProperty().get());
+        select(placements, bench.placementProperty().get());
+    }
+}

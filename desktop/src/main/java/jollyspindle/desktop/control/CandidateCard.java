@@ -1,0 +1,98 @@
+package jollyspindle.desktop.control;
+
+import jollyspindle.core.division.Candidate;
+import jollyspindle.core.division.Reason;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.core.words.Words;
+import jollyspindle.desktop.look.Palette;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.scene.control.ContentDisplay;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** A candidate as a picture of the top border, with its numbers and reasons. Chosen by a click or the space bar. */
+public final class CandidateCard extends ToggleButton {
+
+    private static final double PICTURE = 286;
+
+    private final Candidate candidate;
+    private final Label flag = new Label();
+
+    public CandidateCard(Candidate candidate, Workbench bench, Palette palette, boolean best) {
+        this.candidate = candidate;
+        Words words = bench.words();
+        setId("candidate-" + candidate.counts().across() + "-"
+                + candidate.counts().down());
+        getStyleClass().addAll("card", "choice");
+        setMaxWidth(Double.MAX_VALUE);
+        Label title = new Label(Words.counts(candidate.counts()));
+        title.getStyleClass().add("card-title");
+        flag.getStyleClass().add("chosen-flag");
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Label numbers = new Label("repeats " + words.repeats(candidate) + "; " + words.rise(candidate));
+        numbers.setWrapText(true);
+        numbers.getStyleClass().add("reason");
+        VBox content = new VBox(
+                2,
+                new HBox(title, gap, flag),
+                RunPicture.draw(candidate, bench.job().quilt(), Side.TOP, palette, PICTURE),
+                numbers);
+        for (Reason.Tone tone : List.of(Reason.Tone.WARNING, Reason.Tone.GOOD, Reason.Tone.PLAIN)) {
+            String said = candidate.reasons().stream()
+                    .filter(reason -> reason.tone() == tone)
+                    .map(words::reason)
+                    .collect(Collectors.joining("; "));
+            if (!said.isEmpty()) {
+                Label label = new Label((tone == Reason.Tone.WARNING ? "Take care: " : "") + said);
+                label.setWrapText(true);
+                label.getStyleClass()
+                        .add(
+                                tone == Reason.Tone.PLAIN
+                                        ? "reason"
+                                        : "reason-" + tone.name().toLowerCase(Locale.ROOT));
+                content.getChildren().add(label);
+            }
+        }
+        content.setMaxWidth(PICTURE);
+        setGraphic(content);
+        setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
+        setAccessibleText((best ? "Best: " : "") + Words.counts(candidate.counts()) + ", repeats "
+                + words.repeats(candidate) + "; " + words.reasons(candidate));
+        setTooltip(new Tooltip(exactly(candidate)));
+        setOnAction(e -> {
+            setSelected(true);
+            bench.choose(candidate);
+        });
+    }
+
+    private static String exactly(Candidate candidate) {
+        StringBuilder text = new StringBuilder("Repeats exactly: ");
+        for (Side side : Side.values()) {
+            text.append(String.format(
+                    Locale.ROOT,
+                    "%s%s %.3f in",
+                    side == Side.TOP ? "" : ", ",
+                    Words.name(side),
+                    candidate.repeat(side)));
+        }
+        return text.toString();
+    }
+
+    /** Shows whether this is the one chosen. */
+    public void show(Optional<Candidate> chosen) {
+        boolean mine = chosen.filter(candidate::equals).isPresent();
+        setSelected(mine);
+        flag.setText(mine ? "chosen" : "");
+    }
+}

@@ -1,0 +1,130 @@
+package jollyspindle.desktop.control;
+
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.words.Words;
+import jollyspindle.desktop.model.WorkStage;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Separator;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Says how the template lies for the placement shown on the table, and steps from one to the next. */
+public final class PlacementCallout extends VBox {
+
+    private final Workbench bench;
+    private final Label sideTitle = new Label();
+    private final Label stitches = said("template-stitches");
+    private final Label arc = said("fit-arc");
+    private final Label room = said("fit-room");
+    private final Label register = said("fit-register");
+    private final Label title = new Label();
+    private final Label turn = said("placement-turn");
+    private final Label path = said("placement-path");
+    private final Label count = new Label();
+
+    public PlacementCallout(Workbench bench) {
+        this.bench = bench;
+        setId("placement-callout");
+        getStyleClass().add("callout");
+        setMaxHeight(USE_PREF_SIZE);
+        setMinHeight(USE_PREF_SIZE);
+        title.getStyleClass().add("card-title");
+        title.setId("placement-title");
+        sideTitle.getStyleClass().add("card-title");
+        count.getStyleClass().add("faint");
+        Button before = new Button("Before");
+        before.setId("placement-before");
+        before.setTooltip(new Tooltip("The placement before (,)"));
+        before.setOnAction(e -> bench.stepPlacement(-1));
+        Button next = new Button("Next");
+        next.setId("placement-next");
+        next.setTooltip(new Tooltip("The next placement (.)"));
+        next.setOnAction(e -> bench.stepPlacement(1));
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox steps = new HBox(8, before, next, gap, count);
+        steps.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(sideTitle, stitches, arc, room, register, new Separator(), title, turn, path, steps);
+        bench.planProperty().addListener(o -> show());
+        bench.sideProperty().addListener(o -> show());
+        bench.placementProperty().addListener(o -> show());
+        bench.stageProperty().addListener(o -> show());
+        show();
+    }
+
+    private static Label said(String id) {
+        Label label = new Label();
+        label.setId(id);
+        label.getStyleClass().add("reason");
+        label.setWrapText(true);
+        label.setMinHeight(USE_PREF_SIZE);
+        return label;
+    }
+
+    private void show() {
+        Optional<RunPlan> run = bench.run();
+        boolean shown = run.isPresent() && bench.stageProperty().get() == WorkStage.LAY_OUT;
+        setVisible(shown);
+        setManaged(shown);
+        run.ifPresent(this::side);
+        run.ifPresent(this::placement);
+    }
+
+    private void side(RunPlan run) {
+        Words words = bench.words();
+        sideTitle.setText("Arcs on the " + Words.name(run.side()));
+        stitches.setText(bench.job()
+                .template()
+                .map(t -> t.name() + " " + words.stitches(t, bench.job().machine()))
+                .orElse(""));
+        arc.setText("Span " + words.length(run.fit().segment().chord()) + ", rise "
+                + words.length(run.fit().segment().height()) + ", sweep "
+                + Words.degrees(run.fit().segment().sweep())
+                + (run.fit().parts() > 1 ? ", in " + run.fit().parts() + " placements" : ""));
+        room.setText(words.room(run.fit()));
+        room.getStyleClass().setAll("label", run.fit().fitsRoom() ? "reason-good" : "reason-warning");
+        register.setText(words.instruction(run.fit().register()));
+    }
+
+    private void placement(RunPlan run) {
+        int all = run.laidOut().placements().size();
+        Placement placement = bench.placementProperty().get();
+        for (Label label : List.of(turn, path)) {
+            label.setManaged(placement != null);
+            label.setVisible(placement != null);
+        }
+        if (placement == null) {
+            title.setText("How the template lies");
+            count.setText(Words.count(all, "placement"));
+            return;
+        }
+        title.setText(Words.name(placement));
+        count.setText((run.laidOut().placements().indexOf(placement) + 1) + " of " + all);
+        String laid = placement.registration() instanceof Registration.FootOnBothMarks
+                ? "; " + bench.words().registration(placement)
+                : "";
+        turn.setText("Template " + Words.turn(placement.pose().rotation()) + " ("
+                + Words.degrees(placement.pose().rotation()) + "), crown to the outer edge; "
+                + Words.edge(placement.edge()) + laid);
+        path.setText("Start " + at(placement.start()) + "; stop " + at(placement.end()) + "; sweep "
+                + Words.degrees(Math.abs(placement.line().sweep())));
+    }
+
+    private static String at(Mark mark) {
+        return Words.name(mark).toLowerCase(Locale.ROOT) + ", "
+                + mark.readings().fromLeft().text();
+    }
+}

@@ -1,0 +1,73 @@
+package jollyspindle.desktop.control;
+
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.shape.ArcType;
+
+/**
+ * From inches with y up to pixels with y down, and back.
+ *
+ * @param scale pixels to the inch
+ * @param originX where the origin lies, in pixels from the left
+ * @param originY where the origin lies, in pixels from the top
+ */
+public record View(double scale, double originX, double originY) {
+
+    double x(Point p) {
+        return originX + p.x() * scale;
+    }
+
+    double y(Point p) {
+        return originY - p.y() * scale;
+    }
+
+    /** The place under a pixel. */
+    Point place(double x, double y) {
+        return new Point((x - originX) / scale, (originY - y) / scale);
+    }
+
+    void stroke(GraphicsContext g, Curve curve) {
+        if (curve instanceof Arc arc) {
+            double r = arc.radius() * scale;
+            g.strokeArc(
+                    x(arc.centre()) - r,
+                    y(arc.centre()) - r,
+                    2 * r,
+                    2 * r,
+                    Math.toDegrees(arc.startAngle()),
+                    Math.toDegrees(arc.sweep()),
+                    ArcType.OPEN);
+        } else if (curve instanceof Segment segment) {
+            g.strokeLine(x(segment.from()), y(segment.from()), x(segment.to()), y(segment.to()));
+        }
+    }
+
+    /** Makes a closed outline the current path, for filling and stroking. */
+    void path(GraphicsContext g, Iterable<? extends Curve> outline) {
+        g.beginPath();
+        boolean first = true;
+        for (Curve curve : outline) {
+            if (first) {
+                g.moveTo(x(curve.start()), y(curve.start()));
+                first = false;
+            }
+            if (curve instanceof Arc arc) {
+                double r = arc.radius() * scale;
+                g.arc(
+                        x(arc.centre()),
+                        y(arc.centre()),
+                        r,
+                        r,
+                        Math.toDegrees(arc.startAngle()),
+                        Math.toDegrees(arc.sweep()));
+            } else {
+                g.lineTo(x(curve.end()), y(curve.end()));
+            }
+        }
+        g.closePath();
+    }
+}

@@ -1,0 +1,99 @@
+package jollyspindle.desktop.look;
+
+import atlantafx.base.theme.PrimerDark;
+import atlantafx.base.theme.PrimerLight;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.List;
+import javafx.application.Application;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleDoubleProperty;
+import javafx.css.PseudoClass;
+import javafx.scene.Scene;
+import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
+
+/** Light or dark, and how large the type is. */
+public final class Look {
+
+    /** What all type is set in. */
+    public static final String FAMILY = "Atkinson Hyperlegible Next";
+
+    /** What the tape's numbers are set in, so that they stand under each other. */
+    public static final String MONO = "Atkinson Hyperlegible Mono";
+
+    private static final String FONTS = "/jollyspindle/files/fonts/";
+    private static final double SIZE = 16;
+    private static final double SMALLEST = 0.9;
+    private static final double LARGEST = 1.5;
+    private static final double STEP = 0.1;
+    private static final PseudoClass DARK = PseudoClass.getPseudoClass("dark");
+
+    private final BooleanProperty dark = new SimpleBooleanProperty();
+    private final DoubleProperty scale = new SimpleDoubleProperty(1);
+
+    public Look() {
+        for (String name : List.of(
+                "AtkinsonHyperlegibleNext-Regular",
+                "AtkinsonHyperlegibleNext-SemiBold",
+                "AtkinsonHyperlegibleNext-Bold",
+                "AtkinsonHyperlegibleMono-Regular",
+                "AtkinsonHyperlegibleMono-SemiBold")) {
+            try (InputStream in = Look.class.getResourceAsStream(FONTS + name + ".ttf")) {
+                Font.loadFont(in, SIZE);
+            } catch (IOException e) {
+                throw new IllegalStateException("font not shipped: " + name, e);
+            }
+        }
+    }
+
+    /** Dresses a scene, now and whenever the look changes. */
+    public void dress(Scene scene) {
+        scene.getStylesheets()
+                .add(Look.class
+                        .getResource("/jollyspindle/desktop/look/spindle.css")
+                        .toExternalForm());
+        Runnable apply = () -> {
+            Application.setUserAgentStylesheet(
+                    dark.get()
+                            ? new PrimerDark().getUserAgentStylesheet()
+                            : new PrimerLight().getUserAgentStylesheet());
+            scene.getRoot().pseudoClassStateChanged(DARK, dark.get());
+            scene.getRoot().setStyle("-fx-font-size: " + SIZE * scale.get() + "px;");
+        };
+        dark.addListener(o -> apply.run());
+        scale.addListener(o -> apply.run());
+        apply.run();
+    }
+
+    public Palette palette() {
+        return dark.get() ? Palette.DARK : Palette.LIGHT;
+    }
+
+    /** A font for drawings, in pixels before scaling. */
+    public Font font(double size, boolean bold) {
+        return Font.font(FAMILY, bold ? FontWeight.BOLD : FontWeight.NORMAL, size * scale.get());
+    }
+
+    /** The tape's font, in pixels before scaling. */
+    public Font mono(double size) {
+        return Font.font(MONO, size * scale.get());
+    }
+
+    /** Makes all type larger or smaller by a step, within what the window can hold. */
+    public void stepScale(int steps) {
+        double next = Math.round((scale.get() + steps * STEP) * 10) / 10.0;
+        scale.set(Math.max(SMALLEST, Math.min(LARGEST, next)));
+    }
+
+    public BooleanProperty darkProperty() {
+        return dark;
+    }
+
+    public DoubleProperty scaleProperty() {
+        return scale;
+    }
+}

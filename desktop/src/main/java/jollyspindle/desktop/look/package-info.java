@@ -1,0 +1,2 @@
+/** How everything looks: fonts, style sheets, colours of drawings. */
+package jollyspindle.desktop.look;

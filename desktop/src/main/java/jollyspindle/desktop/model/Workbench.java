@@ -1,0 +1,256 @@
+package jollyspindle.desktop.model;
+
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.division.Candidate;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.plan.Planner;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.RingLayout;
+import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.words.Words;
+import jollyspindle.files.FileTrouble;
+import jollyspindle.files.job.JobFile;
+import jollyspindle.files.job.UnknownFields;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
+
+/**
+ * The job on the table. Every change goes through {@link #edit}, which plans the changed job and remembers the one before;
+ * all views follow {@link #planProperty}.
+ */
+public final class Workbench {
+
+    private final ReadOnlyObjectWrapper<WorkPlan> plan = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>();
+    private final BooleanProperty saved = new SimpleBooleanProperty(true);
+    private final ObjectProperty<WorkStage> stage = new SimpleObjectProperty<>(WorkStage.MEASURE);
+    private final ObjectProperty<Side> side = new SimpleObjectProperty<>(Side.TOP);
+    private final ObjectProperty<Zero> zero = new SimpleObjectProperty<>(Zero.LEFT);
+    private final ObjectProperty<Mark> pointed = new SimpleObjectProperty<>();
+    private final ObjectProperty<Placement> placement = new SimpleObjectProperty<>();
+    private final History history = new History();
+    private UnknownFields unknown = UnknownFields.none();
+    private QuiltJob savedJob;
+
+    public Workbench() {
+        start(newJob());
+    }
+
+    /** A job with nothing measured and a shelf to begin with. */
+    public static QuiltJob newJob() {
+        return new QuiltJob(
+                "New quilt",
+                TapeScale.SIXTEENTHS,
+                Machine.usual(),
+                Quilt.unmeasured(),
+                DemoJob.starterShelf(),
+                new RingLayout(Optional.of(DemoJob.starterShelf().get(0).id()), 6, Optional.empty()));
+    }
+
+    /** Puts another job on the table, with no history and no file. */
+    public void start(QuiltJob job) {
+        lay(job, null, UnknownFields.none());
+    }
+
+    private void lay(QuiltJob job, Path path, UnknownFields kept) {
+        history.clear();
+        unknown = kept;
+        savedJob = job;
+        file.set(path);
+        show(job);
+    }
+
+    private void show(QuiltJob job) {
+        Mark wasPointed = pointed.get();
+        Placement wasPlaced = placement.get();
+        WorkPlan next = Planner.plan(job);
+        pointed.set(null);
+        placement.set(null);
+        plan.set(next);
+        saved.set(job.equals(savedJob));
+        // What was pointed at stays so where it still exists.
+        if (wasPointed != null) {
+            next.runs().stream()
+                    .flatMap(r -> r.laidOut().marks().stream())
+                    .filter(m -> m.id().equals(wasPointed.id()))
+                    .findFirst()
+                    .ifPresent(pointed::set);
+        }
+        if (wasPlaced != null) {
+            next.runs().stream()
+                    .flatMap(r -> r.laidOut().placements().stream())
+                    .filter(p -> p.id().equals(wasPlaced.id()))
+                    .findFirst()
+                    .ifPresent(placement::set);
+        }
+    }
+
+    /**
+     * Changes the job. A change that changes nothing leaves no trace.
+     *
+     * @param name what was done, as the undo command tells it: {@code 10 repeats across}
+     * @param change from the present job to the next
+     */
+    public void edit(String name, UnaryOperator<QuiltJob> change) {
+        QuiltJob before = job();
+        QuiltJob after = change.apply(before);
+        if (!after.equals(before)) {
+            history.did(name, before);
+            show(after);
+        }
+    }
+
+    public void undo() {
+        history.undo(job()).ifPresent(this::show);
+    }
+
+    public void redo() {
+        history.redo(job()).ifPresent(this::show);
+    }
+
+    public Optional<String> undoName() {
+        return history.undoName();
+    }
+
+    public Optional<String> redoName() {
+        return history.redoName();
+    }
+
+    /**
+     * Opens a job file; the present job stays as it is if that fails.
+     *
+     * @throws FileTrouble if the file can't be read
+     */
+    public void open(Path path) throws FileTrouble {
+        JobFile.Opened opened = JobFile.read(path);
+        lay(opened.job(), path, opened.unknown());
+    }
+
+    /**
+     * Saves the job.
+     *
+     * @throws FileTrouble if it can't be written
+     */
+    public void save(Path path) throws FileTrouble {
+        JobFile.write(path, job(), unknown);
+        savedJob = job();
+        file.set(path);
+        saved.set(true);
+    }
+
+    /** Chooses another candidate, so many places further down the list. */
+    public void stepCandidate(int places) {
+        List<Candidate> candidates = plan().candidates();
+        plan().chosen().ifPresent(chosen -> {
+            int index = candidates.indexOf(chosen) + places;
+            if (index >= 0 && index < candidates.size()) {
+                choose(candidates.get(index));
+            }
+        });
+    }
+
+    public void choose(Candidate candidate) {
+        edit("repeats " + Words.counts(candidate.counts()), job -> job.withCounts(candidate.counts()));
+    }
+
+    /** More or fewer repeats on the chosen side and the one opposite; the neighbours follow. */
+    public void stepRepeats(int step) {
+        Planner.step(plan(), side.get(), step)
+                .ifPresent(counts -> edit("repeats " + Words.counts(counts), job -> job.withCounts(counts)));
+    }
+
+    /** Shows the next placement of the chosen side, or the one before; from none, the first or the last. */
+    public void stepPlacement(int step) {
+        run().ifPresent(run -> {
+            List<Placement> all = run.laidOut().placements();
+            int now = placement.get() == null ? -1 : all.indexOf(placement.get());
+            int next = now < 0 ? (step > 0 ? 0 : all.size() - 1) : Math.floorMod(now + step, all.size());
+            placement.set(all.get(next));
+        });
+    }
+
+    /** Points at the next mark of the chosen side, or the one before; from none, the first or the last. */
+    public void stepMark(int step) {
+        run().ifPresent(run -> {
+            List<Mark> all = run.laidOut().marks();
+            int now = pointed.get() == null ? -1 : all.indexOf(pointed.get());
+            int next = now < 0 ? (step > 0 ? 0 : all.size() - 1) : Math.max(0, Math.min(all.size() - 1, now + step));
+            pointed.set(all.get(next));
+        });
+    }
+
+    /** Turns to a side; what was pointed at on another is let go. */
+    public void choose(Side chosen) {
+        if (side.get() != chosen) {
+            side.set(chosen);
+            pointed.set(null);
+            placement.set(null);
+        }
+    }
+
+    /** The chosen side's run, if it is planned. */
+    public Optional<RunPlan> run() {
+        return plan().run(side.get());
+    }
+
+    public WorkPlan plan() {
+        return plan.get();
+    }
+
+    public QuiltJob job() {
+        return plan.get().job();
+    }
+
+    public Words words() {
+        return new Words(job().tape());
+    }
+
+    public ReadOnlyObjectProperty<WorkPlan> planProperty() {
+        return plan.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<Path> fileProperty() {
+        return file.getReadOnlyProperty();
+    }
+
+    public BooleanProperty savedProperty() {
+        return saved;
+    }
+
+    public ObjectProperty<WorkStage> stageProperty() {
+        return stage;
+    }
+
+    public ObjectProperty<Side> sideProperty() {
+        return side;
+    }
+
+    public ObjectProperty<Zero> zeroProperty() {
+        return zero;
+    }
+
+    /** The mark under the pointer, on the tape or on the table. */
+    public ObjectProperty<Mark> pointedProperty() {
+        return pointed;
+    }
+
+    /** The placement whose template is shown lying on the table. */
+    public ObjectProperty<Placement> placementProperty() {
+        return placement;
+    }
+}

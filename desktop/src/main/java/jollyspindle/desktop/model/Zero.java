@@ -1,0 +1,8 @@
+package jollyspindle.desktop.model;
+
+/** Where the tape's zero is laid. */
+public enum Zero {
+    LEFT,
+    CENTRE,
+    RIGHT
+}
