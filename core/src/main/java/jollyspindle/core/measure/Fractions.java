@@ -24,8 +24,8 @@ public final class Fractions {
     }
 
     /**
-     * Says a difference between lengths to the nearest 1/64 in (or 0.1 mm), finer than the tape, since that is how much a
-     * quilter eases: {@code 3/64}, {@code under 1/64}, {@code 1.2 mm}.
+     * Says a difference between lengths: up to 1/4 in to the nearest 1/64, finer than the tape, since that is how much a
+     * quilter eases; beyond to the nearest 1/16; metric to 0.1 mm. {@code 3/64}, {@code under 1/64}, {@code 1.2 mm}.
      *
      * @param inches the difference in inches; its sign is dropped
      */
@@ -35,7 +35,8 @@ public final class Fractions {
             double millimetres = size * 10 * LengthParser.CENTIMETRES_PER_INCH;
             return millimetres < 0.05 ? "under 0.1 mm" : trimmed(millimetres, 1) + " mm";
         }
-        long parts = Math.round(size * FINEST);
+        long coarse = size > 0.25 ? FINEST / 16 : 1;
+        long parts = Math.round(size * FINEST / coarse) * coarse;
         return parts == 0 ? "under 1/64" : mixed(parts / FINEST, parts % FINEST, FINEST);
     }
 

@@ -2,9 +2,13 @@ package jollyspindle.core.words;
 
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcTemplate;
 
+import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Says findings and their remedies.
@@ -17,8 +21,10 @@ public record FindingWords(Words words) {
     public String text(Finding finding) {
         if (finding instanceof Finding.NotMeasured missing) {
             return "Still to be measured: "
-                    + missing.missing().stream()
-                            .map(d -> decapital(Words.name(d)))
+                    + Stream.of(
+                                    missing("the body", missing, Dimension.Kind.BODY),
+                                    missing("the border's depth", missing, Dimension.Kind.DEPTH))
+                            .filter(said -> !said.isEmpty())
                             .collect(Collectors.joining("; "))
                     + ".";
         }
@@ -62,6 +68,18 @@ public record FindingWords(Words words) {
                 + " than these four sides allow. Measure sides and diagonals again.";
     }
 
+    private static String missing(String what, Finding.NotMeasured finding, Dimension.Kind kind) {
+        List<String> sides = Stream.of(Side.values())
+                .filter(side -> finding.missing()
+                        .contains(kind == Dimension.Kind.BODY ? Dimension.body(side) : Dimension.depth(side)))
+                .map(Words::name)
+                .toList();
+        if (sides.isEmpty()) {
+            return "";
+        }
+        return what + (sides.size() == 4 ? " on all four sides" : " at the " + String.join(", ", sides));
+    }
+
     /** The remedy as a command, for a button. */
     public String text(Remedy remedy) {
         if (remedy instanceof Remedy.Measure measure) {
@@ -75,7 +93,7 @@ public record FindingWords(Words words) {
 
     public static String name(Finding.Severity severity) {
         return switch (severity) {
-            case PROBLEM -> "Problem";
+            case PROBLEM -> "To be settled";
             case WARNING -> "Take care";
             case NOTE -> "Note";
         };

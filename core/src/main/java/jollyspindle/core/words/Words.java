@@ -215,7 +215,7 @@ public record Words(TapeScale tape) {
         if (Double.isNaN(strip.nearestLine())) {
             return below;
         }
-        return difference(strip.belowLine()) + (strip.belowLine() < 0 ? " above" : " below") + " the line "
+        return length(Math.abs(strip.belowLine())) + (strip.belowLine() < 0 ? " above" : " below") + " the line "
                 + exact(strip.nearestLine()) + " (" + below + ")";
     }
 

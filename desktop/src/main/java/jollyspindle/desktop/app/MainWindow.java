@@ -26,6 +26,7 @@ import java.io.File;
 import java.nio.file.Path;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -97,7 +98,8 @@ public final class MainWindow {
         benches.put(WorkStage.LAY_OUT, layOut);
         MarkBench marks = new MarkBench(bench);
         marks.getStyleClass().add("bench");
-        marks.setPrefWidth(716);
+        // On a narrow window the list gives way, so that the quilt is still seen.
+        marks.prefWidthProperty().bind(Bindings.min(764, root.widthProperty().subtract(480)));
         benches.put(WorkStage.MARK, marks);
         tablePane.setTop(tableHead());
         PlacementCallout callout = new PlacementCallout(bench);
@@ -134,6 +136,8 @@ public final class MainWindow {
         bench.stageProperty().addListener(o -> arrange());
         bench.planProperty().addListener(o -> hideMessage());
         arrange();
+        // No control has the word before the quilter gives it one.
+        Platform.runLater(root::requestFocus);
     }
 
     private void keepLook() {
@@ -169,19 +173,20 @@ public final class MainWindow {
         state.setId("job-state");
         Runnable show = () -> {
             job.setText(bench.job().name());
-            state.setText((bench.savedProperty().get() ? "saved" : "not saved") + " · "
-                    + Words.name(bench.job().tape()).toLowerCase(java.util.Locale.ROOT));
+            String saved = bench.fileProperty().get() == null ? "not in a file yet" : "saved";
+            state.setText((bench.savedProperty().get() ? saved : "not saved") + " · "
+                    + Words.name(bench.job().tape()).toLowerCase(Locale.ROOT));
         };
         bench.planProperty().addListener(o -> show.run());
         bench.savedProperty().addListener(o -> show.run());
+        bench.fileProperty().addListener(o -> show.run());
         show.run();
         HBox bar = new HBox(job);
         bar.getStyleClass().add("stage-bar");
         ToggleGroup group = new ToggleGroup();
         for (WorkStage workStage : WorkStage.values()) {
             ToggleButton tab = new ToggleButton(workStage.title());
-            tab.setId("stage-"
-                    + workStage.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+            tab.setId("stage-" + workStage.name().toLowerCase(Locale.ROOT).replace('_', '-'));
             tab.getStyleClass().add("stage-tab");
             tab.setToggleGroup(group);
             tab.setTooltip(new Tooltip(workStage.title() + " (Ctrl+" + (workStage.ordinal() + 1) + ")"));
@@ -212,7 +217,7 @@ public final class MainWindow {
 
     private static void name(Button button, String what, Optional<String> step, String keys) {
         button.setDisable(step.isEmpty());
-        String text = step.map(s -> what + ": " + s).orElse("Nothing to " + what.toLowerCase(java.util.Locale.ROOT));
+        String text = step.map(s -> what + ": " + s).orElse("Nothing to " + what.toLowerCase(Locale.ROOT));
         button.setTooltip(new Tooltip(text + " (" + keys + ")"));
         button.setAccessibleText(text);
     }
@@ -262,20 +267,8 @@ public final class MainWindow {
         what.getStyleClass().add("heading");
         what.setMinWidth(60);
         Runnable show = () -> what.setText(Words.border(bench.sideProperty().get())
-                + bench.plan()
-                        .shape()
-                        .map(shape -> ", "
-                                + bench.words()
-                                        .exact(shape.runs()
-                                                .get(bench.sideProperty().get())
-                                                .length())
-                                + " long, "
-                                + bench.words()
-                                        .exact(shape.runs()
-                                                .get(bench.sideProperty().get())
-                                                .depth())
-                                + " deep")
-                        .orElse(", not measured yet"));
+                + (bench.stageProperty().get() == WorkStage.MARK ? "" : size()));
+        bench.stageProperty().addListener(o -> show.run());
         bench.planProperty().addListener(o -> show.run());
         bench.sideProperty().addListener(o -> show.run());
         show.run();
@@ -290,6 +283,15 @@ public final class MainWindow {
                 tool("zoom-fit", Material2AL.CROP_FREE, "Show the whole quilt (Ctrl+0)", table::fit));
         head.getStyleClass().add("table-head");
         return head;
+    }
+
+    private String size() {
+        return bench.plan()
+                .shape()
+                .map(shape -> shape.runs().get(bench.sideProperty().get()))
+                .map(run -> ", " + bench.words().exact(run.length()) + " long, "
+                        + bench.words().exact(run.depth()) + " deep")
+                .orElse(", not measured yet");
     }
 
     private static Button tool(String id, Ikon icon, String text, Runnable action) {

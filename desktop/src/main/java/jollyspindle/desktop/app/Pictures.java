@@ -44,10 +44,11 @@ final class Pictures {
             new Shot("lay-out-side-large", (bench, window) -> {
                 bench.choose(Side.RIGHT);
                 window.table().zoomToSide();
-                window.table().zoom(5);
+
                 for (int i = 0; i < 6; i++) {
                     bench.stepPlacement(1);
                 }
+                window.table().zoom(7);
             }),
             new Shot("mark", (bench, window) -> {
                 window.table().fit();

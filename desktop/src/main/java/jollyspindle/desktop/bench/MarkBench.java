@@ -37,16 +37,12 @@ public final class MarkBench extends VBox {
         note.setMinHeight(USE_PREF_SIZE);
         marks.setId("mark-list");
         marks.setAccessibleText("Marks");
-        column(marks, "Mark", 86, Words::name);
+        column(marks, "Mark", 80, Words::name);
         column(marks, "From left", 132, m -> m.readings().fromLeft().text());
         column(marks, "From right", 132, m -> m.readings().fromRight().text());
-        column(marks, "From centre", 168, m -> Words.fromCentre(m.readings().fromCentre()));
-        column(
-                marks,
-                "Above seam",
-                104,
-                m -> m.across() == 0 ? "on it" : m.height().text());
-        column(marks, "Made", 116, Words::making);
+        column(marks, "From centre", 166, m -> Words.fromCentre(m.readings().fromCentre()));
+        column(marks, "Height", 94, m -> m.across() == 0 ? "on it" : m.height().text());
+        column(marks, "Made", 112, Words::making);
         placements.setId("placement-list");
         placements.setAccessibleText("Placements");
         column(placements, "Arc", 74, Words::name);

@@ -9,6 +9,7 @@ import jollyspindle.desktop.model.Workbench;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
@@ -37,6 +38,7 @@ public final class ShelfStage extends ScrollPane {
         this.look = look;
         setId("shelf");
         setFitToWidth(true);
+        cards.setRowValignment(VPos.TOP);
         Label note =
                 new Label("Your templates, all drawn at one scale. Ochre is the acrylic with its engraved lines, the"
                         + " solid line is what the needle stitches with this job's foot.");

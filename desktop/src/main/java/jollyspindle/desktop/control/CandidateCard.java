@@ -27,6 +27,7 @@ public final class CandidateCard extends ToggleButton {
 
     private final Candidate candidate;
     private final Label flag = new Label();
+    private final VBox content;
 
     public CandidateCard(Candidate candidate, Workbench bench, Palette palette, boolean best) {
         this.candidate = candidate;
@@ -43,7 +44,7 @@ public final class CandidateCard extends ToggleButton {
         Label numbers = new Label("repeats " + words.repeats(candidate) + "; " + words.rise(candidate));
         numbers.setWrapText(true);
         numbers.getStyleClass().add("reason");
-        VBox content = new VBox(
+        content = new VBox(
                 2,
                 new HBox(title, gap, flag),
                 RunPicture.draw(candidate, bench.job().quilt(), Side.TOP, palette, PICTURE),
@@ -64,6 +65,7 @@ public final class CandidateCard extends ToggleButton {
                 content.getChildren().add(label);
             }
         }
+        content.setMinWidth(PICTURE);
         content.setMaxWidth(PICTURE);
         setGraphic(content);
         setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
@@ -74,6 +76,17 @@ public final class CandidateCard extends ToggleButton {
             setSelected(true);
             bench.choose(candidate);
         });
+    }
+
+    /** Its labels wrap, which a button by itself doesn't reckon with. */
+    @Override
+    protected double computePrefHeight(double width) {
+        return getInsets().getTop() + content.prefHeight(PICTURE) + getInsets().getBottom();
+    }
+
+    @Override
+    protected double computeMinHeight(double width) {
+        return computePrefHeight(width);
     }
 
     private static String exactly(Candidate candidate) {

@@ -11,10 +11,11 @@ import jollyspindle.desktop.model.Workbench;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Separator;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -22,11 +23,13 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** Says how the template lies for the placement shown on the table, and steps from one to the next. */
-public final class PlacementCallout extends VBox {
+public final class PlacementCallout extends ScrollPane {
+
+    private static final double WIDTH = 292;
 
     private final Workbench bench;
+    private final VBox content;
     private final Label sideTitle = new Label();
-    private final Label stitches = said("template-stitches");
     private final Label arc = said("fit-arc");
     private final Label room = said("fit-room");
     private final Label register = said("fit-register");
@@ -40,7 +43,9 @@ public final class PlacementCallout extends VBox {
         setId("placement-callout");
         getStyleClass().add("callout");
         setMaxHeight(USE_PREF_SIZE);
-        setMinHeight(USE_PREF_SIZE);
+        setFitToWidth(true);
+        setHbarPolicy(ScrollBarPolicy.NEVER);
+        setFocusTraversable(false);
         title.getStyleClass().add("card-title");
         title.setId("placement-title");
         sideTitle.getStyleClass().add("card-title");
@@ -57,12 +62,24 @@ public final class PlacementCallout extends VBox {
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox steps = new HBox(8, before, next, gap, count);
         steps.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(sideTitle, stitches, arc, room, register, new Separator(), title, turn, path, steps);
+        content = new VBox(3, sideTitle, arc, room, register, title, turn, path, steps);
+        VBox.setMargin(title, new Insets(8, 0, 0, 0));
+        setContent(content);
         bench.planProperty().addListener(o -> show());
         bench.sideProperty().addListener(o -> show());
         bench.placementProperty().addListener(o -> show());
         bench.stageProperty().addListener(o -> show());
         show();
+    }
+
+    /** As high as its text takes at this width, which a scroll pane by itself doesn't reckon with. */
+    @Override
+    protected double computePrefHeight(double width) {
+        double across = getInsets().getLeft() + getInsets().getRight();
+        return content.prefHeight(WIDTH - across)
+                + getInsets().getTop()
+                + getInsets().getBottom()
+                + 1;
     }
 
     private static Label said(String id) {
@@ -86,11 +103,11 @@ public final class PlacementCallout extends VBox {
     private void side(RunPlan run) {
         Words words = bench.words();
         sideTitle.setText("Arcs on the " + Words.name(run.side()));
-        stitches.setText(bench.job()
-                .template()
-                .map(t -> t.name() + " " + words.stitches(t, bench.job().machine()))
-                .orElse(""));
-        arc.setText("Span " + words.length(run.fit().segment().chord()) + ", rise "
+        arc.setText(bench.job()
+                        .template()
+                        .map(t -> t.name() + " " + words.stitches(t, bench.job().machine()) + ": ")
+                        .orElse("")
+                + "span " + words.length(run.fit().segment().chord()) + ", rise "
                 + words.length(run.fit().segment().height()) + ", sweep "
                 + Words.degrees(run.fit().segment().sweep())
                 + (run.fit().parts() > 1 ? ", in " + run.fit().parts() + " placements" : ""));

@@ -51,6 +51,10 @@ public final class QuiltTable extends Pane {
     private static final double REACH = 14;
     private static final double MARGIN = 24;
     private static final double CALLOUT = 310;
+
+    /** How much smaller a quilt may be drawn to leave room beside it. */
+    private static final double SHRINK = 1.2;
+
     private static final double[] DOTS = {1.5, 4};
     private static final double[] DASHES = {7, 4};
     private static final double[] MARK_DASHES = {4, 3};
@@ -61,6 +65,7 @@ public final class QuiltTable extends Pane {
     private final Consumer<Dimension> measure;
     private final ReadOnlyObjectWrapper<Pos> calloutPlace = new ReadOnlyObjectWrapper<>(Pos.CENTER);
     private View view = new View(5, 0, 0);
+    private double kept;
     private boolean fitted = true;
     private double pressedX;
     private double pressedY;
@@ -127,7 +132,7 @@ public final class QuiltTable extends Pane {
             // A tall quilt leaves room beside it for what is said about it; a wide one has it said on its body.
             boolean beside = hasCallout()
                     && extent(outer, true) * (getHeight() - 2 * MARGIN)
-                            <= extent(outer, false) * (getWidth() - CALLOUT - 2 * MARGIN);
+                            <= extent(outer, false) * (getWidth() - CALLOUT - 2 * MARGIN) * SHRINK;
             show(outer, beside ? CALLOUT : 0);
             calloutPlace.set(beside ? Pos.CENTER_RIGHT : Pos.CENTER);
         } else {
@@ -176,14 +181,20 @@ public final class QuiltTable extends Pane {
         double low = points.stream().mapToDouble(Point::y).min().orElseThrow();
         double width = extent(points, true);
         double height = extent(points, false);
+        kept = keptRight;
         double room = getWidth() - keptRight;
         double scale = Math.max(0.2, Math.min((room - 2 * MARGIN) / width, (getHeight() - 2 * MARGIN) / height));
         view = new View(scale, room / 2 - scale * (left + width / 2), getHeight() / 2 + scale * (low + height / 2));
     }
 
-    /** Zooms about the middle of the table, so many steps closer. */
+    /** Zooms about what is pointed at or placed, or about the middle of what is free; so many steps closer. */
     public void zoom(int steps) {
-        zoom(Math.pow(ZOOM, steps), getWidth() / 2, getHeight() / 2);
+        Optional<Point> subject = Optional.ofNullable(bench.placementProperty().get())
+                .map(placement -> placement.line().at(0.5))
+                .or(() -> Optional.ofNullable(bench.pointedProperty().get()).map(Mark::place));
+        double x = subject.map(view::x).orElse((getWidth() - kept) / 2);
+        double y = subject.map(view::y).orElse(getHeight() / 2);
+        zoom(Math.pow(ZOOM, steps), x, y);
     }
 
     private void zoom(double factor, double x, double y) {
@@ -563,7 +574,7 @@ public final class QuiltTable extends Pane {
         g.setFont(look.font(17, false));
         g.setFill(p.ink());
         g.fillText(
-                "Measure the body on all four sides,\nseam to seam, then the border's\ndepth, seam to raw edge.",
+                "Measure the body\non all four sides,\nseam to seam; then\nthe border's depth,\nseam to raw edge.",
                 view.x(Point.ORIGIN),
                 view.y(Point.ORIGIN));
     }

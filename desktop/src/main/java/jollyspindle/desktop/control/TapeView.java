@@ -288,7 +288,7 @@ public final class TapeView extends VBox {
         double seam = bandTop - BELOW_SEAM;
         line(x, bandTop - 3, bandTop + (valley ? 18 : 9), valley ? "valley-tick" : "crown-tick");
         if (valley) {
-            line(x, seam - 5, seam + 5, "valley-tick");
+            line(x, seam - 6, seam + 3, "valley-tick");
         }
         TapeReading reading = reading(mark);
         boolean off = reading.lean() != TapeReading.Lean.ON;
@@ -297,7 +297,7 @@ public final class TapeView extends VBox {
         // Where the word has no room its sign stands for it.
         Text number = new Text(reading.number() + (off && !(valley && wide) ? (scant ? "−" : "+") : ""));
         number.setId("reading-" + mark.id());
-        add(number, valley ? "valley-reading" : "crown-reading", x, valley ? bandTop - 20 : seam - HIGHEST_ARC - 5);
+        add(number, valley ? "valley-reading" : "crown-reading", x, valley ? bandTop - 19 : seam - HIGHEST_ARC - 5);
         Tooltip.install(
                 number, new Tooltip(Words.name(mark) + ": " + reading.text() + ", exactly " + reading.exactText()));
         List<Text> texts = new ArrayList<>(List.of(number));

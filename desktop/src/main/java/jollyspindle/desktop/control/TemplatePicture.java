@@ -64,24 +64,28 @@ public final class TemplatePicture {
     /** A rise line with its label; the labels of near lines stand beside each other, not over each other. */
     private static void line(
             GraphicsContext g, View view, ArcTemplate template, double label, String text, Palette p, int number) {
-        g.setTextAlign(TextAlignment.CENTER);
-        for (Segment stroke : template.strokesAt(template.lineBelowCrown(label))) {
-            g.setLineWidth(1);
-            g.setLineDashes(6, 4);
-            g.setStroke(p.template());
-            view.stroke(g, stroke);
-            double half = text.length() * 3.6 + 3;
-            double length = stroke.length() * view.scale();
-            if (length > 2 * half) {
-                double step = Math.min(length - 2 * half, LABEL_STEP * (LABEL_COLUMNS - 1)) / (LABEL_COLUMNS - 1);
-                double x = view.x(stroke.at(0.5)) + (number % LABEL_COLUMNS - (LABEL_COLUMNS - 1) / 2.0) * step;
-                double y = view.y(stroke.at(0.5));
-                g.setFill(p.cloth());
-                g.fillRoundRect(x - half, y - 8, 2 * half, 16, 6, 6);
-                g.setFill(p.ink());
-                g.fillText(text, x, y);
-            }
+        List<Segment> strokes = template.strokesAt(template.lineBelowCrown(label));
+        g.setLineWidth(1);
+        g.setLineDashes(6, 4);
+        g.setStroke(p.template());
+        strokes.forEach(stroke -> view.stroke(g, stroke));
+        if (strokes.isEmpty()) {
+            return;
         }
+        // On legs the labels go left and right in turn; on a whole plate they go along four columns.
+        Segment stroke = strokes.get(number % strokes.size());
+        double half = text.length() * 3.6 + 3;
+        double length = stroke.length() * view.scale();
+        double step = strokes.size() > 1
+                ? 0
+                : Math.max(0, Math.min(length - 2 * half, LABEL_STEP * (LABEL_COLUMNS - 1))) / (LABEL_COLUMNS - 1);
+        double x = view.x(stroke.at(0.5)) + (number % LABEL_COLUMNS - (LABEL_COLUMNS - 1) / 2.0) * step;
+        double y = view.y(stroke.at(0.5));
+        g.setTextAlign(TextAlignment.CENTER);
+        g.setFill(p.cloth());
+        g.fillRoundRect(x - half, y - 8, 2 * half, 16, 6, 6);
+        g.setFill(p.ink());
+        g.fillText(text, x, y);
     }
 
     private static double least(List<Curve> curves, boolean x) {
