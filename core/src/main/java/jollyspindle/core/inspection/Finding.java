@@ -116,11 +116,16 @@ public sealed interface Finding {
      * Crowns stand into the strip where nothing may be stitched.
      *
      * @param by how far, in inches
+     * @param reserve how deep that strip is, in inches; a crown further in has left the cloth
      */
-    record IntoReserve(Side where, double by, Optional<Remedy> remedy) implements Finding {
+    record IntoReserve(Side where, double by, double reserve, Optional<Remedy> remedy) implements Finding {
         @Override
         public Severity severity() {
-            return Severity.WARNING;
+            return offTheCloth() ? Severity.PROBLEM : Severity.WARNING;
+        }
+
+        public boolean offTheCloth() {
+            return by >= reserve;
         }
 
         @Override

@@ -22,10 +22,11 @@ public final class RunInspector {
      * @param chosen candidate
      * @param template it is stitched with
      * @param widest what that template spans, in inches
+     * @param reserve the strip along the outer edge where nothing may be stitched, in inches
      * @param better counts that clear reserve and span on every side, if there are any
      */
     public static List<Finding> inspect(
-            Candidate chosen, ArcTemplate template, double widest, Optional<Counts> better) {
+            Candidate chosen, ArcTemplate template, double widest, double reserve, Optional<Counts> better) {
         Optional<Remedy> remedy =
                 better.<Remedy>map(Remedy.UseCounts::new).or(() -> Optional.of(new Remedy.SeeShelf()));
         List<Finding> findings = new ArrayList<>();
@@ -34,16 +35,21 @@ public final class RunInspector {
             if (fit.isEmpty()) {
                 findings.add(new Finding.RepeatTooWide(side, chosen.repeat(side), widest, remedy));
             } else {
-                inspect(side, fit.get(), template, remedy, findings);
+                inspect(side, fit.get(), template, reserve, remedy, findings);
             }
         }
         return findings;
     }
 
     private static void inspect(
-            Side side, ArcFit fit, ArcTemplate template, Optional<Remedy> remedy, List<Finding> findings) {
+            Side side,
+            ArcFit fit,
+            ArcTemplate template,
+            double reserve,
+            Optional<Remedy> remedy,
+            List<Finding> findings) {
         if (!fit.fitsRoom()) {
-            findings.add(new Finding.IntoReserve(side, fit.overRoom(), remedy));
+            findings.add(new Finding.IntoReserve(side, fit.overRoom(), reserve, remedy));
         }
         if (fit.register() instanceof SeamRegister.OffThePlate) {
             findings.add(new Finding.SeamOffPlate(side));

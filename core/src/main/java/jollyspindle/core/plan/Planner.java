@@ -94,7 +94,11 @@ public final class Planner {
             chosen.fit(side).ifPresent(fit -> runs.add(run(job, shape.runs().get(side), template, chosen, fit)));
         }
         findings.addAll(RunInspector.inspect(
-                chosen, template, ArcFit.widest(template, job.machine()), finder.clearing(chosen.counts())));
+                chosen,
+                template,
+                ArcFit.widest(template, job.machine()),
+                job.quilt().length(Dimension.RESERVE),
+                finder.clearing(chosen.counts())));
         return new WorkPlan(
                 job, Optional.of(shape), candidates, Optional.of(chosen), List.copyOf(runs), worstFirst(findings));
     }

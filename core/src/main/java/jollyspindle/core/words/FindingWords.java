@@ -44,7 +44,9 @@ public record FindingWords(Words words) {
                     + words.length(wide.widest()) + ".";
         }
         if (finding instanceof Finding.IntoReserve into) {
-            return "Crowns stand " + words.difference(into.by()) + " into the reserve: the binding may cover them.";
+            return into.offTheCloth()
+                    ? "Crowns would run " + words.difference(into.by() - into.reserve()) + " off the quilt's edge."
+                    : "Crowns stand " + words.difference(into.by()) + " into the reserve: the binding may cover them.";
         }
         if (finding instanceof Finding.SeamOffPlate) {
             return "The seam runs past the template's plate, so no line or tape can lie on it. Set the foot on the marks.";

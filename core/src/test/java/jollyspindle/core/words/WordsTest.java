@@ -1,0 +1,121 @@
+package jollyspindle.core.words;
+
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.division.Counts;
+import jollyspindle.core.division.Reason;
+import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.plan.Planner;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.SeamRegister;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+import java.util.List;
+import java.util.Optional;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+class WordsTest {
+
+    private final Words words = new Words(TapeScale.SIXTEENTHS);
+    private final Words metric = new Words(TapeScale.CENTIMETRES);
+
+    @ParameterizedTest
+    @CsvSource({
+        "0, as pictured",
+        "90, a quarter turn to the left",
+        "-90, a quarter turn to the right",
+        "-89.9, a quarter turn to the right",
+        "180, a half turn",
+        "-180, a half turn",
+        "12, 'as pictured, tipped 12° to the left'",
+        "-122, a quarter turn to the right and 32° to the right",
+        "-58, a quarter turn to the right and 32° to the left",
+    })
+    void saysHowATemplateIsTurned(double degrees, String said) {
+        assertThat(Words.turn(Math.toRadians(degrees))).isEqualTo(said);
+    }
+
+    @Test
+    void saysReasons() {
+        assertThat(words.reason(new Reason.OnCentre(true, true))).isEqualTo("valley on the centre");
+        assertThat(words.reason(new Reason.OnCentre(false, true)))
+                .isEqualTo("crown on the centre of top and bottom, valley on that of the sides");
+        assertThat(words.reason(new Reason.SidesDiffer(0.046))).isEqualTo("sides differ by 3/64 a repeat");
+        assertThat(words.reason(new Reason.SidesDiffer(0))).isEqualTo("all sides alike");
+        assertThat(words.reason(new Reason.IntoReserve(0.125))).isEqualTo("rise 1/8 into the reserve");
+        assertThat(words.reason(new Reason.OffWanted(-0.25))).isEqualTo("1/4 shorter than wanted");
+        assertThat(new FindingWords(words).text(new Finding.IntoReserve(Side.TOP, 0.75, 0.5, Optional.empty())))
+                .isEqualTo("Crowns would run 1/4 off the quilt's edge.");
+        assertThat(metric.reason(new Reason.OffWanted(0.1))).isEqualTo("2.5 mm longer than wanted");
+        assertThat(words.reason(new Reason.SeveralPlacements(2))).isEqualTo("2 placements an arc");
+        assertThat(words.reason(new Reason.TooWide(7.99))).isEqualTo("wider than this template can span (8 scant)");
+    }
+
+    @Test
+    void saysWhatLiesOnTheSeam() {
+        assertThat(words.instruction(new SeamRegister.EngravedLine(2.25, 0.001)))
+                .isEqualTo("Lay the engraved line 2 1/4 on the seam.");
+        assertThat(words.instruction(new SeamRegister.EngravedLine(2.25, -0.0157)))
+                .isEqualTo("Lay the engraved line 2 1/4 on the seam; it stitches 1/64 lower than drawn.");
+        assertThat(words.instruction(new SeamRegister.Tape(1.375, 1.5, 0.125)))
+                .isEqualTo(
+                        "No engraved line is near enough. Stick 1/4 tape on the back, its upper edge 1/8 below the line"
+                                + " 1 1/2 (1 3/8 below the edge's crown), and lay that edge on the seam.");
+        assertThat(words.register(new SeamRegister.Tape(1.375, Double.NaN, Double.NaN)))
+                .isEqualTo("the tape, 1 3/8 below the edge's crown");
+    }
+
+    @Test
+    void refusalsSayWhatWasReadWhatIsAllowedAndWhatToDo() {
+        assertThat(words.refusal(new QuiltRules.Refusal.TooLong(), Dimension.BODY_TOP, 715))
+                .isEqualTo("Body, top reads 715. The longest allowed is 200: check the number and its unit.");
+        assertThat(words.refusal(new QuiltRules.Refusal.DeeperThanBody(60), Dimension.DEPTH_LEFT, 72.5))
+                .contains("72 1/2", "60", "Measure");
+        assertThat(metric.refusal(new QuiltRules.Refusal.NoRoomLeft(0.5, 0.5), Dimension.RESERVE, 0.5))
+                .contains("1.27 cm", "smaller");
+    }
+
+    @Test
+    void everyFindingAndRemedyHasItsWords() {
+        QuiltJob demo = DemoJob.heronWeir();
+        FindingWords said = new FindingWords(words);
+        for (QuiltJob job : List.of(
+                demo.withTemplateChosen("lost"),
+                demo.withCounts(new Counts(4, 40)),
+                demo.withTemplate(demo.template().orElseThrow().withLabelRadius(0.2)),
+                demo.withTemplate(demo.template().orElseThrow().withUsableSweep(1)),
+                demo.withQuilt(demo.quilt().without(Dimension.BODY_TOP).without(Dimension.DEPTH_LEFT)),
+                demo.withQuilt(demo.quilt()
+                        .with(Dimension.DEPTH_TOP, 2)
+                        .with(Dimension.BODY_LEFT, 85)
+                        .with(Dimension.DIAGONAL_UP, 110)))) {
+            WorkPlan plan = Planner.plan(job);
+            assertThat(plan.findings()).isNotEmpty();
+            for (Finding finding : plan.findings()) {
+                assertThat(said.text(finding)).matches("(?s)\\p{Lu}.*[.?]").doesNotContain("null", "NaN", "  ");
+                finding.remedy()
+                        .ifPresent(r -> assertThat(said.text(r)).isNotBlank().doesNotContain("null"));
+            }
+        }
+        assertThat(said.text(new Finding.NotMeasured(List.of(Dimension.BODY_TOP, Dimension.DEPTH_LEFT))))
+                .isEqualTo("Still to be measured: the body at the top; the border's depth at the left.");
+        assertThat(said.text(new Finding.OppositeSidesDiffer(Side.RIGHT, 0.625)))
+                .startsWith("The body's right is 5/8 longer than its left.");
+    }
+
+    @Test
+    void cautionsFollowTheTemplateAndDeferToTheManual() {
+        QuiltJob demo = DemoJob.heronWeir();
+        assertThat(Cautions.of(demo)).anyMatch(c -> c.contains("high-shank"));
+        QuiltJob thin = demo.withTemplate(demo.template().orElseThrow().withThickness(0.118));
+        assertThat(Cautions.of(thin)).anyMatch(c -> c.contains("low-shank"));
+        assertThat(Cautions.MANUAL_FIRST).contains("manual", "dealer");
+    }
+}
