@@ -58,7 +58,11 @@ class PlannerTest {
     }
 
     private static LineString line(Arc arc) {
-        Coordinate[] points = new Coordinate[400];
+        return line(arc, 200);
+    }
+
+    private static LineString line(Arc arc, int count) {
+        Coordinate[] points = new Coordinate[count];
         for (int i = 0; i < points.length; i++) {
             Point p = arc.at(i / (points.length - 1.0));
             points[i] = new Coordinate(p.x(), p.y());
@@ -156,7 +160,7 @@ class PlannerTest {
         assertThat(placement.line().end().distance(placement.end().place())).isLessThan(1e-3);
         // The needle runs a foot's radius from the placed acrylic edge everywhere; JTS measures.
         LineString edge = line(template.edgeCurve().posed(placement.pose()));
-        for (Coordinate needle : line(placement.line()).getCoordinates()) {
+        for (Coordinate needle : line(placement.line(), 12).getCoordinates()) {
             assertThat(edge.distance(JTS.createPoint(needle))).isCloseTo(machine.footRadius(), within(1e-3));
         }
         assertThat(Math.abs(placement.line().sweep())).isLessThanOrEqualTo(template.usableSweep() + 1e-9);

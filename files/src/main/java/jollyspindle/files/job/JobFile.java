@@ -2,11 +2,11 @@ package jollyspindle.files.job;
 
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonLocation;
+import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.core.StreamReadFeature;
 import com.fasterxml.jackson.core.exc.StreamConstraintsException;
-import com.fasterxml.jackson.core.io.JsonEOFException;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
@@ -43,7 +43,7 @@ public final class JobFile {
     private static final JsonMapper JSON = JsonMapper.builder(JsonFactory.builder()
                     .streamReadConstraints(StreamReadConstraints.builder()
                             .maxNestingDepth(DEEPEST)
-                            .maxNumberLength(100)
+                            .maxNumberLength(1000)
                             .maxStringLength(20_000)
                             .maxNameLength(500)
                             .build())
@@ -105,18 +105,20 @@ public final class JobFile {
         JsonNode root;
         try {
             root = JSON.readTree(text);
-        } catch (JsonEOFException e) {
-            throw new FileTrouble(
-                    "It ends too early, " + where(e) + ", so a part is missing. Is there an earlier version beside it,"
-                            + " ending in .1.bak?",
-                    e);
         } catch (StreamConstraintsException e) {
             throw new FileTrouble(
-                    "It isn't a job: " + where(e) + " it is nested too deeply, or a name, text or number is too long.",
+                    "It isn't a job: " + where(e, text)
+                            + " it is nested too deeply, or a name, text or number is too long.",
                     e);
         } catch (JsonProcessingException e) {
+            if (e.getOriginalMessage().contains("end-of-input")) {
+                throw new FileTrouble(
+                        "It ends too early, " + where(e, text) + ", so a part is missing. Is there an earlier version"
+                                + " beside it, ending in .1.bak?",
+                        e);
+            }
             throw new FileTrouble(
-                    "It is damaged or not a job: what stands " + where(e) + " makes no sense ("
+                    "It is damaged or not a job: what stands " + where(e, text) + " makes no sense ("
                             + Fields.shortened(e.getOriginalMessage()) + ").",
                     e);
         }
@@ -151,9 +153,23 @@ public final class JobFile {
         }
     }
 
-    private static String where(JsonProcessingException e) {
-        JsonLocation at = e.getLocation();
-        return at == null ? "somewhere" : "in line " + at.getLineNr() + ", column " + at.getColumnNr();
+    private static String where(JsonProcessingException e, String text) {
+        JsonLocation at = e.getLocation() == null ? lastGood(text) : e.getLocation();
+        return "in line " + at.getLineNr() + ", column " + at.getColumnNr();
+    }
+
+    /** Where the text stops making sense, for troubles that don't tell their place. */
+    private static JsonLocation lastGood(String text) {
+        JsonParser parser = null;
+        try {
+            parser = JSON.createParser(text);
+            while (parser.nextToken() != null) {
+                // On to where the trouble is.
+            }
+        } catch (IOException e) {
+            return parser == null ? JsonLocation.NA : parser.currentLocation();
+        }
+        return parser.currentLocation();
     }
 
     /** A job as the bytes of a file. The same job always gives the same bytes. */

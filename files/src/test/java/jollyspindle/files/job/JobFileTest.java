@@ -1,0 +1,246 @@
+package jollyspindle.files.job;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.division.Counts;
+import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.RingLayout;
+import jollyspindle.core.quilt.Corners;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.ArcEdge;
+import jollyspindle.core.shelf.LabelConvention;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.files.FileTrouble;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
+import net.jqwik.api.constraints.NotBlank;
+import net.jqwik.api.constraints.StringLength;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+class JobFileTest {
+
+    private static final ObjectMapper JSON = new ObjectMapper();
+    private static final JsonSchema SCHEMA = schema();
+
+    private static JsonSchema schema() {
+        try {
+            return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+                    .getSchema(Files.readString(Path.of("../docs/job.schema.json")));
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static String demo() {
+        return new String(JobFile.format(DemoJob.heronWeir(), UnknownFields.none()), StandardCharsets.UTF_8);
+    }
+
+    private static JobFile.Opened parse(String text) throws FileTrouble {
+        return JobFile.parse(text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    @Property(tries = 200)
+    void whatIsWrittenReadsBackTheSameAndFollowsTheSchema(
+            @ForAll @NotBlank @StringLength(max = 40) String name,
+            @ForAll TapeScale tape,
+            @ForAll Corners corners,
+            @ForAll @DoubleRange(min = 10, max = 120) double across,
+            @ForAll @DoubleRange(min = 10, max = 120) double down,
+            @ForAll @DoubleRange(min = 0.75, max = 9) double depth,
+            @ForAll @DoubleRange(min = 0.01, max = 0.5) double foot,
+            @ForAll @DoubleRange(min = 0.5, max = 60) double wanted,
+            @ForAll @DoubleRange(min = 1, max = 180) double sweep,
+            @ForAll ArcEdge edge,
+            @ForAll LabelConvention label,
+            @ForAll @IntRange(min = 0, max = 400) int count)
+            throws FileTrouble, IOException {
+        Quilt quilt = Quilt.unmeasured().with(corners);
+        for (Side side : Side.values()) {
+            quilt = quilt.with(Dimension.body(side), side.isAcross() ? across : down)
+                    .with(Dimension.depth(side), depth);
+        }
+        Optional<Counts> counts = count == 0 ? Optional.empty() : Optional.of(new Counts(count, 401 - count));
+        QuiltJob job = new QuiltJob(
+                name.strip().isEmpty() ? "x" : name.strip(),
+                tape,
+                new Machine(foot),
+                quilt,
+                List.of(DemoJob.starterShelf()
+                        .get(1)
+                        .withEdge(edge)
+                        .withLabel(label)
+                        .withUsableSweep(Math.toRadians(Math.round(sweep)))),
+                new RingLayout(Optional.of("mill-bridge"), wanted, counts));
+        byte[] written = JobFile.format(job, UnknownFields.none());
+        assertThat(JobFile.parse(written).job()).isEqualTo(job);
+        assertThat(SCHEMA.validate(JSON.readTree(written))).isEmpty();
+    }
+
+    @Test
+    void unmeasuredJobsReadBackToo() throws FileTrouble, IOException {
+        QuiltJob job = new QuiltJob(
+                "Bare", TapeScale.EIGHTHS, Machine.usual(), Quilt.unmeasured(), List.of(), RingLayout.undecided());
+        byte[] written = JobFile.format(job, UnknownFields.none());
+        assertThat(JobFile.parse(written).job()).isEqualTo(job);
+        assertThat(SCHEMA.validate(JSON.readTree(written))).isEmpty();
+    }
+
+    @Test
+    void keepsWhatItDoesntKnow() throws FileTrouble, IOException {
+        ObjectNode root = (ObjectNode) JSON.readTree(demo());
+        root.put("mood", "calm");
+        root.withObject("/quilt").put("batting", "wool");
+        ((ObjectNode) root.withArray("/templates").get(1)).putObject("lent").put("to", "Ines");
+        ((ObjectNode) root.withArray("/templates").get(2)).put("lost", true);
+        JobFile.Opened opened = parse(root.toString());
+        QuiltJob without =
+                opened.job().withShelf(opened.job().shelf().subList(0, 2)).withName("Other");
+        ObjectNode again = (ObjectNode) JSON.readTree(JobFile.format(without, opened.unknown()));
+        assertThat(again.path("mood").asText()).isEqualTo("calm");
+        assertThat(again.path("name").asText()).isEqualTo("Other");
+        assertThat(again.path("quilt").path("batting").asText()).isEqualTo("wool");
+        assertThat(again.path("templates").get(1).path("lent").path("to").asText())
+                .isEqualTo("Ines");
+        assertThat(again.path("templates")).hasSize(2);
+        // Opened twice more, nothing more is gained or lost.
+        JobFile.Opened twice = parse(again.toString());
+        assertThat(JSON.readTree(JobFile.format(twice.job(), twice.unknown()))).isEqualTo(again);
+    }
+
+    static Stream<Arguments> wrongFiles() {
+        String demo = demo();
+        return Stream.of(
+                Arguments.of("", "empty"),
+                Arguments.of("   \n", "empty"),
+                Arguments.of(demo.substring(0, demo.length() / 2), "ends too early, in line"),
+                Arguments.of("{", "ends too early"),
+                Arguments.of("hello", "line 1, column"),
+                Arguments.of("[1, 2]", "isn't a Jolly Spindle job"),
+                Arguments.of("null", "isn't a Jolly Spindle job"),
+                Arguments.of("{\"format\": \"recipe\"}", "isn't a Jolly Spindle job"),
+                Arguments.of(demo.replace("\"version\" : 1", "\"version\" : 7"), "newer Jolly Spindle"),
+                Arguments.of(demo.replace("\"version\" : 1", "\"version\" : 0"), "“version”"),
+                Arguments.of(demo.replace("\"version\" : 1", "\"version\" : 1.5"), "“version”"),
+                Arguments.of(demo.replace("71.625", "NaN"), "line"),
+                Arguments.of(demo.replace("71.625", "1e999"), "quilt › body › top"),
+                Arguments.of(demo.replace("71.625", "-3"), "quilt › body › top"),
+                Arguments.of(demo.replace("71.625", "0"), "quilt › body › top"),
+                Arguments.of(demo.replace("71.625", "201"), "quilt › body › top"),
+                Arguments.of(demo.replace("71.625", "\"71 5/8\""), "there should be a number"),
+                Arguments.of(demo.replace("71.625", "[71.625]"), "there is a list"),
+                Arguments.of(demo.replace("71.625", "5"), "less than the border's depth"),
+                Arguments.of(demo.replace("71.625", "1" + "0".repeat(200)), "quilt › body › top"),
+                Arguments.of(demo.replace("71.625", "1" + "0".repeat(5000)), "line 12"),
+                Arguments.of(demo.replace("\"mitred\"", "\"round\""), "mitred, cornerstones"),
+                Arguments.of(demo.replace("\"Heron Weir\"", "\"\""), "“name”"),
+                Arguments.of(demo.replace("\"Heron Weir\"", "\"" + "x".repeat(100) + "\""), "“name”"),
+                Arguments.of(demo.replace("\"Heron Weir\"", "\"" + "x".repeat(100_000) + "\""), "too long"),
+                Arguments.of(demo.replace("\"Heron Weir\"", "true"), "there should be a text"),
+                Arguments.of(demo.replace("\"name\" : \"Heron Weir\",", ""), "missing"),
+                Arguments.of(demo.replace("\"mill-bridge\"", "\"orchard-hill\""), "two templates"),
+                Arguments.of(demo.replace("\"mill-bridge\"", "\"../etc\""), "lower-case letters"),
+                Arguments.of(demo.replace("\"kind\" : \"arc\"", "\"kind\" : \"star\""), "Known is: arc"),
+                Arguments.of(demo.replace("0.245", "0.9"), "machine › footRadius"),
+                Arguments.of(demo.replace("150.0", "200"), "templates › orchard-hill › usableSweepDegrees"),
+                Arguments.of(demo.replace("\"machine\" :", "\"name\" : \"twice\", \"machine\" :"), "line"),
+                Arguments.of(demo + "{}", "line"),
+                Arguments.of("{\"a\":".repeat(5000), "nested too deeply"),
+                Arguments.of("[".repeat(100_000), "nested too deeply"),
+                Arguments.of(
+                        demo.replace("\"templates\" : [", "\"templates\" : [" + "{},".repeat(600)), "at most 500"));
+    }
+
+    @ParameterizedTest
+    @MethodSource("wrongFiles")
+    void refusesWrongFilesAndNamesThePlace(String text, String said) {
+        assertThatThrownBy(() -> parse(text)).isInstanceOf(FileTrouble.class).satisfies(e -> assertThat(e.getMessage())
+                .contains(said)
+                .doesNotContain("jollyspindle.", "com.fasterxml", "Exception")
+                .hasSizeLessThan(400));
+    }
+
+    @Test
+    void readsAFileWithAByteOrderMarkAndRefusesOneThatIsNoText() throws FileTrouble {
+        assertThat(parse("\ufeff" + demo()).job()).isEqualTo(DemoJob.heronWeir());
+        byte[] bytes = demo().getBytes(StandardCharsets.UTF_8);
+        bytes[40] = (byte) 0xff;
+        assertThatThrownBy(() -> JobFile.parse(bytes)).hasMessageContaining("no text");
+    }
+
+    @Property(tries = 300)
+    void noTruncatedOrSpoiltFileGivesAnythingButTrouble(
+            @ForAll @IntRange(max = 2000) int at, @ForAll @IntRange(min = -128, max = 127) int spoilt) {
+        byte[] bytes = demo().getBytes(StandardCharsets.UTF_8);
+        int place = at % bytes.length;
+        byte[] changed = bytes.clone();
+        changed[place] = (byte) spoilt;
+        for (byte[] content : List.of(Arrays.copyOf(bytes, place), changed)) {
+            try {
+                JobFile.parse(content);
+            } catch (FileTrouble e) {
+                assertThat(e.getMessage()).isNotBlank();
+            }
+        }
+    }
+
+    @Test
+    void refusesWhatIsTooBigMissingOrAFolder(@TempDir Path folder) throws IOException {
+        Path big = folder.resolve("big.spindle.json");
+        Files.writeString(big, " ".repeat(50 << 20));
+        assertThatThrownBy(() -> JobFile.read(big)).hasMessageContaining("“big.spindle.json” is too big");
+        assertThatThrownBy(() -> JobFile.read(folder.resolve("none.spindle.json")))
+                .hasMessageContaining("isn't there");
+        assertThatThrownBy(() -> JobFile.read(folder)).hasMessageContaining("is a folder");
+        assertThatThrownBy(() -> JobFile.write(
+                        folder.resolve("no/such/folder.spindle.json"), DemoJob.heronWeir(), UnknownFields.none()))
+                .isInstanceOf(FileTrouble.class)
+                .hasMessageContaining("Choose another folder");
+    }
+
+    @Test
+    void savesWholeAndKeepsTheLastVersions(@TempDir Path folder) throws Exception {
+        Path file = folder.resolve("heron.spindle.json");
+        for (int i = 0; i <= 5; i++) {
+            JobFile.write(file, DemoJob.heronWeir().withName("Version " + i), UnknownFields.none());
+            JobFile.write(file, DemoJob.heronWeir().withName("Version " + i), UnknownFields.none());
+        }
+        assertThat(JobFile.read(file).job().name()).isEqualTo("Version 5");
+        try (Stream<Path> files = Files.list(folder)) {
+            assertThat(files.map(p -> p.getFileName().toString()))
+                    .containsExactlyInAnyOrder(
+                            "heron.spindle.json",
+                            "heron.spindle.json.1.bak",
+                            "heron.spindle.json.2.bak",
+                            "heron.spindle.json.3.bak");
+        }
+        assertThat(JobFile.read(folder.resolve("heron.spindle.json.3.bak"))
+                        .job()
+                        .name())
+                .isEqualTo("Version 2");
+    }
+}

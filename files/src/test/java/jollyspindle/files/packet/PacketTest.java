@@ -1,0 +1,245 @@
+package jollyspindle.files.packet;
+
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.division.Counts;
+import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.plan.Planner;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.files.FileTrouble;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImage;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+import java.awt.geom.Point2D;
+import java.awt.geom.Rectangle2D;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+class PacketTest {
+
+    /** Collects stroked squares and the extents of curved paths, in points on the page. */
+    private static final class Strokes extends PDFGraphicsStreamEngine {
+
+        private final List<Rectangle2D> rectangles = new ArrayList<>();
+        private final List<Rectangle2D> curves = new ArrayList<>();
+        private Rectangle2D rectangle;
+        private List<Point2D> path = new ArrayList<>();
+        private boolean curved;
+
+        Strokes(PDPage page) throws IOException {
+            super(page);
+            processPage(page);
+        }
+
+        @Override
+        public void appendRectangle(Point2D p0, Point2D p1, Point2D p2, Point2D p3) {
+            rectangle = new Rectangle2D.Double(p0.getX(), p0.getY(), p2.getX() - p0.getX(), p2.getY() - p0.getY());
+        }
+
+        @Override
+        public void strokePath() {
+            if (rectangle != null) {
+                rectangles.add(rectangle);
+            }
+            if (curved) {
+                Rectangle2D box =
+                        new Rectangle2D.Double(path.get(0).getX(), path.get(0).getY(), 0, 0);
+                path.forEach(box::add);
+                curves.add(box);
+            }
+            endPath();
+        }
+
+        @Override
+        public void moveTo(float x, float y) {
+            path.add(new Point2D.Float(x, y));
+        }
+
+        @Override
+        public void lineTo(float x, float y) {
+            path.add(new Point2D.Float(x, y));
+        }
+
+        @Override
+        public void curveTo(float x1, float y1, float x2, float y2, float x3, float y3) {
+            curved = true;
+            Point2D from = getCurrentPoint();
+            for (int i = 1; i <= 64; i++) {
+                double t = i / 64.0;
+                double u = 1 - t;
+                path.add(new Point2D.Double(
+                        u * u * u * from.getX() + 3 * u * u * t * x1 + 3 * u * t * t * x2 + t * t * t * x3,
+                        u * u * u * from.getY() + 3 * u * u * t * y1 + 3 * u * t * t * y2 + t * t * t * y3));
+            }
+        }
+
+        @Override
+        public void endPath() {
+            rectangle = null;
+            curved = false;
+            path = new ArrayList<>();
+        }
+
+        @Override
+        public Point2D getCurrentPoint() {
+            return path.isEmpty() ? new Point2D.Float() : path.get(path.size() - 1);
+        }
+
+        @Override
+        public void closePath() {}
+
+        @Override
+        public void fillPath(int windingRule) {
+            endPath();
+        }
+
+        @Override
+        public void fillAndStrokePath(int windingRule) {
+            endPath();
+        }
+
+        @Override
+        public void clip(int windingRule) {}
+
+        @Override
+        public void drawImage(PDImage image) {
+            throw new AssertionError("a packet is drawn, not painted");
+        }
+
+        @Override
+        public void shadingFill(COSName shading) {}
+    }
+
+    private static PDDocument packet(QuiltJob job, PaperSize paper) throws Exception {
+        return Loader.loadPDF(Packet.format(Planner.plan(job), paper));
+    }
+
+    private static String text(PDDocument document, int page) throws IOException {
+        PDFTextStripper stripper = new PDFTextStripper();
+        stripper.setSortByPosition(true);
+        stripper.setStartPage(page);
+        stripper.setEndPage(page);
+        return stripper.getText(document);
+    }
+
+    // A4 is 210 mm by 297 mm (ISO 216); US Letter 8 1/2 by 11 in (ANSI Y14.1 size A); a PDF point is 1/72 in (ISO
+    // 32000).
+    @ParameterizedTest
+    @EnumSource(PaperSize.class)
+    void everyPageHasItsPaperAndATrueInch(PaperSize paper) throws Exception {
+        double width = paper == PaperSize.A4 ? 210 / 25.4 * 72 : 8.5 * 72;
+        double height = paper == PaperSize.A4 ? 297 / 25.4 * 72 : 11 * 72;
+        try (PDDocument document = packet(DemoJob.heronWeir(), paper)) {
+            for (PDPage page : document.getPages()) {
+                double w = page.getMediaBox().getWidth();
+                double h = page.getMediaBox().getHeight();
+                assertThat(Math.min(w, h)).isCloseTo(width, within(0.01));
+                assertThat(Math.max(w, h)).isCloseTo(height, within(0.01));
+                assertThat(new Strokes(page).rectangles).singleElement().satisfies(square -> {
+                    assertThat(square.getWidth()).isCloseTo(72, within(0.01));
+                    assertThat(square.getHeight()).isCloseTo(72, within(0.01));
+                    assertThat(square.getMinX()).isGreaterThan(36);
+                    assertThat(square.getMinY()).isGreaterThan(36);
+                });
+            }
+        }
+    }
+
+    @Test
+    void oneRepeatIsDrawnAtTrueSize() throws Exception {
+        try (PDDocument document = packet(DemoJob.heronWeir(), PaperSize.A4)) {
+            int page = pageWith(document, "at true size");
+            List<Rectangle2D> curves = new Strokes(document.getPage(page - 1)).curves;
+            // The stitch line spans 7.1625 in and rises 2.2245 in.
+            assertThat(curves).anySatisfy(box -> {
+                assertThat(box.getWidth() / 72).isCloseTo(7.1625, within(1e-3));
+                assertThat(box.getHeight() / 72).isCloseTo(2.2245, within(1e-3));
+            });
+            for (Rectangle2D box : curves) {
+                assertThat(box.getMaxX())
+                        .isLessThan(document.getPage(page - 1).getMediaBox().getWidth() - 36);
+            }
+        }
+    }
+
+    @Test
+    void aRepeatWiderThanThePaperIsDrawnInHalf() throws Exception {
+        QuiltJob demo = DemoJob.heronWeir();
+        QuiltJob wide = demo.withTemplate(demo.template().orElseThrow().withLabelRadius(12))
+                .withCounts(new Counts(5, 6));
+        try (PDDocument document = packet(wide, PaperSize.LETTER)) {
+            int page = pageWith(document, "at true size");
+            assertThat(text(document, page)).contains("the half from valley to crown");
+            assertThat(new Strokes(document.getPage(page - 1)).curves)
+                    .anySatisfy(box -> assertThat(box.getWidth() / 72).isCloseTo(14.325 / 2, within(1e-3)));
+        }
+    }
+
+    private static int pageWith(PDDocument document, String text) throws IOException {
+        for (int page = 1; page <= document.getNumberOfPages(); page++) {
+            if (text(document, page).contains(text)) {
+                return page;
+            }
+        }
+        throw new AssertionError("no page with " + text);
+    }
+
+    @Test
+    void saysWhatIsTakenToTheMachine() throws Exception {
+        try (PDDocument document = packet(DemoJob.heronWeir(), PaperSize.A4)) {
+            assertThat(text(document, 1))
+                    .contains("Heron Weir", "top 71 5/8, right 86 3/8, bottom 71 3/4, left 86 1/4")
+                    .contains("10 across, 12 down", "mitred", "Orchard Hill", "0.245", "44 arcs")
+                    .contains("drawn at 1 :");
+            String marks = text(document, 2);
+            assertThat(marks).contains("Top border: marks", "Before loading", "On the frame");
+            assertThat(marks)
+                    .containsPattern("Valley 7 +50 1/8 generous +21 1/2 scant +14 5/16 generous right +on the seam");
+            assertThat(marks)
+                    .containsPattern("Crown 1 +3 9/16 generous +68 1/16 scant +32 1/4 scant left +2 1/4 scant");
+            String right = text(document, pageWith(document, "Right border: placements"));
+            assertThat(right)
+                    .containsPattern("Arc 6 +a quarter turn to the right +Valley 5, 36 scant +Valley 6, 43 3/16");
+            assertThat(right).contains("lay that edge on the seam");
+            String last = text(document, document.getNumberOfPages());
+            assertThat(last).contains("Fingers".toLowerCase(), "needle down", "high-shank", "manual and its dealer");
+        }
+    }
+
+    @Test
+    void setsAnyNameAndLongLists() throws Exception {
+        QuiltJob job = DemoJob.heronWeir()
+                .withName("Żółta ćma \uD83E\uDDF5 日 ½")
+                .withTape(TapeScale.CENTIMETRES)
+                .withCounts(new Counts(60, 72));
+        try (PDDocument document = packet(job, PaperSize.LETTER)) {
+            assertThat(text(document, 1)).contains("Żółta ćma ? ? ½");
+            assertThat(document.getNumberOfPages()).isGreaterThan(20);
+            assertThat(text(document, pageWith(document, "continued"))).contains("From left end");
+            assertThat(text(document, 2)).contains("cm");
+        }
+    }
+
+    @Test
+    void saysWhenThereIsNothingToTake() {
+        assertThatThrownBy(() -> packet(
+                        DemoJob.heronWeir()
+                                .withQuilt(DemoJob.heronWeir().quilt().without(Dimension.DEPTH_TOP)),
+                        PaperSize.A4))
+                .isInstanceOf(FileTrouble.class)
+                .hasMessageContaining("Still to be measured");
+    }
+}
