@@ -1,26 +1,35 @@
 package jollyspindle.files;
 
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
-import com.tngtech.archunit.junit.AnalyzeClasses;
-import com.tngtech.archunit.junit.ArchTest;
-import com.tngtech.archunit.lang.ArchRule;
+import org.junit.jupiter.api.Test;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 
-@AnalyzeClasses(packages = "jollyspindle.files", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
 
-    @ArchTest
-    static final ArchRule filesKnowNoInterface = noClasses()
-            .should()
-            .dependOnClassesThat()
-            .resideInAnyPackage("javafx..", "javax.swing..", "jollyspindle.command..", "jollyspindle.desktop..");
+    private static final JavaClasses CLASSES = new ClassFileImporter()
+            .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+            .importPackages("jollyspindle.files");
 
-    @ArchTest
-    static final ArchRule formatsDontKnowEachOther = noClasses()
-            .that()
-            .resideInAPackage("..files.packet..")
-            .should()
-            .dependOnClassesThat()
-            .resideInAnyPackage("..files.job..", "..files.drawing..", "..files.planjson..", "com.fasterxml..");
+    @Test
+    void filesKnowNoInterface() {
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("javafx..", "javax.swing..", "jollyspindle.command..", "jollyspindle.desktop..")
+                .check(CLASSES);
+    }
+
+    @Test
+    void formatsDontKnowEachOther() {
+        noClasses()
+                .that()
+                .resideInAPackage("..files.packet..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("..files.job..", "..files.drawing..", "..files.planjson..", "com.fasterxml..")
+                .check(CLASSES);
+    }
 }

@@ -289,8 +289,8 @@ public final class MainWindow {
         return bench.plan()
                 .shape()
                 .map(shape -> shape.runs().get(bench.sideProperty().get()))
-                .map(run -> ", " + bench.words().exact(run.length()) + " long, "
-                        + bench.words().exact(run.depth()) + " deep")
+                .map(run -> ", " + bench.words().length(run.length()) + " long, "
+                        + bench.words().length(run.depth()) + " deep")
                 .orElse(", not measured yet");
     }
 

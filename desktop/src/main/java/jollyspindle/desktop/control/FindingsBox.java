@@ -6,7 +6,12 @@ import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
 
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
@@ -34,16 +39,25 @@ public final class FindingsBox extends VBox {
     private void show() {
         getChildren().clear();
         FindingWords said = new FindingWords(bench.words());
-        for (Finding finding : bench.plan().findings()) {
-            String where = finding.side().map(s -> " · " + Words.border(s)).orElse("");
-            Label head = new Label(FindingWords.name(finding.severity()) + where);
+        // The same trouble on several sides is said once.
+        Map<List<Object>, List<Finding>> grouped = bench.plan().findings().stream()
+                .collect(Collectors.groupingBy(
+                        f -> List.of(f.code(), f.severity(), f.remedy()), LinkedHashMap::new, Collectors.toList()));
+        for (List<Finding> group : grouped.values()) {
+            Finding finding = group.get(0);
+            String where = group.stream()
+                    .flatMap(f -> f.side().stream())
+                    .map(Words::name)
+                    .collect(Collectors.joining(", "));
+            Label head = new Label(FindingWords.name(finding.severity()) + (where.isEmpty() ? "" : " · " + where));
+            head.setWrapText(true);
             head.getStyleClass().add("region-name");
             Label text = new Label(said.text(finding));
             text.setWrapText(true);
             text.setMinHeight(USE_PREF_SIZE);
             VBox box = new VBox(head, text);
             box.getStyleClass()
-                    .addAll("finding", "finding-" + finding.severity().name().toLowerCase(java.util.Locale.ROOT));
+                    .addAll("finding", "finding-" + finding.severity().name().toLowerCase(Locale.ROOT));
             finding.remedy().ifPresent(remedy -> {
                 Button button = new Button(said.text(remedy));
                 button.setId("remedy-" + finding.code());

@@ -3,6 +3,7 @@ package jollyspindle.desktop.control;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
@@ -321,6 +322,7 @@ public final class QuiltTable extends Pane {
                 template(g, p, placement);
             }
             pointed(g, p);
+            findings(g, p, shape.get());
         } else {
             teach(g, p);
         }
@@ -469,6 +471,33 @@ public final class QuiltTable extends Pane {
         g.setLineWidth(3);
         g.strokeOval(x - 9, y - 9, 18, 18);
         label(g, p, Words.name(mark) + " · " + mark.readings().fromLeft().text(), x, y - 24);
+    }
+
+    /** A warning sign on the outer edge of each side that has something to look at. */
+    private void findings(GraphicsContext g, Palette p, QuiltShape shape) {
+        bench.plan().findings().stream()
+                .filter(f -> f.severity() != Finding.Severity.NOTE)
+                .flatMap(f -> f.side().stream())
+                .distinct()
+                .forEach(side -> {
+                    RunFrame frame = shape.runs().get(side);
+                    Point at = frame.place(frame.length() / 2, frame.depth());
+                    double x = view.x(at);
+                    double y = view.y(at);
+                    g.setLineDashes();
+                    g.setFill(p.tape());
+                    g.setStroke(p.tapeInk());
+                    g.setLineWidth(1.5);
+                    double[] xs = {x - 13, x, x + 13};
+                    double[] ys = {y + 10, y - 13, y + 10};
+                    g.fillPolygon(xs, ys, 3);
+                    g.strokePolygon(xs, ys, 3);
+                    g.setFont(look.font(16, true));
+                    g.setTextAlign(TextAlignment.CENTER);
+                    g.setTextBaseline(VPos.CENTER);
+                    g.setFill(p.tapeInk());
+                    g.fillText("!", x, y + 1);
+                });
     }
 
     private void label(GraphicsContext g, Palette p, String text, double x, double y) {

@@ -24,7 +24,7 @@ import javafx.scene.shape.Polygon;
 public final class RegionMap extends VBox {
 
     private static final double WIDTH = 186;
-    private static final double HEIGHT = 150;
+    private static final double HEIGHT = 118;
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
     private final Workbench bench;

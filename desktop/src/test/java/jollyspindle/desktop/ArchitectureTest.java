@@ -1,0 +1,66 @@
+package jollyspindle.desktop;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.junit.jupiter.api.Test;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+class ArchitectureTest {
+
+    private static final JavaClasses CLASSES = new ClassFileImporter()
+            .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+            .importPackages("jollyspindle.desktop");
+
+    @Test
+    void desktopKnowsNoFormat() {
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("com.fasterxml..", "org.apache.pdfbox..", "javax.xml..")
+                .check(CLASSES);
+    }
+
+    /** Only the planner computes; the window shows what it gives. */
+    @Test
+    void desktopComputesNothing() {
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .haveNameMatching("jollyspindle\\.core\\.(division\\.(CandidateFinder|RunCounts|Ring)"
+                        + "|motif\\.SingleArcs|marking\\.Marker|inspection\\..*Inspector|quilt\\.BodyShape\\$.*)")
+                .orShould()
+                .callMethod(Math.class, "sqrt", double.class)
+                .orShould()
+                .callMethod(Math.class, "asin", double.class)
+                .orShould()
+                .callMethod(Math.class, "acos", double.class)
+                .check(CLASSES);
+    }
+
+    @Test
+    void onlyTheModelPlans() {
+        noClasses()
+                .that()
+                .resideInAnyPackage("..control..", "..bench..", "..look..")
+                .should()
+                .dependOnClassesThat()
+                .haveFullyQualifiedName("jollyspindle.core.plan.Planner")
+                .orShould()
+                .dependOnClassesThat()
+                .resideInAPackage("jollyspindle.files..")
+                .check(CLASSES);
+    }
+
+    @Test
+    void theModelKnowsNoControls() {
+        noClasses()
+                .that()
+                .resideInAPackage("..desktop.model..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("javafx.scene..", "javafx.stage..")
+                .check(CLASSES);
+    }
+}
