@@ -85,7 +85,7 @@ public record FindingWords(Words words) {
     /** The remedy as a command, for a button. */
     public String text(Remedy remedy) {
         if (remedy instanceof Remedy.Measure measure) {
-            return "Measure: " + decapital(Words.name(measure.what()));
+            return "Measure: " + Words.decapital(Words.name(measure.what()));
         }
         if (remedy instanceof Remedy.UseCounts use) {
             return "Use " + Words.counts(use.counts());
@@ -99,9 +99,5 @@ public record FindingWords(Words words) {
             case WARNING -> "Take care";
             case NOTE -> "Note";
         };
-    }
-
-    private static String decapital(String text) {
-        return text.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + text.substring(1);
     }
 }

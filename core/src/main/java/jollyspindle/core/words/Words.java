@@ -236,6 +236,23 @@ public record Words(TapeScale tape) {
                 + " the end mark.";
     }
 
+    /** How a template is laid for each arc, in all its placements, as an instruction. */
+    public String instruction(ArcFit fit) {
+        if (fit.parts() == 1) {
+            return instruction(fit.register());
+        }
+        String turned =
+                "Each arc takes " + fit.parts() + " placements, and the template is turned between them: push its"
+                        + " edge against the foot over the first mark, then over the second.";
+        return fit.parts() % 2 == 0
+                ? turned
+                : turned + " The middle one stands upright: " + decapital(instruction(fit.register()));
+    }
+
+    static String decapital(String text) {
+        return text.isEmpty() ? text : text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1);
+    }
+
     /** {@code Valley 3}, {@code Crown 2}, {@code Centre}. */
     public static String name(Mark mark) {
         return switch (mark.kind()) {

@@ -33,6 +33,7 @@ import java.util.function.Function;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Insets;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
@@ -86,29 +87,40 @@ public final class MainWindow {
         this.bench = bench;
         filing = new Filing(bench, asking.apply(stage), this::tell, folder);
         table = new QuiltTable(bench, look, this::measure);
-        tape = new TapeView(bench);
+        tape = new TapeView(bench, look);
         shelf = new ShelfStage(bench, look);
         measureBench = new MeasureBench(bench);
         benches.put(WorkStage.MEASURE, bench(measureBench, 400));
         benches.put(WorkStage.SHELF, bench(new ShelfBench(bench, shelf), 380));
         LayOutBench layOut = new LayOutBench(bench, look);
         layOut.getStyleClass().add("bench");
-        layOut.setPrefWidth(346);
-        layOut.setMinWidth(346);
+        widen(layOut, 346);
         benches.put(WorkStage.LAY_OUT, layOut);
         MarkBench marks = new MarkBench(bench);
         marks.getStyleClass().add("bench");
         // On a narrow window the list gives way, so that the quilt is still seen.
-        marks.prefWidthProperty().bind(Bindings.min(764, root.widthProperty().subtract(480)));
+        marks.prefWidthProperty()
+                .bind(Bindings.min(
+                        look.scaleProperty().multiply(764), root.widthProperty().subtract(480)));
         benches.put(WorkStage.MARK, marks);
         tablePane.setTop(tableHead());
         PlacementCallout callout = new PlacementCallout(bench);
+        StackPane.setAlignment(callout, Pos.CENTER_RIGHT);
         StackPane.setMargin(callout, new Insets(10));
-        Runnable place = () ->
-                StackPane.setAlignment(callout, table.calloutPlaceProperty().get());
-        table.calloutPlaceProperty().addListener(o -> place.run());
+        StackPane tableAndCallout = new StackPane(table);
+        tablePane.setCenter(tableAndCallout);
+        // What is said about the arcs stands beside the quilt where there is room, else on the bench.
+        Runnable place = () -> {
+            tableAndCallout.getChildren().remove(callout);
+            if (table.roomBesideProperty().get()) {
+                layOut.house(null);
+                tableAndCallout.getChildren().add(callout);
+            } else {
+                layOut.house(callout);
+            }
+        };
+        table.roomBesideProperty().addListener(o -> Platform.runLater(place));
         place.run();
-        tablePane.setCenter(new StackPane(table, callout));
         root.getStyleClass().add("work");
         root.setTop(new VBox(new Menus(this, bench, filing, look).bar(), stageBar(), messageBar()));
         root.setLeft(leftPanel());
@@ -150,13 +162,18 @@ public final class MainWindow {
                 + (file == null ? "" : " · " + file.getFileName()) + " · Jolly Spindle";
     }
 
-    private static ScrollPane bench(Region content, double width) {
+    /** Gives a panel a width that grows with the type. */
+    private void widen(Region panel, double width) {
+        panel.prefWidthProperty().bind(look.scaleProperty().multiply(width));
+        panel.minWidthProperty().bind(look.scaleProperty().multiply(width));
+    }
+
+    private ScrollPane bench(Region content, double width) {
         ScrollPane scroll = new ScrollPane(content);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.getStyleClass().add("bench");
-        scroll.setPrefWidth(width);
-        scroll.setMinWidth(width);
+        widen(scroll, width);
         return scroll;
     }
 
@@ -256,8 +273,7 @@ public final class MainWindow {
         scroll.setFitToWidth(true);
         scroll.setFitToHeight(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.setPrefWidth(220);
-        scroll.setMinWidth(220);
+        widen(scroll, 220);
         return scroll;
     }
 
@@ -289,8 +305,8 @@ public final class MainWindow {
         return bench.plan()
                 .shape()
                 .map(shape -> shape.runs().get(bench.sideProperty().get()))
-                .map(run -> ", " + bench.words().length(run.length()) + " long, "
-                        + bench.words().length(run.depth()) + " deep")
+                .map(run -> ", " + bench.words().length(run.length()) + " by "
+                        + bench.words().length(run.depth()))
                 .orElse(", not measured yet");
     }
 

@@ -15,7 +15,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import javafx.application.Platform;
 import javafx.collections.FXCollections;
+import javafx.geometry.Bounds;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -23,10 +27,13 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** How the border comes out even: template, wanted repeat, and the candidates as pictures. */
 public final class LayOutBench extends VBox {
+
+    private static final double PICTURE = 286;
 
     private final Workbench bench;
     private final Look look;
@@ -34,6 +41,11 @@ public final class LayOutBench extends VBox {
     private final LengthField wanted;
     private final VBox cards = new VBox(8);
     private final ToggleGroup group = new ToggleGroup();
+    private final Label even = new Label("Comes out even as");
+    private final ToggleButton showCandidates = new ToggleButton("Comes out even as");
+    private final ToggleButton showArcs = new ToggleButton("How it lies");
+    private final ScrollPane scroll = new ScrollPane();
+    private final StackPane housed = new StackPane();
     private boolean showing;
     private List<Candidate> shown = List.of();
 
@@ -56,23 +68,72 @@ public final class LayOutBench extends VBox {
         label.setLabelFor(template);
         VBox templateBox = new VBox(1, label, template);
         HBox.setHgrow(templateBox, Priority.ALWAYS);
-        wanted.setPrefWidth(148);
-        wanted.setMinWidth(148);
+        wanted.prefWidthProperty().bind(look.scaleProperty().multiply(148));
+        wanted.setMinWidth(USE_PREF_SIZE);
         HBox choices = new HBox(12, templateBox, wanted);
-        Label even = new Label("Comes out even as");
         even.getStyleClass().add("heading");
-        ScrollPane scroll = new ScrollPane(cards);
+        ToggleGroup pills = new ToggleGroup();
+        for (ToggleButton pill : List.of(showCandidates, showArcs)) {
+            pill.getStyleClass().add("zero-button");
+            pill.setToggleGroup(pills);
+        }
+        showCandidates.setId("show-candidates");
+        showArcs.setId("show-arcs");
+        showCandidates.setOnAction(e -> turnTo(false));
+        showArcs.setOnAction(e -> turnTo(true));
+        HBox heads = new HBox(8, even, showCandidates, showArcs);
+        scroll.setContent(cards);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setId("candidates");
         scroll.setMinHeight(120);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(choices, even, scroll);
+        VBox.setVgrow(housed, Priority.ALWAYS);
+        housed.setAlignment(Pos.TOP_LEFT);
+        getChildren().addAll(choices, heads, scroll, housed);
+        house(null);
         bench.planProperty().addListener(o -> show());
-        look.darkProperty().addListener(o -> {
-            shown = List.of();
-            show();
+        bench.placementProperty().addListener((o, was, now) -> {
+            if (now != null && !housed.getChildren().isEmpty()) {
+                turnTo(true);
+            }
         });
+        look.darkProperty().addListener(o -> redraw());
+        look.scaleProperty().addListener(o -> redraw());
+        show();
+    }
+
+    /**
+     * Takes in what is said about the arcs, where the table has no room for it.
+     *
+     * @param callout to be shown in turn with the candidates; null to give it back
+     */
+    public void house(Node callout) {
+        housed.getChildren().clear();
+        if (callout != null) {
+            housed.getChildren().add(callout);
+        }
+        boolean both = callout != null;
+        show(even, !both);
+        show(showCandidates, both);
+        show(showArcs, both);
+        turnTo(both && bench.placementProperty().get() != null);
+    }
+
+    private void turnTo(boolean arcs) {
+        showArcs.setSelected(arcs);
+        showCandidates.setSelected(!arcs);
+        show(housed, arcs);
+        show(scroll, !arcs);
+    }
+
+    private static void show(Node node, boolean shown) {
+        node.setVisible(shown);
+        node.setManaged(shown);
+    }
+
+    private void redraw() {
+        shown = List.of();
         show();
     }
 
@@ -115,9 +176,14 @@ public final class LayOutBench extends VBox {
         List<Candidate> candidates = bench.plan().candidates();
         if (!candidates.equals(shown) || cards.getChildren().isEmpty()) {
             shown = candidates;
-            List<javafx.scene.Node> next = new ArrayList<>();
+            List<Node> next = new ArrayList<>();
             for (Candidate candidate : candidates) {
-                CandidateCard card = new CandidateCard(candidate, bench, look.palette(), next.isEmpty());
+                CandidateCard card = new CandidateCard(
+                        candidate,
+                        bench,
+                        look.palette(),
+                        PICTURE * look.scaleProperty().get(),
+                        next.isEmpty());
                 card.setToggleGroup(group);
                 next.add(card);
             }
@@ -133,14 +199,21 @@ public final class LayOutBench extends VBox {
         cards.getChildren().forEach(node -> {
             if (node instanceof CandidateCard card) {
                 card.show(bench.plan().chosen());
+                if (card.isSelected()) {
+                    Platform.runLater(() -> bringIntoView(card));
+                }
             }
         });
     }
 
-    /** The toggle of the chosen candidate, for the keyboard to start from. */
-    public void focusChosen() {
-        if (group.getSelectedToggle() instanceof ToggleButton button) {
-            button.requestFocus();
+    private void bringIntoView(CandidateCard card) {
+        double hidden = cards.getHeight() - scroll.getViewportBounds().getHeight();
+        Bounds place = card.getBoundsInParent();
+        double top = scroll.getVvalue() * hidden;
+        boolean seen = place.getMinY() >= top - 1
+                && place.getMaxY() <= top + scroll.getViewportBounds().getHeight() + 1;
+        if (hidden > 0 && !seen) {
+            scroll.setVvalue(Math.min(1, place.getMinY() / hidden));
         }
     }
 }

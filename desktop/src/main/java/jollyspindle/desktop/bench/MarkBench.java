@@ -118,7 +118,7 @@ public final class MarkBench extends VBox {
             note.setText(Words.count(chalk.size(), "mark") + " to make. The left end is the "
                     + Words.startCorner(run.side())
                     + " corner. Lay the tape once; every reading is from the same zero. "
-                    + bench.words().instruction(run.fit().register()));
+                    + bench.words().instruction(run.fit()));
             marks.setItems(FXCollections.observableArrayList(run.laidOut().marks()));
             placements.setItems(FXCollections.observableArrayList(run.laidOut().placements()));
         }

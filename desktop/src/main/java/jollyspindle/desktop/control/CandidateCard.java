@@ -23,14 +23,15 @@ import javafx.scene.layout.VBox;
 /** A candidate as a picture of the top border, with its numbers and reasons. Chosen by a click or the space bar. */
 public final class CandidateCard extends ToggleButton {
 
-    private static final double PICTURE = 286;
+    private final double picture;
 
     private final Candidate candidate;
     private final Label flag = new Label();
     private final VBox content;
 
-    public CandidateCard(Candidate candidate, Workbench bench, Palette palette, boolean best) {
+    public CandidateCard(Candidate candidate, Workbench bench, Palette palette, double width, boolean best) {
         this.candidate = candidate;
+        this.picture = width;
         Words words = bench.words();
         setId("candidate-" + candidate.counts().across() + "-"
                 + candidate.counts().down());
@@ -47,7 +48,7 @@ public final class CandidateCard extends ToggleButton {
         content = new VBox(
                 2,
                 new HBox(title, gap, flag),
-                RunPicture.draw(candidate, bench.job().quilt(), Side.TOP, palette, PICTURE),
+                RunPicture.draw(candidate, bench.job().quilt(), Side.TOP, palette, picture),
                 numbers);
         for (Reason.Tone tone : List.of(Reason.Tone.WARNING, Reason.Tone.GOOD, Reason.Tone.PLAIN)) {
             String said = candidate.reasons().stream()
@@ -65,8 +66,8 @@ public final class CandidateCard extends ToggleButton {
                 content.getChildren().add(label);
             }
         }
-        content.setMinWidth(PICTURE);
-        content.setMaxWidth(PICTURE);
+        content.setMinWidth(picture);
+        content.setMaxWidth(picture);
         setGraphic(content);
         setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
         setAccessibleText((best ? "Best: " : "") + Words.counts(candidate.counts()) + ", repeats "
@@ -81,7 +82,7 @@ public final class CandidateCard extends ToggleButton {
     /** Its labels wrap, which a button by itself doesn't reckon with. */
     @Override
     protected double computePrefHeight(double width) {
-        return getInsets().getTop() + content.prefHeight(PICTURE) + getInsets().getBottom();
+        return getInsets().getTop() + content.prefHeight(picture) + getInsets().getBottom();
     }
 
     @Override

@@ -71,6 +71,7 @@ public final class FindingsBox extends VBox {
             Label well = new Label("Nothing in the way: every crown clears the reserve.");
             well.getStyleClass().add("all-well");
             well.setWrapText(true);
+            well.setMinHeight(USE_PREF_SIZE);
             getChildren().add(well);
         }
     }

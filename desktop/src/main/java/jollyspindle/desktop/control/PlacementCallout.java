@@ -25,8 +25,6 @@ import javafx.scene.layout.VBox;
 /** Says how the template lies for the placement shown on the table, and steps from one to the next. */
 public final class PlacementCallout extends ScrollPane {
 
-    private static final double WIDTH = 292;
-
     private final Workbench bench;
     private final VBox content;
     private final Label sideTitle = new Label();
@@ -76,7 +74,7 @@ public final class PlacementCallout extends ScrollPane {
     @Override
     protected double computePrefHeight(double width) {
         double across = getInsets().getLeft() + getInsets().getRight();
-        return content.prefHeight(WIDTH - across)
+        return content.prefHeight(getPrefWidth() - across)
                 + getInsets().getTop()
                 + getInsets().getBottom()
                 + 1;
@@ -113,7 +111,7 @@ public final class PlacementCallout extends ScrollPane {
                 + (run.fit().parts() > 1 ? ", in " + run.fit().parts() + " placements" : ""));
         room.setText(words.room(run.fit()));
         room.getStyleClass().setAll("label", run.fit().fitsRoom() ? "reason-good" : "reason-warning");
-        register.setText(words.instruction(run.fit().register()));
+        register.setText(words.instruction(run.fit()));
     }
 
     private void placement(RunPlan run) {

@@ -26,9 +26,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
-import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.geometry.Pos;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -52,6 +51,7 @@ public final class QuiltTable extends Pane {
     private static final double REACH = 14;
     private static final double MARGIN = 24;
     private static final double CALLOUT = 310;
+    private static final double CALLOUT_HEIGHT = 440;
 
     /** How much smaller a quilt may be drawn to leave room beside it. */
     private static final double SHRINK = 1.2;
@@ -64,7 +64,7 @@ public final class QuiltTable extends Pane {
     private final Look look;
     private final Canvas canvas = new Canvas();
     private final Consumer<Dimension> measure;
-    private final ReadOnlyObjectWrapper<Pos> calloutPlace = new ReadOnlyObjectWrapper<>(Pos.CENTER);
+    private final ReadOnlyBooleanWrapper roomBeside = new ReadOnlyBooleanWrapper();
     private View view = new View(5, 0, 0);
     private double kept;
     private boolean fitted = true;
@@ -104,7 +104,7 @@ public final class QuiltTable extends Pane {
         bench.pointedProperty().addListener(o -> draw());
         bench.placementProperty().addListener(o -> draw());
         look.darkProperty().addListener(o -> draw());
-        look.scaleProperty().addListener(o -> draw());
+        look.scaleProperty().addListener(o -> resized());
         focusedProperty().addListener(o -> draw());
         setOnMousePressed(this::press);
         setOnMouseDragged(this::drag);
@@ -129,15 +129,14 @@ public final class QuiltTable extends Pane {
         fitted = true;
         Optional<QuiltShape> shape = bench.plan().shape();
         if (shape.isPresent()) {
+            // A tall quilt leaves room beside it for what is said about it.
             List<Point> outer = shape.get().outer();
-            // A tall quilt leaves room beside it for what is said about it; a wide one has it said on its body.
             boolean beside = hasCallout()
                     && extent(outer, true) * (getHeight() - 2 * MARGIN)
-                            <= extent(outer, false) * (getWidth() - CALLOUT - 2 * MARGIN) * SHRINK;
-            show(outer, beside ? CALLOUT : 0);
-            calloutPlace.set(beside ? Pos.CENTER_RIGHT : Pos.CENTER);
+                            <= extent(outer, false) * (getWidth() - callout() - 2 * MARGIN) * SHRINK;
+            show(outer, beside);
         } else {
-            show(List.of(new Point(-42, -48), new Point(42, 48)), 0);
+            show(List.of(new Point(-42, -48), new Point(42, 48)), false);
         }
         draw();
     }
@@ -147,26 +146,23 @@ public final class QuiltTable extends Pane {
         bench.plan().shape().ifPresent(shape -> {
             fitted = false;
             Side side = bench.sideProperty().get();
-            show(shape.regions().get(side), !side.isAcross() && hasCallout() ? CALLOUT : 0);
-            if (side.isAcross() && hasCallout()) {
-                // The border at its own end of the table, what is said about it at the other.
-                double shift = (side == Side.TOP ? -1 : 1)
-                        * (getHeight() / 2 - MARGIN - extent(shape.regions().get(side), false) / 2 * view.scale());
-                view = new View(view.scale(), view.originX(), view.originY() + shift);
-            }
-            calloutPlace.set(
-                    side == Side.TOP ? Pos.BOTTOM_CENTER : side == Side.BOTTOM ? Pos.TOP_CENTER : Pos.CENTER_RIGHT);
+            show(shape.regions().get(side), hasCallout() && !side.isAcross() && getWidth() > 2 * callout());
             draw();
         });
     }
 
     private boolean hasCallout() {
-        return bench.stageProperty().get() == WorkStage.LAY_OUT;
+        return bench.stageProperty().get() == WorkStage.LAY_OUT
+                && getHeight() >= CALLOUT_HEIGHT * look.scaleProperty().get();
     }
 
-    /** Where on the table there is room to say something about what is shown. */
-    public ReadOnlyObjectProperty<Pos> calloutPlaceProperty() {
-        return calloutPlace.getReadOnlyProperty();
+    private double callout() {
+        return CALLOUT * look.scaleProperty().get();
+    }
+
+    /** Whether room is left at the right of the table to say something about what is shown. */
+    public ReadOnlyBooleanProperty roomBesideProperty() {
+        return roomBeside.getReadOnlyProperty();
     }
 
     private static double extent(List<Point> points, boolean across) {
@@ -177,13 +173,14 @@ public final class QuiltTable extends Pane {
         return most - least;
     }
 
-    private void show(List<Point> points, double keptRight) {
+    private void show(List<Point> points, boolean beside) {
         double left = points.stream().mapToDouble(Point::x).min().orElseThrow();
         double low = points.stream().mapToDouble(Point::y).min().orElseThrow();
         double width = extent(points, true);
         double height = extent(points, false);
-        kept = keptRight;
-        double room = getWidth() - keptRight;
+        roomBeside.set(beside);
+        kept = beside ? callout() : 0;
+        double room = getWidth() - kept;
         double scale = Math.max(0.2, Math.min((room - 2 * MARGIN) / width, (getHeight() - 2 * MARGIN) / height));
         view = new View(scale, room / 2 - scale * (left + width / 2), getHeight() / 2 + scale * (low + height / 2));
     }

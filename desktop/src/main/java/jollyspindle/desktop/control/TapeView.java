@@ -5,6 +5,7 @@ import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.desktop.model.Zero;
 
@@ -14,6 +15,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
@@ -54,6 +56,7 @@ public final class TapeView extends VBox {
     private static final PseudoClass CROWDED = PseudoClass.getPseudoClass("crowded");
 
     private final Workbench bench;
+    private final Look look;
     private final Label title = new Label("Tape");
     private final Label ends = new Label();
     private final Label summary = new Label();
@@ -61,8 +64,9 @@ public final class TapeView extends VBox {
     private final Map<String, List<Text>> byMark = new HashMap<>();
     private final ToggleGroup zeros = new ToggleGroup();
 
-    public TapeView(Workbench bench) {
+    public TapeView(Workbench bench, Look look) {
         this.bench = bench;
+        this.look = look;
         setId("tape");
         getStyleClass().add("tape");
         setFocusTraversable(true);
@@ -77,8 +81,6 @@ public final class TapeView extends VBox {
         HBox.setHgrow(gap2, Priority.ALWAYS);
         HBox head = new HBox(12, title, ends, gap, zeroButtons(), gap2, summary);
         head.setAlignment(Pos.CENTER_LEFT);
-        drawing.setMinHeight(HEIGHT);
-        drawing.setPrefHeight(HEIGHT);
         drawing.setId("tape-drawing");
         getChildren().addAll(head, drawing);
         bench.planProperty().addListener(o -> draw());
@@ -86,6 +88,8 @@ public final class TapeView extends VBox {
         bench.zeroProperty().addListener(o -> draw());
         bench.pointedProperty().addListener((o, was, now) -> point(was, now));
         drawing.widthProperty().addListener(o -> draw());
+        // The type grows only after its style is applied, so the drawing follows a moment later.
+        look.scaleProperty().addListener(o -> Platform.runLater(this::draw));
         drawing.setOnMouseMoved(e -> bench.pointedProperty().set(nearest(e.getX())));
         drawing.setOnMouseClicked(e -> requestFocus());
         setOnKeyPressed(this::press);
@@ -128,6 +132,11 @@ public final class TapeView extends VBox {
         e.consume();
     }
 
+    /** Grows with the type. */
+    private double px(double pixels) {
+        return pixels * look.scaleProperty().get();
+    }
+
     private double scale(RunPlan run) {
         return (drawing.getWidth() - 2 * SIDE) / run.division().length();
     }
@@ -141,6 +150,8 @@ public final class TapeView extends VBox {
     }
 
     private void draw() {
+        drawing.setMinHeight(px(HEIGHT));
+        drawing.setPrefHeight(px(HEIGHT));
         drawing.getChildren().clear();
         byMark.clear();
         String border = Words.border(bench.sideProperty().get());
@@ -150,7 +161,8 @@ public final class TapeView extends VBox {
             ends.setText("");
             summary.setText("");
             setAccessibleText("Tape, nothing divided yet");
-            Text empty = new Text(SIDE, HEIGHT / 2, "The tape shows this run once the quilt is measured and divided.");
+            Text empty =
+                    new Text(SIDE, px(HEIGHT) / 2, "The tape shows this run once the quilt is measured and divided.");
             empty.setStyle("-fx-fill: -faint;");
             drawing.getChildren().add(empty);
             return;
@@ -164,12 +176,12 @@ public final class TapeView extends VBox {
         if (drawing.getWidth() <= 2 * SIDE) {
             return;
         }
-        double bandTop = HEIGHT - BAND;
+        double bandTop = px(HEIGHT - BAND);
         drawing.getChildren().add(band(run, bandTop));
         ticks(run, bandTop);
-        arcs(run, bandTop - BELOW_SEAM);
+        arcs(run, bandTop - px(BELOW_SEAM));
         double room = scale(run) * run.division().repeat();
-        boolean everyOther = room < ROOM_FOR_NUMBER;
+        boolean everyOther = room < px(ROOM_FOR_NUMBER);
         for (Mark mark : run.laidOut().marks()) {
             reading(run, mark, bandTop, room, everyOther && mark.number() % 2 == 1);
         }
@@ -177,7 +189,7 @@ public final class TapeView extends VBox {
     }
 
     private Node band(RunPlan run, double top) {
-        Rectangle band = new Rectangle(SIDE, top, scale(run) * run.division().length(), BAND);
+        Rectangle band = new Rectangle(SIDE, top, scale(run) * run.division().length(), px(BAND));
         band.getStyleClass().add("tape-band");
         return band;
     }
@@ -221,17 +233,17 @@ public final class TapeView extends VBox {
                 if (!tape.isMetric() && unit % 12 == 0) {
                     number.setStyle("-fx-font-weight: 600;");
                 }
-                add(number, "tape-number", x, top + 30);
+                add(number, "tape-number", x, top + px(30));
             }
         }
         // Ticks under the numbers, over the band.
         drawing.getChildren().add(1, path);
     }
 
-    private static int numberedUnits(TapeScale tape, double pixels) {
+    private int numberedUnits(TapeScale tape, double pixels) {
         int[] steps = tape.isMetric() ? new int[] {1, 5, 10, 20} : new int[] {1, 2, 6, 12};
         for (int step : steps) {
-            if (step * tape.unit() * pixels >= 26) {
+            if (step * tape.unit() * pixels >= px(26)) {
                 return step;
             }
         }
@@ -253,7 +265,7 @@ public final class TapeView extends VBox {
         double pixels = scale(run);
         double rise = run.fit().segment().height() * pixels;
         // Higher arcs are drawn flatter, so that the tape stays a tape.
-        double squash = Math.min(1, HIGHEST_ARC / rise);
+        double squash = Math.min(1, px(HIGHEST_ARC) / rise);
         double radius = run.fit().segment().radius() * pixels;
         Path path = new Path();
         path.getStyleClass().add("tape-arc");
@@ -285,7 +297,7 @@ public final class TapeView extends VBox {
             return;
         }
         double x = SIDE + mark.along() * scale(run);
-        double seam = bandTop - BELOW_SEAM;
+        double seam = bandTop - px(BELOW_SEAM);
         line(x, bandTop - 3, bandTop + (valley ? 18 : 9), valley ? "valley-tick" : "crown-tick");
         if (valley) {
             line(x, seam - 6, seam + 3, "valley-tick");
@@ -293,17 +305,21 @@ public final class TapeView extends VBox {
         TapeReading reading = reading(mark);
         boolean off = reading.lean() != TapeReading.Lean.ON;
         boolean scant = reading.lean() == TapeReading.Lean.SCANT;
-        boolean wide = room >= ROOM_FOR_LEAN;
+        boolean wide = room >= px(ROOM_FOR_LEAN);
         // Where the word has no room its sign stands for it.
         Text number = new Text(reading.number() + (off && !(valley && wide) ? (scant ? "−" : "+") : ""));
         number.setId("reading-" + mark.id());
-        add(number, valley ? "valley-reading" : "crown-reading", x, valley ? bandTop - 19 : seam - HIGHEST_ARC - 5);
+        add(
+                number,
+                valley ? "valley-reading" : "crown-reading",
+                x,
+                valley ? bandTop - px(19) : seam - px(HIGHEST_ARC) - 5);
         Tooltip.install(
                 number, new Tooltip(Words.name(mark) + ": " + reading.text() + ", exactly " + reading.exactText()));
         List<Text> texts = new ArrayList<>(List.of(number));
         if (off && valley && wide) {
             Text lean = new Text(scant ? "scant" : "generous");
-            add(lean, "lean", x, bandTop - 5);
+            add(lean, "lean", x, bandTop - px(5));
             texts.add(lean);
         }
         texts.forEach(text -> {

@@ -220,7 +220,7 @@ class WindowTest {
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(read(robot, "#table-head"))
                 .as("the top runs through, less the reserves")
-                .isEqualTo("Top border, 85 1/8 long, 7 1/4 deep");
+                .isEqualTo("Top border, 85 1/8 by 7 1/4");
     }
 
     // --- the tape --------------------------------------------------------------------------------------------------
@@ -286,7 +286,7 @@ class WindowTest {
         demo(robot, WorkStage.LAY_OUT);
         robot.clickOn("#map-left");
         assertThat(bench.sideProperty().get()).isEqualTo(Side.LEFT);
-        assertThat(read(robot, "#table-head")).isEqualTo("Left border, 86 1/4 long, 7 1/4 deep");
+        assertThat(read(robot, "#table-head")).isEqualTo("Left border, 86 1/4 by 7 1/4");
         demo(robot, WorkStage.MEASURE);
         Node table = robot.lookup("#quilt-table").query();
         double x = table.localToScreen(table.getBoundsInLocal()).getCenterX();

@@ -149,7 +149,7 @@ public final class Packet {
                     who,
                     "repeat " + words.length(run.division().repeat()) + ", rise "
                             + words.length(run.fit().segment().height()) + ". "
-                            + words.instruction(run.fit().register())
+                            + words.instruction(run.fit())
                 });
             }
         }
@@ -228,19 +228,17 @@ public final class Packet {
     private void placements(RunPlan run) throws IOException {
         List<Column> columns = List.of(
                 new Column("Arc", 0),
-                new Column("Turn the template", 0.17),
-                new Column("Start at", 0.45),
-                new Column("Stop at", 0.7),
-                new Column("Sweep", 0.93));
+                new Column("Turn the template", 0.165),
+                new Column("Start at", 0.42),
+                new Column("Stop at", 0.675),
+                new Column("Sweep", 0.935));
         Placement first = run.laidOut().placements().get(0);
         String title = Words.border(run.side()) + ": placements";
         String note = plan.job().template().map(t -> t.name() + ", ").orElse("") + Words.edge(first.edge())
-                + ". " + words.instruction(run.fit().register()) + " Stitch from " + Words.direction(run.side())
+                + ". " + words.instruction(run.fit()) + " Stitch from " + Words.direction(run.side())
                 + " without a break; crowns towards the outer edge."
-                + (first.parts() > 1
-                        ? " Each arc takes " + first.parts()
-                                + " placements: push the edge against the foot over the first mark, then over the second."
-                        : "");
+                + " The first lies " + Words.turn(first.pose().rotation()) + " ("
+                + Words.degrees(first.pose().rotation()) + ").";
         List<List<String>> rows = new ArrayList<>();
         for (Placement placement : run.laidOut().placements()) {
             rows.add(List.of(
@@ -250,7 +248,12 @@ public final class Packet {
                     at(placement.end()),
                     Words.degrees(Math.abs(placement.line().sweep()))));
         }
-        table(title, note, columns, rows);
+        double below = table(title, note, columns, rows);
+        double room = bottom() - below;
+        if (room > LEAST_PICTURE) {
+            new LyingPicture(plan, run, first)
+                    .draw(sheet, below + 0.1, sheet.width() - 2 * Sheet.MARGIN, Math.min(room - 0.1, LARGEST_PICTURE));
+        }
     }
 
     private static String at(Mark mark) {
@@ -258,19 +261,25 @@ public final class Packet {
     }
 
     private static final double ROW = 0.21;
+    private static final double LINE = 0.17;
+    private static final double GAP = 0.08;
+    private static final double LEAST_PICTURE = 1.8;
+    private static final double LARGEST_PICTURE = 3.6;
 
-    private void table(String title, String note, List<Column> columns, List<List<String>> rows) throws IOException {
-        double width = 0;
+    /** A table over as many pages as it takes; returns how far down the last one it goes. */
+    private double table(String title, String note, List<Column> columns, List<List<String>> rows) throws IOException {
+        double width = paper.width() - 2 * Sheet.MARGIN;
         double y = Double.MAX_VALUE;
         boolean shaded = false;
         boolean first = true;
-        for (int i = 0; i < rows.size(); i++) {
-            List<String> row = rows.get(i);
+        for (List<String> row : rows) {
             boolean heading = row.size() == 1;
+            List<List<String>> cells = heading ? List.of() : wrapped(row, columns, width);
+            double height =
+                    ROW + LINE * (cells.stream().mapToInt(List::size).max().orElse(1) - 1);
             // A heading never stands alone at a page's end.
-            if (first || y + (heading ? 2 : 1) * ROW > bottom()) {
+            if (first || y + height + (heading ? ROW : 0) > bottom()) {
                 open(title + (first ? "" : ", continued"), paper.upright());
-                width = sheet.width() - 2 * Sheet.MARGIN;
                 y = first ? paragraph(note, HEAD + 0.15, width) : HEAD + 0.2;
                 for (Column column : columns) {
                     sheet.text(column.head(), Sheet.MARGIN + column.at() * width, y, 9.5, true, Sheet.FAINT);
@@ -283,15 +292,29 @@ public final class Packet {
                 shaded = false;
             } else {
                 if (shaded) {
-                    sheet.band(Sheet.MARGIN, y - 0.15, width, ROW, Sheet.BAND);
+                    sheet.band(Sheet.MARGIN, y - 0.15, width, height, Sheet.BAND);
                 }
                 shaded = !shaded;
-                for (int c = 0; c < row.size(); c++) {
-                    sheet.text(row.get(c), Sheet.MARGIN + columns.get(c).at() * width, y, 10, c == 0, Sheet.INK);
+                for (int c = 0; c < cells.size(); c++) {
+                    double left = Sheet.MARGIN + columns.get(c).at() * width;
+                    for (int line = 0; line < cells.get(c).size(); line++) {
+                        sheet.text(cells.get(c).get(line), left, y + line * LINE, 10, c == 0, Sheet.INK);
+                    }
                 }
             }
-            y += ROW;
+            y += height;
         }
+        return y;
+    }
+
+    /** Each cell's text in lines no wider than its column. */
+    private List<List<String>> wrapped(List<String> row, List<Column> columns, double width) throws IOException {
+        List<List<String>> cells = new ArrayList<>();
+        for (int c = 0; c < row.size(); c++) {
+            double until = c + 1 < columns.size() ? columns.get(c + 1).at() : 1;
+            cells.add(type.wrap(row.get(c), (until - columns.get(c).at()) * width - GAP, 10, c == 0));
+        }
+        return cells;
     }
 
     private double paragraph(String text, double top, double width) throws IOException {

@@ -11,7 +11,6 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import java.awt.Color;
 import java.io.Closeable;
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.List;
 
 /** One page, drawn on in inches from its top left corner, y down. */
@@ -90,21 +89,8 @@ final class Sheet implements Closeable {
         text(text, middle - type.width(text, points, heavy) / 2, baseline, points, heavy, INK);
     }
 
-    /** Breaks a text into lines no wider than this, in inches. A word that is wider stands alone. */
     List<String> wrap(String text, double width, double points) throws IOException {
-        List<String> lines = new ArrayList<>();
-        String line = "";
-        for (String word : text.split(" ")) {
-            String longer = line.isEmpty() ? word : line + " " + word;
-            if (!line.isEmpty() && type.width(longer, points, false) > width) {
-                lines.add(line);
-                line = word;
-            } else {
-                line = longer;
-            }
-        }
-        lines.add(line);
-        return lines;
+        return type.wrap(text, width, points, false);
     }
 
     private void use(Pen pen) throws IOException {

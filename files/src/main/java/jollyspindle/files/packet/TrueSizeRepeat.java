@@ -61,7 +61,7 @@ final class TrueSizeRepeat {
         Sheet.Mapping to = new Sheet.Mapping(1, left, top + 0.75 + above);
         double end = whole ? segment.chord() : segment.chord() / 2;
         String note = "Stitch line solid; marks dashed; template's edge and engraved lines in ochre. "
-                + words.instruction(run.fit().register())
+                + words.instruction(run.fit())
                 + (whole ? "" : " The repeat is wider than this paper: the half from valley to crown is drawn.");
         double y = top + 0.12;
         for (String line : sheet.wrap(note, sheet.width() - 2 * Sheet.MARGIN, 9.5)) {

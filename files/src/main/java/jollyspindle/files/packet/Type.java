@@ -75,4 +75,21 @@ final class Type {
         }
         return width / Sheet.POINTS;
     }
+
+    /** Breaks a text into lines no wider than this, in inches. A word that is wider stands alone. */
+    List<String> wrap(String text, double width, double points, boolean heavy) throws IOException {
+        List<String> lines = new ArrayList<>();
+        String line = "";
+        for (String word : text.split(" ")) {
+            String longer = line.isEmpty() ? word : line + " " + word;
+            if (!line.isEmpty() && width(longer, points, heavy) > width) {
+                lines.add(line);
+                line = word;
+            } else {
+                line = longer;
+            }
+        }
+        lines.add(line);
+        return lines;
+    }
 }

@@ -1,0 +1,126 @@
+package jollyspindle.files.packet;
+
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.RunFrame;
+import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.SeamRegister;
+import jollyspindle.core.words.Words;
+
+import java.io.IOException;
+import java.util.List;
+
+/** How the template lies for the first arc of a run, turned as it is turned on the quilt. */
+final class LyingPicture {
+
+    private static final Sheet.Pen SEAM = Sheet.Pen.solid(Sheet.RULE, 1);
+    private static final Sheet.Pen OUTER = Sheet.Pen.solid(Sheet.RULE, 0.7);
+    private static final Sheet.Pen STITCH = Sheet.Pen.solid(Sheet.STITCH, 1.6);
+    private static final Sheet.Pen NEXT = Sheet.Pen.solid(Sheet.STITCH, 0.6);
+    private static final Sheet.Pen EDGE = Sheet.Pen.solid(Sheet.TEMPLATE, 1.1);
+    private static final Sheet.Pen LAID = Sheet.Pen.solid(Sheet.TEMPLATE, 2.2);
+    private static final Sheet.Pen START = Sheet.Pen.solid(Sheet.MARK, 1.2);
+    private static final double START_SIZE = 0.055;
+
+    private final WorkPlan plan;
+    private final RunPlan run;
+    private final Placement placement;
+
+    LyingPicture(WorkPlan plan, RunPlan run, Placement placement) {
+        this.plan = plan;
+        this.run = run;
+        this.placement = placement;
+    }
+
+    /** Draws under a line of the sheet, in the middle, as large as goes into a box given in inches. */
+    void draw(Sheet sheet, double top, double width, double height) throws IOException {
+        ArcTemplate template = plan.job().template().orElseThrow();
+        List<Curve> outline =
+                template.outline().stream().map(c -> c.posed(placement.pose())).toList();
+        RunFrame frame = run.frame();
+        double repeat = run.division().repeat();
+        double shown = Math.min(run.division().length(), 2 * repeat);
+        Box box = new Box();
+        outline.forEach(c -> box.take(c.at(0), c.at(0.5), c.at(1)));
+        box.take(
+                frame.place(0, 0),
+                frame.place(shown, 0),
+                frame.place(0, frame.depth()),
+                frame.place(shown, frame.depth()));
+        double caption = 0.3;
+        double scale = Math.min(width / box.width(), (height - caption) / box.height());
+        Sheet.Mapping to = new Sheet.Mapping(
+                scale,
+                sheet.width() / 2 - scale * (box.left + box.right) / 2,
+                top + (height - caption) / 2 + scale * (box.low + box.high) / 2);
+        sheet.curves(
+                List.of(
+                        new Segment(frame.place(0, 0), frame.place(shown, 0)),
+                        new Segment(frame.place(0, frame.depth()), frame.place(shown, frame.depth()))),
+                to,
+                OUTER);
+        sheet.curves(List.of(new Segment(frame.place(0, 0), frame.place(shown, 0))), to, SEAM);
+        sheet.curves(run.laidOut().lines().subList(0, Math.min(2, run.division().count())), to, NEXT);
+        sheet.curves(outline, to, EDGE);
+        laid(sheet, template, to);
+        sheet.curves(List.of(placement.line()), to, STITCH);
+        Point start = to.map(placement.line().start());
+        sheet.rectangle(start.x() - START_SIZE, start.y() - START_SIZE, 2 * START_SIZE, 2 * START_SIZE, START);
+        boolean onSeam = placement.registration() instanceof Registration.OnSeam;
+        sheet.textCentred(
+                "How it lies for " + Words.name(placement).toLowerCase(java.util.Locale.ROOT) + " on the "
+                        + Words.name(run.side())
+                        + ", with the quilt's top edge up. Start at the small square"
+                        + (onSeam ? "; the heavy ochre line lies on the seam." : "."),
+                sheet.width() / 2,
+                top + height - 0.05,
+                8.5,
+                false);
+    }
+
+    private void laid(Sheet sheet, ArcTemplate template, Sheet.Mapping to) throws IOException {
+        if (placement.registration() instanceof Registration.OnSeam on) {
+            double below = Double.NaN;
+            if (on.what() instanceof SeamRegister.EngravedLine line) {
+                below = template.lineBelowCrown(line.label());
+            } else if (on.what() instanceof SeamRegister.Tape tape) {
+                below = tape.belowEdge();
+            }
+            if (!Double.isNaN(below)) {
+                for (Segment stroke : template.strokesAt(below)) {
+                    sheet.curves(List.of(stroke.posed(placement.pose())), to, LAID);
+                }
+            }
+        }
+    }
+
+    /** What is to be seen, in the quilt's frame. */
+    private static final class Box {
+        private double left = Double.MAX_VALUE;
+        private double right = -Double.MAX_VALUE;
+        private double low = Double.MAX_VALUE;
+        private double high = -Double.MAX_VALUE;
+
+        void take(Point... points) {
+            for (Point p : points) {
+                left = Math.min(left, p.x());
+                right = Math.max(right, p.x());
+                low = Math.min(low, p.y());
+                high = Math.max(high, p.y());
+            }
+        }
+
+        double width() {
+            return right - left;
+        }
+
+        double height() {
+            return high - low;
+        }
+    }
+}
