@@ -6,6 +6,7 @@ import jollyspindle.core.shelf.ArcFit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -56,6 +57,9 @@ public final class CandidateFinder {
 
     private final Ring ring;
     private final double wanted;
+
+    /** Each side's fit depends on its own count alone, and every pair of counts asks for it again. */
+    private final Map<Side, Map<Integer, Optional<ArcFit>>> fitted = new EnumMap<>(Side.class);
 
     /**
      * A finder for one ring.
@@ -165,7 +169,8 @@ public final class CandidateFinder {
         for (Side side : Side.values()) {
             double repeat = ring.division(side, counts).repeat();
             repeats.put(side, repeat);
-            Optional<ArcFit> fit = ring.fit(side, repeat);
+            Optional<ArcFit> fit = fitted.computeIfAbsent(side, s -> new HashMap<>())
+                    .computeIfAbsent(counts.on(side), n -> ring.fit(side, repeat));
             if (fit.isPresent()) {
                 fits.put(side, fit.get());
                 over = Math.max(over, fit.get().overRoom());

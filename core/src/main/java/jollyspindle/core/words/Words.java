@@ -35,6 +35,11 @@ public record Words(TapeScale tape) {
         return tape.read(inches).text();
     }
 
+    /** The true length to a thousandth of an inch: {@code 6.150 in}. */
+    public String exactly(double inches) {
+        return tape.read(inches).exactText();
+    }
+
     /** A setting, exactly: {@code 0.245}. */
     public String exact(double inches) {
         return Fractions.exact(inches, tape);

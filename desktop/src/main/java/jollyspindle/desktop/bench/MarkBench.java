@@ -13,8 +13,10 @@ import javafx.collections.FXCollections;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tab;
 import javafx.scene.control.TabPane;
+import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
@@ -38,10 +40,17 @@ public final class MarkBench extends VBox {
         marks.setId("mark-list");
         marks.setAccessibleText("Marks");
         column(marks, "Mark", 80, Words::name);
-        column(marks, "From left", 132, m -> m.readings().fromLeft().text());
-        column(marks, "From right", 132, m -> m.readings().fromRight().text());
-        column(marks, "From centre", 166, m -> Words.fromCentre(m.readings().fromCentre()));
-        column(marks, "Height", 94, m -> m.across() == 0 ? "on it" : m.height().text());
+        column(marks, "From left", 132, m -> m.readings().fromLeft().text(), m -> m.readings()
+                .fromLeft()
+                .exactText());
+        column(marks, "From right", 132, m -> m.readings().fromRight().text(), m -> m.readings()
+                .fromRight()
+                .exactText());
+        column(marks, "From centre", 166, m -> Words.fromCentre(m.readings().fromCentre()), m -> m.readings()
+                .fromCentre()
+                .exactText());
+        column(marks, "Height", 94, m -> m.across() == 0 ? "on it" : m.height().text(), m -> m.height()
+                .exactText());
         column(marks, "Made", 112, Words::making);
         placements.setId("placement-list");
         placements.setAccessibleText("Placements");
@@ -83,13 +92,29 @@ public final class MarkBench extends VBox {
         show();
     }
 
-    private static <T> void column(TableView<T> table, String head, double width, Function<T, String> text) {
+    private static <T> TableColumn<T, String> column(
+            TableView<T> table, String head, double width, Function<T, String> text) {
         TableColumn<T, String> column = new TableColumn<>(head);
         column.setCellValueFactory(row -> new ReadOnlyStringWrapper(text.apply(row.getValue())));
         column.setPrefWidth(width);
         column.setSortable(false);
         column.setReorderable(false);
         table.getColumns().add(column);
+        return column;
+    }
+
+    /** A column that tells the exact value on hover. */
+    private static <T> void column(
+            TableView<T> table, String head, double width, Function<T, String> text, Function<T, String> exact) {
+        column(table, head, width, text).setCellFactory(c -> new TableCell<>() {
+            @Override
+            protected void updateItem(String item, boolean empty) {
+                super.updateItem(item, empty);
+                setText(empty ? null : item);
+                T row = empty ? null : getTableRow().getItem();
+                setTooltip(row == null ? null : new Tooltip("exactly " + exact.apply(row)));
+            }
+        });
     }
 
     private <T> void select(TableView<T> table, T item) {

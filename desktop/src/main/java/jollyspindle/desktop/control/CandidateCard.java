@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -72,7 +73,7 @@ public final class CandidateCard extends ToggleButton {
         setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
         setAccessibleText((best ? "Best: " : "") + Words.counts(candidate.counts()) + ", repeats "
                 + words.repeats(candidate) + "; " + words.reasons(candidate));
-        setTooltip(new Tooltip(exactly(candidate)));
+        setTooltip(new Tooltip(exactly(candidate, words)));
         setOnAction(e -> {
             setSelected(true);
             bench.choose(candidate);
@@ -90,17 +91,10 @@ public final class CandidateCard extends ToggleButton {
         return computePrefHeight(width);
     }
 
-    private static String exactly(Candidate candidate) {
-        StringBuilder text = new StringBuilder("Repeats exactly: ");
-        for (Side side : Side.values()) {
-            text.append(String.format(
-                    Locale.ROOT,
-                    "%s%s %.3f in",
-                    side == Side.TOP ? "" : ", ",
-                    Words.name(side),
-                    candidate.repeat(side)));
-        }
-        return text.toString();
+    private static String exactly(Candidate candidate, Words words) {
+        return Stream.of(Side.values())
+                .map(side -> Words.name(side) + " " + words.exactly(candidate.repeat(side)))
+                .collect(Collectors.joining(", ", "Repeats exactly: ", ""));
     }
 
     /** Shows whether this is the one chosen. */

@@ -60,8 +60,8 @@ public final class PlacementCallout extends ScrollPane {
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox steps = new HBox(8, before, next, gap, count);
         steps.setAlignment(Pos.CENTER_LEFT);
-        content = new VBox(3, sideTitle, arc, room, register, title, turn, path, steps);
-        VBox.setMargin(title, new Insets(8, 0, 0, 0));
+        content = new VBox(3, title, turn, path, steps, sideTitle, arc, room, register);
+        VBox.setMargin(sideTitle, new Insets(8, 0, 0, 0));
         setContent(content);
         bench.planProperty().addListener(o -> show());
         bench.sideProperty().addListener(o -> show());
@@ -109,6 +109,10 @@ public final class PlacementCallout extends ScrollPane {
                 + words.length(run.fit().segment().height()) + ", sweep "
                 + Words.degrees(run.fit().segment().sweep())
                 + (run.fit().parts() > 1 ? ", in " + run.fit().parts() + " placements" : ""));
+        arc.setTooltip(new Tooltip(
+                "Exactly: radius " + words.exactly(run.fit().segment().radius()) + ", span "
+                        + words.exactly(run.fit().segment().chord()) + ", rise "
+                        + words.exactly(run.fit().segment().height())));
         room.setText(words.room(run.fit()));
         room.getStyleClass().setAll("label", run.fit().fitsRoom() ? "reason-good" : "reason-warning");
         register.setText(words.instruction(run.fit()));

@@ -60,7 +60,6 @@ public final class RegionMap extends VBox {
             button.setToggleGroup(group);
             button.setMaxWidth(Double.MAX_VALUE);
             button.getStyleClass().add("region-button");
-            button.setTooltip(new Tooltip("Show this side on the tape; twice shows it large"));
             button.setOnAction(e -> {
                 button.setSelected(true);
                 bench.choose(side);
@@ -88,6 +87,13 @@ public final class RegionMap extends VBox {
                             + words.length(run.division().repeat()))
                     .orElse("not planned yet");
             said.get(side).setText(text);
+            buttons.get(side)
+                    .setTooltip(new Tooltip(bench.plan()
+                            .run(side)
+                            .map(run -> "Repeats of exactly "
+                                    + words.exactly(run.division().repeat())
+                                    + ". Click to show this side on the tape, twice to show it large")
+                            .orElse("Click to show this side, twice to show it large")));
             buttons.get(side).setAccessibleText(Words.border(side) + ", " + text);
         }
         map.getChildren().clear();
