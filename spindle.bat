@@ -26,5 +26,5 @@ if errorlevel 1 (
   type nul > "%STAMP%"
 )
 
-java -cp "%APP%\*" jollyspindle.desktop.app.Main %*
+java "-Dspindle.home=%HOME_DIR%." -cp "%APP%\*" jollyspindle.desktop.app.Main %*
 exit /b %ERRORLEVEL%

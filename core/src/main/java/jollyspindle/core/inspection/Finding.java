@@ -52,6 +52,33 @@ public sealed interface Finding {
         }
     }
 
+    /**
+     * With sides like these the corners can't be anything like square, so nothing can be drawn.
+     *
+     * @param odd the side that differs most from its opposite, or the longest
+     */
+    record SidesDontMeet(Side odd) implements Finding {
+        @Override
+        public Severity severity() {
+            return Severity.PROBLEM;
+        }
+
+        @Override
+        public String code() {
+            return "sides-dont-meet";
+        }
+
+        @Override
+        public Optional<Side> side() {
+            return Optional.of(odd);
+        }
+
+        @Override
+        public Optional<Remedy> remedy() {
+            return Optional.of(new Remedy.Measure(Dimension.body(odd)));
+        }
+    }
+
     /** No template is chosen, or the one chosen isn't on the job's shelf. */
     record NoTemplate() implements Finding {
         @Override

@@ -39,6 +39,10 @@ public final class Planner {
         if (!missing.isEmpty()) {
             return unplanned(job, Optional.empty(), List.of(new Finding.NotMeasured(missing)));
         }
+        Optional<Finding> impossible = MeasureInspector.impossible(quilt);
+        if (impossible.isPresent()) {
+            return unplanned(job, Optional.empty(), List.of(impossible.get()));
+        }
         QuiltShape shape = QuiltShape.of(quilt);
         List<Finding> findings = new ArrayList<>(MeasureInspector.inspect(quilt, shape));
         Optional<ArcTemplate> template = job.template();

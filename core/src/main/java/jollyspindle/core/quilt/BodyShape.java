@@ -5,23 +5,27 @@ import jollyspindle.core.geometry.Point;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
 
 /**
  * The body's four corners, drawn true from what the tape measured.
  *
  * <p>Four sides leave one freedom, how far the figure leans. With no diagonal measured it leans so that both are alike;
- * with one, so that this one is as measured; with both, so that their difference is as measured, and what their sum is
- * off remains as {@link #diagonalsOff}. The figure is turned so that its sides' slants cancel, and centred on the mean of
+ * with one, so that this one is as measured; with both, so that their difference is as measured. Diagonals that would
+ * push a corner more than {@link #MOST_LEAN} from square aren't believed. What they are off remains as {@link #diagonalsOff}. The figure is turned so that its sides' slants cancel, and centred on the mean of
  * its corners.
  *
  * @param topLeft corner in the quilt's frame
  * @param topRight corner
  * @param bottomRight corner
  * @param bottomLeft corner
- * @param diagonalsOff how much longer the measured diagonals are, on the mean, than these sides allow, in inches; 0 unless both are
- *     measured
+ * @param diagonalsOff how much longer the measured diagonals are, on the mean, than the drawn ones, in inches; 0 if none
+ *     is measured
  */
 public record BodyShape(Point topLeft, Point topRight, Point bottomRight, Point bottomLeft, double diagonalsOff) {
+
+    /** More than any quilt is out of square, in radians: 20°. */
+    static final double MOST_LEAN = Math.toRadians(20);
 
     private static final int HALVINGS = 100;
 
@@ -47,15 +51,39 @@ public record BodyShape(Point topLeft, Point topRight, Point bottomRight, Point 
     }
 
     /**
-     * The shape of a quilt whose four sides are measured and meet.
+     * The shape of a quilt whose four sides are measured and {@linkplain #isPossible possible}.
      *
      * @throws IllegalArgumentException if the sides don't meet
      */
     public static BodyShape of(Quilt quilt) {
-        Range range =
-                diagonalRange(quilt).orElseThrow(() -> new IllegalArgumentException("these four sides don't meet"));
         OptionalDouble down = quilt.get(Dimension.DIAGONAL_DOWN);
         OptionalDouble up = quilt.get(Dimension.DIAGONAL_UP);
+        BodyShape leaning = leaning(quilt, down, up);
+        BodyShape believed = leaning.mostOffSquare() <= MOST_LEAN
+                ? leaning
+                : leaning(quilt, OptionalDouble.empty(), OptionalDouble.empty());
+        BodyShape shape = believed.levelled();
+        double off = DoubleStream.concat(
+                        down.stream().map(d -> d - shape.down()), up.stream().map(u -> u - shape.up()))
+                .average()
+                .orElse(0);
+        return new BodyShape(shape.topLeft, shape.topRight, shape.bottomRight, shape.bottomLeft, off);
+    }
+
+    /**
+     * Whether four measured sides can be those of a quilt: whether they meet, with corners at most {@link #MOST_LEAN} from
+     * square.
+     */
+    public static boolean isPossible(Quilt quilt) {
+        return diagonalRange(quilt).isPresent()
+                && leaning(quilt, OptionalDouble.empty(), OptionalDouble.empty())
+                                .mostOffSquare()
+                        <= MOST_LEAN;
+    }
+
+    private static BodyShape leaning(Quilt quilt, OptionalDouble down, OptionalDouble up) {
+        Range range =
+                diagonalRange(quilt).orElseThrow(() -> new IllegalArgumentException("these four sides don't meet"));
         double low = range.shortest();
         double high = range.longest();
         // Each way of choosing the lean grows with the diagonal downwards, so halving finds it.
@@ -78,11 +106,20 @@ public record BodyShape(Point topLeft, Point topRight, Point bottomRight, Point 
                 low = middle;
             }
         }
-        BodyShape shape = withDiagonal(quilt, (low + high) / 2).levelled();
-        double off = down.isPresent() && up.isPresent()
-                ? (down.getAsDouble() + up.getAsDouble() - shape.down() - shape.up()) / 2
-                : 0;
-        return new BodyShape(shape.topLeft, shape.topRight, shape.bottomRight, shape.bottomLeft, off);
+        return withDiagonal(quilt, (low + high) / 2);
+    }
+
+    /** How far the corner that is worst is from square, in radians. */
+    double mostOffSquare() {
+        List<Point> corners = corners();
+        double most = 0;
+        for (int i = 0; i < 4; i++) {
+            Point before = corners.get((i + 3) % 4).minus(corners.get(i));
+            Point after = corners.get((i + 1) % 4).minus(corners.get(i));
+            double angle = Math.atan2(Math.abs(before.cross(after)), before.dot(after));
+            most = Math.max(most, Math.abs(angle - Math.PI / 2));
+        }
+        return most;
     }
 
     private double down() {

@@ -1,5 +1,6 @@
 package jollyspindle.core.quilt;
 
+import java.util.Map;
 import java.util.Optional;
 
 /** Which measured lengths go together. What is refused here never gets into a job. */
@@ -43,9 +44,6 @@ public final class QuiltRules {
          */
         record NoRoomLeft(double depth, double strips) implements Refusal {}
 
-        /** The four sides can't be joined to a four-cornered figure. */
-        record SidesDontMeet() implements Refusal {}
-
         /**
          * A diagonal that no quilt with these sides has.
          *
@@ -73,18 +71,23 @@ public final class QuiltRules {
         }
         Quilt changed = quilt.with(dimension, inches);
         return switch (dimension.kind()) {
-            case BODY -> shorterThanBorder(changed, inches).or(() -> sidesDontMeet(changed));
+            case BODY -> shorterThanBorder(changed, inches);
             case DEPTH -> deeperThanBody(changed, inches).or(() -> noRoom(changed));
             case STRIP -> noRoom(changed);
             case DIAGONAL -> impossibleDiagonal(changed, dimension, inches);
         };
     }
 
-    /** The first length of a whole quilt that can't be so, as {@link #refusal} would have said when it was entered. */
+    /**
+     * The first length of a whole quilt that can't be so, as {@link #refusal} would have said when it was entered. A diagonal
+     * is only refused when it is entered: later changes to the sides may leave it behind, which is a finding.
+     */
     public static Optional<Dimension> firstRefused(Quilt quilt) {
         return quilt.measured().entrySet().stream()
-                .filter(e -> refusal(quilt, e.getKey(), e.getValue()).isPresent())
-                .map(java.util.Map.Entry::getKey)
+                .filter(e -> refusal(quilt, e.getKey(), e.getValue())
+                        .filter(why -> !(why instanceof Refusal.DiagonalImpossible))
+                        .isPresent())
+                .map(Map.Entry::getKey)
                 .findFirst();
     }
 
@@ -108,14 +111,6 @@ public final class QuiltRules {
                 .filter(depth -> strips >= depth)
                 .<Refusal>mapToObj(depth -> new Refusal.NoRoomLeft(depth, strips))
                 .findFirst();
-    }
-
-    private static Optional<Refusal> sidesDontMeet(Quilt quilt) {
-        boolean all = Dimension.of(Dimension.Kind.BODY).stream()
-                .allMatch(d -> quilt.get(d).isPresent());
-        return all && BodyShape.diagonalRange(quilt).isEmpty()
-                ? Optional.of(new Refusal.SidesDontMeet())
-                : Optional.empty();
     }
 
     private static Optional<Refusal> impossibleDiagonal(Quilt quilt, Dimension diagonal, double inches) {

@@ -28,6 +28,9 @@ public record FindingWords(Words words) {
                             .collect(Collectors.joining("; "))
                     + ".";
         }
+        if (finding instanceof Finding.SidesDontMeet) {
+            return "With sides like these the corners can't be anything like square. Measure opposite sides again.";
+        }
         if (finding instanceof Finding.NoTemplate) {
             return "No template is chosen. Pick one on the shelf.";
         }

@@ -144,11 +144,9 @@ public record Words(TapeScale tape) {
             return read + ". Reserve and clearance together take " + exact(none.strips()) + " of a border "
                     + exact(none.depth()) + " deep, and leave nothing to stitch. Make one of them smaller.";
         }
-        if (why instanceof QuiltRules.Refusal.DiagonalImpossible range) {
-            return read + ". With these four sides a diagonal lies between " + length(range.shortest()) + " and "
-                    + length(range.longest()) + ": measure it again, corner to corner.";
-        }
-        return read + ". Four sides like these can't meet: measure the longest of them again.";
+        QuiltRules.Refusal.DiagonalImpossible range = (QuiltRules.Refusal.DiagonalImpossible) why;
+        return read + ". With these four sides a diagonal lies between " + length(range.shortest()) + " and "
+                + length(range.longest()) + ": measure it again, corner to corner.";
     }
 
     /** {@code 10 repeats across, 12 down}. */

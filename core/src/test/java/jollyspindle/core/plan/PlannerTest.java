@@ -329,6 +329,8 @@ class PlannerTest {
         QuiltJob demo = DemoJob.heronWeir();
         List<Finding> found = new ArrayList<>();
         found.addAll(Planner.plan(demo.withTemplateChosen("lost")).findings());
+        found.addAll(Planner.plan(demo.withQuilt(demo.quilt().with(Dimension.BODY_TOP, 190)))
+                .findings());
         found.addAll(
                 Planner.plan(demo.withTemplate(demo.template().orElseThrow().withLabelRadius(0.2)))
                         .findings());
@@ -345,6 +347,7 @@ class PlannerTest {
         assertThat(found)
                 .extracting(Finding::code)
                 .contains(
+                        "sides-dont-meet",
                         "no-template",
                         "template-useless",
                         "repeat-too-wide",

@@ -1,6 +1,7 @@
 package jollyspindle.core.quilt;
 
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.inspection.MeasureInspector;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -89,6 +90,48 @@ class QuiltShapeTest {
         assertThat(both.diagonalsOff()).isCloseTo((101.5 + 99.5 - down - up) / 2, within(1e-9));
     }
 
+    @Property
+    void whateverIsEnteredCanBeDrawn(
+            @ForAll @DoubleRange(min = 1, max = 200) double top,
+            @ForAll @DoubleRange(min = 1, max = 200) double right,
+            @ForAll @DoubleRange(min = 1, max = 200) double bottom,
+            @ForAll @DoubleRange(min = 1, max = 200) double down,
+            @ForAll @DoubleRange(min = 1, max = 200) double up,
+            @ForAll @DoubleRange(min = 0.6, max = 200) double depth,
+            @ForAll Corners corners) {
+        // Entered one after the other, as a quilter does; what is refused is left out.
+        Quilt quilt = Quilt.unmeasured().with(corners);
+        Dimension[] order = {
+            Dimension.BODY_TOP,
+            Dimension.BODY_RIGHT,
+            Dimension.DIAGONAL_DOWN,
+            Dimension.BODY_BOTTOM,
+            Dimension.DEPTH_LEFT,
+            Dimension.DIAGONAL_UP,
+            Dimension.BODY_LEFT,
+            Dimension.BODY_TOP,
+            Dimension.DEPTH_TOP
+        };
+        double[] lengths = {bottom, right, down, bottom, depth, up, right, top, depth};
+        for (int i = 0; i < order.length; i++) {
+            if (QuiltRules.refusal(quilt, order[i], lengths[i]).isEmpty()) {
+                quilt = quilt.with(order[i], lengths[i]);
+            }
+        }
+        assertThat(QuiltRules.firstRefused(quilt))
+                .as("what can be entered can be opened again")
+                .isEmpty();
+        for (Side side : Side.values()) {
+            quilt = quilt.get(Dimension.depth(side)).isPresent() ? quilt : quilt.with(Dimension.depth(side), 0.6);
+        }
+        if (quilt.missing().isEmpty() && BodyShape.isPossible(quilt)) {
+            QuiltShape shape = QuiltShape.of(quilt);
+            assertThat(shape.outer())
+                    .allSatisfy(p -> assertThat(Math.hypot(p.x(), p.y())).isBetween(0.1, 1000.0));
+            assertThat(shape.body().mostOffSquare()).isLessThan(BodyShape.MOST_LEAN + 1e-9);
+        }
+    }
+
     @ParameterizedTest
     @EnumSource(Corners.class)
     void theBordersRegionsFillItWithoutOverlap(Corners corners) {
@@ -164,16 +207,26 @@ class QuiltShapeTest {
                 .isEqualTo(expected);
     }
 
+    // The longest side of a quadrilateral is shorter than the other three together (Euclid I.20, twice).
+    @ParameterizedTest
+    @CsvSource({
+        "20, 20, 20, 61, false",
+        "20, 20, 20, 59, false",
+        "20, 20, 20, 22, true",
+        "60, 80, 100, 80, true",
+        "60, 80, 199, 80, false",
+        "60, 80, 62, 78, true"
+    })
+    void knowsSidesThatCantBeAQuilts(double top, double right, double bottom, double left, boolean possible) {
+        assertThat(BodyShape.isPossible(quilt(top, right, bottom, left, 5))).isEqualTo(possible);
+        assertThat(MeasureInspector.impossible(quilt(top, right, bottom, left, 5))
+                        .isEmpty())
+                .isEqualTo(possible);
+    }
+
     @Test
-    void refusesFourSidesThatCantMeet() {
-        Quilt three = Quilt.unmeasured()
-                .with(Dimension.BODY_TOP, 20)
-                .with(Dimension.BODY_RIGHT, 20)
-                .with(Dimension.BODY_BOTTOM, 20);
-        assertThat(QuiltRules.refusal(three, Dimension.BODY_LEFT, 61))
-                .containsInstanceOf(QuiltRules.Refusal.SidesDontMeet.class);
-        assertThat(QuiltRules.refusal(three, Dimension.BODY_LEFT, 59)).isEmpty();
-        assertThat(QuiltRules.firstRefused(three.with(Dimension.BODY_LEFT, 61))).isPresent();
-        assertThat(three.missing()).hasSize(5).startsWith(Dimension.BODY_LEFT);
+    void knowsWhatIsMissing() {
+        Quilt two = Quilt.unmeasured().with(Dimension.BODY_TOP, 20).with(Dimension.DEPTH_LEFT, 5);
+        assertThat(two.missing()).hasSize(6).startsWith(Dimension.BODY_RIGHT);
     }
 }

@@ -88,6 +88,7 @@ class WordsTest {
         FindingWords said = new FindingWords(words);
         for (QuiltJob job : List.of(
                 demo.withTemplateChosen("lost"),
+                demo.withQuilt(demo.quilt().with(Dimension.BODY_TOP, 190)),
                 demo.withCounts(new Counts(4, 40)),
                 demo.withTemplate(demo.template().orElseThrow().withLabelRadius(0.2)),
                 demo.withTemplate(demo.template().orElseThrow().withUsableSweep(1)),

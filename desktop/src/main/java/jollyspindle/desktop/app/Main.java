@@ -171,7 +171,7 @@ public final class Main {
 
         @Option(
                 names = {"-o", "--output"},
-                defaultValue = "docs/screenshots",
+                defaultValue = "${sys:spindle.home:-.}/docs/screenshots",
                 description = "The folder; ${DEFAULT-VALUE} if not said.")
         private Path folder;
 
