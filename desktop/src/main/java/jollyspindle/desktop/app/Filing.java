@@ -5,21 +5,32 @@ import jollyspindle.desktop.model.Workbench;
 import jollyspindle.files.AtomicFile;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.drawing.PlanSvg;
+import jollyspindle.files.job.Autosave;
 import jollyspindle.files.job.JobFile;
 import jollyspindle.files.packet.Packet;
 import jollyspindle.files.packet.PaperSize;
 import jollyspindle.files.user.Settings;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import javafx.animation.PauseTransition;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.util.Duration;
 
 /** Opening, saving and writing out. What goes wrong is told; the job on the table stays as it was. */
 final class Filing {
+
+    private static final Logger LOG = Logger.getLogger(Filing.class.getName());
+
+    /** How long nothing must change before what isn't saved is kept. */
+    private static final Duration SETTLED = Duration.seconds(1.5);
 
     /** Makes a file's bytes from what is on the table. */
     private interface Content {
@@ -30,6 +41,7 @@ final class Filing {
     private final Asking asking;
     private final Consumer<String> tell;
     private final Path folder;
+    private final Autosave autosave;
     private final ReadOnlyObjectWrapper<Settings> settings = new ReadOnlyObjectWrapper<>();
 
     /**
@@ -44,6 +56,11 @@ final class Filing {
         this.tell = tell;
         this.folder = folder;
         settings.set(Settings.read(folder));
+        autosave = new Autosave(folder);
+        PauseTransition settled = new PauseTransition(SETTLED);
+        settled.setOnFinished(e -> keepUnsaved());
+        bench.planProperty().addListener(o -> settled.playFromStart());
+        bench.savedProperty().addListener(o -> settled.playFromStart());
     }
 
     ReadOnlyObjectProperty<Settings> settingsProperty() {
@@ -62,6 +79,44 @@ final class Filing {
             } catch (IOException e) {
                 tell.accept("The list of recent jobs and the look couldn't be kept in " + folder + ".");
             }
+        }
+    }
+
+    private void keepUnsaved() {
+        try {
+            if (bench.savedProperty().get()) {
+                autosave.forget();
+            } else {
+                autosave.keep(bench.job(), bench.unknown());
+            }
+        } catch (IOException e) {
+            LOG.log(Level.WARNING, "what isn't saved couldn't be kept", e);
+        }
+    }
+
+    /** Forgets what is kept of a job that was saved or let go. */
+    void leave() {
+        try {
+            autosave.forget();
+        } catch (IOException e) {
+            LOG.log(Level.WARNING, "what was kept couldn't be deleted", e);
+        }
+    }
+
+    /** What a run that is over didn't save, the latest. */
+    Optional<Path> leftUnsaved() {
+        return Autosave.leftIn(folder).stream().findFirst();
+    }
+
+    /** Puts back what a run that is over didn't save. */
+    void bringBack(Path left) {
+        try {
+            bench.bringBack(JobFile.read(left));
+            Files.deleteIfExists(left);
+        } catch (FileTrouble e) {
+            tell.accept(e.getMessage());
+        } catch (IOException e) {
+            LOG.log(Level.WARNING, "what was brought back couldn't be deleted", e);
         }
     }
 

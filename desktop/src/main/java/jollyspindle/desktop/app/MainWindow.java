@@ -69,6 +69,7 @@ public final class MainWindow {
     private final StackPane right = new StackPane();
     private final HBox messages = new HBox();
     private final Label message = new Label();
+    private final Button messageAction = new Button();
     private final QuiltTable table;
     private final TapeView tape;
     private final MeasureBench measureBench;
@@ -141,7 +142,9 @@ public final class MainWindow {
                 .bind(Bindings.createStringBinding(
                         this::title, bench.planProperty(), bench.savedProperty(), bench.fileProperty()));
         stage.setOnCloseRequest(e -> {
-            if (!filing.mayLeave()) {
+            if (filing.mayLeave()) {
+                filing.leave();
+            } else {
                 e.consume();
             }
         });
@@ -255,7 +258,8 @@ public final class MainWindow {
         Button close = new Button("Close");
         close.setId("message-close");
         close.setOnAction(e -> hideMessage());
-        messages.getChildren().addAll(message, close);
+        messageAction.setId("message-action");
+        messages.getChildren().addAll(message, messageAction, close);
         messages.getStyleClass().add("message-bar");
         hideMessage();
         return messages;
@@ -390,9 +394,37 @@ public final class MainWindow {
         messages.setManaged(true);
     }
 
+    private void offer(String text, String name, Runnable action) {
+        tell(text);
+        messageAction.setText(name);
+        messageAction.setOnAction(e -> {
+            hideMessage();
+            action.run();
+        });
+        messageAction.setVisible(true);
+        messageAction.setManaged(true);
+    }
+
+    /** Offers what a run that is over didn't save. */
+    public void offerUnsaved() {
+        filing.leftUnsaved()
+                .ifPresent(left -> offer(
+                        "Jolly Spindle ended last time before your work was saved. It has been kept.",
+                        "Bring it back",
+                        () -> filing.bringBack(left)));
+    }
+
+    /** Tells that something went wrong that shouldn't; the job is still there. */
+    public void tellFault() {
+        tell(
+                "Something went wrong inside Jolly Spindle. Your job is still here; save it under another name to be safe.");
+    }
+
     private void hideMessage() {
         messages.setVisible(false);
         messages.setManaged(false);
+        messageAction.setVisible(false);
+        messageAction.setManaged(false);
     }
 
     QuiltTable table() {

@@ -6,11 +6,15 @@ import jollyspindle.desktop.model.Workbench;
 import jollyspindle.files.user.UserFolder;
 
 import java.nio.file.Path;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import javafx.application.Application;
 import javafx.stage.Stage;
 
 /** The application in a window. */
 public final class SpindleApp extends Application {
+
+    private static final Logger LOG = Logger.getLogger(SpindleApp.class.getName());
 
     /** The argument that asks for the demo job. */
     static final String DEMO = "--demo";
@@ -29,5 +33,10 @@ public final class SpindleApp extends Application {
             }
         }
         stage.show();
+        window.offerUnsaved();
+        Thread.currentThread().setUncaughtExceptionHandler((thread, fault) -> {
+            LOG.log(Level.SEVERE, "unexpected", fault);
+            window.tellFault();
+        });
     }
 }

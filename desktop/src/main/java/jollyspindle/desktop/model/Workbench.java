@@ -75,6 +75,13 @@ public final class Workbench {
         show(job);
     }
 
+    /** Puts back what a run that is over didn't save; it counts as not saved still. */
+    public void bringBack(JobFile.Opened left) {
+        lay(left.job(), null, left.unknown());
+        savedJob = null;
+        saved.set(false);
+    }
+
     private void show(QuiltJob job) {
         Mark wasPointed = pointed.get();
         Placement wasPlaced = placement.get();
@@ -151,6 +158,11 @@ public final class Workbench {
         savedJob = job();
         file.set(path);
         saved.set(true);
+    }
+
+    /** What the job's file held that this version doesn't know. */
+    public UnknownFields unknown() {
+        return unknown;
     }
 
     /** Chooses another candidate, so many places further down the list. */

@@ -27,6 +27,7 @@ import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -434,6 +435,28 @@ class WindowTest {
         robot.push(KeyCode.F9).push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.COMMA);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(Settings.read(folder.resolve("settings")).dark()).isFalse();
+    }
+
+    @Test
+    void whatWasNotSavedIsKeptAndOffered(FxRobot robot) throws Exception {
+        Path settings = folder.resolve("settings");
+        Path mine = settings.resolve("unsaved-" + ProcessHandle.current().pid() + ".spindle.json");
+        type(robot, "#job-name", "Half done");
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> Files.exists(mine) && JobFile.read(mine).job().name().equals("Half done"));
+        robot.clickOn("#undo");
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> !Files.exists(mine));
+        // No process has a number this high.
+        Path left = settings.resolve("unsaved-99999999999.spindle.json");
+        JobFile.write(left, DemoJob.heronWeir().withName("Left behind"), UnknownFields.none());
+        robot.interact(window::offerUnsaved);
+        assertThat(read(robot, "#message")).contains("before your work was saved");
+        robot.clickOn("#message-action");
+        assertThat(read(robot, "#job-title")).isEqualTo("Left behind");
+        assertThat(read(robot, "#job-state")).startsWith("not saved");
+        assertThat(left).doesNotExist();
     }
 
     @Test

@@ -7,6 +7,7 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.QuiltShape;
+import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
 
@@ -45,8 +46,9 @@ public final class PlanSvg {
      */
     public static byte[] format(WorkPlan plan) throws FileTrouble {
         QuiltShape shape = plan.shape()
-                .orElseThrow(
-                        () -> new FileTrouble("There is nothing to draw yet: the quilt isn't measured on all sides."));
+                .orElseThrow(() -> new FileTrouble("There is nothing to draw yet. "
+                        + new FindingWords(new Words(plan.job().tape()))
+                                .text(plan.findings().get(0))));
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try {
             XMLStreamWriter out = XMLOutputFactory.newInstance().createXMLStreamWriter(bytes, "UTF-8");

@@ -90,6 +90,6 @@ class PlanSvgTest {
         assertThatThrownBy(() -> PlanSvg.format(Planner.plan(DemoJob.heronWeir()
                         .withQuilt(DemoJob.heronWeir().quilt().without(Dimension.BODY_LEFT)))))
                 .isInstanceOf(FileTrouble.class)
-                .hasMessageContaining("isn't measured");
+                .hasMessageContaining("Still to be measured: the body at the left");
     }
 }
