@@ -54,11 +54,16 @@ final class Pictures {
                 window.table().fit();
                 bench.choose(Side.TOP);
                 bench.stageProperty().set(WorkStage.MARK);
-                bench.stepMark(7);
+                for (int i = 0; i < 7; i++) {
+                    bench.stepMark(1);
+                }
             }),
             new Shot("lay-out-dark", (bench, window) -> {
                 bench.stageProperty().set(WorkStage.LAY_OUT);
-                bench.stepPlacement(4);
+                bench.pointedProperty().set(null);
+                for (int i = 0; i < 4; i++) {
+                    bench.stepPlacement(1);
+                }
                 window.look().darkProperty().set(true);
             }));
 

@@ -123,7 +123,7 @@ public final class RegionMap extends VBox {
     }
 
     private void placeholder() {
-        View view = new View(1.5, WIDTH / 2, HEIGHT / 2);
+        View view = new View((HEIGHT / 2 - 4) / 46, WIDTH / 2, HEIGHT / 2);
         List<Point> o = List.of(new Point(-40, 46), new Point(40, 46), new Point(40, -46), new Point(-40, -46));
         List<Point> i = List.of(new Point(-31, 37), new Point(31, 37), new Point(31, -37), new Point(-31, -37));
         for (Side side : Side.values()) {
