@@ -49,12 +49,7 @@ final class ArcCommand implements Callable<Integer> {
         if (Stream.of(radius, span, rise).filter(s -> s != null).count() != 2) {
             throw wrong("Give two of --radius, --span and --rise; the third follows from them.");
         }
-        CircularSegment arc;
-        try {
-            arc = solve();
-        } catch (IllegalArgumentException e) {
-            throw wrong("There is no such arc: " + e.getMessage() + ".");
-        }
+        CircularSegment arc = solve();
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
             out.println(JsonNodeFactory.instance
@@ -77,13 +72,31 @@ final class ArcCommand implements Callable<Integer> {
     }
 
     private CircularSegment solve() {
+        Words words = new Words(tape);
         if (rise == null) {
-            return CircularSegment.ofRadiusAndChord(read("--radius", radius), read("--span", span));
+            double r = read("--radius", radius);
+            double c = read("--span", span);
+            if (!CircularSegment.spans(r, c)) {
+                throw wrong("A radius of " + words.exact(r) + " spans at most " + words.exact(2 * r) + ", and not "
+                        + words.exact(c) + ".");
+            }
+            return CircularSegment.ofRadiusAndChord(r, c);
         }
+        double h = read("--rise", rise);
         if (span == null) {
-            return CircularSegment.ofRadiusAndHeight(read("--radius", radius), read("--rise", rise));
+            double r = read("--radius", radius);
+            if (h > r) {
+                throw wrong("A radius of " + words.exact(r) + " rises at most " + words.exact(r)
+                        + ", the half circle, and not " + words.exact(h) + ".");
+            }
+            return CircularSegment.ofRadiusAndHeight(r, h);
         }
-        return CircularSegment.ofChordAndHeight(read("--span", span), read("--rise", rise));
+        double c = read("--span", span);
+        if (h > c / 2) {
+            throw wrong("A span of " + words.exact(c) + " rises at most " + words.exact(c / 2)
+                    + ", the half circle, and not " + words.exact(h) + ".");
+        }
+        return CircularSegment.ofChordAndHeight(c, h);
     }
 
     private double read(String option, String text) {

@@ -170,6 +170,7 @@ class SpindleCommandTest {
                 "arc --radius 4 --span 6 --rise 1",
                 "arc --radius 4 --span 9",
                 "arc --radius 4 --rise 5",
+                "arc --span 4 --rise 3",
                 "packet JOB -o x.pdf --paper a3",
             })
     void wrongUseEndsWithTwoAndSaysWhy(String words) {

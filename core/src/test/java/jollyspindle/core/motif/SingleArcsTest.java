@@ -1,0 +1,187 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.division.Counts;
+import jollyspindle.core.division.EvenDivision;
+import jollyspindle.core.geometry.Angles;
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.RingLayout;
+import jollyspindle.core.quilt.RunFrame;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.ArcEdge;
+import jollyspindle.core.shelf.ArcFit;
+import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.LabelConvention;
+import jollyspindle.core.shelf.Machine;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
+import org.apache.commons.numbers.fraction.Fraction;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LinearRing;
+import org.locationtech.jts.geom.Polygon;
+
+import java.util.List;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+/** The motif by itself, on a run that lies level with its left end at the origin. */
+class SingleArcsTest {
+
+    private static final ArcTemplate FOUR = new ArcTemplate(
+            "four", "Four", ArcEdge.CONVEX, 4, LabelConvention.AS_STITCHED, Math.PI, List.of(1.0, 2.0, 3.0), 4, 0.25);
+
+    private static LaidOut layOut(ArcTemplate template, double length, int count, double clearance) {
+        RunFrame frame = new RunFrame(Side.TOP, Point.ORIGIN, new Point(1, 0), length, 8);
+        EvenDivision division = new EvenDivision(length, count);
+        ArcFit fit = ArcFit.of(template, Machine.usual(), division.repeat(), 7, clearance)
+                .orElseThrow();
+        return new SingleArcs(template, clearance).layOut(frame, division, fit, TapeScale.SIXTEENTHS, clearance == 0);
+    }
+
+    // R = 4 with rises 3, 2, 1 spans 7.746, 6.928, 5.292 (common practice, no source; by Pythagoras).
+    @ParameterizedTest
+    @CsvSource({"7.745967, 3", "6.928203, 2", "5.291503, 1", "8, 4"})
+    void crownsStandAtTheRise(double span, double rise) {
+        LaidOut laid = layOut(FOUR, 5 * span, 5, 0);
+        for (int k = 1; k <= 5; k++) {
+            Point crown = laid.lines().get(k - 1).at(0.5);
+            assertThat(crown.x()).isCloseTo((k - 0.5) * span, within(1e-6));
+            assertThat(crown.y()).isCloseTo(rise, within(1e-5));
+        }
+        assertThat(laid.marks().stream().filter(m -> m.kind() == Mark.Kind.CROWN))
+                .allSatisfy(m -> assertThat(m.across()).isCloseTo(rise, within(1e-5)));
+    }
+
+    @Property
+    void clearanceLiftsEverythingAlikeAndTakesTheSeamsHelpAway(
+            @ForAll @DoubleRange(min = 0.01, max = 2) double clearance,
+            @ForAll @IntRange(min = 1, max = 30) int count) {
+        LaidOut flat = layOut(FOUR, count * 6.5, count, 0);
+        LaidOut lifted = layOut(FOUR, count * 6.5, count, clearance);
+        for (int i = 0; i < count; i++) {
+            Arc a = flat.lines().get(i);
+            Arc b = lifted.lines().get(i);
+            assertThat(b.at(0.4).minus(a.at(0.4)).distance(new Point(0, clearance)))
+                    .isLessThan(1e-9);
+        }
+        assertThat(flat.marks().stream().filter(m -> m.by() == Mark.MarkedBy.SEAM))
+                .hasSize(2);
+        assertThat(lifted.marks().stream().filter(m -> m.by() == Mark.MarkedBy.SEAM))
+                .as("off the seam, its ends mark nothing")
+                .isEmpty();
+    }
+
+    @Property
+    void handOversLieOnTheArcAtEvenParts(@ForAll @IntRange(min = 3, max = 9) int parts) {
+        double sweep = 2 * Math.asin(3.25 / 4);
+        ArcTemplate narrow = FOUR.withUsableSweep(sweep / parts + 1e-6);
+        LaidOut laid = layOut(narrow, 13, 2, 0.5);
+        List<Placement> first = laid.placements().subList(0, parts);
+        for (int i = 0; i < parts; i++) {
+            Placement placement = first.get(i);
+            assertThat(Math.abs(placement.line().sweep())).isCloseTo(sweep / parts, within(1e-9));
+            assertThat(placement
+                            .end()
+                            .place()
+                            .distance(new Point(
+                                    placement.end().along(), placement.end().across())))
+                    .isLessThan(1e-9);
+            assertThat(placement.end().place().distance(placement.line().centre()))
+                    .isCloseTo(4, within(1e-9));
+            // The template's own crown stands in the middle of what it stitches.
+            assertThat(Angles.normal(placement.pose().rotation()
+                            + Math.PI / 2
+                            - placement
+                                    .line()
+                                    .at(0.5)
+                                    .minus(placement.line().centre())
+                                    .angle()))
+                    .isCloseTo(0, within(1e-9));
+        }
+        long handOvers = laid.marks().stream()
+                .filter(m -> m.kind() == Mark.Kind.HAND_OVER)
+                .count();
+        assertThat(handOvers)
+                .as("the crown itself is one of them where there is a middle")
+                .isEqualTo(2L * (parts % 2 == 0 ? parts - 2 : parts - 1));
+    }
+
+    /** JTS finds whether what is engraved or taped lies on the acrylic. */
+    @Property
+    void strokesLieOnThePlate(
+            @ForAll @DoubleRange(min = 0.01, max = 5) double below,
+            @ForAll ArcEdge edge,
+            @ForAll @DoubleRange(min = 0.6, max = 3.1) double sweep) {
+        ArcTemplate template = FOUR.withEdge(edge).withUsableSweep(sweep);
+        GeometryFactory jts = new GeometryFactory();
+        List<Coordinate> ring = new java.util.ArrayList<>();
+        template.outline().forEach(curve -> {
+            for (int i = 0; i < 200; i++) {
+                Point p = curve.at(i / 200.0);
+                ring.add(new Coordinate(p.x(), p.y()));
+            }
+        });
+        ring.add(ring.get(0));
+        LinearRing outline = jts.createLinearRing(ring.toArray(Coordinate[]::new));
+        Polygon plate = jts.createPolygon(outline);
+        assertThat(plate.isValid()).isTrue();
+        template.strokesAt(below)
+                .forEach(stroke -> assertThat(plate.buffer(2e-3).covers(jts.createLineString(new Coordinate[] {
+                            new Coordinate(stroke.from().x(), stroke.from().y()),
+                            new Coordinate(stroke.to().x(), stroke.to().y())
+                        })))
+                        .isTrue());
+        assertThat(template.strokesAt(below).isEmpty()).isEqualTo(below > template.reachBelowCrown() + 1e-9);
+    }
+
+    @Property
+    void anglesKeepTheirDirection(@ForAll @IntRange(min = -5000, max = 5000) int degrees) {
+        double normal = Angles.normal(Math.toRadians(degrees));
+        assertThat(normal).isBetween(-Math.PI + 1e-9, Math.PI);
+        assertThat(Math.cos(normal)).isCloseTo(Math.cos(Math.toRadians(degrees)), within(1e-9));
+        assertThat(Math.sin(normal)).isCloseTo(Math.sin(Math.toRadians(degrees)), within(1e-9));
+    }
+
+    @Test
+    void valuesThatMakeNoSenseAreRefused() {
+        assertThatThrownBy(() -> new EvenDivision(0, 3)).hasMessageContaining("longer than 0");
+        assertThatThrownBy(() -> new EvenDivision(10, 0)).hasMessageContaining("at least one");
+        assertThatThrownBy(() -> new Counts(0, 5)).hasMessageContaining("1 to 400");
+        assertThatThrownBy(() -> new RingLayout(java.util.Optional.empty(), 0.4, java.util.Optional.empty()))
+                .hasMessageContaining("1/2");
+        QuiltJob demo = DemoJob.heronWeir();
+        assertThatThrownBy(() -> demo.withName(" ")).hasMessageContaining("1 to 80");
+        assertThatThrownBy(() -> demo.withShelf(List.of(FOUR, FOUR))).hasMessageContaining("two templates");
+        assertThatThrownBy(
+                        () -> demo.withQuilt(demo.quilt().with(jollyspindle.core.quilt.Dimension.BODY_TOP, Double.NaN)))
+                .hasMessageContaining("not a measured length");
+    }
+
+    /** Thirty-seconds are sums of halves: a reading's fraction is always in lowest terms (Commons Numbers reduces). */
+    @Property
+    void fractionsAreInLowestTerms(@ForAll @IntRange(min = 0, max = 3200) int ticks) {
+        String text = TapeScale.THIRTY_SECONDS.read(ticks / 32.0).text();
+        Fraction exact = Fraction.of(ticks, 32);
+        String[] words = text.split(" ");
+        String fraction = words[words.length - 1];
+        if (fraction.contains("/")) {
+            assertThat(fraction)
+                    .isEqualTo(exact.getNumerator() % exact.getDenominator() + "/" + exact.getDenominator());
+        } else {
+            assertThat(exact.getDenominator()).isEqualTo(1);
+        }
+    }
+}

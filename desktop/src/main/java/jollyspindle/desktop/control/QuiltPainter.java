@@ -1,0 +1,368 @@
+package jollyspindle.desktop.control;
+
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.quilt.BodyShape;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.QuiltShape;
+import jollyspindle.core.quilt.RunFrame;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.SeamRegister;
+import jollyspindle.core.words.Words;
+import jollyspindle.desktop.look.Look;
+import jollyspindle.desktop.look.Palette;
+import jollyspindle.desktop.model.WorkStage;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.List;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.TextAlignment;
+
+/** Draws the quilt on the worktable once: the cloth, what is stitched and marked on it, and what is pointed at. */
+final class QuiltPainter {
+
+    private static final double[] DOTS = {1.5, 4};
+    private static final double[] DASHES = {7, 4};
+    private static final double[] MARK_DASHES = {4, 3};
+
+    private final Workbench bench;
+    private final Look look;
+    private final GraphicsContext g;
+    private final Palette p;
+    private final View view;
+    private final double width;
+    private final double height;
+
+    /**
+     * A painter for one picture.
+     *
+     * @param g draws on the canvas
+     * @param view from the quilt's inches to the canvas
+     * @param width of the canvas, in pixels
+     * @param height of the canvas, in pixels
+     */
+    QuiltPainter(Workbench bench, Look look, GraphicsContext g, View view, double width, double height) {
+        this.bench = bench;
+        this.look = look;
+        this.g = g;
+        this.p = look.palette();
+        this.view = view;
+        this.width = width;
+        this.height = height;
+    }
+
+    /**
+     * Draws everything.
+     *
+     * @param focused whether the table has the keyboard
+     */
+    void paint(boolean focused) {
+        g.setLineDashes();
+        g.clearRect(0, 0, width, height);
+        g.setFill(p.table());
+        g.fillRect(0, 0, width, height);
+        bench.plan().shape().ifPresentOrElse(this::quilt, this::teach);
+        if (focused) {
+            g.setLineDashes();
+            g.setStroke(p.chosen());
+            g.setLineWidth(2);
+            g.strokeRect(1, 1, width - 2, height - 2);
+        }
+    }
+
+    private void quilt(QuiltShape shape) {
+        boolean measuring = bench.stageProperty().get() == WorkStage.MEASURE;
+        cloth(shape);
+        highlight(shape);
+        bench.plan().runs().forEach(this::stitching);
+        if (measuring) {
+            measures(shape);
+        } else {
+            bench.plan().runs().forEach(this::marks);
+            if (bench.placementProperty().get() != null) {
+                template(bench.placementProperty().get());
+            }
+            pointed();
+        }
+        findings(shape);
+    }
+
+    private void polygon(List<Point> points, boolean fill) {
+        double[] xs = points.stream().mapToDouble(view::x).toArray();
+        double[] ys = points.stream().mapToDouble(view::y).toArray();
+        if (fill) {
+            g.fillPolygon(xs, ys, xs.length);
+        }
+        g.strokePolygon(xs, ys, xs.length);
+    }
+
+    private void cloth(QuiltShape shape) {
+        g.setLineWidth(1.2);
+        g.setStroke(p.seam());
+        g.setFill(p.border());
+        polygon(shape.outer(), true);
+        g.setFill(p.cloth());
+        polygon(shape.body().corners(), true);
+        g.setLineWidth(1);
+        g.setLineDashes(DOTS);
+        shape.cornerSeams().forEach(seam -> view.stroke(g, seam));
+        g.setLineDashes(DASHES);
+        polygon(shape.reserve(), false);
+        g.setLineDashes();
+    }
+
+    private void highlight(QuiltShape shape) {
+        RunFrame frame = shape.runs().get(bench.sideProperty().get());
+        g.setStroke(p.chosen());
+        g.setLineWidth(3.5);
+        view.stroke(g, new Segment(frame.place(0, 0), frame.place(frame.length(), 0)));
+    }
+
+    private void stitching(RunPlan run) {
+        g.setStroke(p.stitch());
+        g.setLineWidth(Math.max(1.6, Math.min(3, view.scale() * 0.12)));
+        run.laidOut().lines().forEach(line -> view.stroke(g, line));
+    }
+
+    private void marks(RunPlan run) {
+        boolean chosen = run.side() == bench.sideProperty().get();
+        boolean marking = bench.stageProperty().get() == WorkStage.MARK;
+        g.setStroke(p.mark());
+        for (Mark mark : run.laidOut().marks()) {
+            boolean valley = mark.kind() == Mark.Kind.VALLEY;
+            if (!chosen && !valley && !marking) {
+                continue;
+            }
+            g.setLineWidth(valley ? 1.8 : 1.3);
+            g.setLineDashes(MARK_DASHES);
+            double half = (valley ? 7 : 5) / view.scale();
+            Point out = run.frame().outward().times(half);
+            view.stroke(g, new Segment(mark.place().minus(out), mark.place().plus(out)));
+            g.setLineDashes();
+            if (mark.onCentre()) {
+                Point along = run.frame().along().times(half);
+                Point inner = mark.place().minus(out.times(1.6));
+                view.stroke(g, new Segment(inner.minus(along), inner.plus(along)));
+            }
+        }
+        g.setLineDashes();
+    }
+
+    private void template(Placement placement) {
+        ArcTemplate template = bench.job().template().orElse(null);
+        if (template == null) {
+            return;
+        }
+        List<Curve> outline =
+                template.outline().stream().map(c -> c.posed(placement.pose())).toList();
+        view.path(g, outline);
+        g.setFill(p.templateFill());
+        g.fill();
+        g.setStroke(p.template());
+        g.setLineWidth(1.8);
+        g.stroke();
+        g.setLineWidth(1);
+        g.setLineDashes(DASHES);
+        for (double label : template.riseLines()) {
+            strokes(template, placement, template.lineBelowCrown(label));
+        }
+        g.setLineDashes();
+        if (placement.registration() instanceof Registration.OnSeam on) {
+            g.setStroke(p.chosen());
+            g.setLineWidth(3.5);
+            if (on.what() instanceof SeamRegister.EngravedLine line) {
+                strokes(template, placement, template.lineBelowCrown(line.label()));
+            } else if (on.what() instanceof SeamRegister.Tape tape) {
+                strokes(template, placement, tape.belowEdge());
+            }
+        }
+        foot(placement);
+    }
+
+    private void strokes(ArcTemplate template, Placement placement, double below) {
+        template.strokesAt(below).forEach(s -> view.stroke(g, s.posed(placement.pose())));
+    }
+
+    /** The foot at the start of the line, with the needle in it, and an arrow at the line's end. */
+    private void foot(Placement placement) {
+        double r = Math.max(4, bench.job().machine().footRadius() * view.scale());
+        double x = view.x(placement.line().start());
+        double y = view.y(placement.line().start());
+        g.setStroke(p.ink());
+        g.setFill(p.cloth());
+        g.setLineWidth(1.5);
+        g.fillOval(x - r, y - r, 2 * r, 2 * r);
+        g.strokeOval(x - r, y - r, 2 * r, 2 * r);
+        g.setFill(p.stitch());
+        g.fillOval(x - 2, y - 2, 4, 4);
+        Point end = placement.line().end();
+        Point before = placement.line().at(0.9);
+        double angle = Math.atan2(view.y(end) - view.y(before), view.x(end) - view.x(before));
+        g.setStroke(p.stitch());
+        g.setLineWidth(2.5);
+        for (double turn : new double[] {2.6, -2.6}) {
+            g.strokeLine(
+                    view.x(end),
+                    view.y(end),
+                    view.x(end) + 10 * Math.cos(angle + turn),
+                    view.y(end) + 10 * Math.sin(angle + turn));
+        }
+    }
+
+    private void pointed() {
+        Mark mark = bench.pointedProperty().get();
+        if (mark == null) {
+            return;
+        }
+        double x = view.x(mark.place());
+        double y = view.y(mark.place());
+        g.setStroke(p.chosen());
+        g.setLineWidth(3);
+        g.strokeOval(x - 9, y - 9, 18, 18);
+        label(Words.name(mark) + " · " + mark.readings().fromLeft().text(), x, y - 24);
+    }
+
+    /** A warning sign on the outer edge of each side that has something to look at. */
+    private void findings(QuiltShape shape) {
+        bench.plan().findings().stream()
+                .filter(f -> f.severity() != Finding.Severity.NOTE)
+                .flatMap(f -> f.side().stream())
+                .distinct()
+                .forEach(side -> {
+                    RunFrame frame = shape.runs().get(side);
+                    Point at = frame.place(frame.length() / 2, frame.depth());
+                    double x = view.x(at);
+                    double y = view.y(at);
+                    g.setLineDashes();
+                    g.setFill(p.tape());
+                    g.setStroke(p.tapeInk());
+                    g.setLineWidth(1.5);
+                    double[] xs = {x - 13, x, x + 13};
+                    double[] ys = {y + 10, y - 13, y + 10};
+                    g.fillPolygon(xs, ys, 3);
+                    g.strokePolygon(xs, ys, 3);
+                    g.setFont(look.font(16, true));
+                    g.setTextAlign(TextAlignment.CENTER);
+                    g.setTextBaseline(VPos.CENTER);
+                    g.setFill(p.tapeInk());
+                    g.fillText("!", x, y + 1);
+                });
+    }
+
+    private void label(String text, double x, double y) {
+        g.setFont(look.font(15, true));
+        g.setTextAlign(TextAlignment.CENTER);
+        g.setTextBaseline(VPos.CENTER);
+        double half = text.length() * 4.4 * look.scaleProperty().get() + 8;
+        double middle = Math.max(half + 4, Math.min(width - half - 4, x));
+        g.setFill(p.panel());
+        g.setStroke(p.chosen());
+        g.setLineWidth(1.5);
+        g.fillRoundRect(middle - half, y - 13, 2 * half, 26, 8, 8);
+        g.strokeRoundRect(middle - half, y - 13, 2 * half, 26, 8, 8);
+        g.setFill(p.ink());
+        g.fillText(text, middle, y);
+    }
+
+    /** Lengths along the sides, as the tape measured them. */
+    private void measures(QuiltShape shape) {
+        Words words = bench.words();
+        g.setTextAlign(TextAlignment.CENTER);
+        g.setTextBaseline(VPos.CENTER);
+        for (Side side : Side.values()) {
+            BodyShape body = shape.body();
+            Point middle = body.start(side).midpoint(body.start(side.next()));
+            Point inward = shape.runs().get(side).outward().times(-1);
+            boolean chosen = side == bench.sideProperty().get();
+            text(p.ink(), words.exact(bench.job().quilt().length(Dimension.body(side))), middle, inward, 30, chosen);
+            double depth = bench.job().quilt().length(Dimension.depth(side));
+            // Beyond the crowns, where the stitching leaves room.
+            depth(words.exact(depth) + " deep", middle.plus(inward.times(-depth * 0.68)), side);
+        }
+        diagonals(shape.body());
+    }
+
+    private void depth(String text, Point at, Side side) {
+        g.save();
+        g.translate(view.x(at), view.y(at));
+        if (!side.isAcross()) {
+            g.rotate(-90);
+        }
+        g.setFont(look.font(14, false));
+        g.setFill(p.ink());
+        g.fillText(text, 0, 0);
+        g.restore();
+    }
+
+    private void text(Color colour, String text, Point at, Point towards, double by, boolean bold) {
+        g.setFont(look.font(18, bold));
+        g.setFill(colour);
+        double stretch = Math.abs(towards.x()) > 0.5 ? 1.5 : 1;
+        g.fillText(text, view.x(at) + towards.x() * by * stretch, view.y(at) - towards.y() * by);
+    }
+
+    private void diagonals(BodyShape body) {
+        Words words = bench.words();
+        g.setStroke(p.seam());
+        g.setLineWidth(1);
+        g.setLineDashes(DOTS);
+        bench.job().quilt().get(Dimension.DIAGONAL_DOWN).ifPresent(inches -> {
+            view.stroke(g, new Segment(body.topLeft(), body.bottomRight()));
+            Point at = new Segment(body.topLeft(), body.bottomRight()).at(0.3);
+            text(p.ink(), words.exact(inches), at, new Point(1, 0), 36, false);
+        });
+        bench.job().quilt().get(Dimension.DIAGONAL_UP).ifPresent(inches -> {
+            view.stroke(g, new Segment(body.bottomLeft(), body.topRight()));
+            Point at = new Segment(body.bottomLeft(), body.topRight()).at(0.3);
+            text(p.ink(), words.exact(inches), at, new Point(1, 0), 36, false);
+        });
+        g.setLineDashes();
+    }
+
+    /** What to measure first, on an empty table. */
+    private void teach() {
+        List<Point> outer = List.of(new Point(-38, 46), new Point(38, 46), new Point(38, -46), new Point(-38, -46));
+        List<Point> body = List.of(new Point(-31, 39), new Point(31, 39), new Point(31, -39), new Point(-31, -39));
+        g.setStroke(p.seam());
+        g.setLineWidth(1.2);
+        g.setLineDashes(DASHES);
+        g.setFill(p.border());
+        polygon(outer, true);
+        g.setFill(p.cloth());
+        polygon(body, true);
+        g.setLineDashes();
+        g.setTextAlign(TextAlignment.CENTER);
+        g.setTextBaseline(VPos.CENTER);
+        int number = 1;
+        for (Side side : Side.values()) {
+            Point from = body.get(side.ordinal());
+            Point to = body.get((side.ordinal() + 1) % 4);
+            g.setStroke(p.chosen());
+            g.setLineWidth(2.5);
+            view.stroke(g, new Segment(from, to));
+            Point middle = from.midpoint(to);
+            Point inward = to.minus(from).unit().turnedLeft().times(-1);
+            boolean known = bench.job().quilt().get(Dimension.body(side)).isPresent();
+            String said = known
+                    ? bench.words().exact(bench.job().quilt().length(Dimension.body(side)))
+                    : number + ". " + Words.name(side);
+            text(p.ink(), said, middle, inward, 34, !known);
+            number++;
+        }
+        g.setFont(look.font(17, false));
+        g.setFill(p.ink());
+        g.fillText(
+                "Measure the body\non all four sides,\nseam to seam; then\nthe border's depth,\nseam to raw edge.",
+                view.x(Point.ORIGIN),
+                view.y(Point.ORIGIN));
+    }
+}

@@ -1,0 +1,170 @@
+package jollyspindle.desktop.model;
+
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.division.Counts;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.files.FileTrouble;
+import jollyspindle.files.job.JobFile;
+import jollyspindle.files.job.UnknownFields;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+class WorkbenchTest {
+
+    @TempDir
+    private Path folder;
+
+    private final Workbench bench = new Workbench();
+
+    @BeforeEach
+    void layDemo() {
+        bench.start(DemoJob.heronWeir());
+    }
+
+    @Test
+    void everyChangeIsUndoneAndRedoneByName() {
+        List<String> names = new ArrayList<>();
+        bench.edit("top 70", job -> job.withQuilt(job.quilt().with(Dimension.BODY_TOP, 70)));
+        bench.edit("nothing", job -> job);
+        bench.choose(bench.plan().candidates().get(2));
+        bench.edit("name", job -> job.withName("Other"));
+        while (bench.undoName().isPresent()) {
+            names.add(bench.undoName().get());
+            bench.undo();
+        }
+        assertThat(names).hasSize(3).containsSubsequence("name", "top 70");
+        assertThat(bench.job()).isEqualTo(DemoJob.heronWeir());
+        assertThat(bench.redoName()).contains("top 70");
+        bench.redo();
+        bench.redo();
+        bench.redo();
+        bench.redo();
+        assertThat(bench.job().name()).isEqualTo("Other");
+        bench.undo();
+        bench.edit("another way", job -> job.withName("Third"));
+        assertThat(bench.redoName()).as("a new change lets go what was undone").isEmpty();
+    }
+
+    @Test
+    void itIsSavedWhenItIsAsItWasSaved() throws FileTrouble {
+        assertThat(bench.savedProperty().get()).isTrue();
+        bench.stepRepeats(1);
+        assertThat(bench.savedProperty().get()).isFalse();
+        bench.undo();
+        assertThat(bench.savedProperty().get())
+                .as("undone back to what was saved")
+                .isTrue();
+        bench.redo();
+        Path file = folder.resolve("a.spindle.json");
+        bench.save(file);
+        assertThat(bench.savedProperty().get()).isTrue();
+        assertThat(bench.fileProperty().get()).isEqualTo(file);
+        bench.undo();
+        assertThat(bench.savedProperty().get()).isFalse();
+        bench.open(file);
+        assertThat(bench.job().layout().counts()).contains(new Counts(11, 13));
+        assertThat(bench.undoName()).isEmpty();
+    }
+
+    @Test
+    void aFileThatCantBeReadChangesNothing() throws Exception {
+        bench.stepRepeats(-1);
+        Path broken = folder.resolve("b.spindle.json");
+        Files.writeString(broken, "{]");
+        assertThatThrownBy(() -> bench.open(broken)).isInstanceOf(FileTrouble.class);
+        assertThatThrownBy(() -> bench.save(folder.resolve("no/where.spindle.json")))
+                .isInstanceOf(FileTrouble.class);
+        assertThat(bench.job().layout().counts()).contains(new Counts(9, 11));
+        assertThat(bench.undoName()).contains("repeats 9 across, 11 down");
+        assertThat(bench.fileProperty().get()).isNull();
+        assertThat(bench.savedProperty().get()).isFalse();
+    }
+
+    @Test
+    void whatAFileHeldBeyondThisVersionSurvivesChangesAndUndo() throws Exception {
+        Path file = folder.resolve("c.spindle.json");
+        String text = new String(JobFile.format(DemoJob.heronWeir(), UnknownFields.none()), "UTF-8");
+        Files.writeString(file, text.replaceFirst("\\{", "{ \"batting\": \"wool\","));
+        bench.open(file);
+        bench.edit("name", job -> job.withName("Other"));
+        bench.undo();
+        bench.stepRepeats(1);
+        bench.save(file);
+        assertThat(Files.readString(file)).contains("\"batting\" : \"wool\"");
+        bench.start(DemoJob.heronWeir());
+        bench.save(folder.resolve("d.spindle.json"));
+        assertThat(Files.readString(folder.resolve("d.spindle.json"))).doesNotContain("batting");
+    }
+
+    @Test
+    void pointingStepsThroughMarksAndStopsAtTheEnds() {
+        bench.stepMark(1);
+        assertThat(bench.pointedProperty().get().id()).isEqualTo("top-valley-0");
+        bench.stepMark(-1);
+        assertThat(bench.pointedProperty().get().id()).isEqualTo("top-valley-0");
+        bench.stepMark(3);
+        assertThat(bench.pointedProperty().get().id()).isEqualTo("top-crown-2");
+        bench.edit("longer", job -> job.withQuilt(job.quilt().with(Dimension.BODY_TOP, 71.75)));
+        assertThat(bench.pointedProperty().get().along())
+                .as("the same mark, where it stands now")
+                .isEqualTo(71.75 * 1.5 / 10);
+        bench.choose(Side.LEFT);
+        assertThat(bench.pointedProperty().get()).isNull();
+        bench.stepMark(-1);
+        assertThat(bench.pointedProperty().get().id()).isEqualTo("left-valley-12");
+    }
+
+    @Test
+    void placementsAreSteppedRoundAndRound() {
+        bench.stepPlacement(-1);
+        assertThat(bench.placementProperty().get().id()).isEqualTo("top-arc-10");
+        bench.stepPlacement(1);
+        assertThat(bench.placementProperty().get().id()).isEqualTo("top-arc-1");
+        bench.edit("more", job -> job.withCounts(new Counts(11, 13)));
+        assertThat(bench.placementProperty().get().id()).isEqualTo("top-arc-1");
+        bench.edit("unmeasured", job -> job.withQuilt(job.quilt().without(Dimension.BODY_TOP)));
+        assertThat(bench.placementProperty().get()).isNull();
+        bench.stepPlacement(1);
+        bench.stepMark(1);
+        bench.stepRepeats(1);
+        bench.stepCandidate(1);
+        assertThat(bench.placementProperty().get())
+                .as("nothing to step through, nothing happens")
+                .isNull();
+    }
+
+    @Test
+    void candidatesAreSteppedFromTheBestToTheLast() {
+        int count = bench.plan().candidates().size();
+        for (int i = 0; i < count + 3; i++) {
+            bench.stepCandidate(1);
+        }
+        assertThat(bench.plan().chosen()).contains(bench.plan().candidates().get(count - 1));
+        for (int i = 0; i < count + 3; i++) {
+            bench.stepCandidate(-1);
+        }
+        assertThat(bench.plan().chosen()).contains(bench.plan().candidates().get(0));
+    }
+
+    @Test
+    void repeatsAreSteppedOnTheChosenSideAndNeighboursFollow() {
+        bench.choose(Side.RIGHT);
+        bench.stepRepeats(1);
+        assertThat(bench.plan().chosen().orElseThrow().counts()).isEqualTo(new Counts(11, 13));
+        bench.stepRepeats(-3);
+        assertThat(bench.plan().chosen().orElseThrow().counts()).isEqualTo(new Counts(8, 10));
+        assertThat(bench.plan().runs()).as("8 are too wide for this template").hasSize(0);
+        bench.undo();
+        assertThat(bench.plan().runs()).hasSize(4);
+    }
+}
