@@ -12,21 +12,17 @@ import jollyspindle.desktop.control.FindingsBox;
 import jollyspindle.desktop.control.PlacementCallout;
 import jollyspindle.desktop.control.QuiltTable;
 import jollyspindle.desktop.control.RegionMap;
+import jollyspindle.desktop.control.TableHead;
 import jollyspindle.desktop.control.TapeView;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.files.job.JobFile;
-import org.kordamp.ikonli.Ikon;
-import org.kordamp.ikonli.javafx.FontIcon;
-import org.kordamp.ikonli.material2.Material2AL;
-import org.kordamp.ikonli.material2.Material2MZ;
 
 import java.io.File;
 import java.nio.file.Path;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -36,18 +32,13 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -67,9 +58,7 @@ public final class MainWindow {
     private final BorderPane root = new BorderPane();
     private final StackPane middle = new StackPane();
     private final StackPane right = new StackPane();
-    private final HBox messages = new HBox();
-    private final Label message = new Label();
-    private final Button messageAction = new Button();
+    private final MessageBar messages = new MessageBar();
     private final QuiltTable table;
     private final TapeView tape;
     private final MeasureBench measureBench;
@@ -86,7 +75,7 @@ public final class MainWindow {
     public MainWindow(Stage stage, Workbench bench, Function<Window, Asking> asking, Path folder) {
         this.stage = stage;
         this.bench = bench;
-        filing = new Filing(bench, asking.apply(stage), this::tell, folder);
+        filing = new Filing(bench, asking.apply(stage), messages::tell, folder);
         table = new QuiltTable(bench, look, this::measure);
         tape = new TapeView(bench, look);
         shelf = new ShelfStage(bench, look);
@@ -104,7 +93,7 @@ public final class MainWindow {
                 .bind(Bindings.min(
                         look.scaleProperty().multiply(764), root.widthProperty().subtract(480)));
         benches.put(WorkStage.MARK, marks);
-        tablePane.setTop(tableHead());
+        tablePane.setTop(new TableHead(bench, table));
         PlacementCallout callout = new PlacementCallout(bench);
         StackPane.setAlignment(callout, Pos.CENTER_RIGHT);
         StackPane.setMargin(callout, new Insets(10));
@@ -123,7 +112,7 @@ public final class MainWindow {
         table.roomBesideProperty().addListener(o -> Platform.runLater(place));
         place.run();
         root.getStyleClass().add("work");
-        root.setTop(new VBox(new Menus(this, bench, filing, look).bar(), stageBar(), messageBar()));
+        root.setTop(new VBox(new Menus(this, bench, filing, look).bar(), new StageBar(bench, look), messages));
         root.setLeft(leftPanel());
         root.setCenter(middle);
         root.setRight(right);
@@ -149,7 +138,7 @@ public final class MainWindow {
             }
         });
         bench.stageProperty().addListener(o -> arrange());
-        bench.planProperty().addListener(o -> hideMessage());
+        bench.planProperty().addListener(o -> messages.hide());
         arrange();
         // No control has the word before the quilter gives it one.
         Platform.runLater(root::requestFocus);
@@ -182,89 +171,6 @@ public final class MainWindow {
 
     // --- parts -------------------------------------------------------------------------------------------------
 
-    private HBox stageBar() {
-        Label job = new Label();
-        job.getStyleClass().add("job-title");
-        job.setId("job-title");
-        job.setMaxWidth(230);
-        job.setMinWidth(200);
-        Label state = new Label();
-        state.getStyleClass().add("job-state");
-        state.setId("job-state");
-        Runnable show = () -> {
-            job.setText(bench.job().name());
-            String saved = bench.fileProperty().get() == null ? "not in a file yet" : "saved";
-            state.setText((bench.savedProperty().get() ? saved : "not saved") + " · "
-                    + Words.name(bench.job().tape()).toLowerCase(Locale.ROOT));
-        };
-        bench.planProperty().addListener(o -> show.run());
-        bench.savedProperty().addListener(o -> show.run());
-        bench.fileProperty().addListener(o -> show.run());
-        show.run();
-        HBox bar = new HBox(job);
-        bar.getStyleClass().add("stage-bar");
-        ToggleGroup group = new ToggleGroup();
-        for (WorkStage workStage : WorkStage.values()) {
-            ToggleButton tab = new ToggleButton(workStage.title());
-            tab.setId("stage-" + workStage.name().toLowerCase(Locale.ROOT).replace('_', '-'));
-            tab.getStyleClass().add("stage-tab");
-            tab.setToggleGroup(group);
-            tab.setTooltip(new Tooltip(workStage.title() + " (Ctrl+" + (workStage.ordinal() + 1) + ")"));
-            tab.setSelected(bench.stageProperty().get() == workStage);
-            tab.setOnAction(e -> {
-                tab.setSelected(true);
-                bench.stageProperty().set(workStage);
-            });
-            bench.stageProperty().addListener((o, was, now) -> tab.setSelected(now == workStage));
-            bar.getChildren().add(tab);
-        }
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        Button undo = icon("undo", Material2MZ.UNDO, "bar-button", bench::undo);
-        Button redo = icon("redo", Material2MZ.REDO, "bar-button", bench::redo);
-        Button dark = icon("look", Material2AL.BRIGHTNESS_4, "bar-button", () -> look.darkProperty()
-                .set(!look.darkProperty().get()));
-        dark.setTooltip(new Tooltip("Light or dark look (F9)"));
-        Runnable names = () -> {
-            name(undo, "Undo", bench.undoName(), "Ctrl+Z");
-            name(redo, "Redo", bench.redoName(), "Ctrl+Shift+Z");
-        };
-        bench.planProperty().addListener(o -> names.run());
-        names.run();
-        bar.getChildren().addAll(gap, state, undo, redo, dark);
-        return bar;
-    }
-
-    private static void name(Button button, String what, Optional<String> step, String keys) {
-        button.setDisable(step.isEmpty());
-        String text = step.map(s -> what + ": " + s).orElse("Nothing to " + what.toLowerCase(Locale.ROOT));
-        button.setTooltip(new Tooltip(text + " (" + keys + ")"));
-        button.setAccessibleText(text);
-    }
-
-    private static Button icon(String id, Ikon icon, String style, Runnable action) {
-        Button button = new Button(null, new FontIcon(icon));
-        button.setId(id);
-        button.getStyleClass().add(style);
-        button.setOnAction(e -> action.run());
-        return button;
-    }
-
-    private HBox messageBar() {
-        message.setId("message");
-        message.setWrapText(true);
-        HBox.setHgrow(message, Priority.ALWAYS);
-        message.setMaxWidth(Double.MAX_VALUE);
-        Button close = new Button("Close");
-        close.setId("message-close");
-        close.setOnAction(e -> hideMessage());
-        messageAction.setId("message-action");
-        messages.getChildren().addAll(message, messageAction, close);
-        messages.getStyleClass().add("message-bar");
-        hideMessage();
-        return messages;
-    }
-
     private Node leftPanel() {
         Label heading = new Label("Quilt");
         heading.getStyleClass().add("heading");
@@ -281,46 +187,6 @@ public final class MainWindow {
         return scroll;
     }
 
-    private HBox tableHead() {
-        Label what = new Label();
-        what.setId("table-head");
-        what.getStyleClass().add("heading");
-        what.setMinWidth(60);
-        Runnable show = () -> what.setText(Words.border(bench.sideProperty().get())
-                + (bench.stageProperty().get() == WorkStage.MARK ? "" : size()));
-        bench.stageProperty().addListener(o -> show.run());
-        bench.planProperty().addListener(o -> show.run());
-        bench.sideProperty().addListener(o -> show.run());
-        show.run();
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox head = new HBox(
-                what,
-                gap,
-                tool("zoom-out", Material2MZ.ZOOM_OUT, "Zoom out (Ctrl+-)", () -> table.zoom(-1)),
-                tool("zoom-in", Material2MZ.ZOOM_IN, "Zoom in (Ctrl++)", () -> table.zoom(1)),
-                tool("zoom-side", Material2AL.BORDER_OUTER, "Show this side large (Ctrl+9)", table::zoomToSide),
-                tool("zoom-fit", Material2AL.CROP_FREE, "Show the whole quilt (Ctrl+0)", table::fit));
-        head.getStyleClass().add("table-head");
-        return head;
-    }
-
-    private String size() {
-        return bench.plan()
-                .shape()
-                .map(shape -> shape.runs().get(bench.sideProperty().get()))
-                .map(run -> ", " + bench.words().length(run.length()) + " by "
-                        + bench.words().length(run.depth()))
-                .orElse(", not measured yet");
-    }
-
-    private static Button tool(String id, Ikon icon, String text, Runnable action) {
-        Button button = icon(id, icon, "table-tool", action);
-        button.setTooltip(new Tooltip(text));
-        button.setAccessibleText(text);
-        return button;
-    }
-
     // --- what happens ------------------------------------------------------------------------------------------
 
     private void arrange() {
@@ -332,10 +198,13 @@ public final class MainWindow {
     }
 
     private void press(KeyEvent e) {
-        if (e.isShortcutDown() || e.isAltDown() || bench.stageProperty().get() != WorkStage.LAY_OUT) {
+        boolean typing = root.getScene().getFocusOwner() instanceof TextInputControl;
+        if (typing
+                || e.isShortcutDown()
+                || e.isAltDown()
+                || bench.stageProperty().get() != WorkStage.LAY_OUT) {
             return;
         }
-        // Keys that work anywhere on this stage, unless a field or a list took them.
         if (e.getCode() == KeyCode.PAGE_DOWN) {
             bench.stepCandidate(1);
         } else if (e.getCode() == KeyCode.PAGE_UP) {
@@ -387,28 +256,10 @@ public final class MainWindow {
         Platform.runLater(() -> measureBench.focus(dimension));
     }
 
-    /** Shows a message until it is closed or the job changes. */
-    void tell(String text) {
-        message.setText(text);
-        messages.setVisible(true);
-        messages.setManaged(true);
-    }
-
-    private void offer(String text, String name, Runnable action) {
-        tell(text);
-        messageAction.setText(name);
-        messageAction.setOnAction(e -> {
-            hideMessage();
-            action.run();
-        });
-        messageAction.setVisible(true);
-        messageAction.setManaged(true);
-    }
-
     /** Offers what a run that is over didn't save. */
     public void offerUnsaved() {
         filing.leftUnsaved()
-                .ifPresent(left -> offer(
+                .ifPresent(left -> messages.offer(
                         "Jolly Spindle ended last time before your work was saved. It has been kept.",
                         "Bring it back",
                         () -> filing.bringBack(left)));
@@ -416,15 +267,8 @@ public final class MainWindow {
 
     /** Tells that something went wrong that shouldn't; the job is still there. */
     public void tellFault() {
-        tell(
+        messages.tell(
                 "Something went wrong inside Jolly Spindle. Your job is still here; save it under another name to be safe.");
-    }
-
-    private void hideMessage() {
-        messages.setVisible(false);
-        messages.setManaged(false);
-        messageAction.setVisible(false);
-        messageAction.setManaged(false);
     }
 
     QuiltTable table() {

@@ -268,6 +268,11 @@ class WindowTest {
     @Test
     void placementsAreSteppedThrough(FxRobot robot) {
         demo(robot, WorkStage.LAY_OUT);
+        type(robot, "#wanted-repeat", "7.25");
+        assertThat(bench.placementProperty().get())
+                .as("a full stop in a length is no command")
+                .isNull();
+        robot.clickOn("#undo");
         robot.clickOn("#region-right").clickOn("#placement-next").clickOn("#placement-next");
         assertThat(read(robot, "#placement-title")).isEqualTo("Arc 2");
         assertThat(read(robot, "#placement-turn"))

@@ -1,0 +1,58 @@
+package jollyspindle.desktop.control;
+
+import jollyspindle.core.words.Words;
+import jollyspindle.desktop.model.WorkStage;
+import jollyspindle.desktop.model.Workbench;
+import org.kordamp.ikonli.Ikon;
+import org.kordamp.ikonli.material2.Material2AL;
+import org.kordamp.ikonli.material2.Material2MZ;
+
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+
+/** What lies on the worktable, and how near it is seen. */
+public final class TableHead extends HBox {
+
+    private final Workbench bench;
+
+    public TableHead(Workbench bench, QuiltTable table) {
+        this.bench = bench;
+        Label what = new Label();
+        what.setId("table-head");
+        what.getStyleClass().add("heading");
+        what.setMinWidth(60);
+        Runnable show = () -> what.setText(Words.border(bench.sideProperty().get())
+                + (bench.stageProperty().get() == WorkStage.MARK ? "" : size()));
+        bench.stageProperty().addListener(o -> show.run());
+        bench.planProperty().addListener(o -> show.run());
+        bench.sideProperty().addListener(o -> show.run());
+        show.run();
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        getChildren()
+                .addAll(
+                        what,
+                        gap,
+                        tool("zoom-out", Material2MZ.ZOOM_OUT, "Zoom out (Ctrl+-)", () -> table.zoom(-1)),
+                        tool("zoom-in", Material2MZ.ZOOM_IN, "Zoom in (Ctrl++)", () -> table.zoom(1)),
+                        tool("zoom-side", Material2AL.BORDER_OUTER, "Show this side large (Ctrl+9)", table::zoomToSide),
+                        tool("zoom-fit", Material2AL.CROP_FREE, "Show the whole quilt (Ctrl+0)", table::fit));
+        getStyleClass().add("table-head");
+    }
+
+    private String size() {
+        return bench.plan()
+                .shape()
+                .map(shape -> shape.runs().get(bench.sideProperty().get()))
+                .map(run -> ", " + bench.words().length(run.length()) + " by "
+                        + bench.words().length(run.depth()))
+                .orElse(", not measured yet");
+    }
+
+    private static Button tool(String id, Ikon icon, String text, Runnable action) {
+        return IconButtons.of(id, icon, "table-tool", text, action);
+    }
+}
