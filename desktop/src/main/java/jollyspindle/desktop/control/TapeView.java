@@ -53,6 +53,8 @@ public final class TapeView extends VBox {
     private static final double BELOW_SEAM = 40;
     private static final double ROOM_FOR_LEAN = 84;
     private static final double ROOM_FOR_NUMBER = 62;
+    private static final double ROOM_FOR_HALF = 31;
+    private static final double SMALL_ROW = 13;
     private static final PseudoClass CROWDED = PseudoClass.getPseudoClass("crowded");
 
     private final Workbench bench;
@@ -181,9 +183,8 @@ public final class TapeView extends VBox {
         ticks(run, bandTop);
         arcs(run, bandTop - px(BELOW_SEAM));
         double room = scale(run) * run.division().repeat();
-        boolean everyOther = room < px(ROOM_FOR_NUMBER);
         for (Mark mark : run.laidOut().marks()) {
-            reading(run, mark, bandTop, room, everyOther && mark.number() % 2 == 1);
+            reading(run, mark, bandTop, room);
         }
         point(null, bench.pointedProperty().get());
     }
@@ -291,7 +292,7 @@ public final class TapeView extends VBox {
         };
     }
 
-    private void reading(RunPlan run, Mark mark, double bandTop, double room, boolean hidden) {
+    private void reading(RunPlan run, Mark mark, double bandTop, double room) {
         boolean valley = mark.kind() == Mark.Kind.VALLEY;
         if (!valley && mark.kind() != Mark.Kind.CROWN) {
             return;
@@ -309,11 +310,19 @@ public final class TapeView extends VBox {
         // Where the word has no room its sign stands for it.
         Text number = new Text(reading.number() + (off && !(valley && wide) ? (scant ? "−" : "+") : ""));
         number.setId("reading-" + mark.id());
+        // Where the numbers would run into each other they are set small, in two rows; where even that is too much,
+        // every other one waits to be pointed at.
+        boolean crowded = room < px(ROOM_FOR_NUMBER);
+        boolean hidden = room < px(ROOM_FOR_HALF) && mark.number() / 2 % 2 == 1;
+        double row = crowded && mark.number() % 2 == 1 ? px(SMALL_ROW) : 0;
+        if (crowded) {
+            number.getStyleClass().add("crowded");
+        }
         add(
                 number,
                 valley ? "valley-reading" : "crown-reading",
                 x,
-                valley ? bandTop - px(19) : seam - px(HIGHEST_ARC) - 5);
+                valley ? bandTop - px(19) + row : seam - px(HIGHEST_ARC) - 5 - row);
         Tooltip.install(
                 number, new Tooltip(Words.name(mark) + ": " + reading.text() + ", exactly " + reading.exactText()));
         List<Text> texts = new ArrayList<>(List.of(number));
