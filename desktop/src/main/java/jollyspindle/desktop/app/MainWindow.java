@@ -138,7 +138,11 @@ public final class MainWindow {
             }
         });
         bench.stageProperty().addListener(o -> arrange());
-        bench.planProperty().addListener(o -> messages.hide());
+        bench.sideProperty().addListener(o -> showTemplate());
+        bench.planProperty().addListener(o -> {
+            messages.hide();
+            showTemplate();
+        });
         arrange();
         // No control has the word before the quilter gives it one.
         Platform.runLater(root::requestFocus);
@@ -195,6 +199,15 @@ public final class MainWindow {
         right.getChildren().setAll(benches.get(now));
         boolean withTape = now == WorkStage.LAY_OUT || now == WorkStage.MARK;
         root.setBottom(withTape ? tape : null);
+        showTemplate();
+    }
+
+    /** Laying out, the first arc's template lies on the table until another is asked for, or Esc takes it away. */
+    private void showTemplate() {
+        if (bench.stageProperty().get() == WorkStage.LAY_OUT
+                && bench.placementProperty().get() == null) {
+            bench.stepPlacement(1);
+        }
     }
 
     private void press(KeyEvent e) {

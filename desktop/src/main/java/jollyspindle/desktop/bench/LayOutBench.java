@@ -94,7 +94,11 @@ public final class LayOutBench extends VBox {
         house(null);
         bench.planProperty().addListener(o -> show());
         bench.placementProperty().addListener((o, was, now) -> {
-            if (now != null && !housed.getChildren().isEmpty()) {
+            // From one to another: the quilter is stepping. The first is shown without being asked for.
+            if (was != null
+                    && now != null
+                    && was.side() == now.side()
+                    && !housed.getChildren().isEmpty()) {
                 turnTo(true);
             }
         });
@@ -117,7 +121,7 @@ public final class LayOutBench extends VBox {
         show(even, !both);
         show(showCandidates, both);
         show(showArcs, both);
-        turnTo(both && bench.placementProperty().get() != null);
+        turnTo(false);
     }
 
     private void turnTo(boolean arcs) {

@@ -209,9 +209,9 @@ public final class Workbench {
     /** Turns to a side; what was pointed at on another is let go. */
     public void choose(Side chosen) {
         if (side.get() != chosen) {
-            side.set(chosen);
             pointed.set(null);
             placement.set(null);
+            side.set(chosen);
         }
     }
 
