@@ -7,7 +7,6 @@ import jollyspindle.core.shelf.Machine;
 
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * The four runs to be divided together, and the template that is to span a repeat.
@@ -41,9 +40,5 @@ public record Ring(
     /** The shorter of two opposite runs, in inches. */
     double shorter(Side side) {
         return Math.min(lengths.get(side), lengths.get(side.opposite()));
-    }
-
-    double shortest() {
-        return Stream.of(Side.values()).mapToDouble(lengths::get).min().orElseThrow();
     }
 }

@@ -17,9 +17,4 @@ public record Pose(Point position, double rotation) {
     public Point apply(Point own) {
         return position.plus(own.turned(rotation));
     }
-
-    /** Carries a place back into the thing's own frame. */
-    public Point toOwn(Point place) {
-        return place.minus(position).turned(-rotation);
-    }
 }

@@ -51,7 +51,8 @@ public final class RunInspector {
         if (!fit.fitsRoom()) {
             findings.add(new Finding.IntoReserve(side, fit.overRoom(), reserve, remedy));
         }
-        if (fit.register() instanceof SeamRegister.OffThePlate) {
+        // With an even number of parts the template never stands upright, and nothing is laid on the seam.
+        if (fit.parts() % 2 == 1 && fit.register() instanceof SeamRegister.OffThePlate) {
             findings.add(new Finding.SeamOffPlate(side));
         }
         if (fit.parts() > 1) {

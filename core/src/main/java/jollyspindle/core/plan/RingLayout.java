@@ -21,9 +21,4 @@ public record RingLayout(Optional<String> templateId, double wantedRepeat, Optio
             throw new IllegalArgumentException("a repeat of " + wantedRepeat + " isn't between 1/2 and 60");
         }
     }
-
-    /** Nothing decided but a usual repeat. */
-    public static RingLayout undecided() {
-        return new RingLayout(Optional.empty(), 6, Optional.empty());
-    }
 }

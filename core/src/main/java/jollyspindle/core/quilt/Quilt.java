@@ -38,6 +38,20 @@ public record Quilt(Map<Dimension, Double> measured, Corners corners) {
         return new Quilt(copy, corners);
     }
 
+    /**
+     * This quilt with a length just read off the tape. The first depth of a border holds on all sides until another is
+     * measured, since most borders are cut to one width.
+     */
+    public Quilt measuring(Dimension dimension, double inches) {
+        Quilt next = with(dimension, inches);
+        if (dimension.kind() == Dimension.Kind.DEPTH) {
+            for (Dimension depth : Dimension.of(Dimension.Kind.DEPTH)) {
+                next = next.get(depth).isPresent() ? next : next.with(depth, inches);
+            }
+        }
+        return next;
+    }
+
     public Quilt without(Dimension dimension) {
         EnumMap<Dimension, Double> copy = new EnumMap<>(Dimension.class);
         copy.putAll(measured);

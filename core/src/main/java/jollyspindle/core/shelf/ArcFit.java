@@ -50,6 +50,9 @@ public record ArcFit(CircularSegment segment, double overRoom, int parts, SeamRe
 
     private static SeamRegister register(ArcTemplate template, Machine machine, double crownAboveSeam) {
         Optional<Double> nearest = template.riseLines().stream()
+                // A line that its label puts beside the acrylic can't be laid on anything.
+                .filter(line ->
+                        !template.strokesAt(template.lineBelowCrown(line)).isEmpty())
                 .min(Comparator.comparingDouble(
                         line -> Math.abs(template.stitchedRise(line, machine) - crownAboveSeam)));
         double off = nearest.map(line -> template.stitchedRise(line, machine) - crownAboveSeam)

@@ -55,7 +55,7 @@ public record Words(TapeScale tape) {
         String text = rounded == Math.rint(rounded)
                 ? String.format(Locale.ROOT, "%.0f", rounded)
                 : String.format(Locale.ROOT, "%.1f", rounded);
-        return text.replace("-0°", "0°").replace('-', '−') + "°";
+        return text.replace('-', '−') + "°";
     }
 
     public static String name(Side side) {

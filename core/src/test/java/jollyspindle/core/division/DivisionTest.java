@@ -1,10 +1,10 @@
 package jollyspindle.core.division;
 
-import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.StarterShelf;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -91,7 +91,7 @@ class DivisionTest {
         return new Ring(lengths, rooms, 0, template, Machine.usual());
     }
 
-    private static final ArcTemplate HILL = DemoJob.starterShelf().get(0);
+    private static final ArcTemplate HILL = StarterShelf.templates().get(0);
 
     // 61 1/2 by 73 1/4 near 6: 10 and 12, of 6.150 and 6.104, 0.046 apart (common practice, no source; by arithmetic).
     @Test

@@ -308,6 +308,14 @@ class PlannerTest {
             assertThat(first.get(parts / 2 - 1 + parts % 2).end().kind())
                     .isEqualTo(parts % 2 == 0 ? Mark.Kind.CROWN : Mark.Kind.HAND_OVER);
             assertThat(plan.findings()).hasSize(4).allMatch(Finding.SeveralPlacements.class::isInstance);
+            // Where the template never stands upright, a seam beyond its plate is no trouble.
+            assertThat(
+                            Planner.plan(demo.withTemplate(
+                                            narrow.withPlateDepth(1.5).withRiseLines(List.of())))
+                                    .findings()
+                                    .stream()
+                                    .anyMatch(Finding.SeamOffPlate.class::isInstance))
+                    .isEqualTo(parts % 2 == 1);
         }
     }
 

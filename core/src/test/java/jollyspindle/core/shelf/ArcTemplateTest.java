@@ -1,6 +1,5 @@
 package jollyspindle.core.shelf;
 
-import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.geometry.Curve;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -88,7 +87,7 @@ class ArcTemplateTest {
 
     @Test
     void outlinesAreClosed() {
-        for (ArcTemplate template : DemoJob.starterShelf()) {
+        for (ArcTemplate template : StarterShelf.templates()) {
             List<Curve> outline = template.outline();
             for (int i = 0; i < outline.size(); i++) {
                 Curve next = outline.get((i + 1) % outline.size());
@@ -150,6 +149,17 @@ class ArcTemplateTest {
             assertThat(tape.belowEdge() + crownFromEdge).isCloseTo(fit.segment().height(), within(1e-9));
             assertThat(template.strokesAt(tape.belowEdge())).isNotEmpty();
         }
+    }
+
+    @Test
+    void aLineBesideTheAcrylicServesNothing() {
+        // A radius of 4 rises 3 over 7.746, where a line is said to be, but the plate ends before it.
+        ArcTemplate shallow =
+                template(ArcEdge.CONVEX, 4, LabelConvention.AS_STITCHED).withPlateDepth(2);
+        assertThat(ArcFit.of(shallow, Machine.usual(), 7.745967, 6, 0)
+                        .orElseThrow()
+                        .register())
+                .isInstanceOf(SeamRegister.OffThePlate.class);
     }
 
     @Test

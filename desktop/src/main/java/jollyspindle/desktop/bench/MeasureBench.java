@@ -4,9 +4,7 @@ import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
-import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltRules;
-import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.words.Cautions;
 import jollyspindle.core.words.Words;
@@ -134,20 +132,7 @@ public final class MeasureBench extends VBox {
         }
         bench.edit(
                 name + " " + bench.words().exact(inches.getAsDouble()),
-                job -> job.withQuilt(withDepths(job, dimension, inches.getAsDouble())));
-    }
-
-    /** The first depth holds for all sides until another is measured: most borders are cut to one width. */
-    private static Quilt withDepths(QuiltJob job, Dimension dimension, double inches) {
-        Quilt quilt = job.quilt().with(dimension, inches);
-        if (dimension.kind() == Dimension.Kind.DEPTH) {
-            for (Side side : Side.values()) {
-                if (quilt.get(Dimension.depth(side)).isEmpty()) {
-                    quilt = quilt.with(Dimension.depth(side), inches);
-                }
-            }
-        }
-        return quilt;
+                job -> job.withQuilt(job.quilt().measuring(dimension, inches.getAsDouble())));
     }
 
     private void buildName() {

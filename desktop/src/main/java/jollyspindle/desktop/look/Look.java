@@ -22,9 +22,6 @@ public final class Look {
     /** What all type is set in. */
     public static final String FAMILY = "Atkinson Hyperlegible Next";
 
-    /** What the tape's numbers are set in, so that they stand under each other. */
-    public static final String MONO = "Atkinson Hyperlegible Mono";
-
     private static final String FONTS = "/jollyspindle/files/fonts/";
     private static final double SIZE = 16;
     private static final double SMALLEST = 0.9;
@@ -76,11 +73,6 @@ public final class Look {
     /** A font for drawings, in pixels before scaling. */
     public Font font(double size, boolean bold) {
         return Font.font(FAMILY, bold ? FontWeight.BOLD : FontWeight.NORMAL, size * scale.get());
-    }
-
-    /** The tape's font, in pixels before scaling. */
-    public Font mono(double size) {
-        return Font.font(MONO, size * scale.get());
     }
 
     /** Makes all type larger or smaller by a step, within what the window can hold. */

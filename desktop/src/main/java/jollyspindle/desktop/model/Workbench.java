@@ -1,6 +1,5 @@
 package jollyspindle.desktop.model;
 
-import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
@@ -13,6 +12,7 @@ import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.job.JobFile;
@@ -58,8 +58,8 @@ public final class Workbench {
                 TapeScale.SIXTEENTHS,
                 Machine.usual(),
                 Quilt.unmeasured(),
-                DemoJob.starterShelf(),
-                new RingLayout(Optional.of(DemoJob.starterShelf().get(0).id()), 6, Optional.empty()));
+                StarterShelf.templates(),
+                new RingLayout(Optional.of(StarterShelf.templates().get(0).id()), 6, Optional.empty()));
     }
 
     /** Puts another job on the table, with no history and no file. */

@@ -19,7 +19,9 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /** Makes the packet: cover, mark lists, placement lists, one repeat at true size, cautions. */
 public final class Packet {
@@ -142,17 +144,13 @@ public final class Packet {
                             + words.stitches(t, job.machine()) + " with a foot of radius "
                             + words.exact(job.machine().footRadius())
                 }));
+        Map<String, String> sides = new LinkedHashMap<>();
         for (RunPlan run : plan.runs()) {
-            if (run.side() == Side.TOP || run.side() == Side.RIGHT) {
-                String who = run.side().isAcross() ? "Top, bottom" : "Right, left";
-                facts.add(new String[] {
-                    who,
-                    "repeat " + words.length(run.division().repeat()) + ", rise "
-                            + words.length(run.fit().segment().height()) + ". "
-                            + words.instruction(run.fit())
-                });
-            }
+            String said = "repeat " + words.length(run.division().repeat()) + ", rise "
+                    + words.length(run.fit().segment().height()) + ". " + words.instruction(run.fit());
+            sides.merge(said, Words.name(run.side()), (a, b) -> a + ", " + b);
         }
+        sides.forEach((said, who) -> facts.add(new String[] {Words.capital(who), said}));
         facts.add(new String[] {
             "In all",
             Words.count(plan.repeats(), "arc") + ", " + Words.count(plan.placements(), "placement") + ", "
@@ -328,7 +326,7 @@ public final class Packet {
 
     private void trueSize(RunPlan run) throws IOException {
         TrueSizeRepeat picture = new TrueSizeRepeat(plan, run);
-        PDRectangle size = picture.fits(paper.width(), paper.height()) ? paper.upright() : paper.sideways();
+        PDRectangle size = picture.fits(paper.width()) ? paper.upright() : paper.sideways();
         open("One repeat of the " + Words.name(run.side()) + " border at true size", size);
         picture.draw(sheet, HEAD, bottom());
     }

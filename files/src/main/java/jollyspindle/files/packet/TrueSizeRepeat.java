@@ -43,13 +43,13 @@ final class TrueSizeRepeat {
         this.words = new Words(plan.job().tape());
     }
 
-    /** Whether the whole repeat goes on paper of this size, in inches. */
-    boolean fits(double width, double height) {
+    /** Whether the whole repeat goes on paper this wide, in inches. */
+    boolean fits(double width) {
         return segment.chord() <= width - 2 * Sheet.MARGIN - 0.3;
     }
 
     void draw(Sheet sheet, double top, double bottom) throws IOException {
-        boolean whole = fits(sheet.width(), sheet.height());
+        boolean whole = fits(sheet.width());
         double clearance = plan.job().quilt().length(Dimension.CLEARANCE);
         double room = bottom - top - 0.75;
         // The crown stands below the text, or the reserve line if that still fits on the paper.

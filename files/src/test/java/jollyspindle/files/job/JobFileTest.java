@@ -17,6 +17,7 @@ import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.files.FileTrouble;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -90,7 +91,7 @@ class JobFileTest {
                 tape,
                 new Machine(foot),
                 quilt,
-                List.of(DemoJob.starterShelf()
+                List.of(StarterShelf.templates()
                         .get(1)
                         .withEdge(edge)
                         .withLabel(label)
@@ -104,7 +105,12 @@ class JobFileTest {
     @Test
     void unmeasuredJobsReadBackToo() throws FileTrouble, IOException {
         QuiltJob job = new QuiltJob(
-                "Bare", TapeScale.EIGHTHS, Machine.usual(), Quilt.unmeasured(), List.of(), RingLayout.undecided());
+                "Bare",
+                TapeScale.EIGHTHS,
+                Machine.usual(),
+                Quilt.unmeasured(),
+                List.of(),
+                new RingLayout(Optional.empty(), 6, Optional.empty()));
         byte[] written = JobFile.format(job, UnknownFields.none());
         assertThat(JobFile.parse(written).job()).isEqualTo(job);
         assertThat(SCHEMA.validate(JSON.readTree(written))).isEmpty();
