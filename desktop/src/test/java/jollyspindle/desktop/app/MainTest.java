@@ -39,7 +39,7 @@ class MainTest {
         builder.environment().remove("DISPLAY");
         Path said = folder.resolve("said.txt");
         Process process = builder.redirectOutput(said.toFile()).start();
-        assertThat(process.waitFor(3, TimeUnit.MINUTES)).isTrue();
+        assertThat(process.waitFor(10, TimeUnit.MINUTES)).isTrue();
         return new Done(process.exitValue(), Files.readString(said, StandardCharsets.UTF_8));
     }
 
