@@ -20,6 +20,9 @@ import picocli.CommandLine.Spec;
             SvgCommand.class,
             DivideCommand.class,
             ArcCommand.class,
+            ShelfCommand.class,
+            FindCommand.class,
+            TemplateCommand.class,
             CommandLine.HelpCommand.class
         })
 public final class SpindleCommand implements Runnable {

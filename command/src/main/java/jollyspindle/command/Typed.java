@@ -20,16 +20,26 @@ final class Typed {
      * @throws CommandLine.ParameterException if it is none
      */
     static double length(CommandSpec spec, String option, String text, TapeScale tape, double most) {
+        return read(spec, option, text, tape, most, false);
+    }
+
+    /** Reads a length that may be 0. */
+    static double lengthOrZero(CommandSpec spec, String option, String text, TapeScale tape, double most) {
+        return read(spec, option, text, tape, most, true);
+    }
+
+    private static double read(
+            CommandSpec spec, String option, String text, TapeScale tape, double most, boolean orZero) {
         LengthReading reading = LengthParser.parse(text, tape);
         if (reading instanceof LengthReading.Refused refused) {
             throw new CommandLine.ParameterException(spec.commandLine(), option + ": " + refused.message());
         }
         double inches = ((LengthReading.Understood) reading).inches();
-        if (!(inches > 0) || inches > most) {
+        if (inches < 0 || inches == 0 && !orZero || inches > most) {
             throw new CommandLine.ParameterException(
                     spec.commandLine(),
                     option + ": “" + text + "” reads " + tape.read(inches).text()
-                            + ". It must be more than 0 and at most "
+                            + ". It must be " + (orZero ? "0 or more" : "more than 0") + " and at most "
                             + tape.read(most).text() + ".");
         }
         return inches;

@@ -8,7 +8,7 @@ import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.files.job.JobFile;
-import jollyspindle.files.job.UnknownFields;
+import jollyspindle.files.json.UnknownFields;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

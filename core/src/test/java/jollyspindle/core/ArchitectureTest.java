@@ -5,6 +5,8 @@ import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import org.junit.jupiter.api.Test;
 
+import java.time.LocalDate;
+
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
@@ -41,7 +43,10 @@ class ArchitectureTest {
         noClasses()
                 .should()
                 .dependOnClassesThat()
-                .haveNameMatching("java\\.time\\..*|java\\.util\\.Random|java\\.util\\.Date|java\\.util\\.UUID")
+                .haveNameMatching(
+                        "java\\.time\\.(?!LocalDate$).*|java\\.util\\.Random|java\\.util\\.Date|java\\.util\\.UUID")
+                .orShould()
+                .callMethod(LocalDate.class, "now")
                 .orShould()
                 .callMethod(System.class, "currentTimeMillis")
                 .orShould()

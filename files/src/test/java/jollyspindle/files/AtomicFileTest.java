@@ -3,7 +3,7 @@ package jollyspindle.files;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.files.job.Autosave;
 import jollyspindle.files.job.JobFile;
-import jollyspindle.files.job.UnknownFields;
+import jollyspindle.files.json.UnknownFields;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 

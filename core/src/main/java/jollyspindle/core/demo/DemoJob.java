@@ -9,6 +9,7 @@ import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -36,7 +37,7 @@ public final class DemoJob {
                                 Map.entry(Dimension.DEPTH_BOTTOM, 7.25),
                                 Map.entry(Dimension.DEPTH_LEFT, 7.25)),
                         Corners.MITRED),
-                StarterShelf.templates(),
-                new RingLayout(Optional.of("orchard-hill"), 7, Optional.empty()));
+                List.of(StarterShelf.template("orchard-hill")),
+                new RingLayout(Optional.of("orchard-hill"), Optional.empty(), 7, Optional.empty()));
     }
 }

@@ -10,6 +10,9 @@ package jollyspindle.core.geometry;
  */
 public record Arc(Point centre, double radius, double startAngle, double sweep) implements Curve {
 
+    /** Angles nearer than this, in radians, are the same. */
+    private static final double ROUNDING = 1e-12;
+
     public Arc {
         if (!(radius > 0) || !Double.isFinite(radius)) {
             throw new IllegalArgumentException("an arc needs a radius over 0, not " + radius);
@@ -34,8 +37,61 @@ public record Arc(Point centre, double radius, double startAngle, double sweep) 
         return new Arc(pose.apply(centre), radius, startAngle + pose.rotation(), sweep);
     }
 
-    /** The piece between two parts of the way, each from 0 to 1. */
+    @Override
+    public Point direction(double part) {
+        Point outward = Point.direction(startAngle + part * sweep);
+        return sweep >= 0 ? outward.turnedLeft() : outward.turnedLeft().times(-1);
+    }
+
+    @Override
+    public Arc reversed() {
+        return new Arc(centre, radius, startAngle + sweep, -sweep);
+    }
+
+    @Override
+    public Arc mirrored() {
+        return new Arc(centre.mirrored(), radius, Math.PI - startAngle, -sweep);
+    }
+
+    @Override
     public Arc piece(double from, double to) {
         return new Arc(centre, radius, startAngle + from * sweep, (to - from) * sweep);
+    }
+
+    /**
+     * How far along a direction from the centre lies, as a part of the sweep; over 1 if the arc doesn't get there. A
+     * direction within rounding of the start counts as the start.
+     *
+     * @param angle of the direction, in radians
+     */
+    double partTowards(double angle) {
+        double turn = 2 * Math.PI;
+        double along = sweep >= 0 ? angle - startAngle : startAngle - angle;
+        double whole = along - turn * Math.floor(along / turn);
+        if (turn - whole < ROUNDING) {
+            whole = 0;
+        }
+        return sweep == 0 ? (whole < ROUNDING ? 0 : 2) : whole / Math.abs(sweep);
+    }
+
+    @Override
+    public double nearest(Point p) {
+        double part = partTowards(p.minus(centre).angle());
+        if (part <= 1) {
+            return part;
+        }
+        return start().distance(p) <= end().distance(p) ? 0 : 1;
+    }
+
+    @Override
+    public Box box() {
+        Box box = Box.of(start(), end());
+        for (int quarter = 0; quarter < 4; quarter++) {
+            double part = partTowards(quarter * Math.PI / 2);
+            if (part > 0 && part < 1) {
+                box = box.with(at(part));
+            }
+        }
+        return box;
     }
 }

@@ -6,6 +6,9 @@ public sealed interface Curve permits Segment, Arc {
     /** The place a part of the way along; 0 is the start, 1 the end. */
     Point at(double part);
 
+    /** The direction of travel a part of the way along, as a unit vector; the x axis' where the curve has no length. */
+    Point direction(double part);
+
     /** Along the curve, in inches. */
     double length();
 
@@ -19,4 +22,24 @@ public sealed interface Curve permits Segment, Arc {
 
     /** This curve carried along by a pose. */
     Curve posed(Pose pose);
+
+    /** The same curve from its end to its start. */
+    Curve reversed();
+
+    /** This curve mirrored in the y axis. */
+    Curve mirrored();
+
+    /** The piece between two parts of the way, each from 0 to 1. */
+    Curve piece(double from, double to);
+
+    /** How far along the place nearest to a point lies, from 0 to 1. */
+    double nearest(Point p);
+
+    /** From a point to the nearest place of this curve, in inches. */
+    default double distance(Point p) {
+        return at(nearest(p)).distance(p);
+    }
+
+    /** The smallest upright box round this curve. */
+    Box box();
 }

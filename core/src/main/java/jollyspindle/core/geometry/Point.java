@@ -55,6 +55,11 @@ public record Point(double x, double y) {
         return new Point(-y, x);
     }
 
+    /** The mirror image in the y axis. */
+    public Point mirrored() {
+        return new Point(-x, y);
+    }
+
     /** This vector scaled to length 1; undefined for the zero vector. */
     public Point unit() {
         return times(1 / Math.hypot(x, y));

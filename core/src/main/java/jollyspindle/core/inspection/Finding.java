@@ -3,6 +3,7 @@ package jollyspindle.core.inspection;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.Concern;
 
 import java.util.List;
 import java.util.Optional;
@@ -113,6 +114,60 @@ public sealed interface Finding {
         @Override
         public Optional<Remedy> remedy() {
             return Optional.of(new Remedy.SeeShelf());
+        }
+    }
+
+    /** Something about the chosen template wants another look. */
+    record TemplateConcern(String template, Concern concern) implements Finding {
+        @Override
+        public Severity severity() {
+            return Severity.WARNING;
+        }
+
+        @Override
+        public String code() {
+            return "template-concern";
+        }
+
+        @Override
+        public Optional<Remedy> remedy() {
+            return Optional.of(new Remedy.SeeShelf());
+        }
+    }
+
+    /** The shelf's copy of a template has changed since the job took its own. */
+    record ChangedOnShelf(String template, String templateId) implements Finding {
+        @Override
+        public Severity severity() {
+            return Severity.WARNING;
+        }
+
+        @Override
+        public String code() {
+            return "changed-on-shelf";
+        }
+
+        @Override
+        public Optional<Remedy> remedy() {
+            return Optional.of(new Remedy.TakeFromShelf(templateId));
+        }
+    }
+
+    /** The job uses a template that isn't on the shelf. */
+    record NotOnShelf(String template, String templateId) implements Finding {
+        @Override
+        public Severity severity() {
+            return Severity.NOTE;
+        }
+
+        @Override
+        public String code() {
+            return "not-on-shelf";
+        }
+
+        @Override
+        public Optional<Remedy> remedy() {
+            return Optional.of(new Remedy.PutOnShelf(templateId));
         }
     }
 

@@ -12,6 +12,12 @@ public sealed interface Remedy {
     /** Choose other counts of repeats. */
     record UseCounts(Counts counts) implements Remedy {}
 
+    /** Take the shelf's copy of a template into the job. */
+    record TakeFromShelf(String templateId) implements Remedy {}
+
+    /** Put the job's copy of a template on the shelf. */
+    record PutOnShelf(String templateId) implements Remedy {}
+
     /** Choose another template, or mend this one. */
     record SeeShelf() implements Remedy {}
 }

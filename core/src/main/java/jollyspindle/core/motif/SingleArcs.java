@@ -96,7 +96,7 @@ public record SingleArcs(ArcTemplate template, double clearance) {
                 repeat,
                 part,
                 parts,
-                template.id(),
+                template.templateId(),
                 template.edge(),
                 new Pose(line.centre(), frame.rotation() - fromCrown),
                 upright ? new Registration.OnSeam(fit.register()) : new Registration.FootOnBothMarks(),

@@ -16,6 +16,9 @@ import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.Concern;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateInspector;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -45,7 +48,7 @@ public final class Planner {
         }
         QuiltShape shape = QuiltShape.of(quilt);
         List<Finding> findings = new ArrayList<>(MeasureInspector.inspect(quilt, shape));
-        Optional<ArcTemplate> template = job.template();
+        Optional<ArcTemplate> template = job.arc();
         if (template.isEmpty()) {
             findings.add(new Finding.NoTemplate());
             return unplanned(job, Optional.of(shape), findings);
@@ -59,7 +62,38 @@ public final class Planner {
                     job.machine().footRadius()));
             return unplanned(job, Optional.of(shape), findings);
         }
+        TemplateInspector.inspect(job.chosenTemplate().orElseThrow(), job.machine()).stream()
+                .filter(Planner::concernsTheJob)
+                .forEach(c ->
+                        findings.add(new Finding.TemplateConcern(template.get().name(), c)));
         return plan(job, shape, template.get(), findings);
+    }
+
+    /** What the shelf says of a template besides doesn't touch the border. */
+    private static boolean concernsTheJob(Concern concern) {
+        return concern instanceof Concern.CheckDisagrees
+                || concern instanceof Concern.ThicknessAgainstFoot
+                || concern instanceof Concern.SweepShortOfHalfCircle;
+    }
+
+    /**
+     * How the job's copy of the template it uses compares with the shelf's.
+     *
+     * @param shelf the quilter's
+     */
+    public static List<Finding> compareWithShelf(QuiltJob job, List<Template> shelf) {
+        Optional<Template> copy = job.chosenTemplate();
+        if (copy.isEmpty()) {
+            return List.of();
+        }
+        String id = copy.get().id();
+        Optional<Template> there = shelf.stream().filter(t -> t.id().equals(id)).findFirst();
+        if (there.isEmpty()) {
+            return List.of(new Finding.NotOnShelf(copy.get().name(), id));
+        }
+        return there.get().worksLike(copy.get())
+                ? List.of()
+                : List.of(new Finding.ChangedOnShelf(copy.get().name(), id));
     }
 
     /**
@@ -73,7 +107,7 @@ public final class Planner {
         return plan.chosen().map(chosen -> {
             QuiltJob job = plan.job();
             CandidateFinder finder = new CandidateFinder(
-                    ring(job, plan.shape().orElseThrow(), job.template().orElseThrow()),
+                    ring(job, plan.shape().orElseThrow(), job.arc().orElseThrow()),
                     job.layout().wantedRepeat());
             return finder.withCount(side, chosen.counts().on(side) + step);
         });

@@ -7,11 +7,13 @@ import java.util.Optional;
 /**
  * What was decided for the border: arcs from one template, evenly divided.
  *
- * @param templateId the template on the job's shelf; may name none that is there
+ * @param templateId the job's copy of a template; may name none that is there
+ * @param guideId which of that template's edges; its main one while none is chosen
  * @param wantedRepeat about how long a repeat should be, in inches, {@link #SHORTEST_REPEAT} to {@link #LONGEST_REPEAT}
  * @param counts chosen; while none are, the best candidate's hold
  */
-public record RingLayout(Optional<String> templateId, double wantedRepeat, Optional<Counts> counts) {
+public record RingLayout(
+        Optional<String> templateId, Optional<String> guideId, double wantedRepeat, Optional<Counts> counts) {
 
     public static final double SHORTEST_REPEAT = 0.5;
     public static final double LONGEST_REPEAT = 60;

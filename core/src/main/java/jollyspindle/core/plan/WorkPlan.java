@@ -7,8 +7,10 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.Side;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Everything computed for a job; nothing decided.
@@ -27,6 +29,14 @@ public record WorkPlan(
         Optional<Candidate> chosen,
         List<RunPlan> runs,
         List<Finding> findings) {
+
+    /** This plan with more to tell, the worst still first. */
+    public WorkPlan withFindings(List<Finding> more) {
+        List<Finding> all = Stream.concat(findings.stream(), more.stream())
+                .sorted(Comparator.comparing(Finding::severity))
+                .toList();
+        return new WorkPlan(job, shape, candidates, chosen, runs, all);
+    }
 
     public Optional<RunPlan> run(Side side) {
         return runs.stream().filter(r -> r.side() == side).findFirst();

@@ -14,7 +14,7 @@ public enum ArcEdge {
     }
 
     /** What one foot radius adds to the edge's radius, in foot radii: 1 or −1. */
-    int footSign() {
+    public int footSign() {
         return footSign;
     }
 }

@@ -31,12 +31,14 @@ public record ArcFit(CircularSegment segment, double overRoom, int parts, SeamRe
             return Optional.empty();
         }
         CircularSegment segment = CircularSegment.ofRadiusAndChord(radius, repeat);
-        int parts = (int) Math.ceil(segment.sweep() / template.usableSweep() - 1e-9);
+        int parts = placements(segment.sweep(), template.usableSweep());
         return Optional.of(new ArcFit(
-                segment,
-                segment.height() - room,
-                Math.max(1, parts),
-                register(template, machine, segment.height() + clearance)));
+                segment, segment.height() - room, parts, register(template, machine, segment.height() + clearance)));
+    }
+
+    /** How many times a template with a usable sweep is placed for an arc, 1 or more; both in radians. */
+    static int placements(double sweep, double usable) {
+        return (int) Math.max(1, Math.ceil(sweep / usable - 1e-9));
     }
 
     /** The widest span this template stitches with this machine, in inches: the half circle. */
@@ -49,21 +51,20 @@ public record ArcFit(CircularSegment segment, double overRoom, int parts, SeamRe
     }
 
     private static SeamRegister register(ArcTemplate template, Machine machine, double crownAboveSeam) {
-        Optional<Double> nearest = template.riseLines().stream()
-                // A line that its label puts beside the acrylic can't be laid on anything.
-                .filter(line ->
-                        !template.strokesAt(template.lineBelowCrown(line)).isEmpty())
+        Optional<ArcTemplate.RiseLine> nearest = template.riseLines().stream()
                 .min(Comparator.comparingDouble(
                         line -> Math.abs(template.stitchedRise(line, machine) - crownAboveSeam)));
         double off = nearest.map(line -> template.stitchedRise(line, machine) - crownAboveSeam)
                 .orElse(Double.NaN);
         if (Math.abs(off) <= SeamRegister.LINE_TOLERANCE) {
-            return new SeamRegister.EngravedLine(nearest.orElseThrow(), off);
+            ArcTemplate.RiseLine line = nearest.orElseThrow();
+            return new SeamRegister.EngravedLine(line.label(), line.belowCrown(), off);
         }
         double belowEdge = template.crownToSeam(crownAboveSeam, machine);
-        if (belowEdge < 0 || belowEdge > template.reachBelowCrown()) {
+        if (template.strokesAt(belowEdge).isEmpty()) {
             return new SeamRegister.OffThePlate();
         }
-        return new SeamRegister.Tape(belowEdge, nearest.orElse(Double.NaN), -off);
+        return new SeamRegister.Tape(
+                belowEdge, nearest.map(ArcTemplate.RiseLine::label).orElse(Double.NaN), -off);
     }
 }

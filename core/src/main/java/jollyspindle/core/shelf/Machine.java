@@ -1,12 +1,15 @@
 package jollyspindle.core.shelf;
 
+import java.util.List;
+
 /**
- * The machine a job is stitched on: a head that moves over a quilt held on a frame, so that the template is turned and
- * the quilt is not.
+ * The machine a job is stitched on, as far as templates are concerned: its ruler foot.
  *
  * @param footRadius from the needle to the outside of the ruler foot, in inches, over 0 and at most 1/2
+ * @param footType what kind of foot it is
+ * @param measured what the radius was measured from; empty if it was typed
  */
-public record Machine(double footRadius) {
+public record Machine(double footRadius, FootType footType, List<FootMeasurement> measured) {
 
     /**
      * What ruler feet are made to, in inches, and what labels that count the foot have counted (common practice, no
@@ -16,14 +19,45 @@ public record Machine(double footRadius) {
 
     public static final double LARGEST_FOOT_RADIUS = 0.5;
 
+    /** How a foot is mounted, which decides how thick templates may be. */
+    public enum FootType {
+        LONGARM,
+        HIGH_SHANK,
+        LOW_SHANK
+    }
+
     public Machine {
         if (!(footRadius > 0) || footRadius > LARGEST_FOOT_RADIUS) {
             throw new IllegalArgumentException("a foot's radius is over 0 and at most 1/2 in, not " + footRadius);
         }
+        measured = List.copyOf(measured);
+    }
+
+    /** A longarm with a foot of a typed radius. */
+    public Machine(double footRadius) {
+        this(footRadius, FootType.LONGARM, List.of());
     }
 
     /** A machine with the usual foot, not measured yet. */
     public static Machine usual() {
         return new Machine(NOMINAL_FOOT_RADIUS);
+    }
+
+    /** This machine with a typed radius; what was measured no longer counts. */
+    public Machine withFootRadius(double other) {
+        return other == footRadius ? this : new Machine(other, footType, List.of());
+    }
+
+    public Machine withFootType(FootType other) {
+        return new Machine(footRadius, other, measured);
+    }
+
+    /**
+     * This machine with a foot as measured.
+     *
+     * @throws IllegalArgumentException if there are no measurements, or they give no possible foot
+     */
+    public Machine withMeasured(List<FootMeasurement> measurements) {
+        return new Machine(FootCalibration.of(measurements).footRadius(), footType, measurements);
     }
 }

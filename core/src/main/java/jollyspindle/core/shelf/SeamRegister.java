@@ -10,10 +10,11 @@ public sealed interface SeamRegister {
      * An engraved line.
      *
      * @param label the rise printed on it, in inches
+     * @param belowEdge from the edge's crown straight down to it, in inches
      * @param off what stitches with that line on the seam, less what is planned, in inches; at most
      *     {@link #LINE_TOLERANCE} either way
      */
-    record EngravedLine(double label, double off) implements SeamRegister {}
+    record EngravedLine(double label, double belowEdge, double off) implements SeamRegister {}
 
     /**
      * No line is near enough: a strip of 1/4 tape on the back of the template, its upper edge (towards the crown) on the

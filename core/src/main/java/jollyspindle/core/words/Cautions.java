@@ -1,6 +1,7 @@
 package jollyspindle.core.words;
 
 import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.shelf.Material;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -10,9 +11,6 @@ public final class Cautions {
 
     /** Said wherever anything is said about machine, foot, needle or thickness. */
     public static final String MANUAL_FIRST = "Your machine's manual and its dealer come first.";
-
-    /** Thinner than this, in inches, a template is one of the thin sort (3 mm), else one of the thick (6 mm). */
-    private static final double THIN_BELOW = 0.18;
 
     private Cautions() {}
 
@@ -24,7 +22,7 @@ public final class Cautions {
         said.add(
                 "Slide templates; don't lift them under the needle. Needle and foot up before a template is taken away.");
         said.add("Use the base plate, and cut loose tails before the template passes over them.");
-        job.template().ifPresent(t -> said.add(thickness(t.thickness(), new Words(job.tape()))));
+        job.chosenTemplate().ifPresent(t -> said.add(thickness(t.material(), new Words(job.tape()))));
         said.add("Keep grip tape of the abrasive kind away from fabric shears and slick mats.");
         said.add("Chalk smudges; washable blue is fixed for good by an iron; ink that heat erases may come back in the"
                 + " cold. Try the marker on a scrap first.");
@@ -34,13 +32,13 @@ public final class Cautions {
     /**
      * Which foot a thickness goes with.
      *
-     * @param inches the template's thickness
+     * @param material the template's
      */
-    public static String thickness(double inches, Words words) {
-        String pair = inches < THIN_BELOW
+    public static String thickness(Material material, Words words) {
+        String pair = material.thin()
                 ? "thin templates go with low-shank feet"
                 : "thick templates go with high-shank feet and longarms";
-        return "This template is " + words.exact(inches) + " thick: " + pair
+        return "This template is " + words.exact(material.thickness()) + " thick: " + pair
                 + ". A wrong pair lets the foot ride up over the template, or strikes the needle clamp.";
     }
 }

@@ -42,6 +42,16 @@ public record FindingWords(Words words) {
                     : useless.template() + " is labelled as stitched, but its radius is no larger than a foot's. Is the"
                             + " label as cut?";
         }
+        if (finding instanceof Finding.TemplateConcern about) {
+            return about.template() + ": " + new ShelfWords(words).concern(about.concern());
+        }
+        if (finding instanceof Finding.ChangedOnShelf changed) {
+            return changed.template() + " has changed on your shelf since this job took its copy. The job still plans"
+                    + " with the copy.";
+        }
+        if (finding instanceof Finding.NotOnShelf missing) {
+            return "The job brings its own copy of " + missing.template() + ", which isn't on your shelf.";
+        }
         if (finding instanceof Finding.RepeatTooWide wide) {
             return "A repeat of " + words.length(wide.repeat()) + " is wider than this template can span, which is "
                     + words.length(wide.widest()) + ".";
@@ -92,6 +102,12 @@ public record FindingWords(Words words) {
         }
         if (remedy instanceof Remedy.UseCounts use) {
             return "Use " + Words.counts(use.counts());
+        }
+        if (remedy instanceof Remedy.TakeFromShelf) {
+            return "Take the shelf's";
+        }
+        if (remedy instanceof Remedy.PutOnShelf) {
+            return "Put it on the shelf";
         }
         return "Look at the shelf";
     }

@@ -15,9 +15,6 @@ import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.ArcFit;
-import jollyspindle.core.shelf.ArcTemplate;
-import jollyspindle.core.shelf.LabelConvention;
-import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.SeamRegister;
 
 import java.util.Locale;
@@ -332,19 +329,6 @@ public record Words(TapeScale tape) {
     /** Which way a run is stitched. */
     public static String direction(Side side) {
         return startCorner(side) + " to " + startCorner(side.next());
-    }
-
-    /** {@code marked radius 4, as stitched}. */
-    public String label(ArcTemplate template) {
-        return "marked radius " + exact(template.labelRadius()) + ", "
-                + (template.label() == LabelConvention.AS_CUT ? "as cut" : "as stitched");
-    }
-
-    /** What a template stitches with a machine's foot. */
-    public String stitches(ArcTemplate template, Machine machine) {
-        return template.difficulty(machine)
-                .map(d -> "can't be stitched with this foot")
-                .orElseGet(() -> "stitches radius " + length(template.stitchedRadius(machine)));
     }
 
     /** Whether a template's arc has room: {@code 4 1/2 of room left above}. */

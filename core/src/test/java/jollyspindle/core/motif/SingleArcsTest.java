@@ -16,8 +16,11 @@ import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.shelf.ArcTemplate;
-import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.ArcForm;
+import jollyspindle.core.shelf.form.EngravedLine;
+import jollyspindle.core.shelf.form.SizeLabel;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -40,8 +43,16 @@ import static org.assertj.core.api.Assertions.within;
 /** The motif by itself, on a run that lies level with its left end at the origin. */
 class SingleArcsTest {
 
-    private static final ArcTemplate FOUR = new ArcTemplate(
-            "four", "Four", ArcEdge.CONVEX, 4, LabelConvention.AS_STITCHED, Math.PI, List.of(1.0, 2.0, 3.0), 4, 0.25);
+    private static final ArcTemplate FOUR = four(ArcEdge.CONVEX, Math.PI).arcs().get(0);
+
+    private static Template four(ArcEdge edge, double sweep) {
+        return Template.of(
+                "four",
+                "Four",
+                edge == ArcEdge.CONVEX ? ArcForm.bulging(4, sweep, 4) : ArcForm.hollow(4, sweep, 4),
+                SizeLabel.RADIUS_AS_STITCHED,
+                List.of(EngravedLine.rise(1), EngravedLine.rise(2), EngravedLine.rise(3)));
+    }
 
     private static LaidOut layOut(ArcTemplate template, double length, int count, double clearance) {
         RunFrame frame = new RunFrame(Side.TOP, Point.ORIGIN, new Point(1, 0), length, 8);
@@ -87,7 +98,7 @@ class SingleArcsTest {
     @Property
     void handOversLieOnTheArcAtEvenParts(@ForAll @IntRange(min = 3, max = 9) int parts) {
         double sweep = 2 * Math.asin(3.25 / 4);
-        ArcTemplate narrow = FOUR.withUsableSweep(sweep / parts + 1e-6);
+        ArcTemplate narrow = four(ArcEdge.CONVEX, sweep / parts + 1e-6).arcs().get(0);
         LaidOut laid = layOut(narrow, 13, 2, 0.5);
         List<Placement> first = laid.placements().subList(0, parts);
         for (int i = 0; i < parts; i++) {
@@ -125,10 +136,10 @@ class SingleArcsTest {
             @ForAll @DoubleRange(min = 0.01, max = 5) double below,
             @ForAll ArcEdge edge,
             @ForAll @DoubleRange(min = 0.6, max = 3.1) double sweep) {
-        ArcTemplate template = FOUR.withEdge(edge).withUsableSweep(sweep);
+        ArcTemplate template = four(edge, sweep).arcs().get(0);
         GeometryFactory jts = new GeometryFactory();
         List<Coordinate> ring = new java.util.ArrayList<>();
-        template.outline().forEach(curve -> {
+        template.outlineCurves().forEach(curve -> {
             for (int i = 0; i < 200; i++) {
                 Point p = curve.at(i / 200.0);
                 ring.add(new Coordinate(p.x(), p.y()));
@@ -160,11 +171,13 @@ class SingleArcsTest {
         assertThatThrownBy(() -> new EvenDivision(0, 3)).hasMessageContaining("longer than 0");
         assertThatThrownBy(() -> new EvenDivision(10, 0)).hasMessageContaining("at least one");
         assertThatThrownBy(() -> new Counts(0, 5)).hasMessageContaining("1 to 400");
-        assertThatThrownBy(() -> new RingLayout(java.util.Optional.empty(), 0.4, java.util.Optional.empty()))
+        assertThatThrownBy(() -> new RingLayout(
+                        java.util.Optional.empty(), java.util.Optional.empty(), 0.4, java.util.Optional.empty()))
                 .hasMessageContaining("1/2");
         QuiltJob demo = DemoJob.heronWeir();
         assertThatThrownBy(() -> demo.withName(" ")).hasMessageContaining("1 to 80");
-        assertThatThrownBy(() -> demo.withShelf(List.of(FOUR, FOUR))).hasMessageContaining("two templates");
+        assertThatThrownBy(() -> demo.withTemplates(List.of(four(ArcEdge.CONVEX, 2), four(ArcEdge.CONCAVE, 2))))
+                .hasMessageContaining("two templates");
         assertThatThrownBy(
                         () -> demo.withQuilt(demo.quilt().with(jollyspindle.core.quilt.Dimension.BODY_TOP, Double.NaN)))
                 .hasMessageContaining("not a measured length");

@@ -17,6 +17,11 @@ import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.StarterShelf;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.ArcForm;
+import jollyspindle.core.shelf.form.EngravedLine;
+import jollyspindle.core.shelf.form.SizeLabel;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -34,7 +39,9 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 import static org.assertj.core.api.Assertions.assertThat;
@@ -79,7 +86,7 @@ class PlannerTest {
     /** Everything that must hold of any plan that was made without problems. */
     private static void checkWhole(WorkPlan plan) {
         QuiltJob job = plan.job();
-        ArcTemplate template = job.template().orElseThrow();
+        ArcTemplate template = job.arc().orElseThrow();
         Set<String> ids = new HashSet<>();
         for (RunPlan run : plan.runs()) {
             int count = run.division().count();
@@ -159,7 +166,9 @@ class PlannerTest {
         assertThat(placement.line().start().distance(placement.start().place())).isLessThan(1e-3);
         assertThat(placement.line().end().distance(placement.end().place())).isLessThan(1e-3);
         // The needle runs a foot's radius from the placed acrylic edge everywhere; JTS measures.
-        LineString edge = line(template.edgeCurve().posed(placement.pose()));
+        double used = template.usableSweep();
+        LineString edge =
+                line(new Arc(Point.ORIGIN, template.edgeRadius(), (Math.PI - used) / 2, used).posed(placement.pose()));
         for (Coordinate needle : line(placement.line(), 12).getCoordinates()) {
             assertThat(edge.distance(JTS.createPoint(needle))).isCloseTo(machine.footRadius(), within(1e-3));
         }
@@ -177,6 +186,17 @@ class PlannerTest {
             at = placement.end();
         }
         assertThat(at.along()).isCloseTo(run.division().length(), within(1e-9));
+    }
+
+    private static QuiltJob withArc(QuiltJob job, UnaryOperator<ArcForm> change) {
+        Template template = job.chosenTemplate().orElseThrow();
+        return job.withTemplate(template.withForm(change.apply((ArcForm) template.form())));
+    }
+
+    /** The acrylic ends 1 1/2 below the crown. */
+    private static QuiltJob shallow(QuiltJob job, List<EngravedLine> lines) {
+        QuiltJob cut = withArc(job, arc -> arc.withDepth(1.5));
+        return cut.withTemplate(cut.chosenTemplate().orElseThrow().withLines(lines));
     }
 
     @Test
@@ -213,8 +233,9 @@ class PlannerTest {
                 .withTape(tape)
                 .withMachine(new Machine(foot))
                 .withWantedRepeat(wanted);
-        ArcTemplate chosen = job.shelf().get(template).withUsableSweep(usable);
-        WorkPlan plan = Planner.plan(job.withTemplate(chosen).withTemplateChosen(chosen.id()));
+        Template starter = StarterShelf.templates().get(template);
+        Template chosen = starter.withForm(((ArcForm) starter.form()).withUsableSweep(usable));
+        WorkPlan plan = Planner.plan(job.withTemplate(chosen).withTemplateChosen(chosen.id(), Optional.empty()));
         checkWhole(plan);
         assertThat(plan.runs()).hasSize(4);
         boolean into = plan.runs().stream().anyMatch(r -> !r.fit().fitsRoom());
@@ -267,7 +288,7 @@ class PlannerTest {
     void scalingAJobScalesItsPlan() {
         double k = 1.27;
         QuiltJob job = job(quilt(70, 84, 70, 84, 7, Corners.CORNERSTONES));
-        ArcTemplate t = job.template().orElseThrow().withLabel(jollyspindle.core.shelf.LabelConvention.AS_CUT);
+        Template t = job.chosenTemplate().orElseThrow().withLabel(SizeLabel.RADIUS_AS_CUT);
         QuiltJob one = job.withTemplate(t).withCounts(new Counts(10, 12)).withMachine(new Machine(0.25));
         Quilt larger = one.quilt();
         for (Map.Entry<Dimension, Double> e : one.quilt().measured().entrySet()) {
@@ -275,7 +296,7 @@ class PlannerTest {
         }
         QuiltJob two = one.withQuilt(larger)
                 .withMachine(new Machine(0.25 * k))
-                .withTemplate(t.withLabelRadius(t.labelRadius() * k));
+                .withTemplate(t.withForm(t.form().withMainSize(t.form().mainSize() * k)));
         List<Arc> small =
                 Planner.plan(one).run(Side.LEFT).orElseThrow().laidOut().lines();
         List<Arc> large =
@@ -291,8 +312,8 @@ class PlannerTest {
         QuiltJob demo = DemoJob.heronWeir();
         for (int parts = 2; parts <= 4; parts++) {
             // The demo's widest arc sweeps 128.5°.
-            ArcTemplate narrow = demo.template().orElseThrow().withUsableSweep(Math.toRadians(129.0 / parts));
-            WorkPlan plan = Planner.plan(demo.withTemplate(narrow));
+            double usable = Math.toRadians(129.0 / parts);
+            WorkPlan plan = Planner.plan(withArc(demo, arc -> arc.withUsableSweep(usable)));
             checkWhole(plan);
             RunPlan top = plan.run(Side.TOP).orElseThrow();
             assertThat(top.laidOut().placements()).hasSize(10 * parts);
@@ -310,8 +331,7 @@ class PlannerTest {
             assertThat(plan.findings()).hasSize(4).allMatch(Finding.SeveralPlacements.class::isInstance);
             // Where the template never stands upright, a seam beyond its plate is no trouble.
             assertThat(
-                            Planner.plan(demo.withTemplate(
-                                            narrow.withPlateDepth(1.5).withRiseLines(List.of())))
+                            Planner.plan(shallow(withArc(demo, arc -> arc.withUsableSweep(usable)), List.of()))
                                     .findings()
                                     .stream()
                                     .anyMatch(Finding.SeamOffPlate.class::isInstance))
@@ -336,12 +356,11 @@ class PlannerTest {
     void findsWhatWouldGoWrong() {
         QuiltJob demo = DemoJob.heronWeir();
         List<Finding> found = new ArrayList<>();
-        found.addAll(Planner.plan(demo.withTemplateChosen("lost")).findings());
+        found.addAll(
+                Planner.plan(demo.withTemplateChosen("lost", Optional.empty())).findings());
         found.addAll(Planner.plan(demo.withQuilt(demo.quilt().with(Dimension.BODY_TOP, 190)))
                 .findings());
-        found.addAll(
-                Planner.plan(demo.withTemplate(demo.template().orElseThrow().withLabelRadius(0.2)))
-                        .findings());
+        found.addAll(Planner.plan(withArc(demo, arc -> arc.withMainSize(0.2))).findings());
         found.addAll(Planner.plan(demo.withCounts(new Counts(5, 12))).findings());
         found.addAll(Planner.plan(demo.withCounts(new Counts(10, 12))
                         .withQuilt(demo.quilt()
@@ -349,8 +368,8 @@ class PlannerTest {
                                 .with(Dimension.BODY_RIGHT, 87)
                                 .with(Dimension.DIAGONAL_DOWN, 114)))
                 .findings());
-        found.addAll(Planner.plan(demo.withTemplate(
-                        demo.template().orElseThrow().withPlateDepth(1.5).withRiseLines(List.of(1.0))))
+        found.addAll(Planner.plan(shallow(
+                        withArc(demo, arc -> arc.withUsableSweep(Math.toRadians(45))), List.of(EngravedLine.rise(1))))
                 .findings());
         assertThat(found)
                 .extracting(Finding::code)

@@ -1,6 +1,8 @@
 package jollyspindle.core.shelf;
 
-import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.shelf.form.ArcForm;
+import jollyspindle.core.shelf.form.EngravedLine;
+import jollyspindle.core.shelf.form.SizeLabel;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -8,9 +10,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -19,8 +21,22 @@ import static org.assertj.core.api.Assertions.within;
 class ArcTemplateTest {
 
     private static ArcTemplate template(ArcEdge edge, double radius, LabelConvention label) {
-        return new ArcTemplate(
-                "t", "T", edge, radius, label, Math.toRadians(150), List.of(1.0, 1.5, 2.0, 3.0), 4, 0.25);
+        return template(edge, radius, label, 150, 4);
+    }
+
+    private static ArcTemplate template(
+            ArcEdge edge, double radius, LabelConvention label, double usableDegrees, double depth) {
+        double sweep = Math.toRadians(usableDegrees);
+        return Template.of(
+                        "t",
+                        "T",
+                        edge == ArcEdge.CONVEX
+                                ? ArcForm.bulging(radius, sweep, depth)
+                                : ArcForm.hollow(radius, sweep, depth),
+                        new SizeLabel(SizeLabel.Printed.RADIUS, label),
+                        Stream.of(1.0, 1.5, 2.0, 3.0).map(EngravedLine::rise).toList())
+                .arcs()
+                .get(0);
     }
 
     // A hole that is to stitch diameter d is cut d + 2f wide: 1/2, 1 3/4, 2 1/4 need 1, 2 1/4, 2 3/4 (common practice,
@@ -79,21 +95,9 @@ class ArcTemplateTest {
         assertThatThrownBy(() -> new Machine(0)).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> new Machine(Double.NaN)).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> template(ArcEdge.CONVEX, -1, LabelConvention.AS_CUT))
-                .hasMessageContaining("radius");
-        assertThatThrownBy(() ->
-                        template(ArcEdge.CONVEX, 1, LabelConvention.AS_CUT).withUsableSweep(3.3))
+                .hasMessageContaining("bulging edge");
+        assertThatThrownBy(() -> template(ArcEdge.CONVEX, 1, LabelConvention.AS_CUT, 189, 1))
                 .hasMessageContaining("half circle");
-    }
-
-    @Test
-    void outlinesAreClosed() {
-        for (ArcTemplate template : StarterShelf.templates()) {
-            List<Curve> outline = template.outline();
-            for (int i = 0; i < outline.size(); i++) {
-                Curve next = outline.get((i + 1) % outline.size());
-                assertThat(outline.get(i).end().distance(next.start())).isLessThan(1e-12);
-            }
-        }
     }
 
     // With the line marked 2 on the seam the crown stitches 2 above it with the usual foot (common practice, no
@@ -124,12 +128,17 @@ class ArcTemplateTest {
         } else if (fit.register() instanceof SeamRegister.Tape tape) {
             said = String.format(Locale.ROOT, "tape %.3f from %s", tape.belowLine(), tape.nearestLine());
             // Wherever the tape is measured from, it lies where the seam passes.
-            assertThat(template.lineBelowCrown(tape.nearestLine()) + tape.belowLine())
+            assertThat(belowCrown(template, tape.nearestLine()) + tape.belowLine())
                     .isCloseTo(tape.belowEdge(), within(1e-9));
         } else {
             said = "off";
         }
         assertThat(said).isEqualTo(expected);
+    }
+
+    /** By the label's own meaning: as stitched with the usual foot. */
+    private static double belowCrown(ArcTemplate template, double label) {
+        return template.edge() == ArcEdge.CONVEX ? label - 0.25 : label + 0.25;
     }
 
     @Property
@@ -142,7 +151,8 @@ class ArcTemplateTest {
         ArcFit fit = ArcFit.of(template, machine, span, 6, 0).orElseThrow();
         double crownFromEdge = template.stitchedRadius(machine) - template.edgeRadius();
         if (fit.register() instanceof SeamRegister.EngravedLine line) {
-            double rise = template.lineBelowCrown(line.label()) + crownFromEdge;
+            double rise = belowCrown(template, line.label()) + crownFromEdge;
+            assertThat(line.belowEdge()).isCloseTo(belowCrown(template, line.label()), within(1e-12));
             assertThat(rise).isCloseTo(fit.segment().height(), within(SeamRegister.LINE_TOLERANCE));
             assertThat(rise - fit.segment().height()).isCloseTo(line.off(), within(1e-9));
         } else if (fit.register() instanceof SeamRegister.Tape tape) {
@@ -154,8 +164,7 @@ class ArcTemplateTest {
     @Test
     void aLineBesideTheAcrylicServesNothing() {
         // A radius of 4 rises 3 over 7.746, where a line is said to be, but the plate ends before it.
-        ArcTemplate shallow =
-                template(ArcEdge.CONVEX, 4, LabelConvention.AS_STITCHED).withPlateDepth(2);
+        ArcTemplate shallow = template(ArcEdge.CONVEX, 4, LabelConvention.AS_STITCHED, 80, 2);
         assertThat(ArcFit.of(shallow, Machine.usual(), 7.745967, 6, 0)
                         .orElseThrow()
                         .register())
@@ -171,7 +180,7 @@ class ArcTemplateTest {
         assertThat(half.overRoom()).isCloseTo(0.125, within(1e-9));
         assertThat(half.fitsRoom()).isFalse();
         assertThat(half.parts()).isEqualTo(2);
-        ArcTemplate narrow = template.withUsableSweep(Math.toRadians(60));
+        ArcTemplate narrow = template(ArcEdge.CONVEX, 4, LabelConvention.AS_STITCHED, 60, 4);
         assertThat(ArcFit.of(narrow, Machine.usual(), 8, 6, 0).orElseThrow().parts())
                 .isEqualTo(3);
         assertThat(ArcFit.of(narrow, Machine.usual(), 4, 6, 0).orElseThrow().parts())

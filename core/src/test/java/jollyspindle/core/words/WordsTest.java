@@ -12,12 +12,15 @@ import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.SeamRegister;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.ArcForm;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -60,9 +63,9 @@ class WordsTest {
 
     @Test
     void saysWhatLiesOnTheSeam() {
-        assertThat(words.instruction(new SeamRegister.EngravedLine(2.25, 0.001)))
+        assertThat(words.instruction(new SeamRegister.EngravedLine(2.25, 2, 0.001)))
                 .isEqualTo("Lay the engraved line 2 1/4 on the seam.");
-        assertThat(words.instruction(new SeamRegister.EngravedLine(2.25, -0.0157)))
+        assertThat(words.instruction(new SeamRegister.EngravedLine(2.25, 2, -0.0157)))
                 .isEqualTo("Lay the engraved line 2 1/4 on the seam; it stitches 1/64 lower than drawn.");
         assertThat(words.instruction(new SeamRegister.Tape(1.375, 1.5, 0.125)))
                 .isEqualTo(
@@ -82,16 +85,25 @@ class WordsTest {
                 .contains("1.27 cm", "smaller");
     }
 
+    private static QuiltJob withArc(QuiltJob job, UnaryOperator<ArcForm> change) {
+        Template template = job.chosenTemplate().orElseThrow();
+        return job.withTemplate(template.withForm(change.apply((ArcForm) template.form())));
+    }
+
+    private static Template thinned(Template template) {
+        return template.withMaterial(template.material().withThickness(0.118));
+    }
+
     @Test
     void everyFindingAndRemedyHasItsWords() {
         QuiltJob demo = DemoJob.heronWeir();
         FindingWords said = new FindingWords(words);
         for (QuiltJob job : List.of(
-                demo.withTemplateChosen("lost"),
+                demo.withTemplateChosen("lost", Optional.empty()),
                 demo.withQuilt(demo.quilt().with(Dimension.BODY_TOP, 190)),
                 demo.withCounts(new Counts(4, 40)),
-                demo.withTemplate(demo.template().orElseThrow().withLabelRadius(0.2)),
-                demo.withTemplate(demo.template().orElseThrow().withUsableSweep(1)),
+                withArc(demo, arc -> arc.withMainSize(0.2)),
+                withArc(demo, arc -> arc.withUsableSweep(1)),
                 demo.withQuilt(demo.quilt().without(Dimension.BODY_TOP).without(Dimension.DEPTH_LEFT)),
                 demo.withQuilt(demo.quilt()
                         .with(Dimension.DEPTH_TOP, 2)
@@ -115,7 +127,7 @@ class WordsTest {
     void cautionsFollowTheTemplateAndDeferToTheManual() {
         QuiltJob demo = DemoJob.heronWeir();
         assertThat(Cautions.of(demo)).anyMatch(c -> c.contains("high-shank"));
-        QuiltJob thin = demo.withTemplate(demo.template().orElseThrow().withThickness(0.118));
+        QuiltJob thin = demo.withTemplate(thinned(demo.chosenTemplate().orElseThrow()));
         assertThat(Cautions.of(thin)).anyMatch(c -> c.contains("low-shank"));
         assertThat(Cautions.MANUAL_FIRST).contains("manual", "dealer");
     }

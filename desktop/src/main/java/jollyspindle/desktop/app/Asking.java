@@ -1,7 +1,5 @@
 package jollyspindle.desktop.app;
 
-import jollyspindle.files.job.JobFile;
-
 import java.io.File;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -23,7 +21,8 @@ public interface Asking {
 
     Unsaved unsaved(String jobName);
 
-    Optional<Path> toOpen();
+    /** Which file of a kind to read. */
+    Optional<Path> toOpen(String title, String kind, String suffix);
 
     /** Where to write a file of a kind. */
     Optional<Path> toWrite(String title, String suggestedName, String kind, String suffix);
@@ -53,8 +52,8 @@ public interface Asking {
             }
 
             @Override
-            public Optional<Path> toOpen() {
-                return path(chooser("Open a job", "Jobs", JobFile.SUFFIX).showOpenDialog(owner));
+            public Optional<Path> toOpen(String title, String kind, String suffix) {
+                return path(chooser(title, kind, suffix).showOpenDialog(owner));
             }
 
             @Override

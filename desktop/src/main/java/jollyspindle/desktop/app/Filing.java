@@ -134,7 +134,7 @@ final class Filing {
 
     void startNew() {
         if (mayLeave()) {
-            bench.start(Workbench.newJob());
+            bench.start(bench.newJob());
         }
     }
 
@@ -146,7 +146,7 @@ final class Filing {
 
     void open() {
         if (mayLeave()) {
-            asking.toOpen().ifPresent(this::take);
+            asking.toOpen("Open a job", "Jobs", JobFile.SUFFIX).ifPresent(this::take);
         }
     }
 
@@ -211,14 +211,17 @@ final class Filing {
         }
     }
 
-    /** The job's name as every system takes it for a file. */
     private String fileName() {
-        String name =
-                bench.job().name().replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]+", " ").strip();
-        return name.isEmpty() ? "quilt" : name;
+        return fileName(bench.job().name(), "quilt");
     }
 
-    private static Path ending(Path file, String suffix) {
+    /** A name as every system takes it for a file. */
+    static String fileName(String name, String otherwise) {
+        String plain = name.replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]+", " ").strip();
+        return plain.isEmpty() ? otherwise : plain;
+    }
+
+    static Path ending(Path file, String suffix) {
         String name = file.getFileName().toString();
         return name.toLowerCase(Locale.ROOT).endsWith(suffix) ? file : file.resolveSibling(name + suffix);
     }

@@ -6,7 +6,7 @@ import jollyspindle.core.plan.Planner;
 import jollyspindle.files.AtomicFile;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.job.JobFile;
-import jollyspindle.files.job.UnknownFields;
+import jollyspindle.files.json.UnknownFields;
 import jollyspindle.files.packet.Packet;
 import jollyspindle.files.packet.PaperSize;
 import picocli.CommandLine;

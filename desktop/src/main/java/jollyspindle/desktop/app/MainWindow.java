@@ -2,12 +2,11 @@ package jollyspindle.desktop.app;
 
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.shelf.Template;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.bench.LayOutBench;
 import jollyspindle.desktop.bench.MarkBench;
 import jollyspindle.desktop.bench.MeasureBench;
-import jollyspindle.desktop.bench.ShelfBench;
-import jollyspindle.desktop.bench.ShelfStage;
 import jollyspindle.desktop.control.FindingsBox;
 import jollyspindle.desktop.control.PlacementCallout;
 import jollyspindle.desktop.control.QuiltTable;
@@ -17,6 +16,9 @@ import jollyspindle.desktop.control.TapeView;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.shelf.ShelfBench;
+import jollyspindle.desktop.shelf.ShelfModel;
+import jollyspindle.desktop.shelf.ShelfStage;
 import jollyspindle.files.job.JobFile;
 
 import java.io.File;
@@ -65,6 +67,8 @@ public final class MainWindow {
     private final BorderPane tablePane = new BorderPane();
     private final Map<WorkStage, Region> benches = new EnumMap<>(WorkStage.class);
     private final ShelfStage shelf;
+    private final ShelfBench shelfBench;
+    private final ShelfFiling shelfFiling;
 
     /**
      * Builds the window on a stage; the caller shows it.
@@ -78,10 +82,13 @@ public final class MainWindow {
         filing = new Filing(bench, asking.apply(stage), messages::tell, folder);
         table = new QuiltTable(bench, look, this::measure);
         tape = new TapeView(bench, look);
-        shelf = new ShelfStage(bench, look);
+        ShelfModel shelfModel = new ShelfModel(bench);
+        shelfFiling = new ShelfFiling(bench, shelfModel, asking.apply(stage), messages::tell, folder);
+        shelf = new ShelfStage(bench, shelfModel, look, shelfFiling);
+        shelfBench = new ShelfBench(bench, shelfModel);
         measureBench = new MeasureBench(bench);
         benches.put(WorkStage.MEASURE, bench(measureBench, 400));
-        benches.put(WorkStage.SHELF, bench(new ShelfBench(bench, shelf), 380));
+        benches.put(WorkStage.SHELF, bench(shelfBench, 380));
         LayOutBench layOut = new LayOutBench(bench, look);
         layOut.getStyleClass().add("bench");
         widen(layOut, 346);
@@ -132,7 +139,7 @@ public final class MainWindow {
                         this::title, bench.planProperty(), bench.savedProperty(), bench.fileProperty()));
         stage.setOnCloseRequest(e -> {
             if (filing.mayLeave()) {
-                filing.leave();
+                leave();
             } else {
                 e.consume();
             }
@@ -178,7 +185,7 @@ public final class MainWindow {
     private Node leftPanel() {
         Label heading = new Label("Quilt");
         heading.getStyleClass().add("heading");
-        RegionMap map = new RegionMap(bench, side -> table.zoomToSide());
+        RegionMap map = new RegionMap(bench, side -> table.zoomToSide(), this::useDropped);
         Label findings = new Label("To look at");
         findings.getStyleClass().addAll("heading", "section");
         VBox panel = new VBox(heading, map, findings, new FindingsBox(bench, this::carryOut));
@@ -240,7 +247,7 @@ public final class MainWindow {
         });
         scene.setOnDragDropped(e -> {
             Optional<Path> file = dropped(e.getDragboard().getFiles());
-            file.ifPresent(f -> Platform.runLater(() -> filing.open(f)));
+            file.ifPresent(f -> Platform.runLater(() -> take(f)));
             e.setDropCompleted(file.isPresent());
             e.consume();
         });
@@ -254,11 +261,29 @@ public final class MainWindow {
                 .findFirst();
     }
 
+    private void take(Path file) {
+        if (shelfFiling.takes(file)) {
+            bench.stageProperty().set(WorkStage.SHELF);
+        } else {
+            filing.open(file);
+        }
+    }
+
+    /** What must be done before the window goes. */
+    void leave() {
+        filing.leave();
+        shelfFiling.keep();
+    }
+
     private void carryOut(Remedy remedy) {
         if (remedy instanceof Remedy.Measure measure) {
             measure(measure.what());
         } else if (remedy instanceof Remedy.UseCounts use) {
             bench.edit("repeats " + Words.counts(use.counts()), job -> job.withCounts(use.counts()));
+        } else if (remedy instanceof Remedy.TakeFromShelf take) {
+            bench.takeFromShelf(take.templateId());
+        } else if (remedy instanceof Remedy.PutOnShelf put) {
+            bench.putOnShelf(put.templateId());
         } else {
             bench.stageProperty().set(WorkStage.SHELF);
         }
@@ -267,6 +292,19 @@ public final class MainWindow {
     private void measure(Dimension dimension) {
         bench.stageProperty().set(WorkStage.MEASURE);
         Platform.runLater(() -> measureBench.focus(dimension));
+    }
+
+    /** A template was let go over a side of the quilt's map. */
+    private boolean useDropped(Object source) {
+        Optional<Template> template = shelf.template(source);
+        template.ifPresent(t -> {
+            if (t.arcs().isEmpty()) {
+                messages.tell(t.name() + " has no round edge: a border of arcs can't be stitched along it.");
+            } else {
+                bench.use(t, Optional.empty());
+            }
+        });
+        return template.isPresent();
     }
 
     /** Offers what a run that is over didn't save. */
@@ -286,6 +324,14 @@ public final class MainWindow {
 
     QuiltTable table() {
         return table;
+    }
+
+    ShelfStage shelf() {
+        return shelf;
+    }
+
+    ShelfBench shelfBench() {
+        return shelfBench;
     }
 
     TapeView tape() {

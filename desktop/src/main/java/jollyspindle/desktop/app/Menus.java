@@ -104,7 +104,7 @@ final class Menus {
                 new SeparatorMenuItem(),
                 item("Quit", ctrl(KeyCode.Q), () -> {
                     if (filing.mayLeave()) {
-                        filing.leave();
+                        window.leave();
                         window.stage().close();
                     }
                 }));

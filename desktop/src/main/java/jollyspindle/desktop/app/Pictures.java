@@ -32,7 +32,7 @@ final class Pictures {
 
     private static final List<Shot> SHOTS = List.of(
             new Shot("new-job", (bench, window) -> {
-                bench.start(Workbench.newJob());
+                bench.start(bench.newJob());
                 bench.stageProperty().set(WorkStage.MEASURE);
             }),
             new Shot("measure", (bench, window) -> {

@@ -3,7 +3,6 @@ package jollyspindle.desktop.bench;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RingLayout;
-import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.CandidateCard;
 import jollyspindle.desktop.control.Choices;
@@ -37,7 +36,7 @@ public final class LayOutBench extends VBox {
 
     private final Workbench bench;
     private final Look look;
-    private final ComboBox<ArcTemplate> template = new ComboBox<>();
+    private final ComboBox<ArcChoice> template = new ComboBox<>();
     private final LengthField wanted;
     private final VBox cards = new VBox(8);
     private final ToggleGroup group = new ToggleGroup();
@@ -154,12 +153,12 @@ public final class LayOutBench extends VBox {
                 template,
                 "template-choice",
                 "The template every arc of the border is stitched with",
-                bench.job().shelf(),
-                ArcTemplate::name);
+                List.of(),
+                ArcChoice::name);
         template.setOnAction(e -> {
-            ArcTemplate chosen = template.getValue();
+            ArcChoice chosen = template.getValue();
             if (!showing && chosen != null) {
-                bench.edit("template " + chosen.name(), job -> job.withTemplateChosen(chosen.id()));
+                bench.use(chosen.template(), Optional.of(chosen.arc().guideId()));
             }
         });
     }
@@ -167,10 +166,12 @@ public final class LayOutBench extends VBox {
     private void show() {
         showing = true;
         QuiltJob job = bench.job();
-        if (!template.getItems().equals(job.shelf())) {
-            template.setItems(FXCollections.observableArrayList(job.shelf()));
+        List<ArcChoice> choices = ArcChoice.of(job, bench.shelf());
+        if (!template.getItems().equals(choices)) {
+            template.setItems(FXCollections.observableArrayList(choices));
         }
-        template.setValue(job.template().orElse(null));
+        template.setValue(
+                choices.stream().filter(c -> c.isChosen(job)).findFirst().orElse(null));
         wanted.show(OptionalDouble.of(job.layout().wantedRepeat()));
         candidates();
         showing = false;

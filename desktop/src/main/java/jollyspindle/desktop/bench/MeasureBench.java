@@ -50,9 +50,9 @@ public final class MeasureBench extends VBox {
                 false,
                 () -> bench.job().tape(),
                 this::footObjection,
-                inches -> bench.edit(
+                inches -> bench.editMachine(
                         "foot " + bench.words().exact(inches.getAsDouble()),
-                        job -> job.withMachine(new Machine(inches.getAsDouble()))));
+                        machine -> machine.withFootRadius(inches.getAsDouble())));
         buildName();
         Choices.prepare(tape, "tape-scale", "How lengths are shown", List.of(TapeScale.values()), Words::name);
         tape.setOnAction(e -> {

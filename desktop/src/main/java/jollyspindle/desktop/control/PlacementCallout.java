@@ -102,8 +102,9 @@ public final class PlacementCallout extends ScrollPane {
         Words words = bench.words();
         sideTitle.setText("Arcs on the " + Words.name(run.side()));
         arc.setText(bench.job()
-                        .template()
-                        .map(t -> t.name() + " " + words.stitches(t, bench.job().machine()) + ": ")
+                        .arc()
+                        .map(t -> t.name() + " stitches radius "
+                                + words.length(t.stitchedRadius(bench.job().machine())) + ": ")
                         .orElse("")
                 + "span " + words.length(run.fit().segment().chord()) + ", rise "
                 + words.length(run.fit().segment().height()) + ", sweep "

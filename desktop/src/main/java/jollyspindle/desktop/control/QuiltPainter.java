@@ -1,6 +1,5 @@
 package jollyspindle.desktop.control;
 
-import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.inspection.Finding;
@@ -14,7 +13,9 @@ import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.Material;
 import jollyspindle.core.shelf.SeamRegister;
+import jollyspindle.core.shelf.form.Cut;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.look.Palette;
@@ -25,6 +26,7 @@ import java.util.List;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import javafx.scene.shape.FillRule;
 import javafx.scene.text.TextAlignment;
 
 /** Draws the quilt on the worktable once: the cloth, what is stitched and marked on it, and what is pointed at. */
@@ -158,29 +160,31 @@ final class QuiltPainter {
     }
 
     private void template(Placement placement) {
-        ArcTemplate template = bench.job().template().orElse(null);
+        ArcTemplate template = bench.job().arc().orElse(null);
         if (template == null) {
             return;
         }
-        List<Curve> outline =
-                template.outline().stream().map(c -> c.posed(placement.pose())).toList();
-        view.path(g, outline);
-        g.setFill(p.templateFill());
-        g.fill();
+        g.setFillRule(FillRule.EVEN_ODD);
+        g.setFill(p.tint(
+                bench.job().chosenTemplate().map(t -> t.material().tint()).orElse(Material.Tint.AMBER)));
         g.setStroke(p.template());
         g.setLineWidth(1.8);
-        g.stroke();
+        for (Cut.Piece piece : template.cut().pieces()) {
+            view.path(g, piece.posed(placement.pose()));
+            g.fill();
+            g.stroke();
+        }
         g.setLineWidth(1);
         g.setLineDashes(DASHES);
-        for (double label : template.riseLines()) {
-            strokes(template, placement, template.lineBelowCrown(label));
+        for (ArcTemplate.RiseLine line : template.riseLines()) {
+            strokes(template, placement, line.belowCrown());
         }
         g.setLineDashes();
         if (placement.registration() instanceof Registration.OnSeam on) {
             g.setStroke(p.chosen());
             g.setLineWidth(3.5);
             if (on.what() instanceof SeamRegister.EngravedLine line) {
-                strokes(template, placement, template.lineBelowCrown(line.label()));
+                strokes(template, placement, line.belowEdge());
             } else if (on.what() instanceof SeamRegister.Tape tape) {
                 strokes(template, placement, tape.belowEdge());
             }

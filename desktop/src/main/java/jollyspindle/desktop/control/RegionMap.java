@@ -10,8 +10,10 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
 import javafx.css.PseudoClass;
 import javafx.scene.Cursor;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -25,6 +27,7 @@ public final class RegionMap extends VBox {
 
     private static final double WIDTH = 186;
     private static final double HEIGHT = 118;
+    private static final PseudoClass DROP = PseudoClass.getPseudoClass("drop");
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
     private final Workbench bench;
@@ -32,16 +35,19 @@ public final class RegionMap extends VBox {
     private final Map<Side, ToggleButton> buttons = new EnumMap<>(Side.class);
     private final Map<Side, Label> said = new EnumMap<>(Side.class);
     private final Consumer<Side> opened;
+    private final Predicate<Object> dropped;
 
     /**
      * A map for a workbench.
      *
      * @param opened called when a side is asked for twice, to be shown large
+     * @param dropped called with what was dragged onto a side; whether that was anything to use there
      */
-    public RegionMap(Workbench bench, Consumer<Side> opened) {
+    public RegionMap(Workbench bench, Consumer<Side> opened, Predicate<Object> dropped) {
         super(2);
         this.bench = bench;
         this.opened = opened;
+        this.dropped = dropped;
         map.setMinSize(WIDTH, HEIGHT);
         map.setPrefSize(WIDTH, HEIGHT);
         map.setId("region-map");
@@ -69,6 +75,7 @@ public final class RegionMap extends VBox {
                     opened.accept(side);
                 }
             });
+            takesDrops(button, side);
             buttons.put(side, button);
             getChildren().add(button);
         }
@@ -144,10 +151,22 @@ public final class RegionMap extends VBox {
                 opened.accept(side);
             }
         });
+        takesDrops(polygon, side);
         map.getChildren().add(polygon);
         if (side == bench.sideProperty().get()) {
             polygon.setViewOrder(-1);
         }
+    }
+
+    /** Lights up under a template that is dragged over it, and uses it when it is let go. */
+    private void takesDrops(Node node, Side side) {
+        node.setOnMouseDragEntered(e -> node.pseudoClassStateChanged(DROP, true));
+        node.setOnMouseDragExited(e -> node.pseudoClassStateChanged(DROP, false));
+        node.setOnMouseDragReleased(e -> {
+            if (dropped.test(e.getGestureSource())) {
+                bench.choose(side);
+            }
+        });
     }
 
     private static Polygon polygon(List<Point> points, View view) {

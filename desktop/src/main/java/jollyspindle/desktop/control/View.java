@@ -2,8 +2,10 @@ package jollyspindle.desktop.control;
 
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.shelf.form.Cut;
 
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.shape.ArcType;
@@ -46,9 +48,23 @@ public record View(double scale, double originX, double originY) {
         }
     }
 
+    void stroke(GraphicsContext g, Path path) {
+        path.curves().forEach(curve -> stroke(g, curve));
+    }
+
     /** Makes a closed outline the current path, for filling and stroking. */
     void path(GraphicsContext g, Iterable<? extends Curve> outline) {
         g.beginPath();
+        trace(g, outline);
+    }
+
+    /** Makes a piece of acrylic the current path; its openings stay open if it is filled by the even-odd rule. */
+    void path(GraphicsContext g, Cut.Piece piece) {
+        g.beginPath();
+        piece.outlines().forEach(outline -> trace(g, outline.curves()));
+    }
+
+    private void trace(GraphicsContext g, Iterable<? extends Curve> outline) {
         boolean first = true;
         for (Curve curve : outline) {
             if (first) {

@@ -1,5 +1,7 @@
 package jollyspindle.desktop.look;
 
+import jollyspindle.core.shelf.Material;
+
 import javafx.scene.paint.Color;
 
 /**
@@ -53,4 +55,17 @@ public record Palette(
             Color.web("#D9B958"),
             Color.web("#2A2008"),
             Color.web("#1F2A30"));
+
+    /** See-through acrylic of a colour. */
+    public Color tint(Material.Tint tint) {
+        double opacity = templateFill.getOpacity();
+        return switch (tint) {
+            case AMBER -> templateFill;
+            case CLEAR -> Color.web("#C9D3D6", opacity);
+            case ROSE -> Color.web("#E58FA0", opacity);
+            case LEAF -> Color.web("#93BE7C", opacity);
+            case SKY -> Color.web("#86B5DC", opacity);
+            case SMOKE -> Color.web("#7F8487", opacity);
+        };
+    }
 }

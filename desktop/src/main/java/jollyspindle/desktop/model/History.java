@@ -1,22 +1,20 @@
 package jollyspindle.desktop.model;
 
-import jollyspindle.core.plan.QuiltJob;
-
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
 
-/** The jobs before and after the present one, each step with its name. */
+/** What lay on the desk before and after the present, each step with its name. */
 final class History {
 
     private static final int KEPT = 500;
 
-    private record Step(String name, QuiltJob job) {}
+    private record Step(String name, Desk desk) {}
 
     private final Deque<Step> undo = new ArrayDeque<>();
     private final Deque<Step> redo = new ArrayDeque<>();
 
-    void did(String name, QuiltJob before) {
+    void did(String name, Desk before) {
         undo.push(new Step(name, before));
         redo.clear();
         if (undo.size() > KEPT) {
@@ -32,21 +30,21 @@ final class History {
         return Optional.ofNullable(redo.peek()).map(Step::name);
     }
 
-    Optional<QuiltJob> undo(QuiltJob now) {
+    Optional<Desk> undo(Desk now) {
         return step(undo, redo, now);
     }
 
-    Optional<QuiltJob> redo(QuiltJob now) {
+    Optional<Desk> redo(Desk now) {
         return step(redo, undo, now);
     }
 
-    private static Optional<QuiltJob> step(Deque<Step> from, Deque<Step> to, QuiltJob now) {
+    private static Optional<Desk> step(Deque<Step> from, Deque<Step> to, Desk now) {
         if (from.isEmpty()) {
             return Optional.empty();
         }
         Step step = from.pop();
         to.push(new Step(step.name(), now));
-        return Optional.of(step.job());
+        return Optional.of(step.desk());
     }
 
     void clear() {

@@ -12,11 +12,13 @@ import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Machine;
-import jollyspindle.core.shelf.StarterShelf;
+import jollyspindle.core.shelf.Shelf;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.job.JobFile;
-import jollyspindle.files.job.UnknownFields;
+import jollyspindle.files.json.UnknownFields;
 
 import java.nio.file.Path;
 import java.util.List;
@@ -35,6 +37,7 @@ import javafx.beans.property.SimpleObjectProperty;
  */
 public final class Workbench {
 
+    private final ReadOnlyObjectWrapper<Shelf> shelf = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<WorkPlan> plan = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>();
     private final BooleanProperty saved = new SimpleBooleanProperty(true);
@@ -47,19 +50,41 @@ public final class Workbench {
     private UnknownFields unknown = UnknownFields.none();
     private QuiltJob savedJob;
 
+    /** A workbench beside the shelf a new quilter begins with. */
     public Workbench() {
+        this(Shelf.starter());
+    }
+
+    /** A workbench beside a shelf, with a new job on it. */
+    public Workbench(Shelf shelf) {
+        this.shelf.set(shelf);
         start(newJob());
     }
 
-    /** A job with nothing measured and a shelf to begin with. */
-    public static QuiltJob newJob() {
+    /** A job with nothing measured, for the shelf's machine and its first arc. */
+    public QuiltJob newJob() {
+        Optional<Template> arc = shelf().templates().stream()
+                .filter(t -> !t.retired() && t.kind() == Kind.ARC && !t.arcs().isEmpty())
+                .findFirst();
         return new QuiltJob(
                 "New quilt",
                 TapeScale.SIXTEENTHS,
-                Machine.usual(),
+                shelf().machine(),
                 Quilt.unmeasured(),
-                StarterShelf.templates(),
-                new RingLayout(Optional.of(StarterShelf.templates().get(0).id()), 6, Optional.empty()));
+                arc.stream().toList(),
+                new RingLayout(arc.map(Template::id), Optional.empty(), 6, Optional.empty()));
+    }
+
+    /** Lays another shelf beside the table, with no history; a new job that nobody has touched begins with it. */
+    public void layShelf(Shelf other) {
+        boolean untouched = file.get() == null && saved.get() && job().equals(newJob());
+        history.clear();
+        shelf.set(other);
+        if (untouched) {
+            start(newJob());
+        } else {
+            show(new Desk(job(), other));
+        }
     }
 
     /** Puts another job on the table, with no history and no file. */
@@ -72,7 +97,7 @@ public final class Workbench {
         unknown = kept;
         savedJob = job;
         file.set(path);
-        show(job);
+        show(new Desk(job, shelf()));
     }
 
     /** Puts back what a run that is over didn't save; it counts as not saved still. */
@@ -82,12 +107,15 @@ public final class Workbench {
         saved.set(false);
     }
 
-    private void show(QuiltJob job) {
+    private void show(Desk desk) {
+        QuiltJob job = desk.job();
         Mark wasPointed = pointed.get();
         Placement wasPlaced = placement.get();
-        WorkPlan next = Planner.plan(job);
+        WorkPlan next = Planner.plan(job)
+                .withFindings(Planner.compareWithShelf(job, desk.shelf().templates()));
         pointed.set(null);
         placement.set(null);
+        shelf.set(desk.shelf());
         plan.set(next);
         saved.set(job.equals(savedJob));
         // What was pointed at stays so where it still exists.
@@ -114,20 +142,63 @@ public final class Workbench {
      * @param change from the present job to the next
      */
     public void edit(String name, UnaryOperator<QuiltJob> change) {
-        QuiltJob before = job();
-        QuiltJob after = change.apply(before);
+        change(name, desk -> desk.withJob(change));
+    }
+
+    /**
+     * Changes the shelf. What the job uses of it goes along, unless the job's copy already differed.
+     *
+     * @param name what was done, as the undo command tells it
+     * @param change from the present shelf to the next
+     */
+    public void editShelf(String name, UnaryOperator<Shelf> change) {
+        change(name, desk -> desk.withShelf(change));
+    }
+
+    /**
+     * Changes the machine, of this job and for the jobs to come.
+     *
+     * @param name what was done, as the undo command tells it
+     */
+    public void editMachine(String name, UnaryOperator<Machine> change) {
+        change(name, desk -> desk.withMachine(change));
+    }
+
+    private void change(String name, UnaryOperator<Desk> change) {
+        Desk before = desk();
+        Desk after = change.apply(before);
         if (!after.equals(before)) {
             history.did(name, before);
             show(after);
         }
     }
 
+    private Desk desk() {
+        return new Desk(job(), shelf());
+    }
+
+    /** Uses an edge of a template for the border: the job takes a copy of it as it is now. */
+    public void use(Template template, Optional<String> guideId) {
+        edit("template " + template.name(), job -> job.withTemplate(template)
+                .withTemplateChosen(template.id(), guideId));
+    }
+
+    /** Takes the shelf's copy of a template into the job, in place of the job's own. */
+    public void takeFromShelf(String id) {
+        shelf().template(id).ifPresent(t -> edit("the shelf's " + t.name(), job -> job.withTemplate(t)));
+    }
+
+    /** Puts the job's copy of a template on the shelf. */
+    public void putOnShelf(String id) {
+        job().template(id).ifPresent(t -> editShelf(t.name() + " on the shelf", on -> on.with(t.withRetired(false))));
+    }
+
     public void undo() {
-        history.undo(job()).ifPresent(this::show);
+        history.undo(desk()).ifPresent(this::show);
     }
 
     public void redo() {
-        history.redo(job()).ifPresent(this::show);
+        history.redo(desk()).ifPresent(this::show);
     }
 
     public Optional<String> undoName() {
@@ -226,6 +297,15 @@ public final class Workbench {
 
     public QuiltJob job() {
         return plan.get().job();
+    }
+
+    public Shelf shelf() {
+        return shelf.get();
+    }
+
+    /** The shelf; whenever it changes, the plan is made anew as well. */
+    public ReadOnlyObjectProperty<Shelf> shelfProperty() {
+        return shelf.getReadOnlyProperty();
     }
 
     public Words words() {

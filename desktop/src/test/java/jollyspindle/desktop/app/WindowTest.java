@@ -6,14 +6,11 @@ import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.desktop.model.WorkStage;
-import jollyspindle.desktop.model.Workbench;
 import jollyspindle.files.job.JobFile;
-import jollyspindle.files.job.UnknownFields;
+import jollyspindle.files.json.UnknownFields;
 import jollyspindle.files.user.Settings;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
@@ -26,93 +23,25 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.TableView;
-import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
-import javafx.scene.text.Text;
 import javafx.stage.Stage;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 /** The window as a person uses it: typing, clicking, pressing keys, reading what stands there. */
 @ExtendWith(ApplicationExtension.class)
-class WindowTest {
-
-    @TempDir
-    private static Path folder;
-
-    private final Deque<Path> chosenFiles = new ArrayDeque<>();
-    private final Deque<Asking.Unsaved> answers = new ArrayDeque<>();
-    private Workbench bench;
-    private MainWindow window;
-
-    private final Asking asking = new Asking() {
-        @Override
-        public Unsaved unsaved(String jobName) {
-            return answers.pop();
-        }
-
-        @Override
-        public Optional<Path> toOpen() {
-            return Optional.ofNullable(chosenFiles.poll());
-        }
-
-        @Override
-        public Optional<Path> toWrite(String title, String suggestedName, String kind, String suffix) {
-            return Optional.ofNullable(chosenFiles.poll());
-        }
-    };
+class WindowTest extends Hands {
 
     @Start
     void start(Stage stage) {
-        bench = new Workbench();
-        window = new MainWindow(stage, bench, owner -> asking, folder.resolve("settings"));
-        stage.show();
-    }
-
-    @AfterEach
-    void tidy(FxRobot robot) {
-        robot.release(new KeyCode[0]);
-        robot.interact(() -> window.stage().hide());
-    }
-
-    // --- hands and eyes ------------------------------------------------------------------------------------------
-
-    private static void type(FxRobot robot, String field, String text) {
-        robot.clickOn(field)
-                .push(KeyCode.CONTROL, KeyCode.A)
-                .push(KeyCode.DELETE)
-                .write(text, 0)
-                .push(KeyCode.ENTER);
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private static String read(FxRobot robot, String id) {
-        WaitForAsyncUtils.waitForFxEvents();
-        Node node = robot.lookup(id).query();
-        if (node instanceof Labeled labeled) {
-            return labeled.getText();
-        }
-        if (node instanceof TextField field) {
-            return field.getText();
-        }
-        return ((Text) node).getText();
-    }
-
-    private void demo(FxRobot robot, WorkStage stage) {
-        robot.interact(() -> {
-            bench.start(DemoJob.heronWeir());
-            bench.stageProperty().set(stage);
-        });
-        WaitForAsyncUtils.waitForFxEvents();
+        open(stage);
     }
 
     private static void measure(FxRobot robot) {
@@ -345,28 +274,6 @@ class WindowTest {
         assertThat(robot.lookup("#findings").lookup(".finding-problem").queryAll())
                 .isEmpty();
         assertThat(bench.plan().runs()).hasSize(4);
-    }
-
-    @Test
-    void templatesAreChangedOnTheShelf(FxRobot robot) {
-        demo(robot, WorkStage.SHELF);
-        robot.clickOn("#shelf-mill-bridge");
-        assertThat(read(robot, "#template-stitched"))
-                .isEqualTo("Stitches radius 5 3/4 scant with a foot of radius 0.245.");
-        type(robot, "#template-radius", "6 1/4");
-        assertThat(read(robot, "#template-stitched")).startsWith("Stitches radius 6 1/2 scant");
-        type(robot, "#template-lines", "1; 1 1/4; x");
-        assertThat(read(robot, "#template-lines-said")).contains("“x” isn't a rise");
-        type(robot, "#template-lines", "1; 1 1/4");
-        assertThat(bench.job().shelf().get(1).riseLines()).containsExactly(1.0, 1.25);
-        type(robot, "#template-sweep", "270");
-        assertThat(read(robot, "#template-sweep-said")).contains("between 1 and 180");
-        robot.clickOn("#template-use");
-        assertThat(bench.job().layout().templateId()).contains("mill-bridge");
-        robot.clickOn("#template-copy");
-        assertThat(bench.job().shelf()).hasSize(4);
-        robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-        assertThat(read(robot, "#fit-arc")).startsWith("Mill Bridge stitches radius 6 1/2 scant");
     }
 
     // --- files and look ----------------------------------------------------------------------------------------------

@@ -175,7 +175,7 @@ class QuiltTableTest {
 
     @Test
     void anEmptyTableTeachesAndAnUnmeasuredQuiltBreaksNothing(FxRobot robot) {
-        robot.interact(() -> bench.start(Workbench.newJob()));
+        robot.interact(() -> bench.start(bench.newJob()));
         assertThat(table.getAccessibleText()).contains("empty until the quilt is measured");
         robot.clickOn(table).push(KeyCode.PLUS).push(KeyCode.LEFT).push(KeyCode.DIGIT0);
         robot.interact(table::zoomToSide);

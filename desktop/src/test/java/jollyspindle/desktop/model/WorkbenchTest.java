@@ -6,7 +6,7 @@ import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.job.JobFile;
-import jollyspindle.files.job.UnknownFields;
+import jollyspindle.files.json.UnknownFields;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

@@ -2,6 +2,7 @@ package jollyspindle.files.job;
 
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.files.AtomicFile;
+import jollyspindle.files.json.UnknownFields;
 
 import java.io.IOException;
 import java.nio.file.Files;

@@ -9,29 +9,19 @@ import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.Side;
-import jollyspindle.core.shelf.ArcEdge;
-import jollyspindle.core.shelf.ArcTemplate;
-import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
+import jollyspindle.files.json.Fields;
+import jollyspindle.files.shelf.TemplateReader;
 
-import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.HashSet;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 
 /** From a job file's fields to a job. */
 final class JobReader {
-
-    private static final int MOST_TEMPLATES = 500;
-    private static final int MOST_LINES = 200;
-    private static final double LARGEST_RADIUS = 100;
-    private static final double LEAST = 0.01;
 
     private JobReader() {}
 
@@ -41,15 +31,13 @@ final class JobReader {
             throw root.trouble("name", "a job's name has 1 to " + QuiltJob.LONGEST_NAME + " characters.");
         }
         TapeScale tape = root.choice("tape", TapeScale.class);
-        Fields machineFields = root.object("machine");
-        Machine machine = new Machine(machineFields.number("footRadius", LEAST, Machine.LARGEST_FOOT_RADIUS));
-        machineFields.done();
+        Machine machine = TemplateReader.machine(root.object("machine"));
         QuiltJob job = new QuiltJob(
                 name.strip(),
                 tape,
                 machine,
                 quilt(root.object("quilt"), tape),
-                shelf(root),
+                TemplateReader.templates(root),
                 layout(root.object("layout")));
         root.done();
         return job;
@@ -102,46 +90,10 @@ final class JobReader {
         }
     }
 
-    private static List<ArcTemplate> shelf(Fields root) throws FileTrouble {
-        List<ArcTemplate> shelf = new ArrayList<>();
-        Set<String> ids = new HashSet<>();
-        for (Fields fields : root.objects("templates", MOST_TEMPLATES)) {
-            ArcTemplate template = template(fields);
-            if (!ids.add(template.id())) {
-                throw fields.trouble("id", "two templates have the id “" + template.id() + "”.");
-            }
-            shelf.add(template);
-        }
-        return shelf;
-    }
-
-    private static ArcTemplate template(Fields fields) throws FileTrouble {
-        String id = fields.text("id");
-        if (!id.matches("[a-z0-9][a-z0-9-]{0,59}")) {
-            throw fields.trouble("id", "an id has lower-case letters, digits and hyphens, at most 60.");
-        }
-        fields.fixed("kind", JobWriter.ARC);
-        String name = fields.text("name");
-        if (name.isBlank() || name.length() > QuiltJob.LONGEST_NAME) {
-            throw fields.trouble("name", "a template's name has 1 to " + QuiltJob.LONGEST_NAME + " characters.");
-        }
-        ArcTemplate template = new ArcTemplate(
-                id,
-                name.strip(),
-                fields.choice("edge", ArcEdge.class),
-                fields.number("radius", LEAST, LARGEST_RADIUS),
-                fields.choice("label", LabelConvention.class),
-                Math.toRadians(fields.number("usableSweepDegrees", 1, 180)),
-                fields.numbers("riseLines", LEAST, LARGEST_RADIUS, MOST_LINES),
-                fields.number("plateDepth", LEAST, LARGEST_RADIUS),
-                fields.number("thickness", LEAST, 2));
-        fields.done();
-        return template;
-    }
-
     private static RingLayout layout(Fields fields) throws FileTrouble {
         fields.fixed("motif", JobWriter.ARCS);
         Optional<String> template = fields.optionalText("template");
+        Optional<String> edge = fields.optionalText("edge");
         Fields division = fields.object("division");
         division.fixed("school", JobWriter.EVEN);
         double wanted = division.number("wantedRepeat", RingLayout.SHORTEST_REPEAT, RingLayout.LONGEST_REPEAT);
@@ -154,6 +106,6 @@ final class JobReader {
         }
         division.done();
         fields.done();
-        return new RingLayout(template, wanted, counts);
+        return new RingLayout(template, edge, wanted, counts);
     }
 }

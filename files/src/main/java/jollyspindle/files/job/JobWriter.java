@@ -1,39 +1,35 @@
 package jollyspindle.files.job;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.Side;
-import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.words.Words;
+import jollyspindle.files.json.Fields;
+import jollyspindle.files.shelf.TemplateWriter;
 
 /** From a job to a job file's fields. */
 final class JobWriter {
 
     static final String DOWN = "topLeftToBottomRight";
     static final String UP = "bottomLeftToTopRight";
-    static final String ARC = "arc";
     static final String ARCS = "arcs";
     static final String EVEN = "even";
 
     private JobWriter() {}
 
     static ObjectNode write(QuiltJob job) {
-        ObjectNode root = JsonNodeFactory.instance.objectNode();
-        root.put("format", JobFile.FORMAT);
-        root.put("version", JobFile.VERSION);
+        ObjectNode root = JobFile.FORMAT.begin();
         root.put("name", job.name());
         root.put("tape", Fields.name(job.tape()));
-        root.putObject("machine").put("footRadius", job.machine().footRadius());
+        TemplateWriter.machine(root.putObject("machine"), job.machine());
         quilt(root.putObject("quilt"), job.quilt());
-        ArrayNode templates = root.putArray("templates");
-        job.shelf().forEach(t -> template(templates.addObject(), t));
+        TemplateWriter.templates(root.putArray("templates"), job.templates());
         ObjectNode layout = root.putObject("layout");
         layout.put("motif", ARCS);
         job.layout().templateId().ifPresent(id -> layout.put("template", id));
+        job.layout().guideId().ifPresent(id -> layout.put("edge", id));
         ObjectNode division = layout.putObject("division");
         division.put("school", EVEN);
         division.put("wantedRepeat", job.layout().wantedRepeat());
@@ -63,19 +59,5 @@ final class JobWriter {
         if (value != null) {
             node.put(field, value);
         }
-    }
-
-    private static void template(ObjectNode node, ArcTemplate template) {
-        node.put("id", template.id());
-        node.put("kind", ARC);
-        node.put("name", template.name());
-        node.put("edge", Fields.name(template.edge()));
-        node.put("radius", template.labelRadius());
-        node.put("label", Fields.name(template.label()));
-        node.put("usableSweepDegrees", Math.round(Math.toDegrees(template.usableSweep()) * 1e9) / 1e9);
-        ArrayNode lines = node.putArray("riseLines");
-        template.riseLines().forEach(lines::add);
-        node.put("plateDepth", template.plateDepth());
-        node.put("thickness", template.thickness());
     }
 }

@@ -39,9 +39,10 @@ final class LyingPicture {
 
     /** Draws under a line of the sheet, in the middle, as large as goes into a box given in inches. */
     void draw(Sheet sheet, double top, double width, double height) throws IOException {
-        ArcTemplate template = plan.job().template().orElseThrow();
-        List<Curve> outline =
-                template.outline().stream().map(c -> c.posed(placement.pose())).toList();
+        ArcTemplate template = plan.job().arc().orElseThrow();
+        List<Curve> outline = template.outlineCurves().stream()
+                .map(c -> c.posed(placement.pose()))
+                .toList();
         RunFrame frame = run.frame();
         double repeat = run.division().repeat();
         double shown = Math.min(run.division().length(), 2 * repeat);
@@ -87,7 +88,7 @@ final class LyingPicture {
         if (placement.registration() instanceof Registration.OnSeam on) {
             double below = Double.NaN;
             if (on.what() instanceof SeamRegister.EngravedLine line) {
-                below = template.lineBelowCrown(line.label());
+                below = line.belowEdge();
             } else if (on.what() instanceof SeamRegister.Tape tape) {
                 below = tape.belowEdge();
             }

@@ -8,8 +8,10 @@ import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.words.Cautions;
 import jollyspindle.core.words.FindingWords;
+import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -137,11 +139,12 @@ public final class Packet {
         });
         facts.add(new String[] {"Border", border()});
         facts.add(new String[] {"Counts", counts()});
-        job.template()
+        ShelfWords shelf = new ShelfWords(words);
+        job.chosenTemplate()
                 .ifPresent(t -> facts.add(new String[] {
                     "Template",
-                    t.name() + ": " + words.label(t) + "; "
-                            + words.stitches(t, job.machine()) + " with a foot of radius "
+                    t.name() + ": " + shelf.marked(t) + "; "
+                            + shelf.summary(Stitching.of(t, job.machine())) + " with a foot of radius "
                             + words.exact(job.machine().footRadius())
                 }));
         Map<String, String> sides = new LinkedHashMap<>();
@@ -232,7 +235,7 @@ public final class Packet {
                 new Column("Sweep", 0.935));
         Placement first = run.laidOut().placements().get(0);
         String title = Words.border(run.side()) + ": placements";
-        String note = plan.job().template().map(t -> t.name() + ", ").orElse("") + Words.edge(first.edge())
+        String note = plan.job().chosenTemplate().map(t -> t.name() + ", ").orElse("") + Words.edge(first.edge())
                 + ". " + words.instruction(run.fit()) + " Stitch from " + Words.direction(run.side())
                 + " without a break; crowns towards the outer edge."
                 + " The first lies " + Words.turn(first.pose().rotation()) + " ("

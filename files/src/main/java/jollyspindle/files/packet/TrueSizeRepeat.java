@@ -38,7 +38,7 @@ final class TrueSizeRepeat {
     TrueSizeRepeat(WorkPlan plan, RunPlan run) {
         this.plan = plan;
         this.run = run;
-        this.template = plan.job().template().orElseThrow();
+        this.template = plan.job().arc().orElseThrow();
         this.segment = run.fit().segment();
         this.words = new Words(plan.job().tape());
     }
@@ -117,8 +117,8 @@ final class TrueSizeRepeat {
         Arc edge = new Arc(Point.ORIGIN, template.edgeRadius(), Math.PI / 2 + used, -2 * used);
         boolean whole = end > segment.chord() / 2 + 1e-9;
         sheet.curves(List.<Curve>of((whole ? edge : edge.piece(0, 0.5)).posed(pose)), to, EDGE);
-        for (double label : template.riseLines()) {
-            stroke(sheet, to, pose, template.lineBelowCrown(label), end, ENGRAVED, words.exact(label));
+        for (ArcTemplate.RiseLine line : template.riseLines()) {
+            stroke(sheet, to, pose, line.belowCrown(), end, ENGRAVED, words.exact(line.label()));
         }
         if (run.fit().register() instanceof SeamRegister.Tape tape) {
             stroke(sheet, to, pose, tape.belowEdge(), end, EDGE, "tape's upper edge");

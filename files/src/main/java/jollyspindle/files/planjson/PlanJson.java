@@ -5,8 +5,6 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.EvenDivision;
-import jollyspindle.core.geometry.Arc;
-import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
@@ -25,13 +23,17 @@ import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
+
+import static jollyspindle.files.planjson.Values.curve;
+import static jollyspindle.files.planjson.Values.degrees;
+import static jollyspindle.files.planjson.Values.name;
+import static jollyspindle.files.planjson.Values.number;
+import static jollyspindle.files.planjson.Values.point;
+import static jollyspindle.files.planjson.Values.rounded;
 
 /** Writes a plan as JSON: lengths in inches, angles in degrees, both to nine decimals. */
 public final class PlanJson {
-
-    private static final double DECIMALS = 1e9;
 
     private final WorkPlan plan;
     private final Words words;
@@ -55,7 +57,7 @@ public final class PlanJson {
         root.put("tape", name(job.tape()));
         number(root.putObject("machine"), "footRadius", job.machine().footRadius());
         plan.shape().ifPresent(shape -> quilt(root.putObject("quilt"), shape));
-        job.template().ifPresent(t -> template(root.putObject("template"), t));
+        job.arc().ifPresent(t -> template(root.putObject("template"), t));
         ArrayNode candidates = root.putArray("candidates");
         plan.candidates().forEach(c -> candidate(candidates.addObject(), c));
         ArrayNode runs = root.putArray("runs");
@@ -68,27 +70,6 @@ public final class PlanJson {
         totals.put("marksToMake", plan.chalkMarks());
         number(totals, "stitchedLength", plan.stitchedLength());
         return root;
-    }
-
-    private static String name(Enum<?> value) {
-        return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
-    }
-
-    private static double rounded(double value) {
-        double rounded = Math.rint(value * DECIMALS) / DECIMALS;
-        return rounded == 0 ? 0 : rounded;
-    }
-
-    private static void number(ObjectNode node, String field, double value) {
-        node.put(field, rounded(value));
-    }
-
-    private static void degrees(ObjectNode node, String field, double radians) {
-        number(node, field, Math.toDegrees(radians));
-    }
-
-    private static void point(ArrayNode node, Point point) {
-        node.add(rounded(point.x())).add(rounded(point.y()));
     }
 
     private static void points(ArrayNode node, List<Point> points) {
@@ -104,7 +85,8 @@ public final class PlanJson {
     }
 
     private void template(ObjectNode node, ArcTemplate template) {
-        node.put("id", template.id());
+        node.put("id", template.templateId());
+        node.put("guide", template.guideId());
         node.put("name", template.name());
         node.put("edge", name(template.edge()));
         number(node, "edgeRadius", template.edgeRadius());
@@ -238,21 +220,6 @@ public final class PlanJson {
         node.put("direction", placement.line().sweep() < 0 ? "clockwise" : "counter-clockwise");
         degrees(node, "sweepDegrees", Math.abs(placement.line().sweep()));
         curve(node.putObject("line"), placement.line());
-    }
-
-    private static void curve(ObjectNode node, Curve curve) {
-        if (curve instanceof Arc arc) {
-            node.put("kind", "arc");
-            point(node.putArray("centre"), arc.centre());
-            number(node, "radius", arc.radius());
-            degrees(node, "startAngleDegrees", arc.startAngle());
-            degrees(node, "sweepDegrees", arc.sweep());
-        } else {
-            node.put("kind", "segment");
-        }
-        point(node.putArray("start"), curve.start());
-        point(node.putArray("end"), curve.end());
-        number(node, "length", curve.length());
     }
 
     private void finding(ObjectNode node, Finding finding) {

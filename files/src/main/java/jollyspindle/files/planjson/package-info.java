@@ -1,2 +1,2 @@
-/** The whole plan for scripts and other programs, as JSON. The names are described in {@code docs/plan-format.md}. */
+/** What is planned and what the shelf answers, as JSON for scripts. The names are documented in {@code docs/plan-format.md}. */
 package jollyspindle.files.planjson;

@@ -15,6 +15,7 @@ import org.w3c.dom.Element;
 import org.w3c.dom.NodeList;
 
 import java.io.ByteArrayInputStream;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.xml.parsers.DocumentBuilderFactory;
@@ -85,7 +86,7 @@ class PlanSvgTest {
 
     @Test
     void drawsWhatIsThereAndSaysWhenNothingIs() throws Exception {
-        Document bare = parse(Planner.plan(DemoJob.heronWeir().withTemplateChosen("lost")));
+        Document bare = parse(Planner.plan(DemoJob.heronWeir().withTemplateChosen("lost", Optional.empty())));
         assertThat(bare.getElementsByTagName("path").getLength()).isZero();
         assertThatThrownBy(() -> PlanSvg.format(Planner.plan(DemoJob.heronWeir()
                         .withQuilt(DemoJob.heronWeir().quilt().without(Dimension.BODY_LEFT)))))

@@ -3,8 +3,6 @@ package jollyspindle.files.job;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.networknt.schema.JsonSchema;
-import com.networknt.schema.JsonSchemaFactory;
-import com.networknt.schema.SpecVersion;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.measure.TapeScale;
@@ -17,8 +15,13 @@ import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Material;
 import jollyspindle.core.shelf.StarterShelf;
+import jollyspindle.core.shelf.form.ArcForm;
+import jollyspindle.core.shelf.form.SizeLabel;
 import jollyspindle.files.FileTrouble;
+import jollyspindle.files.json.Schemas;
+import jollyspindle.files.json.UnknownFields;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -46,19 +49,15 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 class JobFileTest {
 
     private static final ObjectMapper JSON = new ObjectMapper();
-    private static final JsonSchema SCHEMA = schema();
+    private static final JsonSchema SCHEMA = Schemas.of("job");
 
-    private static JsonSchema schema() {
-        try {
-            return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
-                    .getSchema(Files.readString(Path.of("../docs/job.schema.json")));
-        } catch (IOException e) {
-            throw new IllegalStateException(e);
-        }
-    }
+    /** The demo with templates it doesn't use besides the one it does. */
+    private static final QuiltJob DEMO = DemoJob.heronWeir()
+            .withTemplate(StarterShelf.template("mill-bridge"))
+            .withTemplate(StarterShelf.template("quiet-cove").withRetired(true));
 
     private static String demo() {
-        return new String(JobFile.format(DemoJob.heronWeir(), UnknownFields.none()), StandardCharsets.UTF_8);
+        return new String(JobFile.format(DEMO, UnknownFields.none()), StandardCharsets.UTF_8);
     }
 
     private static JobFile.Opened parse(String text) throws FileTrouble {
@@ -91,12 +90,17 @@ class JobFileTest {
                 tape,
                 new Machine(foot),
                 quilt,
-                List.of(StarterShelf.templates()
-                        .get(1)
-                        .withEdge(edge)
-                        .withLabel(label)
-                        .withUsableSweep(Math.toRadians(Math.round(sweep)))),
-                new RingLayout(Optional.of("mill-bridge"), wanted, counts));
+                List.of(StarterShelf.template("mill-bridge")
+                        .withForm(
+                                edge == ArcEdge.CONVEX
+                                        ? ArcForm.bulging(5.5, Math.toRadians(Math.round(sweep)), 3)
+                                        : ArcForm.hollow(5.5, Math.toRadians(Math.round(sweep)), 3))
+                        .withLabel(new SizeLabel(SizeLabel.Printed.RADIUS, label))),
+                new RingLayout(
+                        Optional.of("mill-bridge"),
+                        edge == ArcEdge.CONVEX ? Optional.empty() : Optional.of("hollow"),
+                        wanted,
+                        counts));
         byte[] written = JobFile.format(job, UnknownFields.none());
         assertThat(JobFile.parse(written).job()).isEqualTo(job);
         assertThat(SCHEMA.validate(JSON.readTree(written))).isEmpty();
@@ -110,7 +114,7 @@ class JobFileTest {
                 Machine.usual(),
                 Quilt.unmeasured(),
                 List.of(),
-                new RingLayout(Optional.empty(), 6, Optional.empty()));
+                new RingLayout(Optional.empty(), Optional.empty(), 6, Optional.empty()));
         byte[] written = JobFile.format(job, UnknownFields.none());
         assertThat(JobFile.parse(written).job()).isEqualTo(job);
         assertThat(SCHEMA.validate(JSON.readTree(written))).isEmpty();
@@ -124,8 +128,9 @@ class JobFileTest {
         ((ObjectNode) root.withArray("/templates").get(1)).putObject("lent").put("to", "Ines");
         ((ObjectNode) root.withArray("/templates").get(2)).put("lost", true);
         JobFile.Opened opened = parse(root.toString());
-        QuiltJob without =
-                opened.job().withShelf(opened.job().shelf().subList(0, 2)).withName("Other");
+        QuiltJob without = opened.job()
+                .withTemplates(opened.job().templates().subList(0, 2))
+                .withName("Other");
         ObjectNode again = (ObjectNode) JSON.readTree(JobFile.format(without, opened.unknown()));
         assertThat(again.path("mood").asText()).isEqualTo("calm");
         assertThat(again.path("name").asText()).isEqualTo("Other");
@@ -136,6 +141,27 @@ class JobFileTest {
         // Opened twice more, nothing more is gained or lost.
         JobFile.Opened twice = parse(again.toString());
         assertThat(JSON.readTree(JobFile.format(twice.job(), twice.unknown()))).isEqualTo(again);
+    }
+
+    @Test
+    void jobsOfTheFirstVersionAreUpgraded() throws Exception {
+        Path old = Path.of("src/test/resources/jollyspindle/files/job/version-1.spindle.json");
+        JobFile.Opened opened = JobFile.read(old);
+        // The same quilt, plate for plate, edge for edge.
+        assertThat(opened.job())
+                .isEqualTo(DemoJob.heronWeir()
+                        .withTemplate(StarterShelf.template("orchard-hill")
+                                .withForm(ArcForm.bulging(4, Math.toRadians(150), 4)))
+                        .withTemplate(StarterShelf.template("quiet-cove")
+                                .withMaterial(new Material(0.125, "acrylic", Material.Tint.AMBER))));
+        ObjectNode again = (ObjectNode) JSON.readTree(JobFile.format(opened.job(), opened.unknown()));
+        assertThat(again.path("templates").get(0).path("lent").asText()).isEqualTo("to Ines");
+        assertThat(again.path("templates").get(0).has("edge")).isFalse();
+        assertThat(SCHEMA.validate(again)).isEmpty();
+        String text = Files.readString(old);
+        assertThatThrownBy(() -> parse(text.replace("\"radius\" : 4.0", "\"radius\" : 400")))
+                .hasMessageContaining("bulging");
+        assertThatThrownBy(() -> parse(text.replace("\"radius\" : 4.0,", ""))).hasMessageContaining("form");
     }
 
     static Stream<Arguments> wrongFiles() {
@@ -149,9 +175,9 @@ class JobFileTest {
                 Arguments.of("[1, 2]", "isn't a Jolly Spindle job"),
                 Arguments.of("null", "isn't a Jolly Spindle job"),
                 Arguments.of("{\"format\": \"recipe\"}", "isn't a Jolly Spindle job"),
-                Arguments.of(demo.replace("\"version\" : 1", "\"version\" : 7"), "newer Jolly Spindle"),
-                Arguments.of(demo.replace("\"version\" : 1", "\"version\" : 0"), "“version”"),
-                Arguments.of(demo.replace("\"version\" : 1", "\"version\" : 1.5"), "“version”"),
+                Arguments.of(demo.replace("\"version\" : 2", "\"version\" : 7"), "newer Jolly Spindle"),
+                Arguments.of(demo.replace("\"version\" : 2", "\"version\" : 0"), "“version”"),
+                Arguments.of(demo.replace("\"version\" : 2", "\"version\" : 1.5"), "“version”"),
                 Arguments.of(demo.replace("71.625", "NaN"), "line"),
                 Arguments.of(demo.replace("71.625", "1e999"), "quilt › body › top"),
                 Arguments.of(demo.replace("71.625", "-3"), "quilt › body › top"),
@@ -161,7 +187,7 @@ class JobFileTest {
                 Arguments.of(demo.replace("71.625", "[71.625]"), "there is a list"),
                 Arguments.of(demo.replace("71.625", "5"), "less than the border's depth"),
                 Arguments.of(demo.replace("71.625", "1" + "0".repeat(200)), "quilt › body › top"),
-                Arguments.of(demo.replace("71.625", "1" + "0".repeat(5000)), "line 12"),
+                Arguments.of(demo.replace("71.625", "1" + "0".repeat(5000)), "line 13"),
                 Arguments.of(demo.replace("\"mitred\"", "\"round\""), "mitred, cornerstones"),
                 Arguments.of(demo.replace("\"Heron Weir\"", "\"\""), "“name”"),
                 Arguments.of(demo.replace("\"Heron Weir\"", "\"" + "x".repeat(100) + "\""), "“name”"),
@@ -170,9 +196,27 @@ class JobFileTest {
                 Arguments.of(demo.replace("\"name\" : \"Heron Weir\",", ""), "missing"),
                 Arguments.of(demo.replace("\"mill-bridge\"", "\"orchard-hill\""), "two templates"),
                 Arguments.of(demo.replace("\"mill-bridge\"", "\"../etc\""), "lower-case letters"),
-                Arguments.of(demo.replace("\"kind\" : \"arc\"", "\"kind\" : \"star\""), "Known is: arc"),
+                Arguments.of(demo.replace("\"kind\" : \"arc\"", "\"kind\" : \"star\""), "Known are: arc, circle"),
+                Arguments.of(demo.replace("\"bulging\" : 4.0", "\"legs\" : 1"), "a bulging or a hollow edge"),
+                Arguments.of(demo.replace("\"bulging\" : 4.0", "\"bulging\" : 400"), "form › bulging"),
+                Arguments.of(demo.replace("\"kind\" : \"rise\"", "\"kind\" : \"slope\""), "rise, parallel"),
+                Arguments.of(demo.replace("\"tint\" : \"amber\"", "\"tint\" : \"plaid\""), "clear, amber"),
+                Arguments.of(
+                        demo.replace("\"footType\"", "\"measured\" : [{\"how\" : \"by-eye\"}], \"footType\""),
+                        "in-hole, round-disc, along-edge"),
+                Arguments.of(
+                        demo.replace(
+                                "\"footType\"",
+                                "\"measured\" : [{\"how\" : \"in-hole\", \"hole\" : 1, \"stitched\" : 2}], \"footType\""),
+                        "no foot that can be"),
+                Arguments.of(
+                        demo.replace(
+                                "\"retired\" : true",
+                                "\"checked\" : {\"date\" : \"soon\", \"footRadius\" : 0.2, \"measured\" : 4}"),
+                        "isn't a date"),
+                Arguments.of(demo.replace("\"retired\" : true", "\"retired\" : 1"), "true or false"),
                 Arguments.of(demo.replace("0.245", "0.9"), "machine › footRadius"),
-                Arguments.of(demo.replace("150.0", "200"), "templates › orchard-hill › usableSweepDegrees"),
+                Arguments.of(demo.replace("152.0", "200"), "templates › orchard-hill › form › usableSweepDegrees"),
                 Arguments.of(demo.replace("\"machine\" :", "\"name\" : \"twice\", \"machine\" :"), "line"),
                 Arguments.of(demo + "{}", "line"),
                 Arguments.of("{\"a\":".repeat(5000), "nested too deeply"),
@@ -192,7 +236,7 @@ class JobFileTest {
 
     @Test
     void readsAFileWithAByteOrderMarkAndRefusesOneThatIsNoText() throws FileTrouble {
-        assertThat(parse("\ufeff" + demo()).job()).isEqualTo(DemoJob.heronWeir());
+        assertThat(parse("\ufeff" + demo()).job()).isEqualTo(DEMO);
         byte[] bytes = demo().getBytes(StandardCharsets.UTF_8);
         bytes[40] = (byte) 0xff;
         assertThatThrownBy(() -> JobFile.parse(bytes)).hasMessageContaining("no text");

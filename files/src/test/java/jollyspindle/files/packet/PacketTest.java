@@ -181,7 +181,7 @@ class PacketTest {
     @Test
     void aRepeatWiderThanThePaperIsDrawnInHalf() throws Exception {
         QuiltJob demo = DemoJob.heronWeir();
-        QuiltJob wide = demo.withTemplate(demo.template().orElseThrow().withLabelRadius(12))
+        QuiltJob wide = demo.withTemplate(demo.chosenTemplate().orElseThrow().resized(12))
                 .withCounts(new Counts(5, 6));
         try (PDDocument document = packet(wide, PaperSize.LETTER)) {
             int page = pageWith(document, "at true size");

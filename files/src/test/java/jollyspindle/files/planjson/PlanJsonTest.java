@@ -6,6 +6,9 @@ import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.shelf.StarterShelf;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.ArcForm;
 import org.junit.jupiter.api.Test;
 
 import java.io.IOException;
@@ -13,6 +16,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeSet;
 
 import static org.assertj.core.api.Assertions.assertThat;
@@ -40,8 +44,12 @@ class PlanJsonTest {
         TreeSet<String> found = new TreeSet<>();
         QuiltJob demo = DemoJob.heronWeir();
         names(json(demo), found);
-        names(json(demo.withTemplate(demo.template().orElseThrow().withUsableSweep(1))), found);
-        names(json(demo.withTemplateChosen("mill-bridge")), found);
+        Template hill = demo.chosenTemplate().orElseThrow();
+        names(json(demo.withTemplate(hill.withForm(((ArcForm) hill.form()).withUsableSweep(1)))), found);
+        names(
+                json(demo.withTemplate(StarterShelf.template("mill-bridge"))
+                        .withTemplateChosen("mill-bridge", Optional.empty())),
+                found);
         names(json(demo.withQuilt(demo.quilt().with(Dimension.DEPTH_TOP, 1.5))), found);
         assertThat(found).hasSizeGreaterThan(60);
         assertThat(found.stream()

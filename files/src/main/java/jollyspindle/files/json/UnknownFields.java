@@ -1,4 +1,4 @@
-package jollyspindle.files.job;
+package jollyspindle.files.json;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -6,16 +6,16 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 
-/** What a job file held that this version doesn't know, and where, so that saving doesn't lose it. */
+/** What a file held that this version doesn't know, and where, so that saving doesn't lose it. */
 public final class UnknownFields {
 
     private record Kept(List<String> path, JsonNode value) {}
 
     private final List<Kept> kept = new ArrayList<>();
 
-    UnknownFields() {}
+    private UnknownFields() {}
 
-    /** What a new job has: nothing. */
+    /** What a new file has: nothing. */
     public static UnknownFields none() {
         return new UnknownFields();
     }
@@ -25,7 +25,7 @@ public final class UnknownFields {
     }
 
     /** Puts everything back whose place is still there. */
-    void restore(ObjectNode root) {
+    public void restore(ObjectNode root) {
         for (Kept field : kept) {
             JsonNode place = root;
             for (String step : field.path().subList(0, field.path().size() - 1)) {

@@ -1,4 +1,4 @@
-package jollyspindle.files.job;
+package jollyspindle.files.json;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -16,10 +16,10 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 
 /**
- * The fields of one object in a job file, read one by one. Says where it is when something is wrong, and remembers what
+ * The fields of one object in a file, read one by one. Says where it is when something is wrong, and remembers what
  * nobody asked for, so that it can be kept.
  */
-final class Fields {
+public final class Fields {
 
     private final ObjectNode node;
     private final List<String> path;
@@ -33,7 +33,7 @@ final class Fields {
     }
 
     /** Where a field stands, as it is told: {@code quilt › body › top}. */
-    String place(String field) {
+    public String place(String field) {
         return String.join(" › ", below(field));
     }
 
@@ -43,7 +43,7 @@ final class Fields {
         return longer;
     }
 
-    FileTrouble trouble(String field, String what) {
+    public FileTrouble trouble(String field, String what) {
         return new FileTrouble("At “" + place(field) + "”: " + what);
     }
 
@@ -61,7 +61,7 @@ final class Fields {
         return value.get();
     }
 
-    String text(String field) throws FileTrouble {
+    public String text(String field) throws FileTrouble {
         JsonNode value = need(field);
         if (!value.isTextual()) {
             throw trouble(field, "there should be a text, and there is " + kind(value) + ".");
@@ -69,11 +69,11 @@ final class Fields {
         return value.textValue();
     }
 
-    Optional<String> optionalText(String field) throws FileTrouble {
+    public Optional<String> optionalText(String field) throws FileTrouble {
         return find(field).isPresent() ? Optional.of(text(field)) : Optional.empty();
     }
 
-    double number(String field, double least, double most) throws FileTrouble {
+    public double number(String field, double least, double most) throws FileTrouble {
         return number(field, need(field), least, most);
     }
 
@@ -91,12 +91,12 @@ final class Fields {
         return number;
     }
 
-    OptionalDouble optionalNumber(String field, double least, double most) throws FileTrouble {
+    public OptionalDouble optionalNumber(String field, double least, double most) throws FileTrouble {
         Optional<JsonNode> value = find(field);
         return value.isPresent() ? OptionalDouble.of(number(field, value.get(), least, most)) : OptionalDouble.empty();
     }
 
-    int whole(String field, int least, int most) throws FileTrouble {
+    public int whole(String field, int least, int most) throws FileTrouble {
         JsonNode value = need(field);
         double number = number(field, value, least, most);
         if (number != Math.rint(number)) {
@@ -105,7 +105,7 @@ final class Fields {
         return (int) number;
     }
 
-    List<Double> numbers(String field, double least, double most, int mostOfThem) throws FileTrouble {
+    public List<Double> numbers(String field, double least, double most, int mostOfThem) throws FileTrouble {
         List<Double> numbers = new ArrayList<>();
         for (JsonNode value : list(field, mostOfThem)) {
             numbers.add(number(field, value, least, most));
@@ -113,8 +113,21 @@ final class Fields {
         return numbers;
     }
 
+    /** True or false. */
+    public boolean flag(String field) throws FileTrouble {
+        JsonNode value = need(field);
+        if (!value.isBoolean()) {
+            throw trouble(field, "there should be true or false, and there is " + kind(value) + ".");
+        }
+        return value.booleanValue();
+    }
+
+    public boolean has(String field) {
+        return find(field).isPresent();
+    }
+
     /** One of an enum's constants, which files write in lower case with hyphens. */
-    <E extends Enum<E>> E choice(String field, Class<E> type) throws FileTrouble {
+    public <E extends Enum<E>> E choice(String field, Class<E> type) throws FileTrouble {
         String text = text(field);
         for (E constant : type.getEnumConstants()) {
             if (name(constant).equals(text)) {
@@ -127,22 +140,22 @@ final class Fields {
     }
 
     /** A field that has just one known value in this version. */
-    void fixed(String field, String only) throws FileTrouble {
+    public void fixed(String field, String only) throws FileTrouble {
         String text = text(field);
         if (!text.equals(only)) {
             throw trouble(field, "“" + shortened(text) + "” isn't known here. Known is: " + only + ".");
         }
     }
 
-    static String name(Enum<?> constant) {
+    public static String name(Enum<?> constant) {
         return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    Fields object(String field) throws FileTrouble {
+    public Fields object(String field) throws FileTrouble {
         return object(field, need(field), below(field));
     }
 
-    Optional<Fields> optionalObject(String field) throws FileTrouble {
+    public Optional<Fields> optionalObject(String field) throws FileTrouble {
         Optional<JsonNode> value = find(field);
         return value.isPresent() ? Optional.of(object(field, value.get(), below(field))) : Optional.empty();
     }
@@ -155,7 +168,7 @@ final class Fields {
     }
 
     /** The objects of a list; each is told by its place in it, and its unknown fields are kept by its id. */
-    List<Fields> objects(String field, int mostOfThem) throws FileTrouble {
+    public List<Fields> objects(String field, int mostOfThem) throws FileTrouble {
         List<Fields> found = new ArrayList<>();
         for (JsonNode value : list(field, mostOfThem)) {
             List<String> at = below(field);
@@ -178,7 +191,7 @@ final class Fields {
     }
 
     /** To be called when all known fields are read: what is left is remembered. */
-    void done() {
+    public void done() {
         for (Map.Entry<String, JsonNode> field : node.properties()) {
             if (!asked.contains(field.getKey())) {
                 unknown.keep(below(field.getKey()), field.getValue());
@@ -186,7 +199,7 @@ final class Fields {
         }
     }
 
-    static String shortened(String text) {
+    public static String shortened(String text) {
         String line = text.replaceAll("\\p{Cntrl}+", " ");
         return line.length() > 40 ? line.substring(0, 40) + "…" : line;
     }

@@ -1,0 +1,46 @@
+package jollyspindle.core.geometry;
+
+/**
+ * An upright box.
+ *
+ * @param left its least x, in inches
+ * @param bottom its least y, in inches
+ * @param right its greatest x, in inches
+ * @param top its greatest y, in inches
+ */
+public record Box(double left, double bottom, double right, double top) {
+
+    public static Box of(Point a, Point b) {
+        return new Box(Math.min(a.x(), b.x()), Math.min(a.y(), b.y()), Math.max(a.x(), b.x()), Math.max(a.y(), b.y()));
+    }
+
+    /** The smallest box round this one and another. */
+    public Box with(Box other) {
+        return new Box(
+                Math.min(left, other.left),
+                Math.min(bottom, other.bottom),
+                Math.max(right, other.right),
+                Math.max(top, other.top));
+    }
+
+    public Box with(Point p) {
+        return with(of(p, p));
+    }
+
+    /** This box with so much more on each side. */
+    public Box grown(double by) {
+        return new Box(left - by, bottom - by, right + by, top + by);
+    }
+
+    public boolean meets(Box other) {
+        return left <= other.right && other.left <= right && bottom <= other.top && other.bottom <= top;
+    }
+
+    public double width() {
+        return right - left;
+    }
+
+    public double height() {
+        return top - bottom;
+    }
+}

@@ -1,0 +1,155 @@
+package jollyspindle.core.geometry;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedList;
+import java.util.List;
+
+/**
+ * Where the middle of a round thing goes that is pushed along an edge and stays in touch with it: the needle, in the middle
+ * of its foot.
+ *
+ * <p>Exact for lines and arcs: a line's offset is a line, an arc's is an arc, and round an outside corner the middle goes
+ * on an arc about the corner. Where the thing is too big to get in, the middle goes where it gets stuck, so that what
+ * comes back is at the given distance from the edge everywhere, and never nearer.
+ *
+ * <p>Method: all offsets and corner arcs are cut where they cross; the pieces that come too near to any part of the edge
+ * are dropped, and the rest is strung together. Time grows with the square of the number of curves.
+ */
+public final class Offsets {
+
+    private static final double TOO_NEAR = 1e-7;
+
+    private Offsets() {}
+
+    /**
+     * The offset of an edge.
+     *
+     * @param edge open or closed; it must not cross itself
+     * @param left whether the thing is on the left of the edge, seen in its direction of travel
+     * @param distance the thing's radius in inches, at least 0
+     * @return in the edge's direction of travel, the longest first; empty if the thing can touch the edge nowhere
+     */
+    public static List<Path> follow(Path edge, boolean left, double distance) {
+        if (distance < 0) {
+            throw new IllegalArgumentException("an offset is at least 0, not " + distance);
+        }
+        if (distance == 0) {
+            return List.of(edge);
+        }
+        List<Curve> raw = raw(edge, left ? distance : -distance);
+        List<Curve> kept = new ArrayList<>();
+        for (int i = 0; i < raw.size(); i++) {
+            for (Curve piece : cut(raw, i)) {
+                if (clears(piece, edge, distance)) {
+                    kept.add(piece);
+                }
+            }
+        }
+        return strung(kept).stream()
+                .sorted(Comparator.comparingDouble(Path::length).reversed())
+                .toList();
+    }
+
+    /** Every curve shifted to its left by itself, with arcs round outside corners. */
+    private static List<Curve> raw(Path edge, double leftward) {
+        List<Curve> raw = new ArrayList<>();
+        List<Curve> curves =
+                edge.curves().stream().filter(c -> c.length() > Crossings.SAME).toList();
+        for (int i = 0; i < curves.size(); i++) {
+            Curve c = curves.get(i);
+            shifted(c, leftward, raw);
+            boolean last = i == curves.size() - 1;
+            if (!last || edge.closed()) {
+                corner(c, curves.get(last ? 0 : i + 1), leftward, raw);
+            }
+        }
+        return raw;
+    }
+
+    private static void shifted(Curve c, double leftward, List<Curve> raw) {
+        if (c instanceof Arc arc) {
+            double radius = arc.radius() - Math.signum(arc.sweep()) * leftward;
+            if (radius > Crossings.SAME) {
+                raw.add(new Arc(arc.centre(), radius, arc.startAngle(), arc.sweep()));
+            }
+        } else {
+            Point by = c.direction(0).turnedLeft().times(leftward);
+            raw.add(new Segment(c.start().plus(by), c.end().plus(by)));
+        }
+    }
+
+    private static void corner(Curve before, Curve after, double leftward, List<Curve> raw) {
+        Point in = before.direction(1);
+        Point out = after.direction(0);
+        double turn = Math.atan2(in.cross(out), in.dot(out));
+        // The thing goes round the corner if the edge turns away from it.
+        if (turn * leftward < 0 && Math.abs(turn) > 1e-9) {
+            Point from = in.turnedLeft().times(leftward);
+            raw.add(new Arc(before.end(), Math.abs(leftward), from.angle(), turn));
+        }
+    }
+
+    /** A curve cut where others cross it. */
+    private static List<Curve> cut(List<Curve> all, int index) {
+        Curve c = all.get(index);
+        List<Double> parts = new ArrayList<>(List.of(0.0, 1.0));
+        for (int j = 0; j < all.size(); j++) {
+            if (j != index) {
+                Crossings.of(c, all.get(j)).forEach(x -> parts.add(x.onFirst()));
+            }
+        }
+        parts.sort(null);
+        List<Curve> pieces = new ArrayList<>();
+        double from = 0;
+        for (double to : parts) {
+            if ((to - from) * c.length() > Crossings.SAME) {
+                pieces.add(from == 0 && to == 1 ? c : c.piece(from, to));
+                from = to;
+            }
+        }
+        return pieces;
+    }
+
+    private static boolean clears(Curve piece, Path edge, double distance) {
+        Point middle = piece.at(0.5);
+        for (Curve c : edge.curves()) {
+            Box box = c.box().grown(distance);
+            if (middle.x() >= box.left()
+                    && middle.x() <= box.right()
+                    && middle.y() >= box.bottom()
+                    && middle.y() <= box.top()
+                    && c.distance(middle) < distance - TOO_NEAR) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static List<Path> strung(List<Curve> pieces) {
+        List<Path> paths = new ArrayList<>();
+        LinkedList<Curve> left = new LinkedList<>(pieces);
+        while (!left.isEmpty()) {
+            LinkedList<Curve> chain = new LinkedList<>(List.of(left.removeFirst()));
+            boolean grown = true;
+            while (grown) {
+                grown = false;
+                for (var it = left.iterator(); it.hasNext(); ) {
+                    Curve next = it.next();
+                    if (next.start().distance(chain.getLast().end()) <= Path.JOINED) {
+                        chain.addLast(next);
+                    } else if (next.end().distance(chain.getFirst().start()) <= Path.JOINED) {
+                        chain.addFirst(next);
+                    } else {
+                        continue;
+                    }
+                    it.remove();
+                    grown = true;
+                    break;
+                }
+            }
+            paths.add(new Path(chain));
+        }
+        return paths;
+    }
+}

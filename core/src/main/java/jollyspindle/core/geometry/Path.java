@@ -1,0 +1,167 @@
+package jollyspindle.core.geometry;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+
+/**
+ * Curves that hang together, each starting where the one before ends.
+ *
+ * @param curves in order of travel, at least one
+ */
+public record Path(List<Curve> curves) {
+
+    /** Ends nearer than this, in inches, meet. */
+    static final double JOINED = 1e-6;
+
+    public Path {
+        curves = List.copyOf(curves);
+        if (curves.isEmpty()) {
+            throw new IllegalArgumentException("a path has at least one curve");
+        }
+        for (int i = 1; i < curves.size(); i++) {
+            if (curves.get(i - 1).end().distance(curves.get(i).start()) > JOINED) {
+                throw new IllegalArgumentException("curve " + i + " of a path doesn't start where the one before ends");
+            }
+        }
+    }
+
+    public static Path of(Curve... curves) {
+        return new Path(List.of(curves));
+    }
+
+    /** Straight lines through places, and back to the first. */
+    public static Path polygon(List<Point> corners) {
+        List<Curve> sides = new ArrayList<>();
+        for (int i = 0; i < corners.size(); i++) {
+            sides.add(new Segment(corners.get(i), corners.get((i + 1) % corners.size())));
+        }
+        return new Path(sides);
+    }
+
+    /** The whole circle, counter-clockwise from its rightmost place. */
+    public static Path circle(Point centre, double radius) {
+        return of(new Arc(centre, radius, 0, 2 * Math.PI));
+    }
+
+    public Point start() {
+        return curves.get(0).start();
+    }
+
+    public Point end() {
+        return curves.get(curves.size() - 1).end();
+    }
+
+    public boolean closed() {
+        return start().distance(end()) <= JOINED;
+    }
+
+    /** Along all curves, in inches. */
+    public double length() {
+        return curves.stream().mapToDouble(Curve::length).sum();
+    }
+
+    public Path posed(Pose pose) {
+        return new Path(curves.stream().map(c -> c.posed(pose)).toList());
+    }
+
+    /** This path moved, without turning. */
+    public Path moved(Point by) {
+        return posed(new Pose(by, 0));
+    }
+
+    public Path mirrored() {
+        return new Path(curves.stream().map(Curve::mirrored).toList());
+    }
+
+    public Path reversed() {
+        List<Curve> back = new ArrayList<>(curves.stream().map(Curve::reversed).toList());
+        Collections.reverse(back);
+        return new Path(back);
+    }
+
+    public Box box() {
+        return curves.stream().map(Curve::box).reduce(Box::with).orElseThrow();
+    }
+
+    /** From a point to the nearest place of this path, in inches. */
+    public double distance(Point p) {
+        return curves.stream().mapToDouble(c -> c.distance(p)).min().orElseThrow();
+    }
+
+    /**
+     * What a closed path encloses, in square inches; positive if it runs counter-clockwise.
+     *
+     * <p>Green's theorem: half the sum of the cross products of the corners, and for each arc the circular segment
+     * r²(θ − sin θ)/2 between it and its chord.
+     */
+    public double area() {
+        double twice = 0;
+        for (Curve c : curves) {
+            twice += c.start().cross(c.end());
+            if (c instanceof Arc arc) {
+                twice += arc.radius() * arc.radius() * (arc.sweep() - Math.sin(arc.sweep()));
+            }
+        }
+        return twice / 2;
+    }
+
+    /** Whether a place lies inside a closed path; on its edge, either answer may come. */
+    public boolean contains(Point p) {
+        // By the angle under which the path is seen from there, summed up: a full turn inside, nothing outside.
+        double turns = 0;
+        for (Curve c : curves) {
+            if (c instanceof Arc arc) {
+                turns += seen(arc, p);
+            } else {
+                turns += seen(c.start(), c.end(), p);
+            }
+        }
+        return Math.abs(turns) > Math.PI;
+    }
+
+    private static double seen(Point from, Point to, Point p) {
+        Point a = from.minus(p);
+        Point b = to.minus(p);
+        return Math.atan2(a.cross(b), a.dot(b));
+    }
+
+    private static double seen(Arc arc, Point p) {
+        // Between two places no further apart than a third of a turn the chord lies on the same side of p as the arc,
+        // unless p lies between them: then the arc is seen the other way round.
+        int pieces = (int) Math.ceil(Math.abs(arc.sweep()) / (2 * Math.PI / 3) + 1e-9);
+        double sum = 0;
+        for (int i = 0; i < pieces; i++) {
+            Arc piece = arc.piece((double) i / pieces, (i + 1.0) / pieces);
+            double chord = seen(piece.start(), piece.end(), p);
+            boolean inCircle = p.distance(arc.centre()) < arc.radius();
+            double side = piece.end().minus(piece.start()).cross(p.minus(piece.start())) * Math.signum(piece.sweep());
+            if (inCircle && side < 0) {
+                chord += Math.signum(piece.sweep()) * 2 * Math.PI;
+            }
+            sum += chord;
+        }
+        return sum;
+    }
+
+    /**
+     * Places along the path with straight lines between them no further off than a tolerance, for drawing and for those
+     * who know straight lines only.
+     *
+     * @param tolerance in inches, over 0
+     */
+    public List<Point> flattened(double tolerance) {
+        List<Point> places = new ArrayList<>(List.of(start()));
+        for (Curve c : curves) {
+            int steps = 1;
+            if (c instanceof Arc arc) {
+                double step = 2 * Math.acos(Math.max(0, 1 - tolerance / arc.radius()));
+                steps = (int) Math.max(1, Math.ceil(Math.abs(arc.sweep()) / step));
+            }
+            for (int i = 1; i <= steps; i++) {
+                places.add(c.at((double) i / steps));
+            }
+        }
+        return places;
+    }
+}

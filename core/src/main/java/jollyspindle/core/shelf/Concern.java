@@ -1,0 +1,97 @@
+package jollyspindle.core.shelf;
+
+import jollyspindle.core.shelf.form.EngravedLine;
+import jollyspindle.core.shelf.form.Guide;
+import jollyspindle.core.shelf.form.SizeLabel;
+
+/** Something about a template that can't be, or that wants another look. Inches and radians. */
+public sealed interface Concern {
+
+    /** Whether the template, or an edge of it, can't be used because of it. */
+    default boolean prevents() {
+        return false;
+    }
+
+    /** A hollow of no more than the foot's own radius: the foot can't follow, nothing is stitched. */
+    record HollowSmallerThanFoot(Guide guide, double edgeRadius, double footRadius) implements Concern {
+        @Override
+        public boolean prevents() {
+            return true;
+        }
+    }
+
+    /** A size that would count the foot, but is no larger than the foot: there is no such edge. */
+    record LabelSmallerThanFoot(double size) implements Concern {
+        @Override
+        public boolean prevents() {
+            return true;
+        }
+    }
+
+    /** The foot doesn't get into the slots. */
+    record SlotTooNarrow(double slotWidth, double footWidth) implements Concern {
+        @Override
+        public boolean prevents() {
+            return true;
+        }
+    }
+
+    /** Two slots, or a ring's hole and rim, run into each other. */
+    record RunsInto(double size, double next) implements Concern {
+        @Override
+        public boolean prevents() {
+            return true;
+        }
+    }
+
+    /** Shells no wider than the foot can't be made. */
+    record ShellsTooNarrow(double width, double footWidth) implements Concern {
+        @Override
+        public boolean prevents() {
+            return true;
+        }
+    }
+
+    /** The foot gets nowhere along an edge, or an edge as it is labelled can't be cut. */
+    record NothingStitched() implements Concern {
+        @Override
+        public boolean prevents() {
+            return true;
+        }
+    }
+
+    /** The foot can't follow an edge all the way; the line breaks off, or cuts across. */
+    record CantFollowAll(Guide guide, int pieces) implements Concern {}
+
+    /** It is sold as a half circle, or has legs, but its sweep falls short of one. */
+    record SweepShortOfHalfCircle(double usableSweep) implements Concern {}
+
+    /** A rise line asks for more sweep than the edge has. */
+    record LineBeyondSweep(EngravedLine line, double needed, double usableSweep) implements Concern {}
+
+    /** A line that its label puts beside the acrylic. */
+    record LineOffPlate(EngravedLine line) implements Concern {}
+
+    /**
+     * What was measured on cloth isn't what the label foretells.
+     *
+     * @param better what the label would have to mean for it to fit; null if nothing does
+     */
+    record CheckDisagrees(Prediction foretold, double measured, double footRadius, SizeLabel better)
+            implements Concern {}
+
+    /** The way into an opening is narrower than the foot. */
+    record GapTooNarrow(double gap, double footWidth) implements Concern {}
+
+    /** There is no way into an opening: needle and foot up, and it is lifted over the foot. */
+    record NoGap() implements Concern {}
+
+    /** The hook doesn't hold the foot where it should. */
+    record HookDoesntFit(double hook, double footRadius) implements Concern {}
+
+    /** Thin templates go with low-shank feet, thick ones with high-shank feet and longarms. */
+    record ThicknessAgainstFoot(double thickness, boolean thin, Machine.FootType foot) implements Concern {}
+
+    /** Parts of a fan's slots lie beyond its legs. */
+    record SlotsBeyondLegs(double sweep, double legAngle) implements Concern {}
+}

@@ -1,0 +1,127 @@
+package jollyspindle.core.shelf;
+
+import jollyspindle.core.shelf.form.Guide;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Which templates do what is wanted.
+ *
+ * @param wanted what was asked for
+ * @param matches those on the shelf that do it, the best first
+ * @param missing what size would do it, if none does
+ */
+public record Find(Wanted wanted, List<Match> matches, Optional<Missing> missing) {
+
+    /** What a template is wanted for. Inches, over 0. */
+    public sealed interface Wanted {
+
+        /**
+         * An arc over a span.
+         *
+         * @param room from the arc's feet to where nothing may be stitched
+         * @param rise how high it should rise, if that matters
+         */
+        record Span(double span, double room, Optional<Double> rise) implements Wanted {}
+
+        /** A stitched circle. */
+        record Circle(double diameter) implements Wanted {}
+
+        /**
+         * Rings about one centre.
+         *
+         * @param gap from each to the next
+         * @param largest diameter of the outermost
+         */
+        record Rings(double gap, double largest) implements Wanted {}
+
+        /**
+         * Fans upright on a run.
+         *
+         * @param depth of the border
+         * @param reserve along its outer edge, 0 or more
+         */
+        record Fan(double depth, double reserve) implements Wanted {}
+
+        /** A square block, to be filled from its centre or in rows. */
+        record Block(double side) implements Wanted {}
+
+        /** A strip, to be stitched along its length. */
+        record Strip(double width) implements Wanted {}
+    }
+
+    /**
+     * A template that does it.
+     *
+     * @param template that is meant
+     * @param guide edge of it
+     * @param off how far what it stitches is from what is wanted, in inches; at least 0
+     * @param penalty by which matches are ordered; less is better
+     * @param changes what to do or to put up with
+     */
+    public record Match(Template template, Guide guide, double off, double penalty, List<Change> changes) {}
+
+    /** What a match comes with. Inches and radians. */
+    public sealed interface Change {
+
+        /** An arc over the wanted span rises so high. */
+        record Rises(double rise, double roomLeft) implements Change {}
+
+        /** It has so little room; negative room. */
+        record OverRoom(double by) implements Change {}
+
+        /** What lies on the seam. */
+        record OnSeam(SeamRegister register) implements Change {}
+
+        /** The template is placed so many times for one figure. */
+        record Placements(int count) implements Change {}
+
+        /** It stitches this diameter instead. */
+        record Diameter(double diameter) implements Change {}
+
+        /** Rings of these diameters, and which of the wanted ones aren't among them. */
+        record Rings(List<Double> diameters, int lacking, double gap) implements Change {}
+
+        /** So many arcs of a fan fit, the outermost of this radius, and so much is left. */
+        record FanArcs(int count, double outer, double left, int swivels) implements Change {}
+
+        /** An arm reaches so far beyond the corners, or falls short if negative. */
+        record ReachBeyond(double inches) implements Change {}
+
+        /** Shells a row, rows, and what is left at the top. */
+        record ShellRows(double perRow, int rows, double rise, double left) implements Change {}
+
+        /** Repeats of this size, so many to the width. */
+        record Repeats(int count, double each, double stretch) implements Change {}
+
+        /** A strip's figure is this much lower than the width; half of it is left on either side. */
+        record LeftBeside(double inches) implements Change {}
+    }
+
+    /** What size would do it. Inches. */
+    public sealed interface Missing {
+
+        /**
+         * An arc that stitches a radius between these.
+         *
+         * @param most infinite if flatter ones do as well
+         */
+        record StitchedRadius(double least, double most) implements Missing {}
+
+        /** A circle that stitches this diameter: cut as a hole, or as a disc so wide (not over 0 if there is none). */
+        record StitchedDiameter(double diameter, double hole, double disc) implements Missing {}
+
+        /** A set of circles with this first diameter and step. */
+        record Set(double first, double step) implements Missing {}
+
+        /** A fan with a spacing of arcs no more than this. */
+        record FanRadius(double atMost) implements Missing {}
+
+        /** Shells of a width, or an arm of at least this reach. */
+        record ForBlock(double shells, double reach) implements Missing {}
+
+        /** A strip of this height, or a circle of this diameter. */
+        record Height(double height) implements Missing {}
+    }
+}

@@ -1,0 +1,73 @@
+package jollyspindle.core.shelf;
+
+import jollyspindle.core.shelf.form.EngravedLine;
+import jollyspindle.core.shelf.form.Guide;
+
+/** A number about what a template stitches with a foot. Inches and radians. */
+public sealed interface StitchFact {
+
+    /**
+     * A circle or a piece of one.
+     *
+     * @param guide edge it is stitched along
+     * @param radius of the stitched line
+     * @param sweep how much of it can be stitched without moving the template
+     */
+    record Round(Guide guide, double radius, double sweep) implements StitchFact {}
+
+    /** Two edges that stitch the same curve. */
+    record SameCurve(double radius) implements StitchFact {}
+
+    /**
+     * What stands above the seam when a rise line lies on it.
+     *
+     * @param guide edge it is stitched along
+     * @param line that lies on the seam
+     * @param span from foot to foot; on legs the full width
+     * @param rise from the seam to the crown
+     * @param sweep of the arc above the seam
+     * @param placements how many it takes, since the usable edge may be shorter
+     */
+    record SpanAndRise(Guide guide, EngravedLine line, double span, double rise, double sweep, int placements)
+            implements StitchFact {}
+
+    /** The highest arch that goes on as straight legs: a span of twice the radius, and this rise. */
+    record Arch(double span, double rise) implements StitchFact {}
+
+    /** What echo comes of laying a line on the stitching before: for the edge itself the foot's radius. */
+    record Echo(Guide guide, double lineFromEdge, double spacing) implements StitchFact {}
+
+    /**
+     * How much wider than the foot a slot is; not over 0 if the foot can't get in.
+     *
+     * @param drift by how much the diameter changes from one wall to the other: twice the play
+     */
+    record Play(double play, double drift) implements StitchFact {}
+
+    /** From each stitched circle to the next larger one, where they all lie alike about one centre. */
+    record RingGap(double gap) implements StitchFact {}
+
+    /** The sharp point in a notch, from the notch's own. */
+    record SharpPoint(double angle, double moved) implements StitchFact {}
+
+    /** Round an outside corner the needle goes on a piece of a circle of the foot's radius. */
+    record RoundCorner(double radius, double sweep) implements StitchFact {}
+
+    /** Clamshells. */
+    record Shells(int bumps, double width, double rise, double radius) implements StitchFact {}
+
+    /** A strip's repeat. */
+    record Module(double module, double height, int repeats) implements StitchFact {}
+
+    /** A turned arm. */
+    record Reach(double reach, double length) implements StitchFact {}
+
+    /** The largest square block whose corners an arm reaches from its centre: reach times the root of 2. */
+    record CoversBlock(double side) implements StitchFact {}
+
+    /** Straight edge or closed shape: how long a line is stitched without moving the template. */
+    record Length(Guide guide, double length) implements StitchFact {}
+
+    /** How much room the stitched figure takes. */
+    record Extent(double width, double height) implements StitchFact {}
+}

@@ -1,0 +1,239 @@
+package jollyspindle.core.shelf;
+
+import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.CircularSegment;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.shelf.form.ArcForm;
+import jollyspindle.core.shelf.form.ChevronStrip;
+import jollyspindle.core.shelf.form.CircleForm;
+import jollyspindle.core.shelf.form.CornerForm;
+import jollyspindle.core.shelf.form.Cut;
+import jollyspindle.core.shelf.form.EngravedLine;
+import jollyspindle.core.shelf.form.Guide;
+import jollyspindle.core.shelf.form.OutlineForm;
+import jollyspindle.core.shelf.form.ScallopRow;
+import jollyspindle.core.shelf.form.SerpentineStrip;
+import jollyspindle.core.shelf.form.SlottedCircles;
+import jollyspindle.core.shelf.form.SlottedFan;
+import jollyspindle.core.shelf.form.StraightEdge;
+import jollyspindle.core.shelf.form.TurnedArm;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What a template stitches with a foot: the curves, and the numbers beside them.
+ *
+ * @param template that is meant
+ * @param footRadius in inches
+ * @param cut the template's geometry
+ * @param lines what is stitched along each edge that can be followed, in the template's frame
+ * @param facts the numbers, the most important first
+ */
+public record Stitching(Template template, double footRadius, Cut cut, List<Line> lines, List<StitchFact> facts) {
+
+    /**
+     * What is stitched along one edge.
+     *
+     * @param guide that edge
+     * @param paths the needle's way; several where the foot can't get through from one to the next
+     */
+    public record Line(Guide guide, List<Path> paths) {}
+
+    /** What a template stitches on a machine. */
+    public static Stitching of(Template template, Machine machine) {
+        return of(template, machine.footRadius());
+    }
+
+    /**
+     * What a template stitches with a foot.
+     *
+     * @param foot its radius in inches, over 0
+     */
+    public static Stitching of(Template template, double foot) {
+        Cut cut = template.cut();
+        List<Line> lines = new ArrayList<>();
+        for (Guide guide : cut.guides()) {
+            List<Path> paths = guide.stitched(foot);
+            if (!paths.isEmpty()) {
+                lines.add(new Line(guide, paths));
+            }
+        }
+        return new Stitching(
+                template, foot, cut, List.copyOf(lines), List.copyOf(new Facts(template, foot, cut, lines).all()));
+    }
+
+    /** What is stitched along an edge; nothing if the foot can't follow it. */
+    public Optional<Line> line(String guideId) {
+        return lines.stream().filter(l -> l.guide().id().equals(guideId)).findFirst();
+    }
+
+    /** Finds the numbers. */
+    private record Facts(Template template, double foot, Cut cut, List<Line> lines, List<StitchFact> found) {
+
+        Facts(Template template, double foot, Cut cut, List<Line> lines) {
+            this(template, foot, cut, lines, new ArrayList<>());
+        }
+
+        List<StitchFact> all() {
+            if (template.form() instanceof ArcForm arc) {
+                arc(arc);
+            } else if (template.form() instanceof CircleForm || template.form() instanceof SlottedCircles) {
+                rounds();
+                ringGap();
+                slotPlay();
+            } else if (template.form() instanceof SlottedFan) {
+                rounds();
+                slotPlay();
+            } else if (template.form() instanceof ScallopRow row) {
+                if (row.bumpRadius() > 0) {
+                    found.add(new StitchFact.Shells(
+                            row.bumps(), row.width(), row.stitchedRise(foot), row.bumpRadius() + foot));
+                }
+            } else if (template.form() instanceof StraightEdge) {
+                lengths();
+            } else if (template.form() instanceof CornerForm corner) {
+                cut.guide("notch")
+                        .ifPresent(g -> found.add(new StitchFact.SharpPoint(corner.angle(), corner.apexMoved(foot))));
+                found.add(new StitchFact.RoundCorner(foot, Math.PI - corner.angle()));
+            } else if (template.form() instanceof SerpentineStrip strip) {
+                module(strip.module(), strip.waves());
+            } else if (template.form() instanceof ChevronStrip strip) {
+                module(strip.module(), strip.tips());
+                found.add(new StitchFact.RoundCorner(foot, Math.PI - strip.angle()));
+            } else if (template.form() instanceof TurnedArm) {
+                arm();
+            } else if (template.form() instanceof OutlineForm) {
+                lengths();
+                lines.stream().findFirst().ifPresent(line -> {
+                    Box box = line.paths().get(0).box();
+                    found.add(new StitchFact.Extent(box.width(), box.height()));
+                });
+            }
+            echoes();
+            return found;
+        }
+
+        private void rounds() {
+            for (Line line : lines) {
+                Guide.Round round = line.guide().round().orElseThrow();
+                double radius = round.radius() + round.edge().footSign() * foot;
+                found.add(new StitchFact.Round(line.guide(), radius, round.sweep()));
+            }
+        }
+
+        private void arc(ArcForm form) {
+            rounds();
+            List<StitchFact.Round> rounds =
+                    found.stream().map(StitchFact.Round.class::cast).toList();
+            if (rounds.size() == 2
+                    && Math.abs(rounds.get(0).radius() - rounds.get(1).radius()) < 1.0 / 128) {
+                found.add(new StitchFact.SameCurve(rounds.get(0).radius()));
+            }
+            for (ArcTemplate edge : template.arcs()) {
+                Optional<Guide> guide = cut.guide(edge.guideId());
+                double radius = edge.edgeRadius() + edge.edge().footSign() * foot;
+                if (guide.isEmpty() || radius <= 0) {
+                    continue;
+                }
+                for (ArcTemplate.RiseLine line : edge.riseLines()) {
+                    rise(form, guide.get(), edge, line, radius);
+                }
+            }
+            if (form.legs() > 0 && form.reachesHalfCircle()) {
+                rounds.forEach(r -> found.add(new StitchFact.Arch(2 * r.radius(), r.radius() + form.legs())));
+            }
+        }
+
+        private void rise(ArcForm form, Guide guide, ArcTemplate edge, ArcTemplate.RiseLine line, double radius) {
+            double rise = line.belowCrown() + edge.edge().footSign() * foot;
+            if (rise <= 0) {
+                return;
+            }
+            EngravedLine engraved = template.lines().stream()
+                    .filter(l -> l.kind() == EngravedLine.Kind.RISE && l.value() == line.label())
+                    .findFirst()
+                    .orElseThrow();
+            if (rise > radius) {
+                if (rise <= radius + form.legs() + 1e-9) {
+                    found.add(new StitchFact.SpanAndRise(guide, engraved, 2 * radius, rise, Math.PI, 1));
+                }
+                return;
+            }
+            CircularSegment s = CircularSegment.ofRadiusAndHeight(radius, rise);
+            found.add(new StitchFact.SpanAndRise(
+                    guide, engraved, s.chord(), rise, s.sweep(), ArcFit.placements(s.sweep(), edge.usableSweep())));
+        }
+
+        private void ringGap() {
+            boolean oneCentre = lines.stream()
+                            .map(l -> l.guide().round().orElseThrow().centre())
+                            .distinct()
+                            .count()
+                    == 1;
+            List<Double> radii = lines.stream()
+                    .filter(l -> l.guide().role() != Guide.Role.INNER_WALL)
+                    .map(l -> l.guide().round().orElseThrow())
+                    .map(r -> r.radius() + r.edge().footSign() * foot)
+                    .sorted()
+                    .toList();
+            if (!oneCentre || radii.size() < 2) {
+                return;
+            }
+            double gap = radii.get(1) - radii.get(0);
+            for (int i = 2; i < radii.size(); i++) {
+                if (Math.abs(radii.get(i) - radii.get(i - 1) - gap) > 1e-6) {
+                    return;
+                }
+            }
+            found.add(new StitchFact.RingGap(gap));
+        }
+
+        private void slotPlay() {
+            double width = template.form() instanceof SlottedFan fan
+                    ? fan.slotWidth()
+                    : template.form() instanceof SlottedCircles circles ? circles.slotWidth() : Double.NaN;
+            if (!Double.isNaN(width)) {
+                double play = width - 2 * foot;
+                found.add(new StitchFact.Play(play, 2 * play));
+            }
+        }
+
+        private void lengths() {
+            lines.forEach(line -> found.add(new StitchFact.Length(
+                    line.guide(),
+                    line.paths().stream().mapToDouble(Path::length).sum())));
+        }
+
+        private void module(double module, int repeats) {
+            Prediction height = Prediction.of(template, foot);
+            if (height.inches() > 0) {
+                found.add(new StitchFact.Module(module, height.inches(), repeats));
+            }
+        }
+
+        private void arm() {
+            lines.stream().findFirst().ifPresent(line -> {
+                Path path = line.paths().get(0);
+                double reach = Math.hypot(path.end().x(), path.end().y());
+                found.add(new StitchFact.Reach(reach, path.length()));
+                found.add(new StitchFact.CoversBlock(reach * Math.sqrt(2)));
+            });
+        }
+
+        private void echoes() {
+            Optional<Guide> main = cut.main();
+            if (main.isEmpty() || template.form() instanceof ScallopRow) {
+                return;
+            }
+            found.add(new StitchFact.Echo(main.get(), 0, foot));
+            for (EngravedLine line : template.lines()) {
+                double fromEdge = line.fromEdge(1);
+                if (line.kind() == EngravedLine.Kind.PARALLEL && fromEdge >= 0) {
+                    found.add(new StitchFact.Echo(main.get(), fromEdge, fromEdge + foot));
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,200 @@
+package jollyspindle.core.shelf;
+
+import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.shelf.form.ArcForm;
+import jollyspindle.core.shelf.form.CircleForm;
+import jollyspindle.core.shelf.form.Cut;
+import jollyspindle.core.shelf.form.EngravedLine;
+import jollyspindle.core.shelf.form.Form;
+import jollyspindle.core.shelf.form.Guide;
+import jollyspindle.core.shelf.form.Kind;
+import jollyspindle.core.shelf.form.SizeLabel;
+import jollyspindle.core.shelf.form.UsualForms;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A template as the quilter owns it.
+ *
+ * @param id what jobs call it; letters, digits and hyphens
+ * @param name what the quilter calls it, 1 to {@link #LONGEST_NAME} characters
+ * @param form its kind and how it is cut
+ * @param label what the sizes printed on it mean
+ * @param gap how wide the way is that lets the foot into an opening, in inches; 0 if there is none
+ * @param lines engraved on it
+ * @param material what it is made of
+ * @param notes whatever the quilter wants to remember, at most {@link #LONGEST_NOTES} characters
+ * @param checked what it stitched on cloth
+ * @param retired whether it is kept out of the way
+ */
+public record Template(
+        String id,
+        String name,
+        Form form,
+        SizeLabel label,
+        double gap,
+        List<EngravedLine> lines,
+        Material material,
+        String notes,
+        Optional<ClothCheck> checked,
+        boolean retired) {
+
+    public static final int LONGEST_NAME = 80;
+    public static final int LONGEST_NOTES = 2000;
+    public static final int MOST_LINES = 200;
+
+    public Template {
+        if (name.isBlank() || name.length() > LONGEST_NAME || notes.length() > LONGEST_NOTES) {
+            throw new IllegalArgumentException("a template's name or notes are missing or too long");
+        }
+        if (!(gap >= 0) || gap > Form.LARGEST) {
+            throw new IllegalArgumentException("a gap of " + gap);
+        }
+        lines = lines.stream()
+                .sorted(Comparator.comparing(EngravedLine::kind).thenComparingDouble(EngravedLine::value))
+                .toList();
+    }
+
+    /** A template about which nothing but its geometry is known yet. */
+    public static Template of(String id, String name, Form form, SizeLabel label, List<EngravedLine> lines) {
+        return new Template(id, name, form, label, 0, lines, Material.usual(), "", Optional.empty(), false);
+    }
+
+    /** A template of a kind as it begins, until its own sizes are typed. */
+    public static Template usual(Kind kind, String id, String name) {
+        return of(id, name, UsualForms.of(kind), SizeLabel.RADIUS_AS_CUT, List.of());
+    }
+
+    /** This template in another size, with its lines as they are; what was checked on cloth no longer counts. */
+    public Template resized(double size) {
+        return withForm(form.withMainSize(size)).withCheck(Optional.empty());
+    }
+
+    public Template withId(String other) {
+        return new Template(other, name, form, label, gap, lines, material, notes, checked, retired);
+    }
+
+    public Template withName(String other) {
+        return new Template(id, other, form, label, gap, lines, material, notes, checked, retired);
+    }
+
+    public Template withForm(Form other) {
+        return new Template(id, name, other, label, gap, lines, material, notes, checked, retired);
+    }
+
+    public Template withLabel(SizeLabel other) {
+        return new Template(id, name, form, other, gap, lines, material, notes, checked, retired);
+    }
+
+    public Template withGap(double other) {
+        return new Template(id, name, form, label, other, lines, material, notes, checked, retired);
+    }
+
+    public Template withLines(List<EngravedLine> other) {
+        return new Template(id, name, form, label, gap, other, material, notes, checked, retired);
+    }
+
+    public Template withMaterial(Material other) {
+        return new Template(id, name, form, label, gap, lines, other, notes, checked, retired);
+    }
+
+    public Template withNotes(String other) {
+        return new Template(id, name, form, label, gap, lines, material, other, checked, retired);
+    }
+
+    public Template withCheck(Optional<ClothCheck> other) {
+        return new Template(id, name, form, label, gap, lines, material, notes, other, retired);
+    }
+
+    public Template withRetired(boolean other) {
+        return new Template(id, name, form, label, gap, lines, material, notes, checked, other);
+    }
+
+    public Kind kind() {
+        return form.kind();
+    }
+
+    /** Its true geometry. */
+    public Cut cut() {
+        return form.cut(label, gap);
+    }
+
+    /** Whether the two are cut, engraved and made alike, so that a job plans with either in the same way. */
+    public boolean worksLike(Template other) {
+        return form.equals(other.form)
+                && label.equals(other.label)
+                && gap == other.gap
+                && lines.equals(other.lines)
+                && material.thickness() == other.material.thickness();
+    }
+
+    /** Its edges that a border of arcs can be stitched along, the main one first; with the troublesome ones. */
+    public List<ArcTemplate> arcs() {
+        List<ArcTemplate> arcs = new ArrayList<>();
+        if (form instanceof ArcForm arc) {
+            Cut cut = cut();
+            for (ArcEdge edge : ArcEdge.values()) {
+                arc.edgeRadius(edge, label).ifPresent(radius -> arcs.add(ArcTemplate.of(this, cut, edge, radius)));
+            }
+        } else if (form instanceof CircleForm) {
+            Cut cut = cut();
+            cut.guides().forEach(guide -> arcs.add(ArcTemplate.of(this, cut, guide)));
+        }
+        return arcs;
+    }
+
+    /**
+     * Where an engraved line lies on the acrylic; in several strokes, or in none if it would lie beside it.
+     */
+    public List<Path> strokes(EngravedLine line) {
+        Cut cut = cut();
+        Optional<Guide> main = cut.main();
+        if (main.isEmpty()) {
+            return List.of();
+        }
+        Guide guide = main.get();
+        int sign = guide.round().map(r -> r.edge().footSign()).orElse(1);
+        return switch (line.kind()) {
+            case RISE, CROWN -> level(cut, crown(guide) - line.fromEdge(sign));
+            case SEAM_ALLOWANCE -> level(cut, -line.value());
+            case CENTRE ->
+                lines(cut.chords(
+                        new Point(guide.round().map(r -> r.centre().x()).orElse(0.0), 0), new Point(0, 1), false));
+            case REFERENCE -> lines(cut.chords(Point.ORIGIN, Point.direction(Math.PI / 2 + line.value()), true));
+            case PARALLEL -> parallel(cut, guide, line.fromEdge(1));
+        };
+    }
+
+    /** Where something lies on the acrylic that runs along an edge at a distance, such as tape. */
+    public List<Path> parallel(Cut cut, Guide guide, double fromEdge) {
+        if (fromEdge < 0) {
+            return List.of();
+        }
+        Guide inward = new Guide(guide.id(), guide.role(), 0, guide.edge(), !guide.footLeft(), guide.round());
+        return inward.stitched(fromEdge).stream()
+                .filter(path ->
+                        cut.covers(path.curves().get(path.curves().size() / 2).at(0.5)))
+                .toList();
+    }
+
+    private static double crown(Guide guide) {
+        return guide.round().map(r -> r.centre().y() + r.radius()).orElseGet(() -> {
+            Box box = guide.edge().box();
+            return box.top();
+        });
+    }
+
+    private static List<Path> level(Cut cut, double y) {
+        return lines(cut.chords(new Point(0, y), new Point(1, 0), false));
+    }
+
+    private static List<Path> lines(List<Segment> segments) {
+        return segments.stream().map(s -> Path.of(s)).toList();
+    }
+}

@@ -1,0 +1,356 @@
+package jollyspindle.core.shelf;
+
+import jollyspindle.core.geometry.CircularSegment;
+import jollyspindle.core.shelf.form.ChevronStrip;
+import jollyspindle.core.shelf.form.CircleForm;
+import jollyspindle.core.shelf.form.Guide;
+import jollyspindle.core.shelf.form.ScallopRow;
+import jollyspindle.core.shelf.form.SerpentineStrip;
+import jollyspindle.core.shelf.form.SizeLabel;
+import jollyspindle.core.shelf.form.SlottedCircles;
+import jollyspindle.core.shelf.form.SlottedFan;
+import jollyspindle.core.shelf.form.TurnedArm;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Finds the templates on a shelf that do what is wanted, best first.
+ *
+ * <p>A match's penalty is how far off it is, in inches, plus 1/8 for each further placement of one figure, 1/16 if tape
+ * must be stuck on, and 1/4 if the seam runs past the plate. Where two are alike, the shelf's order holds. Retired
+ * templates aren't looked at.
+ *
+ * @param shelf in its order
+ * @param machine with its foot
+ */
+public record TemplateFinder(List<Template> shelf, Machine machine) {
+
+    /** A circle or a strip further off than this part of what is wanted doesn't do it. */
+    private static final double NEAR = 1.0 / 8;
+
+    /** Nobody sees this much, in inches (common practice, no source). */
+    public static final double UNSEEN = 1.0 / 8;
+
+    private static final double PLACEMENT = 1.0 / 8;
+    private static final double TAPE = 1.0 / 16;
+    private static final double OFF_PLATE = 1.0 / 4;
+
+    /** Finds what does it, or what is missing. */
+    public Find find(Find.Wanted wanted) {
+        List<Find.Match> matches = new ArrayList<>();
+        for (Template template : shelf) {
+            if (!template.retired()) {
+                matches.addAll(matches(template, wanted));
+            }
+        }
+        matches.sort(Comparator.comparingDouble(Find.Match::penalty));
+        return new Find(
+                wanted, List.copyOf(matches), matches.isEmpty() ? Optional.of(missing(wanted)) : Optional.empty());
+    }
+
+    private List<Find.Match> matches(Template template, Find.Wanted wanted) {
+        if (wanted instanceof Find.Wanted.Span span) {
+            return template.arcs().stream()
+                    .flatMap(arc -> span(template, arc, span).stream())
+                    .toList();
+        }
+        if (wanted instanceof Find.Wanted.Circle circle) {
+            return circles(template, circle.diameter(), circle.diameter() * NEAR, false);
+        }
+        if (wanted instanceof Find.Wanted.Rings rings) {
+            return rings(template, rings).stream().toList();
+        }
+        if (wanted instanceof Find.Wanted.Fan fan) {
+            return fan(template, fan).stream().toList();
+        }
+        if (wanted instanceof Find.Wanted.Block block) {
+            return block(template, block.side());
+        }
+        return strip(template, ((Find.Wanted.Strip) wanted).width());
+    }
+
+    private double foot() {
+        return machine.footRadius();
+    }
+
+    // --- arcs ----------------------------------------------------------------------------------------------------
+
+    private Optional<Find.Match> span(Template template, ArcTemplate arc, Find.Wanted.Span wanted) {
+        if (arc.difficulty(machine).isPresent()) {
+            return Optional.empty();
+        }
+        Optional<Guide> guide = template.cut().guide(arc.guideId());
+        Optional<ArcFit> fit = ArcFit.of(arc, machine, wanted.span(), wanted.room(), 0);
+        if (guide.isEmpty() || fit.isEmpty() || !fit.get().fitsRoom()) {
+            return Optional.empty();
+        }
+        List<Find.Change> changes = new ArrayList<>();
+        double rise = fit.get().segment().height();
+        double off = wanted.rise().map(r -> Math.abs(r - rise)).orElse(0.0);
+        if (wanted.rise().isPresent() && off > Math.max(UNSEEN, wanted.rise().get() / 2)) {
+            return Optional.empty();
+        }
+        changes.add(new Find.Change.Rises(rise, -fit.get().overRoom()));
+        changes.add(new Find.Change.OnSeam(fit.get().register()));
+        double penalty = off + (fit.get().parts() - 1) * PLACEMENT;
+        if (wanted.rise().isEmpty()) {
+            // Without a wish for the rise, what fills the room best is wanted, lightly.
+            penalty += -fit.get().overRoom() / 16;
+        }
+        if (fit.get().register() instanceof SeamRegister.Tape) {
+            penalty += TAPE;
+        } else if (fit.get().register() instanceof SeamRegister.OffThePlate) {
+            penalty += OFF_PLATE;
+        }
+        if (fit.get().parts() > 1) {
+            changes.add(new Find.Change.Placements(fit.get().parts()));
+        }
+        return Optional.of(new Find.Match(template, guide.get(), off, penalty, changes));
+    }
+
+    // --- circles -------------------------------------------------------------------------------------------------
+
+    private List<Find.Match> circles(Template template, double diameter, double most, boolean chain) {
+        if (!(template.form() instanceof CircleForm) && !(template.form() instanceof SlottedCircles)) {
+            return List.of();
+        }
+        List<Find.Match> found = new ArrayList<>();
+        for (Guide guide : template.cut().guides()) {
+            double stitched = 2 * guide.round().orElseThrow().stitchedRadius(machine);
+            double off = Math.abs(stitched - diameter);
+            boolean tooWide = chain && stitched > diameter + UNSEEN;
+            if (stitched > 0 && off <= most && !tooWide && followable(template)) {
+                List<Find.Change> changes = new ArrayList<>(List.of(new Find.Change.Diameter(stitched)));
+                double penalty = off;
+                double sweep = guide.round().orElseThrow().sweep();
+                int placements = ArcFit.placements(2 * Math.PI, sweep);
+                if (placements > 1) {
+                    changes.add(new Find.Change.Placements(placements));
+                    penalty += PLACEMENT / 2;
+                }
+                found.add(new Find.Match(template, guide, off, penalty, changes));
+            }
+        }
+        return found;
+    }
+
+    private boolean followable(Template template) {
+        double slot = template.form() instanceof SlottedCircles circles
+                ? circles.slotWidth()
+                : template.form() instanceof SlottedFan fan ? fan.slotWidth() : Double.POSITIVE_INFINITY;
+        return slot >= 2 * foot() - 1e-9;
+    }
+
+    private Optional<Find.Match> rings(Template template, Find.Wanted.Rings wanted) {
+        boolean set = template.form() instanceof SlottedCircles
+                || template.form() instanceof CircleForm circles
+                        && circles.sizes().size() > 1;
+        if (!set || !followable(template)) {
+            return Optional.empty();
+        }
+        List<Double> diameters = template.cut().guides().stream()
+                .filter(g -> g.role() != Guide.Role.INNER_WALL)
+                .map(g -> 2 * g.round().orElseThrow().stitchedRadius(machine))
+                .filter(d -> d > 0 && d <= wanted.largest() + UNSEEN)
+                .sorted()
+                .toList();
+        if (diameters.size() < 2) {
+            return Optional.empty();
+        }
+        // The longest row of rings of this set with the wanted gap, from the largest inward.
+        List<Double> row = new ArrayList<>(List.of(diameters.get(diameters.size() - 1)));
+        double worst = 0;
+        for (int i = diameters.size() - 2; i >= 0; i--) {
+            double off = (row.get(0) - diameters.get(i)) / 2 - wanted.gap();
+            if (Math.abs(off) <= Math.min(UNSEEN, wanted.gap() / 4)) {
+                row.add(0, diameters.get(i));
+                worst = Math.max(worst, Math.abs(off));
+            }
+        }
+        int possible = (int) Math.floor(wanted.largest() / 2 / wanted.gap() + 1e-9);
+        if (row.size() < 2) {
+            return Optional.empty();
+        }
+        int lacking = Math.max(0, possible - row.size());
+        double outer = Math.abs(wanted.largest() - row.get(row.size() - 1));
+        Guide guide = template.cut().main().orElseThrow();
+        return Optional.of(new Find.Match(
+                template,
+                guide,
+                worst,
+                worst + lacking * PLACEMENT + outer / 2,
+                List.of(new Find.Change.Rings(row, lacking, wanted.gap()))));
+    }
+
+    // --- fans ----------------------------------------------------------------------------------------------------
+
+    private Optional<Find.Match> fan(Template template, Find.Wanted.Fan wanted) {
+        if (!(template.form() instanceof SlottedFan fan) || !followable(template)) {
+            return Optional.empty();
+        }
+        double room = wanted.depth() - wanted.reserve();
+        List<Guide> fitting = template.cut().guides().stream()
+                .filter(g -> g.role() == Guide.Role.OUTER_WALL)
+                .filter(g -> g.round().orElseThrow().stitchedRadius(machine) <= room + 1e-9)
+                .toList();
+        if (fitting.isEmpty()) {
+            return Optional.empty();
+        }
+        Guide outermost = fitting.get(fitting.size() - 1);
+        double outer = outermost.round().orElseThrow().stitchedRadius(machine);
+        double inner = fitting.get(0).round().orElseThrow().stitchedRadius(machine);
+        int swivels = ArcFit.placements(fanSweep(inner, outer, outer), fan.sweep()) - 1;
+        int swivelsOuter = ArcFit.placements(fanSweep(outer, outer, outer), fan.sweep()) - 1;
+        double left = room - outer;
+        return Optional.of(new Find.Match(
+                template,
+                outermost,
+                left,
+                left + Math.max(swivels, swivelsOuter) * PLACEMENT,
+                List.of(new Find.Change.FanArcs(fitting.size(), outer, left, Math.max(swivels, swivelsOuter)))));
+    }
+
+    /**
+     * How far an arc of a fan sweeps from the ditch until it taps the back of the fan before, in radians: acos((R² − r² −
+     * q²)/(2rq)), by the law of cosines.
+     *
+     * @param r the arc's radius
+     * @param outer R, the outermost radius
+     * @param pitch q, from pivot to pivot
+     */
+    public static double fanSweep(double r, double outer, double pitch) {
+        double cosine = (outer * outer - r * r - pitch * pitch) / (2 * r * pitch);
+        return Math.acos(Math.max(-1, Math.min(1, cosine)));
+    }
+
+    // --- blocks and strips ---------------------------------------------------------------------------------------
+
+    private List<Find.Match> block(Template template, double side) {
+        if (template.form() instanceof TurnedArm) {
+            double reach = Prediction.of(template, foot()).inches();
+            double beyond = reach - side / Math.sqrt(2);
+            if (beyond < 0) {
+                return List.of();
+            }
+            return template.cut().main().stream()
+                    .map(guide -> new Find.Match(
+                            template, guide, beyond, beyond, List.of(new Find.Change.ReachBeyond(beyond))))
+                    .toList();
+        }
+        if (template.form() instanceof ScallopRow row && row.bumpRadius() > 0) {
+            double rise = row.stitchedRise(foot());
+            double perRow = side / row.width();
+            int rows = (int) Math.floor(side / rise + 1e-9);
+            double left = side - rows * rise;
+            double uneven = Math.abs(2 * perRow - Math.rint(2 * perRow)) / 2 * row.width();
+            // Up to an eighth is left as it is; sideways it is stretched over all shells.
+            if (rows < 1 || uneven > UNSEEN * Math.max(1, Math.floor(perRow))) {
+                return List.of();
+            }
+            double squeezed = Math.min(left, rise - left);
+            return template.cut().main().stream()
+                    .map(guide -> new Find.Match(
+                            template,
+                            guide,
+                            uneven,
+                            uneven + squeezed,
+                            List.of(new Find.Change.ShellRows(Math.rint(2 * perRow) / 2, rows, rise, left))))
+                    .toList();
+        }
+        return List.of();
+    }
+
+    private List<Find.Match> strip(Template template, double width) {
+        List<Find.Match> chain = circles(template, width, width / 2, true);
+        if (!chain.isEmpty()) {
+            return chain.stream()
+                    .map(m -> {
+                        double left =
+                                width - ((Find.Change.Diameter) m.changes().get(0)).diameter();
+                        List<Find.Change> changes = new ArrayList<>(m.changes());
+                        changes.add(new Find.Change.LeftBeside(left));
+                        return new Find.Match(m.template(), m.guide(), m.off(), m.penalty(), changes);
+                    })
+                    .toList();
+        }
+        double module = template.form() instanceof SerpentineStrip s
+                ? s.module()
+                : template.form() instanceof ChevronStrip c ? c.module() : Double.NaN;
+        if (Double.isNaN(module)) {
+            return List.of();
+        }
+        List<Find.Match> found = new ArrayList<>();
+        double height = Prediction.of(template, foot()).inches();
+        Optional<Guide> guide = template.cut().main();
+        if (guide.isPresent() && height > 0 && height <= width + UNSEEN) {
+            // Rows of the strip's module: any width that divides by it takes so many rows.
+            int rows = (int) Math.max(1, Math.rint(width / module));
+            double stretch = width / rows - module;
+            double left = width - height;
+            if (Math.abs(stretch) <= UNSEEN) {
+                found.add(new Find.Match(
+                        template,
+                        guide.get(),
+                        Math.abs(stretch),
+                        Math.abs(stretch),
+                        List.of(new Find.Change.Repeats(rows, width / rows, stretch))));
+            } else if (left <= width / 2) {
+                found.add(new Find.Match(
+                        template,
+                        guide.get(),
+                        Math.abs(left),
+                        Math.abs(left),
+                        List.of(new Find.Change.LeftBeside(left))));
+            }
+        }
+        return found;
+    }
+
+    // --- what is missing -----------------------------------------------------------------------------------------
+
+    private Find.Missing missing(Find.Wanted wanted) {
+        if (wanted instanceof Find.Wanted.Span span) {
+            double half = span.span() / 2;
+            if (span.rise().isPresent()) {
+                double rise = Math.min(Math.min(span.rise().get(), span.room()), half);
+                double radius =
+                        CircularSegment.ofChordAndHeight(span.span(), rise).radius();
+                return new Find.Missing.StitchedRadius(radius, radius);
+            }
+            double least = span.room() >= half
+                    ? half
+                    : CircularSegment.ofChordAndHeight(span.span(), span.room()).radius();
+            return new Find.Missing.StitchedRadius(least, Double.POSITIVE_INFINITY);
+        }
+        if (wanted instanceof Find.Wanted.Circle circle) {
+            return diameter(circle.diameter());
+        }
+        if (wanted instanceof Find.Wanted.Rings rings) {
+            double steps = Math.floor(rings.largest() / 2 / rings.gap() + 1e-9) - 1;
+            return new Find.Missing.Set(rings.largest() - Math.max(0, steps) * 2 * rings.gap(), 2 * rings.gap());
+        }
+        if (wanted instanceof Find.Wanted.Fan fan) {
+            return new Find.Missing.FanRadius(fan.depth() - fan.reserve());
+        }
+        if (wanted instanceof Find.Wanted.Block block) {
+            double shells = Stream.of(1.0, 1.5, 2.0, 3.0, 0.75)
+                    .filter(w -> Math.abs(2 * block.side() / w - Math.rint(2 * block.side() / w)) < 1e-9)
+                    .findFirst()
+                    .orElse(block.side() / Math.max(1, Math.rint(block.side() / 1.5)));
+            return new Find.Missing.ForBlock(shells, block.side() / Math.sqrt(2));
+        }
+        return new Find.Missing.Height(((Find.Wanted.Strip) wanted).width());
+    }
+
+    private Find.Missing diameter(double diameter) {
+        SizeLabel label = SizeLabel.DIAMETER_AS_CUT;
+        return new Find.Missing.StitchedDiameter(
+                diameter,
+                label.sizeThatStitches(diameter / 2, ArcEdge.CONCAVE, foot()),
+                label.sizeThatStitches(diameter / 2, ArcEdge.CONVEX, foot()));
+    }
+}

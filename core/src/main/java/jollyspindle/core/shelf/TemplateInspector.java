@@ -1,0 +1,232 @@
+package jollyspindle.core.shelf;
+
+import jollyspindle.core.geometry.CircularSegment;
+import jollyspindle.core.shelf.form.ArcForm;
+import jollyspindle.core.shelf.form.CircleForm;
+import jollyspindle.core.shelf.form.Cut;
+import jollyspindle.core.shelf.form.EngravedLine;
+import jollyspindle.core.shelf.form.Guide;
+import jollyspindle.core.shelf.form.ScallopRow;
+import jollyspindle.core.shelf.form.SizeLabel;
+import jollyspindle.core.shelf.form.SlottedCircles;
+import jollyspindle.core.shelf.form.SlottedFan;
+import jollyspindle.core.shelf.form.TurnedArm;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** Looks a template over for what can't be, for labels that contradict it, and for what doesn't go with the machine. */
+public final class TemplateInspector {
+
+    /** How near a measured value must come to what was foretold, in inches: a tape's usual mark. */
+    public static final double MEASURED_ALIKE = 1.0 / 16;
+
+    private TemplateInspector() {}
+
+    /** All concerns, those that prevent its use first. */
+    public static List<Concern> inspect(Template template, Machine machine) {
+        List<Concern> found = new ArrayList<>();
+        Cut cut = template.cut();
+        sizes(template, machine, cut, found);
+        if (template.form() instanceof ArcForm arc) {
+            arc(template, arc, machine, found);
+        }
+        if (template.form() instanceof SlottedCircles circles) {
+            slots(template, circles.sizes(), circles.slotWidth(), machine, found);
+        }
+        if (template.form() instanceof SlottedFan fan) {
+            slots(template, fan.sizes(), fan.slotWidth(), machine, found);
+            if (fan.sweep() > fan.legAngle() + 1e-9) {
+                found.add(new Concern.SlotsBeyondLegs(fan.sweep(), fan.legAngle()));
+            }
+        }
+        if (template.form() instanceof ScallopRow row && row.bumpRadius() <= 0) {
+            found.add(new Concern.ShellsTooNarrow(row.width(), 2 * machine.footRadius()));
+        }
+        if (template.form() instanceof TurnedArm arm && !arm.hookFits(machine)) {
+            found.add(new Concern.HookDoesntFit(arm.hook(), machine.footRadius()));
+        }
+        followed(template, machine, cut, found);
+        lines(template, found);
+        gap(template, machine, found);
+        check(template, found);
+        thickness(template, machine, found);
+        return found.stream()
+                .sorted((a, b) -> Boolean.compare(b.prevents(), a.prevents()))
+                .toList();
+    }
+
+    /** Whether nothing can be stitched along its main edge. */
+    public static boolean useless(Template template, Machine machine) {
+        return inspect(template, machine).stream()
+                .anyMatch(c -> c instanceof Concern.NothingStitched
+                        || c instanceof Concern.SlotTooNarrow
+                        || c instanceof Concern.ShellsTooNarrow);
+    }
+
+    private static void sizes(Template template, Machine machine, Cut cut, List<Concern> found) {
+        if (template.form() instanceof ArcForm arc) {
+            for (ArcEdge edge : ArcEdge.values()) {
+                arc.edgeRadius(edge, template.label())
+                        .ifPresent(radius -> small(
+                                edge == ArcEdge.CONVEX
+                                        ? arc.bulging().getAsDouble()
+                                        : arc.hollow().getAsDouble(),
+                                radius,
+                                found));
+            }
+        }
+        if (template.form() instanceof CircleForm circles) {
+            for (double size : circles.sizes()) {
+                if (circles.cutting() == CircleForm.Cutting.DISCS) {
+                    small(size, template.label().cutRadius(size, ArcEdge.CONVEX), found);
+                }
+            }
+            if (circles.cutting() == CircleForm.Cutting.RING && cut.guides().isEmpty()) {
+                found.add(new Concern.RunsInto(
+                        circles.sizes().get(0), circles.sizes().get(1)));
+            }
+        }
+        for (Guide guide : cut.guides()) {
+            guide.round()
+                    .filter(r -> r.edge() == ArcEdge.CONCAVE && r.radius() <= machine.footRadius())
+                    .ifPresent(
+                            r -> found.add(new Concern.HollowSmallerThanFoot(guide, r.radius(), machine.footRadius())));
+        }
+    }
+
+    private static void small(double size, double radius, List<Concern> found) {
+        if (radius <= 0) {
+            found.add(new Concern.LabelSmallerThanFoot(size));
+        }
+    }
+
+    private static void arc(Template template, ArcForm arc, Machine machine, List<Concern> found) {
+        if ((arc.halfCircle() || arc.legs() > 0) && !arc.reachesHalfCircle()) {
+            found.add(new Concern.SweepShortOfHalfCircle(arc.usableSweep()));
+        }
+        for (ArcTemplate edge : template.arcs()) {
+            double radius = edge.stitchedRadius(machine);
+            for (ArcTemplate.RiseLine line : edge.riseLines()) {
+                double rise = edge.stitchedRise(line, machine);
+                if (rise <= 0 || radius <= 0) {
+                    continue;
+                }
+                double needed = rise >= radius
+                        ? Math.PI
+                        : CircularSegment.ofRadiusAndHeight(radius, rise).sweep();
+                // Half a degree is less than anybody places a template.
+                if (needed > edge.usableSweep() + Math.toRadians(0.5)) {
+                    template.lines().stream()
+                            .filter(l -> l.kind() == EngravedLine.Kind.RISE && l.value() == line.label())
+                            .findFirst()
+                            .ifPresent(l -> found.add(new Concern.LineBeyondSweep(l, needed, edge.usableSweep())));
+                }
+            }
+        }
+    }
+
+    private static void slots(
+            Template template, List<Double> sizes, double width, Machine machine, List<Concern> found) {
+        if (width < 2 * machine.footRadius() - 1e-9) {
+            found.add(new Concern.SlotTooNarrow(width, 2 * machine.footRadius()));
+        }
+        for (int i = 1; i < sizes.size(); i++) {
+            double apart =
+                    template.label().radius(sizes.get(i)) - template.label().radius(sizes.get(i - 1));
+            if (apart <= width) {
+                found.add(new Concern.RunsInto(sizes.get(i - 1), sizes.get(i)));
+            }
+        }
+    }
+
+    private static void followed(Template template, Machine machine, Cut cut, List<Concern> found) {
+        if (cut.guides().isEmpty()) {
+            if (found.stream().noneMatch(Concern::prevents)) {
+                found.add(new Concern.NothingStitched());
+            }
+            return;
+        }
+        boolean any = false;
+        for (Guide guide : cut.guides()) {
+            int pieces = guide.stitched(machine.footRadius()).size();
+            any |= pieces > 0;
+            boolean told = guide.round().isPresent();
+            if (!told && pieces != 1) {
+                found.add(new Concern.CantFollowAll(guide, pieces));
+            }
+        }
+        if (!any) {
+            found.add(new Concern.NothingStitched());
+        }
+    }
+
+    private static void lines(Template template, List<Concern> found) {
+        if (template.cut().guides().isEmpty()) {
+            return;
+        }
+        for (EngravedLine line : template.lines()) {
+            if (template.strokes(line).isEmpty()) {
+                found.add(new Concern.LineOffPlate(line));
+            }
+        }
+    }
+
+    private static void gap(Template template, Machine machine, List<Concern> found) {
+        boolean narrowSlotsAnyway = found.stream().anyMatch(c -> c instanceof Concern.SlotTooNarrow);
+        if (!template.form().hasOpenings() || narrowSlotsAnyway) {
+            return;
+        }
+        if (template.gap() == 0) {
+            found.add(new Concern.NoGap());
+        } else if (template.gap() < 2 * machine.footRadius()) {
+            found.add(new Concern.GapTooNarrow(template.gap(), 2 * machine.footRadius()));
+        }
+    }
+
+    private static void check(Template template, List<Concern> found) {
+        template.checked().ifPresent(check -> {
+            Prediction foretold = Prediction.of(template, check.footRadius());
+            if (alike(foretold.inches(), check.measured())) {
+                return;
+            }
+            SizeLabel better = null;
+            double off = MEASURED_ALIKE;
+            if (template.form().hasSizeLabel()) {
+                for (SizeLabel.Printed printed : SizeLabel.Printed.values()) {
+                    for (LabelConvention convention : LabelConvention.values()) {
+                        SizeLabel other = new SizeLabel(printed, convention);
+                        double value = inTermsOf(foretold, Prediction.of(template, other, check.footRadius()));
+                        if (Math.abs(value - check.measured()) < off) {
+                            off = Math.abs(value - check.measured());
+                            better = other;
+                        }
+                    }
+                }
+            }
+            found.add(new Concern.CheckDisagrees(foretold, check.measured(), check.footRadius(), better));
+        });
+    }
+
+    /** What was measured stays a radius or a diameter, whatever the label is thought to mean. */
+    private static double inTermsOf(Prediction asked, Prediction found) {
+        if (asked.what() == Prediction.What.DIAMETER && found.what() == Prediction.What.RADIUS) {
+            return 2 * found.inches();
+        }
+        if (asked.what() == Prediction.What.RADIUS && found.what() == Prediction.What.DIAMETER) {
+            return found.inches() / 2;
+        }
+        return found.inches();
+    }
+
+    private static boolean alike(double foretold, double measured) {
+        return Math.abs(foretold - measured) <= MEASURED_ALIKE;
+    }
+
+    private static void thickness(Template template, Machine machine, List<Concern> found) {
+        boolean thin = template.material().thin();
+        if (thin != (machine.footType() == Machine.FootType.LOW_SHANK)) {
+            found.add(new Concern.ThicknessAgainstFoot(template.material().thickness(), thin, machine.footType()));
+        }
+    }
+}

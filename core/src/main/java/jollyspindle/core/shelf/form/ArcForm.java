@@ -1,0 +1,204 @@
+package jollyspindle.core.shelf.form;
+
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.shelf.ArcEdge;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.DoubleStream;
+
+/**
+ * An arc: a bulging edge, a hollow one, or both.
+ *
+ * <p>Its frame has the origin at the centre of the bulging edge's circle, or of the hollow one's if it has no other; y
+ * points at the crown.
+ *
+ * @param bulging the size printed for the bulging edge
+ * @param hollow the size printed for the hollow edge
+ * @param usableSweep how much of the edge a foot can follow, in radians, centred on the crown; over 0, at most π
+ * @param legs how far the edges go straight on below the half circle, in inches; 0 unless the sweep is the half circle
+ * @param halfCircle whether it is sold as a half circle
+ * @param depth from the bulging edge's crown straight to the far side, or to the hollow edge's crown; for a hollow edge
+ *     alone from its crown up to the far side
+ */
+public record ArcForm(
+        OptionalDouble bulging,
+        OptionalDouble hollow,
+        double usableSweep,
+        double legs,
+        boolean halfCircle,
+        double depth)
+        implements Form {
+
+    /** How wide the acrylic beside a hollow edge is, in inches, for want of a measured width. */
+    private static final double BESIDE = 1;
+
+    private static final double ROUNDING = 1e-9;
+
+    public ArcForm {
+        if (bulging.isEmpty() && hollow.isEmpty()) {
+            throw new IllegalArgumentException("an arc has a bulging or a hollow edge");
+        }
+        bulging.ifPresent(size -> Form.size(size, "bulging edge"));
+        hollow.ifPresent(size -> Form.size(size, "hollow edge"));
+        Form.size(depth, "depth");
+        if (!(usableSweep > 0) || usableSweep > Math.PI + ROUNDING) {
+            throw new IllegalArgumentException("an arc edge is usable over at most the half circle");
+        }
+        if (!(legs >= 0) || legs > LARGEST) {
+            throw new IllegalArgumentException("legs of " + legs);
+        }
+    }
+
+    public static ArcForm bulging(double size, double usableSweep, double depth) {
+        return new ArcForm(OptionalDouble.of(size), OptionalDouble.empty(), usableSweep, 0, false, depth);
+    }
+
+    public static ArcForm hollow(double size, double usableSweep, double depth) {
+        return new ArcForm(OptionalDouble.empty(), OptionalDouble.of(size), usableSweep, 0, false, depth);
+    }
+
+    public ArcForm withUsableSweep(double other) {
+        return new ArcForm(bulging, hollow, other, legs, halfCircle, depth);
+    }
+
+    public ArcForm withLegs(double other) {
+        return new ArcForm(bulging, hollow, usableSweep, other, halfCircle, depth);
+    }
+
+    public ArcForm withHalfCircle(boolean other) {
+        return new ArcForm(bulging, hollow, usableSweep, legs, other, depth);
+    }
+
+    public ArcForm withDepth(double other) {
+        return new ArcForm(bulging, hollow, usableSweep, legs, halfCircle, other);
+    }
+
+    @Override
+    public Kind kind() {
+        return Kind.ARC;
+    }
+
+    @Override
+    public boolean hasSizeLabel() {
+        return true;
+    }
+
+    @Override
+    public Set<EngravedLine.Kind> lines() {
+        return EnumSet.of(EngravedLine.Kind.RISE, EngravedLine.Kind.PARALLEL, EngravedLine.Kind.CENTRE);
+    }
+
+    /** Whether the edge reaches the half circle, from where legs can go on. */
+    public boolean reachesHalfCircle() {
+        return usableSweep > Math.PI - 1e-6;
+    }
+
+    /** The radius of the acrylic edge in inches, if it has that edge; not over 0 if its label makes no sense. */
+    public OptionalDouble edgeRadius(ArcEdge edge, SizeLabel label) {
+        OptionalDouble size = edge == ArcEdge.CONVEX ? bulging : hollow;
+        return size.isPresent() ? OptionalDouble.of(label.cutRadius(size.getAsDouble(), edge)) : size;
+    }
+
+    @Override
+    public double mainSize() {
+        return bulging.orElseGet(hollow::getAsDouble);
+    }
+
+    /** Both edges change alike, so that what lies between them stays. */
+    @Override
+    public ArcForm withMainSize(double size) {
+        double by = size - mainSize();
+        OptionalDouble other =
+                bulging.isPresent() && hollow.isPresent() ? OptionalDouble.of(hollow.getAsDouble() + by) : hollow;
+        return bulging.isPresent()
+                ? new ArcForm(OptionalDouble.of(size), other, usableSweep, legs, halfCircle, depth)
+                : new ArcForm(bulging, OptionalDouble.of(size), usableSweep, legs, halfCircle, depth);
+    }
+
+    @Override
+    public List<Double> sizes() {
+        return DoubleStream.concat(bulging.stream(), hollow.stream()).boxed().toList();
+    }
+
+    @Override
+    public Cut cut(SizeLabel label, double gap) {
+        double r = edgeRadius(ArcEdge.CONVEX, label).orElse(1);
+        double hollowRadius = edgeRadius(ArcEdge.CONCAVE, label).orElse(1);
+        if (r <= 0 || hollowRadius <= 0) {
+            return Cut.NOTHING;
+        }
+        List<Guide> guides = new ArrayList<>();
+        Point hollowCentre = bulging.isPresent() ? new Point(0, r - depth - hollowRadius) : Point.ORIGIN;
+        Path top = bulging.isPresent() ? edge(Point.ORIGIN, r) : null;
+        Path bottom = hollow.isPresent() ? edge(hollowCentre, hollowRadius) : null;
+        if (top != null) {
+            guides.add(guide("bulging", Guide.Role.BULGING_EDGE, top, Point.ORIGIN, r, ArcEdge.CONVEX));
+        }
+        if (bottom != null) {
+            guides.add(guide("hollow", Guide.Role.HOLLOW_EDGE, bottom, hollowCentre, hollowRadius, ArcEdge.CONCAVE));
+        }
+        return new Cut(List.of(Cut.Piece.of(outline(top, bottom, r, hollowRadius))), guides);
+    }
+
+    private Guide guide(String id, Guide.Role role, Path path, Point centre, double radius, ArcEdge edge) {
+        return new Guide(
+                id,
+                role,
+                0,
+                path,
+                edge == ArcEdge.CONVEX,
+                Optional.of(new Guide.Round(centre, radius, edge, usableSweep)));
+    }
+
+    /** From left to right over the crown, with the legs. */
+    private Path edge(Point centre, double radius) {
+        Arc arc = new Arc(centre, radius, Math.PI / 2 + usableSweep / 2, -usableSweep);
+        if (legs == 0 || !reachesHalfCircle()) {
+            return Path.of(arc);
+        }
+        Point down = new Point(0, -legs);
+        return Path.of(
+                new Segment(arc.start().plus(down), arc.start()),
+                arc,
+                new Segment(arc.end(), arc.end().plus(down)));
+    }
+
+    /** Beyond the edges it is a plain block, since the rest doesn't touch the foot. */
+    private Path outline(Path top, Path bottom, double r, double hollowRadius) {
+        List<Curve> curves = new ArrayList<>((top == null ? bottom : top).curves());
+        Point right = (top == null ? bottom : top).end();
+        Point left = (top == null ? bottom : top).start();
+        if (top != null && bottom != null) {
+            curves.add(new Segment(right, bottom.end()));
+            curves.addAll(bottom.reversed().curves());
+            curves.add(new Segment(bottom.start(), left));
+            return new Path(curves);
+        }
+        List<Point> corners = new ArrayList<>(List.of(right));
+        if (top != null) {
+            double base = Math.min(r - depth, left.y());
+            corners.add(new Point(right.x(), base));
+            corners.add(new Point(left.x(), base));
+        } else {
+            double back = hollowRadius + depth;
+            corners.add(new Point(right.x() + BESIDE, right.y()));
+            corners.add(new Point(right.x() + BESIDE, back));
+            corners.add(new Point(left.x() - BESIDE, back));
+            corners.add(new Point(left.x() - BESIDE, left.y()));
+        }
+        corners.add(left);
+        for (int i = 1; i < corners.size(); i++) {
+            curves.add(new Segment(corners.get(i - 1), corners.get(i)));
+        }
+        return new Path(curves);
+    }
+}

@@ -1,0 +1,68 @@
+package jollyspindle.core.shelf.form;
+
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Circles about one centre, cut as slots with a bridge that holds the plate together. Its frame has the origin at that
+ * centre, and the bridge below.
+ *
+ * @param sizes printed on it, ascending; as cut a slot's middle, as stitched what the usual foot stitches along the outer
+ *     wall
+ * @param slotWidth in inches
+ * @param sweep of each slot between its round ends, in radians, less than a full turn
+ */
+public record SlottedCircles(List<Double> sizes, double slotWidth, double sweep) implements Form {
+
+    public SlottedCircles {
+        sizes = sizes.stream().sorted().distinct().toList();
+        Slots.check(sizes, slotWidth);
+        if (!(sweep > 0) || sweep >= 2 * Math.PI) {
+            throw new IllegalArgumentException("slots sweep over 0 and less than a full turn");
+        }
+    }
+
+    @Override
+    public Kind kind() {
+        return Kind.SLOTTED_CIRCLES;
+    }
+
+    @Override
+    public boolean hasSizeLabel() {
+        return true;
+    }
+
+    @Override
+    public boolean hasOpenings() {
+        return true;
+    }
+
+    @Override
+    public Set<EngravedLine.Kind> lines() {
+        return EnumSet.of(EngravedLine.Kind.CENTRE, EngravedLine.Kind.REFERENCE);
+    }
+
+    /** The largest. */
+    @Override
+    public double mainSize() {
+        return sizes.get(sizes.size() - 1);
+    }
+
+    @Override
+    public SlottedCircles withMainSize(double size) {
+        return new SlottedCircles(Sizes.scaled(sizes, size), slotWidth, sweep);
+    }
+
+    @Override
+    public Cut cut(SizeLabel label, double gap) {
+        Slots slots = new Slots(sizes, label, slotWidth, sweep);
+        List<Path> outlines = new ArrayList<>(List.of(Path.circle(Point.ORIGIN, slots.reach() + RIM)));
+        outlines.addAll(slots.openings);
+        return new Cut(List.of(new Cut.Piece(outlines)), slots.guides);
+    }
+}

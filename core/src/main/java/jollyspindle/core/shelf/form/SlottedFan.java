@@ -1,0 +1,74 @@
+package jollyspindle.core.shelf.form;
+
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * A fan: arc-shaped slots about a pivot, and two straight legs from the pivot to lay on the ditch. Its frame has the origin
+ * at the pivot, and the slots above it.
+ *
+ * @param sizes printed at the slots, ascending; as cut a slot's middle, as stitched what the usual foot stitches along the
+ *     outer wall
+ * @param slotWidth in inches
+ * @param sweep of each slot between its round ends, in radians, at most that of the legs
+ * @param legAngle from one leg to the other, in radians; half a turn if both lie on one ditch
+ */
+public record SlottedFan(List<Double> sizes, double slotWidth, double sweep, double legAngle) implements Form {
+
+    public SlottedFan {
+        sizes = sizes.stream().sorted().distinct().toList();
+        Slots.check(sizes, slotWidth);
+        if (!(sweep > 0) || !(legAngle > 0) || legAngle >= 2 * Math.PI) {
+            throw new IllegalArgumentException("a fan's angles are over 0 and less than a full turn");
+        }
+    }
+
+    @Override
+    public Kind kind() {
+        return Kind.SLOTTED_FAN;
+    }
+
+    @Override
+    public boolean hasSizeLabel() {
+        return true;
+    }
+
+    @Override
+    public boolean hasOpenings() {
+        return true;
+    }
+
+    @Override
+    public Set<EngravedLine.Kind> lines() {
+        return EnumSet.of(EngravedLine.Kind.CENTRE, EngravedLine.Kind.REFERENCE);
+    }
+
+    /** The largest. */
+    @Override
+    public double mainSize() {
+        return sizes.get(sizes.size() - 1);
+    }
+
+    @Override
+    public SlottedFan withMainSize(double size) {
+        return new SlottedFan(Sizes.scaled(sizes, size), slotWidth, sweep, legAngle);
+    }
+
+    @Override
+    public Cut cut(SizeLabel label, double gap) {
+        Slots slots = new Slots(sizes, label, slotWidth, Math.min(sweep, legAngle));
+        double radius = slots.reach() + RIM;
+        Arc rim = new Arc(Point.ORIGIN, radius, Math.PI / 2 - legAngle / 2, legAngle);
+        List<Path> outlines = new ArrayList<>(
+                List.of(Path.of(new Segment(Point.ORIGIN, rim.start()), rim, new Segment(rim.end(), Point.ORIGIN))));
+        outlines.addAll(slots.openings);
+        return new Cut(List.of(new Cut.Piece(outlines)), slots.guides);
+    }
+}

@@ -1,0 +1,472 @@
+package jollyspindle.core.words;
+
+import jollyspindle.core.shelf.ClothCheck;
+import jollyspindle.core.shelf.Concern;
+import jollyspindle.core.shelf.FootCalibration;
+import jollyspindle.core.shelf.FootMeasurement;
+import jollyspindle.core.shelf.LabelConvention;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Material;
+import jollyspindle.core.shelf.Prediction;
+import jollyspindle.core.shelf.StitchFact;
+import jollyspindle.core.shelf.Stitching;
+import jollyspindle.core.shelf.TapePlaces;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateInspector;
+import jollyspindle.core.shelf.form.ArcForm;
+import jollyspindle.core.shelf.form.ChevronStrip;
+import jollyspindle.core.shelf.form.CircleForm;
+import jollyspindle.core.shelf.form.CornerForm;
+import jollyspindle.core.shelf.form.EngravedLine;
+import jollyspindle.core.shelf.form.Form;
+import jollyspindle.core.shelf.form.Guide;
+import jollyspindle.core.shelf.form.Kind;
+import jollyspindle.core.shelf.form.OutlineForm;
+import jollyspindle.core.shelf.form.ScallopRow;
+import jollyspindle.core.shelf.form.SerpentineStrip;
+import jollyspindle.core.shelf.form.SizeLabel;
+import jollyspindle.core.shelf.form.SlottedCircles;
+import jollyspindle.core.shelf.form.SlottedFan;
+import jollyspindle.core.shelf.form.StraightEdge;
+import jollyspindle.core.shelf.form.TurnedArm;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+
+/**
+ * Says what is on the shelf, what it stitches and what is the matter with it.
+ *
+ * @param words for lengths
+ */
+public record ShelfWords(Words words) {
+
+    public static String name(Kind kind) {
+        return switch (kind) {
+            case ARC -> "Arc";
+            case CIRCLE -> "Circle";
+            case SLOTTED_CIRCLES -> "Slotted circles";
+            case SLOTTED_FAN -> "Slotted fan";
+            case SCALLOP_ROW -> "Scallop row";
+            case STRAIGHT_EDGE -> "Straight edge";
+            case CORNER -> "Notch and corner";
+            case SERPENTINE_STRIP -> "Serpentine strip";
+            case CHEVRON_STRIP -> "Chevron strip";
+            case TURNED_ARM -> "Turned arm";
+            case OUTLINE -> "Outline";
+        };
+    }
+
+    public static String name(CircleForm.Cutting cutting) {
+        return switch (cutting) {
+            case HOLES -> "holes in a plate";
+            case DISCS -> "discs";
+            case RING -> "a ring";
+            case NEST -> "a nest of rings";
+        };
+    }
+
+    public static String name(LabelConvention convention) {
+        return convention == LabelConvention.AS_CUT ? "as cut" : "as stitched";
+    }
+
+    public static String name(SizeLabel label) {
+        return label.printed().name().toLowerCase(Locale.ROOT) + ", " + name(label.convention());
+    }
+
+    public static String name(Material.Tint tint) {
+        return tint.name().toLowerCase(Locale.ROOT);
+    }
+
+    public static String name(Machine.FootType type) {
+        return switch (type) {
+            case LONGARM -> "longarm";
+            case HIGH_SHANK -> "high-shank foot";
+            case LOW_SHANK -> "low-shank foot";
+        };
+    }
+
+    public static String name(EngravedLine.Kind kind) {
+        return switch (kind) {
+            case RISE -> "rise";
+            case PARALLEL -> "parallel";
+            case CENTRE -> "centre";
+            case CROWN -> "crown";
+            case SEAM_ALLOWANCE -> "seam allowance";
+            case REFERENCE -> "reference";
+        };
+    }
+
+    /** {@code the line 2 1/4}, {@code the centre line}. */
+    public String line(EngravedLine line) {
+        return switch (line.kind()) {
+            case CENTRE -> "the centre line";
+            case REFERENCE -> "the reference line at " + Words.degrees(line.value());
+            case RISE -> "the rise line " + words.exact(line.value());
+            case PARALLEL -> "the line " + words.exact(line.value());
+            case CROWN -> "the crown line " + words.exact(line.value());
+            case SEAM_ALLOWANCE -> "the seam-allowance line " + words.exact(line.value());
+        };
+    }
+
+    /** Which edge: {@code bulging edge}, {@code hole 3}, {@code outer wall of slot 2}. */
+    public static String edge(Guide guide) {
+        String name =
+                switch (guide.role()) {
+                    case BULGING_EDGE -> "bulging edge";
+                    case HOLLOW_EDGE -> "hollow edge";
+                    case HOLE -> "hole";
+                    case DISC -> "disc";
+                    case OUTER_WALL -> "outer wall of slot";
+                    case INNER_WALL -> "inner wall of slot";
+                    case SCALLOPS -> "scallops";
+                    case UPPER_EDGE -> "upper edge";
+                    case LOWER_EDGE -> "lower edge";
+                    case END_NOTCH -> "end notch";
+                    case NOTCH -> "notch";
+                    case OUTSIDE_CORNER -> "outside corner";
+                    case SERPENTINE -> "serpentine edge";
+                    case ZIGZAG -> "zigzag edge";
+                    case LEADING_EDGE -> "leading edge";
+                    case TRAILING_EDGE -> "trailing edge";
+                    case OUTSIDE -> "outside";
+                    case WINDOW -> "window";
+                };
+        return guide.number() == 0 ? name : name + " " + guide.number();
+    }
+
+    /** What is printed on it and what that means: {@code marked radius 4, as stitched}. */
+    public String marked(Template template) {
+        Form form = template.form();
+        String how = name(template.label().convention());
+        String size = template.label().printed().name().toLowerCase(Locale.ROOT);
+        if (form instanceof ArcForm arc) {
+            List<String> sizes = new ArrayList<>();
+            arc.bulging().ifPresent(v -> sizes.add(words.exact(v)));
+            arc.hollow().ifPresent(v -> sizes.add(words.exact(v)));
+            return "marked " + size + " " + sizes.stream().distinct().collect(Collectors.joining(" and ")) + ", " + how;
+        }
+        if (form instanceof CircleForm circle) {
+            return "marked " + size + " " + list(circle.sizes()) + ", " + how;
+        }
+        if (form instanceof SlottedCircles slots) {
+            return "marked " + size + " " + list(slots.sizes()) + ", " + how;
+        }
+        if (form instanceof SlottedFan fan) {
+            return "marked " + size + " " + list(fan.sizes()) + ", " + how;
+        }
+        if (form instanceof ScallopRow row) {
+            return Words.count(row.bumps(), "bump") + " of " + words.exact(row.width());
+        }
+        if (form instanceof StraightEdge edge) {
+            return words.exact(edge.length()) + " long, " + words.exact(edge.width()) + " wide"
+                    + (edge.notch() > 0 ? ", notched ends" : "");
+        }
+        if (form instanceof CornerForm corner) {
+            return Words.degrees(corner.angle()) + ", arms of " + words.exact(corner.arm());
+        }
+        if (form instanceof SerpentineStrip strip) {
+            return "module " + words.exact(strip.module()) + ", " + words.exact(strip.height()) + " high, " + how;
+        }
+        if (form instanceof ChevronStrip strip) {
+            return "module " + words.exact(strip.module()) + ", " + Words.degrees(strip.angle()) + ", " + how;
+        }
+        if (form instanceof TurnedArm arm) {
+            return figure(arm.figure()) + ", reach " + words.exact(arm.reach()) + ", " + how;
+        }
+        OutlineForm outline = (OutlineForm) form;
+        return (outline.window() ? "a window" : "a shape") + " of "
+                + Words.count(outline.corners().size(), "corner");
+    }
+
+    public static String figure(TurnedArm.Figure figure) {
+        if (figure instanceof TurnedArm.Wave) {
+            return "wave";
+        }
+        return figure instanceof TurnedArm.Spiral ? "spiral" : "petal";
+    }
+
+    private String list(List<Double> sizes) {
+        int most = 4;
+        if (sizes.size() <= most) {
+            return sizes.stream().map(words::exact).collect(Collectors.joining(", "));
+        }
+        return words.exact(sizes.get(0)) + ", " + words.exact(sizes.get(1)) + " … "
+                + words.exact(sizes.get(sizes.size() - 1));
+    }
+
+    /** What it stitches, in a line: {@code stitches radius 4 scant}. */
+    public String summary(Stitching stitching) {
+        Template template = stitching.template();
+        if (stitching.lines().isEmpty()) {
+            return "can't be stitched with this foot";
+        }
+        boolean diameters = template.label().printed() == SizeLabel.Printed.DIAMETER;
+        List<Double> radii = stitching.facts().stream()
+                .filter(f -> f instanceof StitchFact.Round)
+                .map(f -> (StitchFact.Round) f)
+                .filter(r -> r.guide().role() != Guide.Role.INNER_WALL)
+                .map(StitchFact.Round::radius)
+                .toList();
+        if (!radii.isEmpty()) {
+            List<String> sizes = radii.stream()
+                    .map(r -> words.length(diameters ? 2 * r : r))
+                    .distinct()
+                    .toList();
+            String said =
+                    sizes.size() > 3 ? sizes.get(0) + " … " + sizes.get(sizes.size() - 1) : String.join(", ", sizes);
+            return "stitches " + (diameters ? "diameter" : "radius") + (sizes.size() > 3 ? "s " : " ") + said;
+        }
+        return stitching.facts().stream()
+                .filter(f -> !(f instanceof StitchFact.Echo))
+                .findFirst()
+                .map(f -> "stitches " + Words.decapital(fact(f)))
+                .orElse("stitches " + words.length(stitching.footRadius()) + " from its edge");
+    }
+
+    /** A number beside the picture, as a sentence without its full stop. */
+    public String fact(StitchFact fact) {
+        if (fact instanceof StitchFact.Round round) {
+            return Words.capital(edge(round.guide())) + ": "
+                    + (round.radius() > 0
+                            ? "radius " + words.length(round.radius()) + ", diameter "
+                                    + words.length(2 * round.radius())
+                            : "nothing, the foot can't follow it")
+                    + (round.sweep() > 2 * Math.PI - 1e-6 ? "" : ", over " + Words.degrees(round.sweep()));
+        }
+        if (fact instanceof StitchFact.SameCurve same) {
+            return "Both edges stitch the same curve, of radius " + words.length(same.radius());
+        }
+        if (fact instanceof StitchFact.SpanAndRise at) {
+            return Words.capital(line(at.line())) + " on the seam: span " + words.length(at.span()) + ", rise "
+                    + words.length(at.rise()) + ", " + Words.degrees(at.sweep())
+                    + (at.placements() > 1 ? ", in " + at.placements() + " placements" : "");
+        }
+        if (fact instanceof StitchFact.Arch arch) {
+            return "On its legs an arch of span " + words.length(arch.span()) + " rises up to "
+                    + words.length(arch.rise());
+        }
+        if (fact instanceof StitchFact.Echo echo) {
+            return (echo.lineFromEdge() == 0
+                            ? "Edge on the stitching"
+                            : "The line " + words.exact(echo.lineFromEdge()) + " in from the edge on the stitching")
+                    + ": echo " + words.length(echo.spacing()) + " away";
+        }
+        if (fact instanceof StitchFact.Play play) {
+            return play.play() < -1e-9
+                    ? "The slots are " + words.difference(play.play()) + " narrower than the foot"
+                    : play.play() < 1e-9
+                            ? "The foot has no play in the slots"
+                            : "The foot has " + words.difference(play.play())
+                                    + " play in the slots: the diameter drifts by " + words.difference(play.drift())
+                                    + " unless it keeps to one wall";
+        }
+        if (fact instanceof StitchFact.RingGap gap) {
+            return "From ring to ring " + words.length(gap.gap());
+        }
+        if (fact instanceof StitchFact.SharpPoint point) {
+            return "A sharp point of " + Words.degrees(point.angle()) + ", " + words.length(point.moved())
+                    + " out from the notch's own";
+        }
+        if (fact instanceof StitchFact.RoundCorner corner) {
+            return "Round an outside corner a piece of a circle of radius " + words.length(corner.radius()) + ", over "
+                    + Words.degrees(corner.sweep());
+        }
+        if (fact instanceof StitchFact.Shells shells) {
+            return Words.count(shells.bumps(), "shell") + " of " + words.exact(shells.width()) + ", rising "
+                    + words.length(shells.rise());
+        }
+        if (fact instanceof StitchFact.Module module) {
+            return Words.count(module.repeats(), "repeat") + " of " + words.exact(module.module()) + ", "
+                    + words.length(module.height()) + " high";
+        }
+        if (fact instanceof StitchFact.Reach reach) {
+            return "Reach " + words.length(reach.reach()) + ", " + words.length(reach.length()) + " along the line";
+        }
+        if (fact instanceof StitchFact.CoversBlock block) {
+            return "Reaches the corners of blocks up to " + words.length(block.side());
+        }
+        if (fact instanceof StitchFact.Length length) {
+            return Words.capital(edge(length.guide())) + ": a line of " + words.length(length.length());
+        }
+        StitchFact.Extent extent = (StitchFact.Extent) fact;
+        return words.length(extent.width()) + " wide and " + words.length(extent.height()) + " high as stitched";
+    }
+
+    /** What is the matter with a template, and what to do. */
+    public String concern(Concern concern) {
+        if (concern instanceof Concern.HollowSmallerThanFoot c) {
+            return Words.capital(edge(c.guide())) + " has radius " + words.exact(c.edgeRadius())
+                    + ", no more than the foot's " + words.exact(c.footRadius())
+                    + ": the foot can't follow it, and there is nothing of this size to stitch.";
+        }
+        if (concern instanceof Concern.LabelSmallerThanFoot c) {
+            return "A size of " + words.exact(c.size())
+                    + " as stitched is no larger than a foot, so no edge can stitch it. Is the label as cut?";
+        }
+        if (concern instanceof Concern.SlotTooNarrow c) {
+            return "The slots are " + words.exact(c.slotWidth()) + " wide, and the foot is "
+                    + words.exact(c.footWidth()) + ": it doesn't get in.";
+        }
+        if (concern instanceof Concern.RunsInto c) {
+            return "The sizes " + words.exact(c.size()) + " and " + words.exact(c.next())
+                    + " run into each other on the acrylic. Check both, and what the label means.";
+        }
+        if (concern instanceof Concern.ShellsTooNarrow c) {
+            return "Shells of " + words.exact(c.width()) + " can't be made with a foot " + words.exact(c.footWidth())
+                    + " wide: there is nothing left between two gaps.";
+        }
+        if (concern instanceof Concern.NothingStitched) {
+            return "The foot can follow none of its edges. Check the sizes, and what the label means.";
+        }
+        if (concern instanceof Concern.CantFollowAll c) {
+            return c.pieces() == 0
+                    ? "The foot can't get along the " + edge(c.guide()) + "."
+                    : "Along the " + edge(c.guide()) + " the foot gets stuck: the line is stitched in " + c.pieces()
+                            + " pieces.";
+        }
+        if (concern instanceof Concern.SweepShortOfHalfCircle c) {
+            return "It is said to be a half circle, but only " + Words.degrees(c.usableSweep())
+                    + " of its edge can be used. Measure the edge, or place it twice.";
+        }
+        if (concern instanceof Concern.LineBeyondSweep c) {
+            return Words.capital(line(c.line())) + " asks for " + Words.degrees(c.needed()) + " of the edge, and "
+                    + Words.degrees(c.usableSweep()) + " can be used: place it more than once there.";
+        }
+        if (concern instanceof Concern.LineOffPlate c) {
+            return Words.capital(line(c.line())) + " would lie beside the acrylic. Check its value and what it means.";
+        }
+        if (concern instanceof Concern.CheckDisagrees c) {
+            return disagrees(c);
+        }
+        if (concern instanceof Concern.GapTooNarrow c) {
+            return "The gap is " + words.exact(c.gap()) + " wide, and the foot is " + words.exact(c.footWidth())
+                    + ": it can't pass. Needle and foot up, and lift the template over. " + Cautions.MANUAL_FIRST;
+        }
+        if (concern instanceof Concern.NoGap) {
+            return "There is no gap to let the foot in: needle and foot up before it is dropped in or lifted. "
+                    + Cautions.MANUAL_FIRST;
+        }
+        if (concern instanceof Concern.HookDoesntFit c) {
+            return "The hook has radius " + words.exact(c.hook()) + ", and the foot " + words.exact(c.footRadius())
+                    + ": " + (c.hook() < c.footRadius() ? "it doesn't go round the foot." : "the foot has play in it.");
+        }
+        if (concern instanceof Concern.ThicknessAgainstFoot c) {
+            return "It is " + words.exact(c.thickness()) + " thick, one of the " + (c.thin() ? "thin" : "thick")
+                    + " sort, and the machine has a " + name(c.foot()) + ". "
+                    + (c.thin()
+                            ? "Thin templates go with low-shank feet."
+                            : "Thick templates go with high-shank feet and longarms.")
+                    + " A wrong pair lets the foot ride up over the template, or strikes the needle clamp. "
+                    + Cautions.MANUAL_FIRST;
+        }
+        Concern.SlotsBeyondLegs c = (Concern.SlotsBeyondLegs) concern;
+        return "The slots sweep " + Words.degrees(c.sweep()) + ", and the legs stand " + Words.degrees(c.legAngle())
+                + " apart: check both.";
+    }
+
+    /** Whether it was checked on cloth, and what came of it; else what to expect. */
+    public String checked(Template template, Machine machine) {
+        if (template.checked().isEmpty()) {
+            Prediction foretold = Prediction.of(template, machine.footRadius());
+            return foretold.inches() > 0
+                    ? "Not yet. With this foot it should stitch " + what(foretold.what()) + " "
+                            + words.length(foretold.inches()) + "."
+                    : "Not yet.";
+        }
+        ClothCheck check = template.checked().get();
+        Prediction foretold = Prediction.of(template, check.footRadius());
+        return "On " + check.date() + ", with a foot of radius " + words.exact(check.footRadius()) + ": "
+                + what(foretold.what()) + " " + words.exact(check.measured())
+                + (Math.abs(foretold.inches() - check.measured()) <= TemplateInspector.MEASURED_ALIKE
+                        ? ", as foretold."
+                        : ", and not " + words.length(foretold.inches()) + " as foretold.");
+    }
+
+    private String disagrees(Concern.CheckDisagrees c) {
+        String said = "On cloth it stitched " + what(c.foretold().what()) + " " + words.exact(c.measured())
+                + ", and by its label it should stitch "
+                + words.length(c.foretold().inches()) + " with a foot of radius "
+                + words.exact(c.footRadius()) + ".";
+        return c.better() == null
+                ? said + " Measure the template, the foot and the stitching again."
+                : said + " It would fit if the label were " + name(c.better()) + ": is it?";
+    }
+
+    public static String what(Prediction.What what) {
+        return switch (what) {
+            case RADIUS -> "radius";
+            case DIAMETER -> "diameter";
+            case SHELL_RISE -> "a shell's rise of";
+            case EDGE_TO_LINE -> "edge to line";
+            case POINT_TO_POINT -> "notch to point";
+            case HEIGHT -> "a height of";
+            case REACH -> "a reach of";
+            case WIDTH -> "a width of";
+        };
+    }
+
+    /** What to measure on cloth, as a field's name. */
+    public static String measure(Prediction.What what) {
+        return switch (what) {
+            case RADIUS -> "Stitched radius";
+            case DIAMETER -> "Stitched diameter";
+            case SHELL_RISE -> "Shell, valley to crown";
+            case EDGE_TO_LINE -> "From edge to line";
+            case POINT_TO_POINT -> "Notch to stitched point";
+            case HEIGHT -> "Height of the line";
+            case REACH -> "Centre to end of line";
+            case WIDTH -> "Width, left to right";
+        };
+    }
+
+    /** Where tape goes, as an instruction. */
+    public String tape(TapePlaces.Place place, boolean rise) {
+        String below = words.length(place.fromEdge()) + (rise ? " below the edge's crown" : " in from the edge");
+        if (place.onLine()) {
+            return "No tape: lay " + line(place.line().orElseThrow()) + " on it.";
+        }
+        String from = place.line()
+                .map(l -> ", " + words.length(Math.abs(place.beyondLine()))
+                        + (place.beyondLine() < 0 ? " above " : " below ") + line(l))
+                .orElse("");
+        return "1/4 tape on the back, its edge " + below + from + ".";
+    }
+
+    public String measurement(FootMeasurement m) {
+        String from;
+        if (m instanceof FootMeasurement.InHole hole) {
+            from = "Hole " + words.exact(hole.hole()) + ", stitched " + words.exact(hole.stitched());
+        } else if (m instanceof FootMeasurement.RoundDisc disc) {
+            from = "Disc " + words.exact(disc.disc()) + ", stitched " + words.exact(disc.stitched());
+        } else {
+            from = "Straight edge, line " + words.exact(((FootMeasurement.AlongEdge) m).distance()) + " away";
+        }
+        return from + ": radius " + thousandths(m.footRadius());
+    }
+
+    /** What the measurements give. */
+    public String calibration(FootCalibration c) {
+        String said = "Foot radius " + thousandths(c.footRadius());
+        if (c.measurements().size() > 1) {
+            said += ", the average of " + c.measurements().size() + "; they lie " + thousandths(c.spread()) + " apart";
+        }
+        said += ".";
+        if (!c.possible()) {
+            return said + " That can't be a foot: check which number is which, and that both are diameters.";
+        }
+        if (c.questioned()) {
+            said += " Ruler feet measure between " + words.exact(FootCalibration.QUESTIONED_BELOW) + " and "
+                    + words.exact(FootCalibration.QUESTIONED_ABOVE)
+                    + ": is it right? Check that both numbers are diameters, and measure again.";
+        } else if (c.spreadsWidely()) {
+            said += " That is far: measure once more, and take out what was wrong.";
+        }
+        return said;
+    }
+
+    private String thousandths(double inches) {
+        return words.exact(Math.round(inches * 1000) / 1000.0);
+    }
+}

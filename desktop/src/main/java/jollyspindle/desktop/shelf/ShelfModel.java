@@ -1,0 +1,222 @@
+package jollyspindle.desktop.shelf;
+
+import jollyspindle.core.shelf.Concern;
+import jollyspindle.core.shelf.Find;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Stitching;
+import jollyspindle.core.shelf.TapePlaces;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateFinder;
+import jollyspindle.core.shelf.TemplateInspector;
+import jollyspindle.core.shelf.form.Form;
+import jollyspindle.core.shelf.form.Guide;
+import jollyspindle.core.shelf.form.Kind;
+import jollyspindle.core.words.ShelfWords;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.UnaryOperator;
+import javafx.beans.InvalidationListener;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+
+/** What of the shelf is shown, which template is looked at, and what is asked. */
+public final class ShelfModel {
+
+    /** A size typed to look for finds what is no further off, in inches. */
+    private static final double SIZE_ALIKE = 1.0 / 16;
+
+    private final Workbench bench;
+    private final ReadOnlyStringWrapper shownId = new ReadOnlyStringWrapper();
+    private final StringProperty search = new SimpleStringProperty("");
+    private final ObjectProperty<Optional<Kind>> kind = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<OptionalDouble> size = new SimpleObjectProperty<>(OptionalDouble.empty());
+    private final BooleanProperty withRetired = new SimpleBooleanProperty();
+    private final ObjectProperty<Optional<Find.Wanted>> wanted = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<Optional<TapePlaces.Wanted>> tape = new SimpleObjectProperty<>(Optional.empty());
+    private final Map<Template, Stitching> stitchings = new HashMap<>();
+    private Machine stitchedOn;
+
+    public ShelfModel(Workbench bench) {
+        this.bench = bench;
+        bench.shelfProperty().addListener(o -> settle());
+        settle();
+    }
+
+    /** Looks at a template that is there: the one before, else what the job uses, else the first. */
+    private void settle() {
+        if (shown().isEmpty()) {
+            shownId.set(bench.job()
+                    .layout()
+                    .templateId()
+                    .filter(id -> bench.shelf().template(id).isPresent())
+                    .or(() -> bench.shelf().templates().stream().findFirst().map(Template::id))
+                    .orElse(null));
+        }
+    }
+
+    /** Calls when anything shown of the shelf may be different. */
+    void onChange(Runnable view) {
+        InvalidationListener listener = o -> view.run();
+        bench.planProperty().addListener(listener);
+        shownId.addListener(listener);
+        search.addListener(listener);
+        kind.addListener(listener);
+        size.addListener(listener);
+        withRetired.addListener(listener);
+        wanted.addListener(listener);
+        tape.addListener(listener);
+    }
+
+    /** The template that is looked at. */
+    public Optional<Template> shown() {
+        return Optional.ofNullable(shownId.get()).flatMap(id -> bench.shelf().template(id));
+    }
+
+    public void look(String id) {
+        shownId.set(id);
+    }
+
+    ReadOnlyStringProperty shownIdProperty() {
+        return shownId.getReadOnlyProperty();
+    }
+
+    /** Changes the template that is looked at. */
+    void change(String what, UnaryOperator<Template> change) {
+        shown().ifPresent(t -> bench.editShelf(t.name() + ", " + what, shelf -> shelf.with(change.apply(t))));
+    }
+
+    /** Puts a template of a kind on the shelf and looks at it. */
+    void add(Kind added) {
+        String name = bench.shelf().freeName("New " + ShelfWords.name(added).toLowerCase(Locale.ROOT));
+        addTemplate(Template.usual(added, bench.shelf().freeId(name), name));
+    }
+
+    /** Puts a template on the shelf and looks at it. */
+    public void addTemplate(Template template) {
+        showAll();
+        bench.editShelf("added " + template.name(), shelf -> shelf.with(template));
+        look(template.id());
+    }
+
+    /** Copies the template that is looked at in another size, and looks at the copy. */
+    void copy(double mainSize) {
+        shown().ifPresent(t -> {
+            String name = bench.shelf().freeName(t.name());
+            Template copy = (mainSize == t.form().mainSize() ? t : t.resized(mainSize))
+                    .withId(bench.shelf().freeId(name))
+                    .withName(name)
+                    .withRetired(false);
+            bench.editShelf("copied " + t.name(), shelf -> shelf.withCopyAfter(t, copy));
+            look(copy.id());
+        });
+    }
+
+    /** Shows all templates in use. */
+    void showAll() {
+        wanted.set(Optional.empty());
+        search.set("");
+        kind.set(Optional.empty());
+        size.set(OptionalDouble.empty());
+    }
+
+    /** The templates that answer to what is looked for, in the shelf's order. */
+    List<Template> listed() {
+        return bench.shelf().templates().stream()
+                .filter(t -> withRetired.get() || !t.retired())
+                .filter(t -> kind.get().isEmpty() || kind.get().get() == t.kind())
+                .filter(this::isOfSize)
+                .filter(this::isSearched)
+                .toList();
+    }
+
+    private boolean isOfSize(Template t) {
+        if (size.get().isEmpty()) {
+            return true;
+        }
+        double looked = size.get().getAsDouble();
+        Form form = t.form();
+        return form.sizes().stream().anyMatch(s -> Math.abs(s - looked) <= SIZE_ALIKE);
+    }
+
+    /** Each word that was typed stands in its name, kind, notes or what is printed on it. */
+    private boolean isSearched(Template t) {
+        ShelfWords words = new ShelfWords(bench.words());
+        String all = (t.name() + " " + ShelfWords.name(t.kind()) + " " + words.marked(t) + " " + t.notes())
+                .toLowerCase(Locale.ROOT);
+        for (String word : search.get().toLowerCase(Locale.ROOT).strip().split("\\s+")) {
+            if (!all.contains(word)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** The answer to which template does what is wanted, while that is asked. */
+    Optional<Find> find() {
+        return wanted.get().map(w -> new TemplateFinder(
+                        bench.shelf().templates(), bench.job().machine())
+                .find(w));
+    }
+
+    /** What a template stitches with the job's foot. */
+    Stitching stitching(Template template) {
+        Machine machine = bench.job().machine();
+        if (!machine.equals(stitchedOn)) {
+            stitchings.clear();
+            stitchedOn = machine;
+        }
+        // Only what is on the shelf is shown again.
+        stitchings.keySet().retainAll(new java.util.HashSet<>(bench.shelf().templates()));
+        return stitchings.computeIfAbsent(template, t -> Stitching.of(t, machine));
+    }
+
+    List<Concern> concerns(Template template) {
+        return TemplateInspector.inspect(template, bench.job().machine());
+    }
+
+    /** Where tape goes on the template that is looked at, for what is asked of it. */
+    Optional<TapePlaces.Place> tapePlace() {
+        return shown().flatMap(t -> t.cut().main().flatMap(guide -> place(t, guide)));
+    }
+
+    private Optional<TapePlaces.Place> place(Template t, Guide guide) {
+        return tape.get().flatMap(w -> TapePlaces.find(t, guide, w, bench.job().machine()));
+    }
+
+    StringProperty searchProperty() {
+        return search;
+    }
+
+    ObjectProperty<Optional<Kind>> kindProperty() {
+        return kind;
+    }
+
+    ObjectProperty<OptionalDouble> sizeProperty() {
+        return size;
+    }
+
+    BooleanProperty withRetiredProperty() {
+        return withRetired;
+    }
+
+    /** What a template is wanted for; nothing while the whole shelf is shown. */
+    public ObjectProperty<Optional<Find.Wanted>> wantedProperty() {
+        return wanted;
+    }
+
+    ObjectProperty<Optional<TapePlaces.Wanted>> tapeProperty() {
+        return tape;
+    }
+}

@@ -1,0 +1,312 @@
+package jollyspindle.desktop.shelf;
+
+import jollyspindle.core.shelf.Find;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.Form;
+import jollyspindle.core.shelf.form.Kind;
+import jollyspindle.core.words.FindWords;
+import jollyspindle.core.words.ShelfWords;
+import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.control.LengthField;
+import jollyspindle.desktop.look.Look;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.geometry.Bounds;
+import javafx.geometry.Pos;
+import javafx.geometry.VPos;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.Slider;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The shelf: what is looked for above, the templates as pictures at one scale, and below what the chosen one stitches. */
+public final class ShelfStage extends BorderPane {
+
+    /** What the shelf hands on to files and takes from them; the window asks where. */
+    public interface Files {
+
+        /** Writes templates to a file the quilter names. */
+        void write(List<Template> templates, String suggestedName);
+
+        /** Takes templates in from a file the quilter names. */
+        void takeIn();
+
+        /** Makes a template of a drawing the quilter names. */
+        void takeOutline();
+    }
+
+    private static final double SCALE = 14;
+    private static final double SMALLEST_SCALE = 6;
+    private static final double LARGEST_SCALE = 60;
+
+    private final Workbench bench;
+    private final ShelfModel model;
+    private final Look look;
+    private final Files files;
+    private final FlowPane cards = new FlowPane(10, 10);
+    private final ScrollPane scroll = new ScrollPane(cards);
+    private final ToggleGroup group = new ToggleGroup();
+    private final Label head = Labelled.wrapped("", "faint");
+    private final Slider scale = new Slider(SMALLEST_SCALE, LARGEST_SCALE, SCALE);
+    private final TextField search = new TextField();
+    private final ComboBox<Optional<Kind>> kind = new ComboBox<>();
+    private final LengthField size;
+    private final ToggleButton finding = new ToggleButton("Which template?");
+    private final HBox looking;
+    private final FindForm form;
+    private String brought;
+
+    public ShelfStage(Workbench bench, ShelfModel model, Look look, Files files) {
+        this.bench = bench;
+        this.model = model;
+        this.look = look;
+        this.files = files;
+        setId("shelf");
+        getStyleClass().add("shelf");
+        form = new FindForm(bench, model);
+        search.setId("shelf-search");
+        search.setPromptText("Name, kind or note");
+        search.setAccessibleText("Search the shelf");
+        search.setPrefColumnCount(11);
+        search.textProperty()
+                .addListener((o, was, now) -> model.searchProperty().set(now));
+        model.searchProperty().addListener((o, was, now) -> search.setText(now));
+        List<Optional<Kind>> kinds = new ArrayList<>(List.of(Optional.empty()));
+        Stream.of(Kind.values()).map(Optional::of).forEach(kinds::add);
+        Choices.prepare(kind, "shelf-kind", "Kind of template", kinds, k -> k.map(ShelfWords::name)
+                .orElse("All kinds"));
+        kind.setValue(Optional.empty());
+        kind.setOnAction(e -> model.kindProperty().set(kind.getValue()));
+        model.kindProperty().addListener((o, was, now) -> kind.setValue(now));
+        size = new LengthField(
+                "shelf-size",
+                "Size on it",
+                true,
+                () -> bench.job().tape(),
+                inches -> inches > 0 && inches <= Form.LARGEST
+                        ? Optional.empty()
+                        : Optional.of("It must be more than 0 and at most "
+                                + bench.words().exact(Form.LARGEST) + "."),
+                inches -> model.sizeProperty().set(inches));
+        size.setPrefWidth(118);
+        size.setMinWidth(118);
+        model.sizeProperty().addListener((o, was, now) -> size.show(now));
+        CheckBox retired = new CheckBox("Retired too");
+        retired.setId("shelf-retired");
+        retired.selectedProperty().bindBidirectional(model.withRetiredProperty());
+        looking = new HBox(10, Labelled.of("Look for", search), Labelled.of("Kind", kind), size, retired);
+        looking.setAlignment(Pos.TOP_LEFT);
+        looking.setFillHeight(false);
+        finding.setId("shelf-find");
+        finding.getStyleClass().add("zero-button");
+        finding.setTooltip(new Tooltip("Which of the templates does what is wanted?"));
+        finding.selectedProperty().addListener((o, was, now) -> {
+            if (now) {
+                form.ask();
+            } else {
+                model.wantedProperty().set(Optional.empty());
+            }
+            arrange();
+        });
+        model.wantedProperty().addListener((o, was, now) -> {
+            if (now.isPresent()) {
+                finding.setSelected(true);
+            }
+        });
+        scale.setId("shelf-scale");
+        scale.setPrefWidth(90);
+        scale.setMinWidth(70);
+        scale.setAccessibleText("How large the pictures are");
+        scale.setTooltip(new Tooltip("How large the pictures are, all at one scale"));
+        scale.valueProperty().addListener(o -> show());
+        cards.setRowValignment(VPos.TOP);
+        cards.setId("shelf-cards");
+        cards.setStyle("-fx-padding: 4 12 12 12;");
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.AS_NEEDED);
+        scroll.setId("shelf-scroll");
+        scroll.setMinHeight(150);
+        head.setId("shelf-head");
+        StitchView stitches = new StitchView(bench, model, look);
+        stitches.prefHeightProperty().bind(heightProperty().multiply(0.43));
+        stitches.setMinHeight(210);
+        setTop(top());
+        setCenter(scroll);
+        setBottom(stitches);
+        model.onChange(this::show);
+        model.shownIdProperty().addListener(o -> brought = null);
+        look.darkProperty().addListener(o -> show());
+        look.scaleProperty().addListener(o -> show());
+        arrange();
+        show();
+    }
+
+    private Node top() {
+        MenuButton add = new MenuButton("Add");
+        add.setId("shelf-add");
+        add.setMinWidth(Region.USE_PREF_SIZE);
+        for (Kind k : Kind.values()) {
+            if (k == Kind.OUTLINE) {
+                add.getItems()
+                        .addAll(new SeparatorMenuItem(), item("Outline from a drawing (SVG)…", files::takeOutline));
+            } else {
+                MenuItem item = item(ShelfWords.name(k), () -> {
+                    finding.setSelected(false);
+                    model.add(k);
+                });
+                item.setId("add-" + k.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+                add.getItems().add(item);
+            }
+        }
+        MenuButton hand = new MenuButton("Hand on");
+        hand.setId("shelf-hand-on");
+        hand.setMinWidth(Region.USE_PREF_SIZE);
+        hand.getItems()
+                .addAll(
+                        item("This template to a file…", () -> model.shown()
+                                .ifPresent(t -> files.write(List.of(t), t.name()))),
+                        item("All that are shown to a file…", () -> files.write(listed(), "Templates")),
+                        new SeparatorMenuItem(),
+                        item("Take templates in from a file…", files::takeIn));
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox bar = new HBox(8, finding, gap, scale, add, hand);
+        bar.setAlignment(Pos.CENTER_LEFT);
+        ScrollPane row = new ScrollPane(new HBox(looking, form));
+        row.setFitToHeight(true);
+        row.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        row.setMinHeight(Region.USE_PREF_SIZE);
+        VBox top = new VBox(4, bar, row, head);
+        top.setStyle("-fx-padding: 8 12 2 12;");
+        return top;
+    }
+
+    private static MenuItem item(String text, Runnable action) {
+        MenuItem item = new MenuItem(text);
+        item.setMnemonicParsing(false);
+        item.setOnAction(e -> action.run());
+        return item;
+    }
+
+    private void arrange() {
+        for (Node node : List.of(looking, form)) {
+            boolean visible = (node == form) == finding.isSelected();
+            node.setVisible(visible);
+            node.setManaged(visible);
+        }
+        show();
+    }
+
+    private List<Template> listed() {
+        return model.find()
+                .map(find -> find.matches().stream()
+                        .map(Find.Match::template)
+                        .distinct()
+                        .toList())
+                .orElseGet(model::listed);
+    }
+
+    private void show() {
+        Optional<Find> find = model.find();
+        boolean focused = group.getSelectedToggle() instanceof ToggleButton b && b.isFocused();
+        List<Node> next = new ArrayList<>();
+        FindWords said = new FindWords(bench.words());
+        if (find.isPresent()) {
+            List<String> seen = new ArrayList<>();
+            for (Find.Match match : find.get().matches()) {
+                String id = "shelf-" + match.template().id();
+                boolean again = seen.contains(id);
+                TemplateCard card = card(match.template(), Optional.of(said.match(match)));
+                if (again) {
+                    card.setId(id + "-" + match.guide().id());
+                }
+                seen.add(id);
+                next.add(card);
+            }
+        } else {
+            model.listed().forEach(t -> next.add(card(t, Optional.empty())));
+        }
+        head.setText(find.map(said::answer).orElseGet(() -> count(next.size())));
+        cards.getChildren().setAll(next);
+        if (focused && group.getSelectedToggle() instanceof ToggleButton b) {
+            b.requestFocus();
+        }
+        bringIntoView();
+    }
+
+    private String count(int shown) {
+        long all = bench.shelf().templates().stream().filter(t -> !t.retired()).count();
+        return shown == 0
+                ? "Nothing here answers to that. Clear what is looked for, or add a template."
+                : (shown == all ? Words.count(shown, "template") : shown + " of " + Words.count(all, "template"))
+                        + ", all at one scale: the acrylic see-through, what the needle stitches solid.";
+    }
+
+    private TemplateCard card(Template template, Optional<String> does) {
+        TemplateCard card = new TemplateCard(bench, model, look, template, does, scale.getValue());
+        card.setToggleGroup(group);
+        card.setSelected(model.shown().filter(t -> t.id().equals(template.id())).isPresent());
+        card.setOnAction(e -> {
+            card.setSelected(true);
+            model.look(template.id());
+        });
+        return card;
+    }
+
+    /** Brings a newly chosen card into view, and leaves the quilter's own scrolling alone after that. */
+    private void bringIntoView() {
+        String id = model.shown().map(Template::id).orElse(null);
+        if (id == null || id.equals(brought)) {
+            return;
+        }
+        brought = id;
+        javafx.application.Platform.runLater(() -> cards.getChildren().stream()
+                .filter(n -> ("shelf-" + id).equals(n.getId()))
+                .findFirst()
+                .ifPresent(card -> {
+                    double hidden =
+                            cards.getHeight() - scroll.getViewportBounds().getHeight();
+                    Bounds place = card.getBoundsInParent();
+                    double top = scroll.getVvalue() * hidden;
+                    boolean seen = place.getMinY() >= top - 1
+                            && place.getMaxY()
+                                    <= top + scroll.getViewportBounds().getHeight() + 1;
+                    if (hidden > 0 && !seen) {
+                        scroll.setVvalue(Math.max(0, Math.min(1, (place.getMinY() - 4) / hidden)));
+                    }
+                }));
+    }
+
+    /** The template on a card of this shelf; nothing for anything else. */
+    public Optional<Template> template(Object card) {
+        return card instanceof TemplateCard c && cards.getChildren().contains(c)
+                ? Optional.of(c.template())
+                : Optional.empty();
+    }
+
+    /** Asks which template does what the job's chosen side wants. */
+    public void find() {
+        finding.setSelected(true);
+    }
+}

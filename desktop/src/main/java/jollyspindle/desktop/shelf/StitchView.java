@@ -1,0 +1,162 @@
+package jollyspindle.desktop.shelf;
+
+import jollyspindle.core.shelf.Concern;
+import jollyspindle.core.shelf.StitchFact;
+import jollyspindle.core.shelf.Stitching;
+import jollyspindle.core.shelf.TapePlaces;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.Form;
+import jollyspindle.core.words.ShelfWords;
+import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.control.LengthField;
+import jollyspindle.desktop.control.StitchPicture;
+import jollyspindle.desktop.look.Look;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** What the template that is looked at stitches: the picture, the numbers, what is the matter, where tape goes. */
+final class StitchView extends HBox {
+
+    /** What tape is wanted for. */
+    private enum TapeFor {
+        RISE("a rise of"),
+        SPACING("an echo's spacing of"),
+        RADIUS("an earlier circle of radius");
+
+        private final String name;
+
+        TapeFor(String name) {
+            this.name = name;
+        }
+
+        TapePlaces.Wanted wanted(double inches) {
+            return switch (this) {
+                case RISE -> new TapePlaces.Wanted.Rise(inches);
+                case SPACING -> new TapePlaces.Wanted.Spacing(inches);
+                case RADIUS -> new TapePlaces.Wanted.Radius(inches);
+            };
+        }
+    }
+
+    private final Workbench bench;
+    private final ShelfModel model;
+    private final StitchPicture picture;
+    private final Label name = new Label();
+    private final Label summary = Labelled.wrapped("", "reason");
+    private final VBox facts = new VBox(3);
+    private final ComboBox<TapeFor> tapeFor = new ComboBox<>();
+    private final LengthField tapeLength;
+    private final Label tapeSaid = Labelled.wrapped("", "reason");
+    private OptionalDouble typed = OptionalDouble.empty();
+
+    StitchView(Workbench bench, ShelfModel model, Look look) {
+        super(10);
+        this.bench = bench;
+        this.model = model;
+        setId("stitch-view");
+        getStyleClass().add("stitch-view");
+        picture = new StitchPicture(look);
+        name.getStyleClass().add("card-title");
+        name.setId("stitch-name");
+        summary.setId("stitch-summary");
+        ToggleButton trueSize = new ToggleButton("True size");
+        trueSize.setId("true-size");
+        trueSize.getStyleClass().add("zero-button");
+        trueSize.selectedProperty().bindBidirectional(picture.trueSizeProperty());
+        trueSize.setMinWidth(Region.USE_PREF_SIZE);
+        Choices.prepare(
+                tapeFor, "tape-for", "What tape on the back is wanted for", List.of(TapeFor.values()), t -> t.name);
+        tapeFor.setValue(TapeFor.RISE);
+        tapeFor.setOnAction(e -> ask());
+        tapeLength = new LengthField(
+                "tape-length",
+                "Length",
+                true,
+                () -> bench.job().tape(),
+                inches -> inches > 0 && inches <= Form.LARGEST
+                        ? Optional.empty()
+                        : Optional.of("It must be more than 0 and at most "
+                                + bench.words().exact(Form.LARGEST) + "."),
+                inches -> {
+                    typed = inches;
+                    ask();
+                });
+        tapeSaid.setId("tape-said");
+        tapeSaid.managedProperty().bind(tapeSaid.textProperty().isNotEmpty());
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox head = new HBox(8, name, gap, trueSize);
+        head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        facts.setId("stitch-facts");
+        VBox said = new VBox(
+                5,
+                head,
+                summary,
+                facts,
+                Labelled.row(Labelled.of("Where tape goes for", tapeFor), tapeLength),
+                tapeSaid);
+        said.setStyle("-fx-padding: 0 8 8 0;");
+        ScrollPane scroll = new ScrollPane(said);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setMinWidth(230);
+        scroll.prefWidthProperty().bind(widthProperty().multiply(0.52));
+        HBox.setHgrow(picture, Priority.ALWAYS);
+        getChildren().addAll(picture, scroll);
+        model.onChange(this::show);
+        show();
+    }
+
+    private void ask() {
+        model.tapeProperty()
+                .set(
+                        typed.isPresent()
+                                ? Optional.of(tapeFor.getValue().wanted(typed.getAsDouble()))
+                                : Optional.empty());
+    }
+
+    private void show() {
+        Optional<Template> shown = model.shown();
+        setVisible(shown.isPresent());
+        shown.ifPresent(this::show);
+    }
+
+    private void show(Template template) {
+        ShelfWords words = new ShelfWords(bench.words());
+        Stitching stitching = model.stitching(template);
+        Optional<TapePlaces.Place> place = model.tapePlace();
+        picture.show(stitching, place.map(TapePlaces.Place::strokes).orElse(List.of()), bench.words());
+        picture.setAccessibleText("Picture of " + template.name() + ", which " + words.summary(stitching));
+        name.setText(template.name());
+        summary.setText(jollyspindle.core.words.Words.capital(words.summary(stitching)) + " with a foot of radius "
+                + bench.words().exact(stitching.footRadius()) + ".");
+        summary.getStyleClass().setAll("label", stitching.lines().isEmpty() ? "refused" : "understood");
+        facts.getChildren().clear();
+        for (Concern concern : model.concerns(template)) {
+            Label label = Labelled.wrapped(
+                    words.concern(concern), "concern", concern.prevents() ? "concern-problem" : "concern-note");
+            facts.getChildren().add(label);
+        }
+        for (StitchFact fact : stitching.facts()) {
+            facts.getChildren().add(Labelled.wrapped(words.fact(fact), "reason"));
+        }
+        tapeSaid.setText(
+                model.tapeProperty().get().isEmpty()
+                        ? ""
+                        : place.map(p -> words.tape(
+                                        p, model.tapeProperty().get().get() instanceof TapePlaces.Wanted.Rise))
+                                .orElse("That lies beside the acrylic of this template, or it has no such edge."));
+    }
+}

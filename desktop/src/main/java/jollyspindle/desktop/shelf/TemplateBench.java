@@ -1,0 +1,306 @@
+package jollyspindle.desktop.shelf;
+
+import jollyspindle.core.shelf.ClothCheck;
+import jollyspindle.core.shelf.LabelConvention;
+import jollyspindle.core.shelf.Material;
+import jollyspindle.core.shelf.Prediction;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.EngravedLine;
+import jollyspindle.core.shelf.form.Form;
+import jollyspindle.core.shelf.form.SizeLabel;
+import jollyspindle.core.words.ShelfWords;
+import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.control.LengthField;
+import jollyspindle.desktop.control.TypedField;
+import jollyspindle.desktop.model.Workbench;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The facts of the template that is looked at, changed in place. */
+final class TemplateBench extends VBox {
+
+    private final Workbench bench;
+    private final ShelfModel model;
+    private final Entry.Maker make;
+    private final Label kind = new Label();
+    private final TypedField name;
+    private final LengthField copySize;
+    private final Button use = new Button("Use for the border");
+    private final Button retire = new Button();
+    private final VBox fields = new VBox(8);
+    private final TextArea notes = new TextArea();
+    private final Label checked = Labelled.wrapped("", "reason");
+    private final Button uncheck = new Button("Forget the check");
+    private final VBox checking = new VBox(4);
+    private List<Entry> entries = List.of();
+    private Object layout;
+    private Prediction.What measured;
+    private LengthField measuredField;
+
+    TemplateBench(Workbench bench, ShelfModel model) {
+        super(8);
+        this.bench = bench;
+        this.model = model;
+        make = new Entry.Maker(bench, model);
+        name = new TypedField("template-name", "Name", this::rename);
+        copySize = new LengthField(
+                "template-copy-size",
+                "Copy it in size",
+                false,
+                () -> bench.job().tape(),
+                this::copyObjection,
+                inches -> model.copy(inches.getAsDouble()));
+        Button copy = new Button("Copy");
+        copy.setId("template-copy");
+        copy.setTooltip(new Tooltip("Copies this template as it is. A size typed beside it makes the copy that size."));
+        copy.setOnAction(e -> model.shown().ifPresent(t -> model.copy(t.form().mainSize())));
+        use.setId("template-use");
+        use.setTooltip(
+                new Tooltip("Every arc of the border is stitched with it. Dragging its picture to the quilt's map"
+                        + " does the same."));
+        use.setOnAction(e -> model.shown().ifPresent(t -> bench.use(t, Optional.empty())));
+        retire.setId("template-retire");
+        retire.setTooltip(new Tooltip("Keeps it out of the way without deleting it"));
+        retire.setOnAction(e -> model.shown()
+                .ifPresent(t -> bench.editShelf(
+                        (t.retired() ? "took back " : "retired ") + t.name(),
+                        shelf -> shelf.with(t.withRetired(!t.retired())))));
+        notes.setId("template-notes");
+        notes.setPrefRowCount(3);
+        notes.setWrapText(true);
+        notes.focusedProperty().addListener((o, was, now) -> {
+            if (!now) {
+                takeNotes();
+            }
+        });
+        uncheck.setId("template-uncheck");
+        uncheck.setOnAction(e -> model.change("check forgotten", t -> t.withCheck(Optional.empty())));
+        checked.setId("template-checked");
+        kind.getStyleClass().add("faint");
+        HBox copyRow = new HBox(8, copySize, copy);
+        HBox.setHgrow(copySize, Priority.ALWAYS);
+        copyRow.setAlignment(javafx.geometry.Pos.BOTTOM_LEFT);
+        copyRow.setFillHeight(false);
+        getChildren()
+                .addAll(
+                        kind,
+                        name,
+                        new HBox(8, use, retire),
+                        fields,
+                        Labelled.heading("Checked on cloth"),
+                        checked,
+                        checking,
+                        Labelled.heading("Notes"),
+                        notes,
+                        Labelled.heading("Another like it"),
+                        copyRow);
+        model.onChange(this::show);
+        show();
+    }
+
+    private Optional<String> rename(String typed) {
+        String text = typed.strip();
+        if (text.isEmpty() || text.length() > Template.LONGEST_NAME) {
+            return Optional.of("A name has 1 to " + Template.LONGEST_NAME + " characters.");
+        }
+        model.change("name", t -> t.withName(text));
+        return Optional.empty();
+    }
+
+    private Optional<String> copyObjection(double inches) {
+        if (!(inches > 0) || inches > Form.LARGEST) {
+            return Optional.of(
+                    "It must be more than 0 and at most " + bench.words().exact(Form.LARGEST) + ".");
+        }
+        return model.shown().flatMap(t -> {
+            try {
+                t.resized(inches);
+                return Optional.empty();
+            } catch (IllegalArgumentException e) {
+                return Optional.of(Words.capital(e.getMessage()) + ".");
+            }
+        });
+    }
+
+    private void takeNotes() {
+        String text = notes.getText();
+        if (text.length() > Template.LONGEST_NOTES) {
+            text = text.substring(0, Template.LONGEST_NOTES);
+        }
+        String kept = text;
+        model.change("notes", t -> t.withNotes(kept));
+    }
+
+    private void show() {
+        Optional<Template> shown = model.shown();
+        setDisable(shown.isEmpty());
+        shown.ifPresent(this::show);
+    }
+
+    private void show(Template t) {
+        kind.setText(ShelfWords.name(t.kind()) + (t.retired() ? ", retired" : ""));
+        name.show(t.name());
+        Object wanted = List.of(FormEntries.layout(t.form()), t.form().hasOpenings());
+        if (!wanted.equals(layout)) {
+            layout = wanted;
+            build(t);
+        }
+        make.show(entries, t);
+        if (!notes.isFocused()) {
+            notes.setText(t.notes());
+        }
+        boolean arcs = !t.arcs().isEmpty();
+        boolean inUse = bench.job().layout().templateId().equals(Optional.of(t.id()));
+        use.setDisable(!arcs || inUse);
+        use.setText(inUse ? "In use for the border" : "Use for the border");
+        retire.setText(t.retired() ? "Take back" : "Retire");
+        copySize.show(OptionalDouble.of(t.form().mainSize()));
+        check(t);
+    }
+
+    private void build(Template t) {
+        Form form = t.form();
+        List<Entry> all = new ArrayList<>();
+        fields.getChildren().clear();
+        fields.getChildren().add(Labelled.heading("How it is cut"));
+        rows(new FormEntries(make).of(form), all);
+        if (form.hasSizeLabel()) {
+            rows(label(form), all);
+        }
+        if (form.hasOpenings()) {
+            rows(List.of(gap()), all);
+        }
+        Set<EngravedLine.Kind> kinds = form.lines();
+        fields.getChildren().add(Labelled.heading("Engraved on it"));
+        for (List<Entry> row : new LineEntries(make).of(kinds)) {
+            rows(row, all);
+        }
+        fields.getChildren().add(Labelled.heading("Made of"));
+        rows(material(), all);
+        entries = all;
+    }
+
+    /** Two to a row. */
+    private void rows(List<Entry> some, List<Entry> all) {
+        for (int i = 0; i < some.size(); i += 2) {
+            Node first = some.get(i).node();
+            fields.getChildren()
+                    .add(
+                            i + 1 < some.size()
+                                    ? Labelled.row(first, some.get(i + 1).node())
+                                    : first);
+        }
+        all.addAll(some);
+    }
+
+    private List<Entry> label(Form form) {
+        Entry means = make.choice(
+                "label",
+                "The label is",
+                List.of(LabelConvention.values()),
+                ShelfWords::name,
+                t -> t.label().convention(),
+                (t, v) -> t.withLabel(new SizeLabel(t.label().printed(), v)));
+        if (!printsRound(form)) {
+            return List.of(means);
+        }
+        return List.of(
+                make.choice(
+                        "printed",
+                        "Printed are",
+                        List.of(SizeLabel.Printed.values()),
+                        p -> p == SizeLabel.Printed.RADIUS ? "radii" : "diameters",
+                        t -> t.label().printed(),
+                        (t, v) -> t.withLabel(new SizeLabel(v, t.label().convention()))),
+                means);
+    }
+
+    /** Whether its sizes are those of circles. */
+    private static boolean printsRound(Form form) {
+        return switch (form.kind()) {
+            case ARC, CIRCLE, SLOTTED_CIRCLES, SLOTTED_FAN -> true;
+            default -> false;
+        };
+    }
+
+    private Entry gap() {
+        return make.optionalLength(
+                "gap",
+                "Gap that lets the foot in",
+                t -> t.gap() > 0 ? OptionalDouble.of(t.gap()) : OptionalDouble.empty(),
+                (t, v) -> t.withGap(v.orElse(0)));
+    }
+
+    private List<Entry> material() {
+        return List.of(
+                make.length(
+                        "thickness",
+                        "Thickness",
+                        t -> t.material().thickness(),
+                        (t, v) -> t.withMaterial(t.material().withThickness(v))),
+                make.choice(
+                        "tint",
+                        "Colour",
+                        List.of(Material.Tint.values()),
+                        ShelfWords::name,
+                        t -> t.material().tint(),
+                        (t, v) -> t.withMaterial(t.material().withTint(v))),
+                material0());
+    }
+
+    private Entry material0() {
+        TypedField field = new TypedField("template-material", "Material", text -> {
+            if (text.strip().length() > Material.LONGEST_NAME) {
+                return Optional.of("A material has at most " + Material.LONGEST_NAME + " characters.");
+            }
+            model.change("material", t -> t.withMaterial(t.material().withName(text.strip())));
+            return Optional.empty();
+        });
+        return new Entry(field, t -> field.show(t.material().name()));
+    }
+
+    private void check(Template t) {
+        Words words = bench.words();
+        Prediction.What what =
+                Prediction.of(t, bench.job().machine().footRadius()).what();
+        if (what != measured) {
+            measured = what;
+            measuredField = new LengthField(
+                    "template-measured",
+                    ShelfWords.measure(what) + ", measured",
+                    true,
+                    () -> bench.job().tape(),
+                    inches -> inches > 0 && inches <= 2 * Form.LARGEST
+                            ? Optional.empty()
+                            : Optional.of("It must be more than 0 and at most " + words.exact(2 * Form.LARGEST) + "."),
+                    inches -> model.change(
+                            "checked on cloth",
+                            shown -> shown.withCheck(
+                                    inches.isEmpty()
+                                            ? Optional.empty()
+                                            : Optional.of(new ClothCheck(
+                                                    LocalDate.now(),
+                                                    bench.job().machine().footRadius(),
+                                                    inches.getAsDouble())))));
+            checking.getChildren().setAll(measuredField, uncheck);
+        }
+        measuredField.show(t.checked().map(c -> OptionalDouble.of(c.measured())).orElse(OptionalDouble.empty()));
+        uncheck.setVisible(t.checked().isPresent());
+        uncheck.setManaged(t.checked().isPresent());
+        checked.setText(new ShelfWords(words).checked(t, bench.job().machine()));
+    }
+}

@@ -1,0 +1,103 @@
+package jollyspindle.desktop.app;
+
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.desktop.model.WorkStage;
+import jollyspindle.desktop.model.Workbench;
+import jollyspindle.files.shelf.ShelfFile;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.util.WaitForAsyncUtils;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
+import javafx.stage.Stage;
+
+/** Hands and eyes of a person at the window. */
+abstract class Hands {
+
+    @TempDir
+    static Path folder;
+
+    final Deque<Path> chosenFiles = new ArrayDeque<>();
+    final Deque<Asking.Unsaved> answers = new ArrayDeque<>();
+    Workbench bench;
+    MainWindow window;
+
+    final Asking asking = new Asking() {
+        @Override
+        public Unsaved unsaved(String jobName) {
+            return answers.pop();
+        }
+
+        @Override
+        public Optional<Path> toOpen(String title, String kind, String suffix) {
+            return Optional.ofNullable(chosenFiles.poll());
+        }
+
+        @Override
+        public Optional<Path> toWrite(String title, String suggestedName, String kind, String suffix) {
+            return Optional.ofNullable(chosenFiles.poll());
+        }
+    };
+
+    /** Opens the window; to be called by what the test starts with, which isn't looked for here. */
+    void open(Stage stage) {
+        bench = new Workbench();
+        window = new MainWindow(stage, bench, owner -> asking, settings());
+        stage.show();
+    }
+
+    static Path settings() {
+        return folder.resolve("settings");
+    }
+
+    @AfterEach
+    void tidy(FxRobot robot) throws IOException {
+        robot.release(new KeyCode[0]);
+        robot.interact(() -> {
+            window.leave();
+            window.stage().hide();
+        });
+        // The next test begins with the starter shelf.
+        Files.deleteIfExists(settings().resolve(ShelfFile.NAME));
+    }
+
+    static void type(FxRobot robot, String field, String text) {
+        robot.clickOn(field)
+                .push(KeyCode.CONTROL, KeyCode.A)
+                .push(KeyCode.DELETE)
+                .write(text, 0)
+                .push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    static String read(FxRobot robot, String id) {
+        WaitForAsyncUtils.waitForFxEvents();
+        Node node = robot.lookup(id).query();
+        if (node instanceof Labeled labeled) {
+            return labeled.getText();
+        }
+        if (node instanceof TextField field) {
+            return field.getText();
+        }
+        return ((Text) node).getText();
+    }
+
+    void demo(FxRobot robot, WorkStage stage) {
+        robot.interact(() -> {
+            bench.start(DemoJob.heronWeir());
+            bench.stageProperty().set(stage);
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+}

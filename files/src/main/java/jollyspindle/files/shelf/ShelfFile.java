@@ -1,0 +1,67 @@
+package jollyspindle.files.shelf;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Shelf;
+import jollyspindle.files.FileTrouble;
+import jollyspindle.files.json.JsonFormat;
+import jollyspindle.files.json.UnknownFields;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+
+/** The quilter's shelf, in {@code shelf.json} in the user's data folder. */
+public final class ShelfFile {
+
+    /** The file's name. */
+    public static final String NAME = "shelf.json";
+
+    private static final JsonFormat FORMAT = new JsonFormat("shelf", "jolly-spindle-shelf", 1, NAME);
+
+    /**
+     * A shelf as it was read.
+     *
+     * @param shelf itself
+     * @param unknown what the file held that this version doesn't know
+     */
+    public record Opened(Shelf shelf, UnknownFields unknown) {}
+
+    private ShelfFile() {}
+
+    /**
+     * Reads the shelf in a folder; where there is none yet, the starter shelf.
+     *
+     * @throws FileTrouble if there is one that can't be read, with a message that names the place
+     */
+    public static Opened read(Path folder) throws FileTrouble {
+        Path file = folder.resolve(NAME);
+        if (!Files.exists(file)) {
+            return new Opened(Shelf.starter(), UnknownFields.none());
+        }
+        return FORMAT.read(file, (root, from) -> {}, (fields, unknown) -> {
+            Machine machine = TemplateReader.machine(fields.object("machine"));
+            Shelf shelf = new Shelf(machine, TemplateReader.templates(fields));
+            fields.done();
+            return new Opened(shelf, unknown);
+        });
+    }
+
+    /**
+     * Writes the shelf into a folder, which is made if it isn't there, and keeps the last few versions.
+     *
+     * @throws FileTrouble if it can't be written; what was there before still is
+     */
+    public static void write(Path folder, Shelf shelf, UnknownFields unknown) throws FileTrouble {
+        try {
+            Files.createDirectories(folder);
+        } catch (IOException e) {
+            throw new FileTrouble("The folder “" + folder + "” for the shelf can't be made: is the disk full?", e);
+        }
+        ObjectNode root = FORMAT.begin();
+        TemplateWriter.machine(root.putObject("machine"), shelf.machine());
+        TemplateWriter.templates(root.putArray("templates"), shelf.templates());
+        unknown.restore(root);
+        JsonFormat.write(folder.resolve(NAME), JsonFormat.bytes(root));
+    }
+}

@@ -1,0 +1,275 @@
+package jollyspindle.files.shelf;
+
+import jollyspindle.core.shelf.ClothCheck;
+import jollyspindle.core.shelf.FootCalibration;
+import jollyspindle.core.shelf.FootMeasurement;
+import jollyspindle.core.shelf.LabelConvention;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Material;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.ArcForm;
+import jollyspindle.core.shelf.form.ChevronStrip;
+import jollyspindle.core.shelf.form.CircleForm;
+import jollyspindle.core.shelf.form.CornerForm;
+import jollyspindle.core.shelf.form.EngravedLine;
+import jollyspindle.core.shelf.form.Form;
+import jollyspindle.core.shelf.form.Kind;
+import jollyspindle.core.shelf.form.OutlineForm;
+import jollyspindle.core.shelf.form.ScallopRow;
+import jollyspindle.core.shelf.form.SerpentineStrip;
+import jollyspindle.core.shelf.form.SizeLabel;
+import jollyspindle.core.shelf.form.SlottedCircles;
+import jollyspindle.core.shelf.form.SlottedFan;
+import jollyspindle.core.shelf.form.StraightEdge;
+import jollyspindle.core.shelf.form.TurnedArm;
+import jollyspindle.files.FileTrouble;
+import jollyspindle.files.json.Fields;
+
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/** From fields to templates and machines. */
+public final class TemplateReader {
+
+    private static final int MOST_TEMPLATES = 500;
+    private static final int MOST_SIZES = 60;
+    private static final int MOST_MEASUREMENTS = 50;
+    private static final double LEAST = 0.01;
+    private static final double MOST = Form.LARGEST;
+
+    private TemplateReader() {}
+
+    /**
+     * Reads a list of templates.
+     *
+     * @param root that has a field {@code templates}
+     * @throws FileTrouble if something in it can't be, or two have the same id
+     */
+    public static List<Template> templates(Fields root) throws FileTrouble {
+        List<Template> templates = new ArrayList<>();
+        Set<String> ids = new HashSet<>();
+        for (Fields fields : root.objects("templates", MOST_TEMPLATES)) {
+            Template template = template(fields);
+            if (!ids.add(template.id())) {
+                throw fields.trouble("id", "two templates have the id “" + template.id() + "”.");
+            }
+            templates.add(template);
+        }
+        return templates;
+    }
+
+    private static Template template(Fields fields) throws FileTrouble {
+        String id = fields.text("id");
+        if (!id.matches("[a-z0-9][a-z0-9-]{0,59}")) {
+            throw fields.trouble("id", "an id has lower-case letters, digits and hyphens, at most 60.");
+        }
+        String name = fields.text("name");
+        if (name.isBlank() || name.length() > Template.LONGEST_NAME) {
+            throw fields.trouble("name", "a template's name has 1 to " + Template.LONGEST_NAME + " characters.");
+        }
+        String notes = fields.optionalText("notes").orElse("");
+        if (notes.length() > Template.LONGEST_NOTES) {
+            throw fields.trouble("notes", "notes have at most " + Template.LONGEST_NOTES + " characters.");
+        }
+        Kind kind = fields.choice("kind", Kind.class);
+        Fields formFields = fields.object("form");
+        Form form;
+        try {
+            form = form(kind, formFields);
+        } catch (IllegalArgumentException e) {
+            throw fields.trouble("form", e.getMessage() + ".");
+        }
+        formFields.done();
+        Fields label = fields.object("label");
+        Template template = new Template(
+                id,
+                name.strip(),
+                form,
+                new SizeLabel(
+                        label.choice("size", SizeLabel.Printed.class), label.choice("means", LabelConvention.class)),
+                fields.optionalNumber("gap", 0, MOST).orElse(0),
+                lines(fields),
+                material(fields.object("material")),
+                notes,
+                checked(fields),
+                fields.has("retired") && fields.flag("retired"));
+        label.done();
+        fields.done();
+        return template;
+    }
+
+    private static List<EngravedLine> lines(Fields fields) throws FileTrouble {
+        List<EngravedLine> lines = new ArrayList<>();
+        for (Fields line : fields.objects("lines", Template.MOST_LINES)) {
+            EngravedLine.Kind kind = line.choice("kind", EngravedLine.Kind.class);
+            lines.add(
+                    switch (kind) {
+                        case CENTRE -> EngravedLine.centre();
+                        case REFERENCE -> EngravedLine.reference(angle(line, "degrees", -360, 360));
+                        default ->
+                            new EngravedLine(
+                                    kind, line.number("value", 0, MOST), line.choice("means", LabelConvention.class));
+                    });
+            line.done();
+        }
+        return lines;
+    }
+
+    private static Material material(Fields fields) throws FileTrouble {
+        String name = fields.optionalText("name").orElse("");
+        if (name.length() > Material.LONGEST_NAME) {
+            throw fields.trouble("name", "a material's name has at most " + Material.LONGEST_NAME + " characters.");
+        }
+        Material material = new Material(
+                fields.number("thickness", LEAST, Material.THICKEST),
+                name.strip(),
+                fields.choice("tint", Material.Tint.class));
+        fields.done();
+        return material;
+    }
+
+    private static Optional<ClothCheck> checked(Fields fields) throws FileTrouble {
+        Optional<Fields> check = fields.optionalObject("checked");
+        if (check.isEmpty()) {
+            return Optional.empty();
+        }
+        String date = check.get().text("date");
+        try {
+            ClothCheck found = new ClothCheck(
+                    LocalDate.parse(date),
+                    check.get().number("footRadius", LEAST, Machine.LARGEST_FOOT_RADIUS),
+                    check.get().number("measured", LEAST, 2 * MOST));
+            check.get().done();
+            return Optional.of(found);
+        } catch (DateTimeException e) {
+            throw check.get()
+                    .trouble("date", "“" + Fields.shortened(date) + "” isn't a date. Write it like 2026-03-14.");
+        }
+    }
+
+    private static Form form(Kind kind, Fields f) throws FileTrouble {
+        return switch (kind) {
+            case ARC -> arc(f);
+            case CIRCLE ->
+                new CircleForm(f.choice("cutting", CircleForm.Cutting.class), sizes(f), f.number("rim", LEAST, MOST));
+            case SLOTTED_CIRCLES ->
+                new SlottedCircles(sizes(f), f.number("slotWidth", LEAST, MOST), angle(f, "sweepDegrees", 1, 359.9));
+            case SLOTTED_FAN ->
+                new SlottedFan(
+                        sizes(f),
+                        f.number("slotWidth", LEAST, MOST),
+                        angle(f, "sweepDegrees", 1, 359.9),
+                        angle(f, "legAngleDegrees", 1, 359.9));
+            case SCALLOP_ROW ->
+                new ScallopRow(f.whole("bumps", 1, ScallopRow.MOST_BUMPS), inches(f, "width"), inches(f, "depth"));
+            case STRAIGHT_EDGE -> new StraightEdge(inches(f, "length"), inches(f, "width"), f.number("notch", 0, MOST));
+            case CORNER -> new CornerForm(angle(f, "angleDegrees", 10, 170), inches(f, "arm"), inches(f, "width"));
+            case SERPENTINE_STRIP ->
+                new SerpentineStrip(
+                        inches(f, "module"), inches(f, "height"), f.whole("waves", 1, 40), inches(f, "depth"));
+            case CHEVRON_STRIP ->
+                new ChevronStrip(
+                        inches(f, "module"),
+                        angle(f, "angleDegrees", 20, 170),
+                        f.whole("tips", 1, 40),
+                        inches(f, "depth"));
+            case TURNED_ARM -> new TurnedArm(figure(f), inches(f, "reach"), inches(f, "hook"), inches(f, "width"));
+            case OUTLINE -> outline(f);
+        };
+    }
+
+    private static ArcForm arc(Fields f) throws FileTrouble {
+        OptionalDouble bulging = f.optionalNumber("bulging", LEAST, MOST);
+        OptionalDouble hollow = f.optionalNumber("hollow", LEAST, MOST);
+        return new ArcForm(
+                bulging,
+                hollow,
+                angle(f, "usableSweepDegrees", 1, 180),
+                f.optionalNumber("legs", 0, MOST).orElse(0),
+                f.has("halfCircle") && f.flag("halfCircle"),
+                inches(f, "depth"));
+    }
+
+    private static TurnedArm.Figure figure(Fields f) throws FileTrouble {
+        String figure = f.text("figure");
+        return switch (figure) {
+            case "wave" -> new TurnedArm.Wave(inches(f, "bend"), f.number("waves", 0.5, 6));
+            case "spiral" -> new TurnedArm.Spiral(angle(f, "turnDegrees", 1, 1080));
+            case "petal" -> new TurnedArm.Petal(inches(f, "rise"));
+            default ->
+                throw f.trouble(
+                        "figure",
+                        "“" + Fields.shortened(figure) + "” isn't known here. Known are: wave, spiral, petal.");
+        };
+    }
+
+    private static OutlineForm outline(Fields f) throws FileTrouble {
+        boolean window = f.flag("window");
+        List<OutlineForm.Corner> corners = new ArrayList<>();
+        for (Fields corner : f.objects("corners", OutlineForm.MOST_CORNERS)) {
+            double sweep = corner.optionalNumber("sweepDegrees", -359, 359).orElse(0);
+            corners.add(new OutlineForm.Corner(
+                    corner.number("x", -MOST, MOST), corner.number("y", -MOST, MOST), Math.toRadians(sweep)));
+        }
+        return new OutlineForm(corners, window);
+    }
+
+    private static List<Double> sizes(Fields f) throws FileTrouble {
+        return f.numbers("sizes", LEAST, MOST, MOST_SIZES);
+    }
+
+    private static double inches(Fields f, String field) throws FileTrouble {
+        return f.number(field, LEAST, MOST);
+    }
+
+    private static double angle(Fields f, String field, double least, double most) throws FileTrouble {
+        return Math.toRadians(f.number(field, least, most));
+    }
+
+    /**
+     * Reads a machine.
+     *
+     * @throws FileTrouble if something in it can't be
+     */
+    public static Machine machine(Fields fields) throws FileTrouble {
+        double radius = fields.number("footRadius", LEAST, Machine.LARGEST_FOOT_RADIUS);
+        Machine.FootType type =
+                fields.has("footType") ? fields.choice("footType", Machine.FootType.class) : Machine.FootType.LONGARM;
+        List<FootMeasurement> measured = new ArrayList<>();
+        if (fields.has("measured")) {
+            for (Fields m : fields.objects("measured", MOST_MEASUREMENTS)) {
+                measured.add(measurement(m));
+                m.done();
+            }
+        }
+        fields.done();
+        if (measured.isEmpty()) {
+            return new Machine(radius, type, measured);
+        }
+        FootCalibration calibration = FootCalibration.of(measured);
+        if (!calibration.possible()) {
+            throw fields.trouble("measured", "these measurements give no foot that can be.");
+        }
+        return new Machine(calibration.footRadius(), type, measured);
+    }
+
+    private static FootMeasurement measurement(Fields m) throws FileTrouble {
+        String how = m.text("how");
+        return switch (how) {
+            case TemplateWriter.IN_HOLE -> new FootMeasurement.InHole(inches(m, "hole"), inches(m, "stitched"));
+            case TemplateWriter.ROUND_DISC -> new FootMeasurement.RoundDisc(inches(m, "disc"), inches(m, "stitched"));
+            case TemplateWriter.ALONG_EDGE -> new FootMeasurement.AlongEdge(inches(m, "distance"));
+            default ->
+                throw m.trouble(
+                        "how",
+                        "“" + Fields.shortened(how)
+                                + "” isn't known here. Known are: in-hole, round-disc, along-edge.");
+        };
+    }
+}
