@@ -79,7 +79,8 @@ public final class ArcSpline {
     }
 
     /**
-     * Two arcs from one place to another with given directions at both.
+     * Two arcs from one place to another with given directions at both; a straight line where there are none, since both
+     * directions are the same and lead away from the other place.
      *
      * @param start unit vector of travel at {@code p}
      * @param end unit vector of travel at {@code q}

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedList;
 import java.util.List;
+import java.util.Objects;
+import java.util.stream.Stream;
 
 /**
  * Where the middle of a round thing goes that is pushed along an edge and stays in touch with it: the needle, in the middle
@@ -19,6 +21,9 @@ import java.util.List;
 public final class Offsets {
 
     private static final double TOO_NEAR = 1e-7;
+
+    /** A turn of this many radians is slight. */
+    private static final double SLIGHT = 0.02;
 
     private Offsets() {}
 
@@ -53,40 +58,58 @@ public final class Offsets {
 
     /** Every curve shifted to its left by itself, with arcs round outside corners. */
     private static List<Curve> raw(Path edge, double leftward) {
-        List<Curve> raw = new ArrayList<>();
         List<Curve> curves =
                 edge.curves().stream().filter(c -> c.length() > Crossings.SAME).toList();
-        for (int i = 0; i < curves.size(); i++) {
-            Curve c = curves.get(i);
-            shifted(c, leftward, raw);
-            boolean last = i == curves.size() - 1;
-            if (!last || edge.closed()) {
-                corner(c, curves.get(last ? 0 : i + 1), leftward, raw);
+        int count = curves.size();
+        List<Curve> shifted =
+                new ArrayList<>(curves.stream().map(c -> shifted(c, leftward)).toList());
+        List<Curve> corners = new ArrayList<>();
+        for (int i = 0; i < (edge.closed() ? count : count - 1); i++) {
+            int next = (i + 1) % count;
+            Point in = curves.get(i).direction(1);
+            Point out = curves.get(next).direction(0);
+            double turn = Math.atan2(in.cross(out), in.dot(out));
+            if (turn * leftward < 0 && Math.abs(turn) > 1e-9) {
+                // The edge turns away from the thing, which goes round the corner.
+                Point from = in.turnedLeft().times(leftward);
+                corners.add(new Arc(curves.get(i).end(), Math.abs(leftward), from.angle(), turn));
+            } else if (Math.abs(turn) < SLIGHT && next != i) {
+                meet(shifted, i, next, 2 * Math.abs(leftward * turn));
             }
         }
-        return raw;
+        return Stream.concat(shifted.stream(), corners.stream())
+                .filter(Objects::nonNull)
+                .toList();
     }
 
-    private static void shifted(Curve c, double leftward, List<Curve> raw) {
+    private static Curve shifted(Curve c, double leftward) {
         if (c instanceof Arc arc) {
             double radius = arc.radius() - Math.signum(arc.sweep()) * leftward;
-            if (radius > Crossings.SAME) {
-                raw.add(new Arc(arc.centre(), radius, arc.startAngle(), arc.sweep()));
-            }
-        } else {
-            Point by = c.direction(0).turnedLeft().times(leftward);
-            raw.add(new Segment(c.start().plus(by), c.end().plus(by)));
+            return radius > Crossings.SAME ? new Arc(arc.centre(), radius, arc.startAngle(), arc.sweep()) : null;
         }
+        Point by = c.direction(0).turnedLeft().times(leftward);
+        return new Segment(c.start().plus(by), c.end().plus(by));
     }
 
-    private static void corner(Curve before, Curve after, double leftward, List<Curve> raw) {
-        Point in = before.direction(1);
-        Point out = after.direction(0);
-        double turn = Math.atan2(in.cross(out), in.dot(out));
-        // The thing goes round the corner if the edge turns away from it.
-        if (turn * leftward < 0 && Math.abs(turn) > 1e-9) {
-            Point from = in.turnedLeft().times(leftward);
-            raw.add(new Arc(before.end(), Math.abs(leftward), from.angle(), turn));
+    /**
+     * Two neighbours that turn but slightly towards the thing are cut off where they meet. What they'd run beyond it comes
+     * too near by less than can be told, and would be kept otherwise.
+     *
+     * @param near how far from their ends that can be
+     */
+    private static void meet(List<Curve> shifted, int first, int second, double near) {
+        Curve a = shifted.get(first);
+        Curve b = shifted.get(second);
+        if (a == null || b == null) {
+            return;
+        }
+        for (Crossings.Crossing c : Crossings.of(a, b)) {
+            Point at = a.at(c.onFirst());
+            if (at.distance(a.end()) <= near && at.distance(b.start()) <= near) {
+                shifted.set(first, a.piece(0, c.onFirst()));
+                shifted.set(second, b.piece(c.onSecond(), 1));
+                return;
+            }
         }
     }
 

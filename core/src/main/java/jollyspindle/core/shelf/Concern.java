@@ -36,6 +36,14 @@ public sealed interface Concern {
         }
     }
 
+    /** A slot's round ends run into each other across the bridge, so that the inside would fall out. */
+    record BridgeCut(double size) implements Concern {
+        @Override
+        public boolean prevents() {
+            return true;
+        }
+    }
+
     /** Two slots, or a ring's hole and rim, run into each other. */
     record RunsInto(double size, double next) implements Concern {
         @Override

@@ -34,7 +34,13 @@ public record Find(Wanted wanted, List<Match> matches, Optional<Missing> missing
          * @param gap from each to the next
          * @param largest diameter of the outermost
          */
-        record Rings(double gap, double largest) implements Wanted {}
+        record Rings(double gap, double largest) implements Wanted {
+
+            /** How many such rings there can be. */
+            int possible() {
+                return (int) Math.floor(largest / 2 / gap + 1e-9);
+            }
+        }
 
         /**
          * Fans upright on a run.
@@ -112,8 +118,8 @@ public record Find(Wanted wanted, List<Match> matches, Optional<Missing> missing
         /** A circle that stitches this diameter: cut as a hole, or as a disc so wide (not over 0 if there is none). */
         record StitchedDiameter(double diameter, double hole, double disc) implements Missing {}
 
-        /** A set of circles with this first diameter and step. */
-        record Set(double first, double step) implements Missing {}
+        /** A set of circles with this first diameter, and then in steps up to the largest. */
+        record Set(double first, double step, double largest) implements Missing {}
 
         /** A fan with a spacing of arcs no more than this. */
         record FanRadius(double atMost) implements Missing {}

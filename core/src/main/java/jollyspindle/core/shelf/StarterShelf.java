@@ -67,7 +67,7 @@ public final class StarterShelf {
         all.add(thin(
                 "quiet-cove", ArcForm.hollow(4.75, degrees(110), 1.75), SizeLabel.RADIUS_AS_CUT, rises(1, 1.25, 1.5)));
         all.add(thick(
-                "low-dune", ArcForm.bulging(8, degrees(80), 3), SizeLabel.RADIUS_AS_STITCHED, rises(0.5, 1, 1.5, 2)));
+                "low-dune", ArcForm.bulging(8, degrees(84), 3), SizeLabel.RADIUS_AS_STITCHED, rises(0.5, 1, 1.5, 2)));
         all.add(thick(
                 "wide-meadow", ArcForm.bulging(12, degrees(60), 3), SizeLabel.RADIUS_AS_STITCHED, rises(0.5, 1, 1.5)));
         all.add(thick(
@@ -133,12 +133,12 @@ public final class StarterShelf {
     private static void slots(List<Template> all) {
         all.add(thick(
                 "pond-rings",
-                new SlottedCircles(every(2, 1, 6), 0.515, degrees(340)),
+                new SlottedCircles(every(2, 2, 6), 0.515, degrees(300)),
                 SizeLabel.DIAMETER_AS_STITCHED,
                 NO_LINES));
         all.add(thick(
                 "pond-between",
-                new SlottedCircles(every(2.5, 1, 6.5), 0.515, degrees(340)),
+                new SlottedCircles(every(3, 2, 7), 0.515, degrees(300)),
                 SizeLabel.DIAMETER_AS_STITCHED,
                 NO_LINES));
         all.add(thick(
@@ -208,7 +208,7 @@ public final class StarterShelf {
                 "snail-arm",
                 new TurnedArm(new TurnedArm.Spiral(degrees(120)), 6, 0.25, 1),
                 SizeLabel.RADIUS_AS_STITCHED,
-                ray));
+                List.of(EngravedLine.reference(degrees(-30)))));
         all.add(thick(
                 "aster-arm",
                 new TurnedArm(new TurnedArm.Petal(1), 4.5, 0.25, 1.25),

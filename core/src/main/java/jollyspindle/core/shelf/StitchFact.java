@@ -31,6 +31,40 @@ public sealed interface StitchFact {
     record SpanAndRise(Guide guide, EngravedLine line, double span, double rise, double sweep, int placements)
             implements StitchFact {}
 
+    /**
+     * The same arc again, lowered from one rise line to the next: a shifted copy, which pinches at its feet.
+     *
+     * @param footGap from foot to foot along the seam, half the difference of the spans
+     */
+    record Lowered(EngravedLine from, EngravedLine to, double crownGap, double footGap) implements StitchFact {}
+
+    /**
+     * Fans set at a pitch of their outermost radius R: each arc starts on the ditch and ends on the back of the fan before.
+     *
+     * @param leastSweep of the innermost arc
+     * @param mostSweep of the outermost arc
+     * @param swivels how often the template is swivelled about its pivot for the outermost arc
+     * @param secondRow how high above the first the next row stands, on its cusps: √(R² − (R/2)²)
+     */
+    record FanSet(double pitch, double leastSweep, double mostSweep, int swivels, double secondRow)
+            implements StitchFact {}
+
+    /** How far apart the tips of so many arms are: along the chord 2R·sin(180°/n), and along the arc. */
+    record ArmSteps(int arms, double step, double tipGap, double tipArc) implements StitchFact {}
+
+    /**
+     * What a stitched circle is good for.
+     *
+     * @param grid of an orange peel whose four grid points it goes through: its diameter over √2
+     * @param stitches once round, at {@link #STITCHES_PER_INCH}
+     * @param onceAndAHalf stitches for one and a half turns, so that the needle leaves opposite to where it came in
+     */
+    record CircleUse(Guide guide, double grid, int stitches, int onceAndAHalf) implements StitchFact {
+
+        /** Keeps small circles round (common practice, no source). */
+        public static final double STITCHES_PER_INCH = 14;
+    }
+
     /** The highest arch that goes on as straight legs: a span of twice the radius, and this rise. */
     record Arch(double span, double rise) implements StitchFact {}
 

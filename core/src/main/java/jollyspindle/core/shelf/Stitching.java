@@ -19,6 +19,7 @@ import jollyspindle.core.shelf.form.StraightEdge;
 import jollyspindle.core.shelf.form.TurnedArm;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -72,6 +73,9 @@ public record Stitching(Template template, double footRadius, Cut cut, List<Line
     /** Finds the numbers. */
     private record Facts(Template template, double foot, Cut cut, List<Line> lines, List<StitchFact> found) {
 
+        /** Four lines through the centre, as most medallions are marked, make so many arms. */
+        private static final int USUAL_ARMS = 8;
+
         Facts(Template template, double foot, Cut cut, List<Line> lines) {
             this(template, foot, cut, lines, new ArrayList<>());
         }
@@ -81,10 +85,12 @@ public record Stitching(Template template, double footRadius, Cut cut, List<Line
                 arc(arc);
             } else if (template.form() instanceof CircleForm || template.form() instanceof SlottedCircles) {
                 rounds();
+                uses();
                 ringGap();
                 slotPlay();
-            } else if (template.form() instanceof SlottedFan) {
+            } else if (template.form() instanceof SlottedFan fan) {
                 rounds();
+                fans(fan);
                 slotPlay();
             } else if (template.form() instanceof ScallopRow row) {
                 if (row.bumpRadius() > 0) {
@@ -118,8 +124,7 @@ public record Stitching(Template template, double footRadius, Cut cut, List<Line
         private void rounds() {
             for (Line line : lines) {
                 Guide.Round round = line.guide().round().orElseThrow();
-                double radius = round.radius() + round.edge().footSign() * foot;
-                found.add(new StitchFact.Round(line.guide(), radius, round.sweep()));
+                found.add(new StitchFact.Round(line.guide(), stitchedRadius(line.guide()), round.sweep()));
             }
         }
 
@@ -140,6 +145,7 @@ public record Stitching(Template template, double footRadius, Cut cut, List<Line
                 for (ArcTemplate.RiseLine line : edge.riseLines()) {
                     rise(form, guide.get(), edge, line, radius);
                 }
+                lowered(guide.get());
             }
             if (form.legs() > 0 && form.reachesHalfCircle()) {
                 rounds.forEach(r -> found.add(new StitchFact.Arch(2 * r.radius(), r.radius() + form.legs())));
@@ -166,19 +172,68 @@ public record Stitching(Template template, double footRadius, Cut cut, List<Line
                     guide, engraved, s.chord(), rise, s.sweep(), ArcFit.placements(s.sweep(), edge.usableSweep())));
         }
 
-        private void ringGap() {
-            boolean oneCentre = lines.stream()
-                            .map(l -> l.guide().round().orElseThrow().centre())
-                            .distinct()
-                            .count()
-                    == 1;
+        private void lowered(Guide guide) {
+            List<StitchFact.SpanAndRise> at = found.stream()
+                    .filter(f ->
+                            f instanceof StitchFact.SpanAndRise s && s.guide().equals(guide))
+                    .map(StitchFact.SpanAndRise.class::cast)
+                    .filter(s -> s.sweep() < Math.PI)
+                    .sorted(Comparator.comparingDouble(s -> -s.rise()))
+                    .toList();
+            for (int i = 1; i < at.size(); i++) {
+                StitchFact.SpanAndRise upper = at.get(i - 1);
+                StitchFact.SpanAndRise lower = at.get(i);
+                found.add(new StitchFact.Lowered(
+                        upper.line(), lower.line(), upper.rise() - lower.rise(), (upper.span() - lower.span()) / 2));
+            }
+        }
+
+        private void uses() {
+            if (!(template.form() instanceof CircleForm)) {
+                return;
+            }
+            for (Line line : lines) {
+                double radius = stitchedRadius(line.guide());
+                double once = 2 * Math.PI * radius * StitchFact.CircleUse.STITCHES_PER_INCH;
+                found.add(new StitchFact.CircleUse(
+                        line.guide(), radius * Math.sqrt(2), (int) Math.round(once), (int) Math.round(1.5 * once)));
+            }
+        }
+
+        private double stitchedRadius(Guide guide) {
+            Guide.Round round = guide.round().orElseThrow();
+            return round.radius() + round.edge().footSign() * foot;
+        }
+
+        private void fans(SlottedFan fan) {
             List<Double> radii = lines.stream()
-                    .filter(l -> l.guide().role() != Guide.Role.INNER_WALL)
-                    .map(l -> l.guide().round().orElseThrow())
-                    .map(r -> r.radius() + r.edge().footSign() * foot)
+                    .filter(l -> l.guide().role() == Guide.Role.OUTER_WALL)
+                    .map(l -> stitchedRadius(l.guide()))
                     .sorted()
                     .toList();
-            if (!oneCentre || radii.size() < 2) {
+            if (radii.size() < 2) {
+                return;
+            }
+            double outer = radii.get(radii.size() - 1);
+            double least = TemplateFinder.fanSweep(radii.get(0), outer, outer);
+            double most = TemplateFinder.fanSweep(outer, outer, outer);
+            found.add(new StitchFact.FanSet(
+                    outer,
+                    least,
+                    most,
+                    ArcFit.placements(most, fan.sweep()) - 1,
+                    Math.sqrt(outer * outer - outer * outer / 4)));
+        }
+
+        /** For sets that can be laid about one centre: slots, loose discs, and the discs of a nest. */
+        private void ringGap() {
+            List<Double> radii = lines.stream()
+                    .filter(l -> l.guide().role() == Guide.Role.OUTER_WALL
+                            || l.guide().role() == Guide.Role.DISC)
+                    .map(l -> stitchedRadius(l.guide()))
+                    .sorted()
+                    .toList();
+            if (radii.size() < 2) {
                 return;
             }
             double gap = radii.get(1) - radii.get(0);
@@ -219,6 +274,8 @@ public record Stitching(Template template, double footRadius, Cut cut, List<Line
                 double reach = Math.hypot(path.end().x(), path.end().y());
                 found.add(new StitchFact.Reach(reach, path.length()));
                 found.add(new StitchFact.CoversBlock(reach * Math.sqrt(2)));
+                double step = 2 * Math.PI / USUAL_ARMS;
+                found.add(new StitchFact.ArmSteps(USUAL_ARMS, step, 2 * reach * Math.sin(step / 2), reach * step));
             });
         }
 

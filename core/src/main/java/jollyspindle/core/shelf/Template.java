@@ -176,6 +176,9 @@ public record Template(
         if (fromEdge < 0) {
             return List.of();
         }
+        if (fromEdge < 1e-9) {
+            return List.of(guide.edge());
+        }
         Guide inward = new Guide(guide.id(), guide.role(), 0, guide.edge(), !guide.footLeft(), guide.round());
         return inward.stitched(fromEdge).stream()
                 .filter(path ->

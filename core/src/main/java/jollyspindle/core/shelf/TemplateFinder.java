@@ -35,6 +35,9 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
     /** Nobody sees this much, in inches (common practice, no source). */
     public static final double UNSEEN = 1.0 / 8;
 
+    /** Feet no further apart than this, in inches, are the same. */
+    private static final double SAME_FOOT = 1e-6;
+
     private static final double PLACEMENT = 1.0 / 8;
     private static final double TAPE = 1.0 / 16;
     private static final double OFF_PLATE = 1.0 / 4;
@@ -62,7 +65,10 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
             return circles(template, circle.diameter(), circle.diameter() * NEAR, false);
         }
         if (wanted instanceof Find.Wanted.Rings rings) {
-            return rings(template, rings).stream().toList();
+            // A single ring is a circle.
+            return rings.possible() < 2
+                    ? circles(template, rings.largest(), rings.largest() * NEAR, false)
+                    : rings(template, rings).stream().toList();
         }
         if (wanted instanceof Find.Wanted.Fan fan) {
             return fan(template, fan).stream().toList();
@@ -171,11 +177,10 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
                 worst = Math.max(worst, Math.abs(off));
             }
         }
-        int possible = (int) Math.floor(wanted.largest() / 2 / wanted.gap() + 1e-9);
         if (row.size() < 2) {
             return Optional.empty();
         }
-        int lacking = Math.max(0, possible - row.size());
+        int lacking = Math.max(0, wanted.possible() - row.size());
         double outer = Math.abs(wanted.largest() - row.get(row.size() - 1));
         Guide guide = template.cut().main().orElseThrow();
         return Optional.of(new Find.Match(
@@ -195,7 +200,7 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
         double room = wanted.depth() - wanted.reserve();
         List<Guide> fitting = template.cut().guides().stream()
                 .filter(g -> g.role() == Guide.Role.OUTER_WALL)
-                .filter(g -> g.round().orElseThrow().stitchedRadius(machine) <= room + 1e-9)
+                .filter(g -> g.round().orElseThrow().stitchedRadius(machine) <= room + SeamRegister.LINE_TOLERANCE)
                 .toList();
         if (fitting.isEmpty()) {
             return Optional.empty();
@@ -209,8 +214,8 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
         return Optional.of(new Find.Match(
                 template,
                 outermost,
-                left,
-                left + Math.max(swivels, swivelsOuter) * PLACEMENT,
+                Math.abs(left),
+                Math.abs(left) + Math.max(swivels, swivelsOuter) * PLACEMENT,
                 List.of(new Find.Change.FanArcs(fitting.size(), outer, left, Math.max(swivels, swivelsOuter)))));
     }
 
@@ -242,7 +247,7 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
                     .toList();
         }
         if (template.form() instanceof ScallopRow row && row.bumpRadius() > 0) {
-            double rise = row.stitchedRise(foot());
+            double rise = shellRise(template, row);
             double perRow = side / row.width();
             int rows = (int) Math.floor(side / rise + 1e-9);
             double left = side - rows * rise;
@@ -262,6 +267,14 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
                     .toList();
         }
         return List.of();
+    }
+
+    /** As measured on cloth with this foot, since a slightly larger foot flattens a shell markedly; else as reckoned. */
+    private double shellRise(Template template, ScallopRow row) {
+        return template.checked()
+                .filter(check -> Math.abs(check.footRadius() - foot()) < SAME_FOOT)
+                .map(ClothCheck::measured)
+                .orElseGet(() -> row.stitchedRise(foot()));
     }
 
     private List<Find.Match> strip(Template template, double width) {
@@ -330,8 +343,11 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
             return diameter(circle.diameter());
         }
         if (wanted instanceof Find.Wanted.Rings rings) {
-            double steps = Math.floor(rings.largest() / 2 / rings.gap() + 1e-9) - 1;
-            return new Find.Missing.Set(rings.largest() - Math.max(0, steps) * 2 * rings.gap(), 2 * rings.gap());
+            int count = rings.possible();
+            return count < 2
+                    ? diameter(rings.largest())
+                    : new Find.Missing.Set(
+                            rings.largest() - (count - 1) * 2 * rings.gap(), 2 * rings.gap(), rings.largest());
         }
         if (wanted instanceof Find.Wanted.Fan fan) {
             return new Find.Missing.FanRadius(fan.depth() - fan.reserve());

@@ -33,10 +33,13 @@ public final class TemplateInspector {
         }
         if (template.form() instanceof SlottedCircles circles) {
             slots(template, circles.sizes(), circles.slotWidth(), machine, found);
+            circles.sizes().stream()
+                    .filter(size -> circles.bridge(size, template.label()) <= 0)
+                    .forEach(size -> found.add(new Concern.BridgeCut(size)));
         }
         if (template.form() instanceof SlottedFan fan) {
             slots(template, fan.sizes(), fan.slotWidth(), machine, found);
-            if (fan.sweep() > fan.legAngle() + 1e-9) {
+            if (fan.reachesBeyondLegs(template.label())) {
                 found.add(new Concern.SlotsBeyondLegs(fan.sweep(), fan.legAngle()));
             }
         }

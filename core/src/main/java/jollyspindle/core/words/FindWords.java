@@ -139,9 +139,10 @@ public record FindWords(Words words) {
                             : "; no disc stitches a circle as small as that.");
         }
         if (missing instanceof Find.Missing.Set set) {
+            boolean more = set.largest() > set.first() + 1.5 * set.step();
             return none + "A set of circles would, whose stitched diameters go " + words.length(set.first()) + ", "
-                    + words.length(set.first() + set.step()) + ", " + words.length(set.first() + 2 * set.step())
-                    + " and so on.";
+                    + words.length(set.first() + set.step())
+                    + (more ? " … " + words.length(set.largest()) : "") + ".";
         }
         if (missing instanceof Find.Missing.FanRadius fan) {
             return none

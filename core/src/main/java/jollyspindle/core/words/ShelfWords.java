@@ -8,6 +8,7 @@ import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Material;
 import jollyspindle.core.shelf.Prediction;
+import jollyspindle.core.shelf.SeamRegister;
 import jollyspindle.core.shelf.StitchFact;
 import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.TapePlaces;
@@ -243,6 +244,28 @@ public record ShelfWords(Words words) {
                     + words.length(at.rise()) + ", " + Words.degrees(at.sweep())
                     + (at.placements() > 1 ? ", in " + at.placements() + " placements" : "");
         }
+        if (fact instanceof StitchFact.Lowered low) {
+            return "Lowered from " + line(low.from()) + " to "
+                    + words.exact(low.to().value()) + ": crowns " + words.length(low.crownGap()) + " apart, feet "
+                    + words.length(low.footGap());
+        }
+        if (fact instanceof StitchFact.FanSet set) {
+            return "Fans set " + words.length(set.pitch()) + " apart: arcs sweep " + Words.degrees(set.leastSweep())
+                    + " to " + Words.degrees(set.mostSweep())
+                    + (set.swivels() == 0
+                            ? ""
+                            : ", with " + Words.count(set.swivels(), "swivel") + " for the outermost")
+                    + "; the next row stands " + words.length(set.secondRow()) + " higher";
+        }
+        if (fact instanceof StitchFact.ArmSteps steps) {
+            return steps.arms() + " arms stand " + Words.degrees(steps.step()) + " apart, their tips "
+                    + words.length(steps.tipGap());
+        }
+        if (fact instanceof StitchFact.CircleUse use) {
+            return Words.capital(edge(use.guide())) + ": through four points of a grid of " + words.length(use.grid())
+                    + "; at 14 stitches an inch " + use.stitches() + " once round, " + use.onceAndAHalf()
+                    + " for one and a half turns";
+        }
         if (fact instanceof StitchFact.Arch arch) {
             return "On its legs an arch of span " + words.length(arch.span()) + " rises up to "
                     + words.length(arch.rise());
@@ -308,6 +331,10 @@ public record ShelfWords(Words words) {
         if (concern instanceof Concern.SlotTooNarrow c) {
             return "The slots are " + words.exact(c.slotWidth()) + " wide, and the foot is "
                     + words.exact(c.footWidth()) + ": it doesn't get in.";
+        }
+        if (concern instanceof Concern.BridgeCut c) {
+            return "The slot " + words.exact(c.size())
+                    + " runs into itself where the bridge should be. Check the sweep of the slots.";
         }
         if (concern instanceof Concern.RunsInto c) {
             return "The sizes " + words.exact(c.size()) + " and " + words.exact(c.next())
@@ -424,6 +451,9 @@ public record ShelfWords(Words words) {
     /** Where tape goes, as an instruction. */
     public String tape(TapePlaces.Place place, boolean rise) {
         String below = words.length(place.fromEdge()) + (rise ? " below the edge's crown" : " in from the edge");
+        if (place.fromEdge() < SeamRegister.LINE_TOLERANCE) {
+            return rise ? "No tape: lay the edge's crown on it." : "No tape: lay the edge itself on it.";
+        }
         if (place.onLine()) {
             return "No tape: lay " + line(place.line().orElseThrow()) + " on it.";
         }

@@ -197,6 +197,41 @@ record Entry(Node node, Consumer<Template> show) {
                             .collect(Collectors.joining("; "))));
         }
 
+        /** Several angles between semicolons; in radians, shown in degrees. */
+        Entry degreesList(
+                String id,
+                String name,
+                Function<Template, List<Double>> get,
+                BiFunction<Template, List<Double>, Template> set) {
+            TypedField field = new TypedField("template-" + id, name, text -> {
+                List<Double> read = new ArrayList<>();
+                for (String part : text.split(";")) {
+                    if (part.isBlank()) {
+                        continue;
+                    }
+                    try {
+                        double degrees = Double.parseDouble(
+                                part.strip().replace(',', '.').replace("°", "").replace('−', '-'));
+                        if (Math.abs(degrees) <= 360) {
+                            read.add(Math.toRadians(degrees));
+                            continue;
+                        }
+                    } catch (NumberFormatException e) {
+                        // Told below, like an angle out of range.
+                    }
+                    return Optional.of(
+                            "“" + part.strip() + "” isn't an angle. Write angles between semicolons: 0; −30.");
+                }
+                change(name.toLowerCase(Locale.ROOT), t -> set.apply(t, read));
+                return Optional.empty();
+            });
+            return new Entry(
+                    field,
+                    t -> field.show(get.apply(t).stream()
+                            .map(v -> Words.degrees(v).replace("°", ""))
+                            .collect(Collectors.joining("; "))));
+        }
+
         <V> Entry choice(
                 String id,
                 String name,

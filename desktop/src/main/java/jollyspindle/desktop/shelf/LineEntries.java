@@ -82,16 +82,14 @@ final class LineEntries {
     }
 
     private Entry references() {
-        return make.flag(
-                "line-reference",
-                "Reference line straight up from the centre",
-                t -> of(t, EngravedLine.Kind.REFERENCE).stream().anyMatch(l -> l.value() == 0),
-                (t, on) -> with(
-                        t,
-                        EngravedLine.Kind.REFERENCE,
-                        Stream.concat(
-                                of(t, EngravedLine.Kind.REFERENCE).stream().filter(l -> l.value() != 0),
-                                on ? Stream.of(EngravedLine.reference(0)) : Stream.empty())));
+        return make.degreesList(
+                "lines-reference",
+                "Reference lines, degrees to the left of up",
+                t -> of(t, EngravedLine.Kind.REFERENCE).stream()
+                        .map(EngravedLine::value)
+                        .toList(),
+                (t, angles) ->
+                        with(t, EngravedLine.Kind.REFERENCE, angles.stream().map(EngravedLine::reference)));
     }
 
     private static String name(EngravedLine.Kind kind) {

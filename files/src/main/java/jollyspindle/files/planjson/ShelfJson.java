@@ -127,6 +127,27 @@ public final class ShelfJson {
             number(node, "rise", f.rise());
             degrees(node, "sweepDegrees", f.sweep());
             node.put("placements", f.placements());
+        } else if (fact instanceof StitchFact.Lowered f) {
+            number(node, "fromLine", f.from().value());
+            number(node, "toLine", f.to().value());
+            number(node, "crownGap", f.crownGap());
+            number(node, "footGap", f.footGap());
+        } else if (fact instanceof StitchFact.FanSet f) {
+            number(node, "pitch", f.pitch());
+            degrees(node, "leastSweepDegrees", f.leastSweep());
+            degrees(node, "mostSweepDegrees", f.mostSweep());
+            node.put("swivels", f.swivels());
+            number(node, "secondRow", f.secondRow());
+        } else if (fact instanceof StitchFact.ArmSteps f) {
+            node.put("arms", f.arms());
+            degrees(node, "stepDegrees", f.step());
+            number(node, "tipGap", f.tipGap());
+            number(node, "tipArc", f.tipArc());
+        } else if (fact instanceof StitchFact.CircleUse f) {
+            node.put("guide", f.guide().id());
+            number(node, "grid", f.grid());
+            node.put("stitches", f.stitches());
+            node.put("onceAndAHalf", f.onceAndAHalf());
         } else if (fact instanceof StitchFact.Arch f) {
             number(node, "span", f.span());
             number(node, "rise", f.rise());
@@ -263,6 +284,7 @@ public final class ShelfJson {
         } else if (missing instanceof Find.Missing.Set m) {
             number(node, "first", m.first());
             number(node, "step", m.step());
+            number(node, "largest", m.largest());
         } else if (missing instanceof Find.Missing.FanRadius m) {
             number(node, "atMost", m.atMost());
         } else if (missing instanceof Find.Missing.ForBlock m) {

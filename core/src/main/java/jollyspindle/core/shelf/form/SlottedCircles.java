@@ -58,6 +58,16 @@ public record SlottedCircles(List<Double> sizes, double slotWidth, double sweep)
         return new SlottedCircles(Sizes.scaled(sizes, size), slotWidth, sweep);
     }
 
+    /**
+     * How much acrylic is left between a slot's round ends, in inches; not over 0 if the slot runs into itself.
+     *
+     * @param size printed at the slot
+     */
+    public double bridge(double size, SizeLabel label) {
+        return 2 * Slots.middle(size, label, slotWidth) * Math.sin(Math.min(Math.PI, 2 * Math.PI - sweep) / 2)
+                - slotWidth;
+    }
+
     @Override
     public Cut cut(SizeLabel label, double gap) {
         Slots slots = new Slots(sizes, label, slotWidth, sweep);

@@ -61,6 +61,13 @@ public record SlottedFan(List<Double> sizes, double slotWidth, double sweep, dou
         return new SlottedFan(Sizes.scaled(sizes, size), slotWidth, sweep, legAngle);
     }
 
+    /** Whether a slot with its round ends would run out over the legs. */
+    public boolean reachesBeyondLegs(SizeLabel label) {
+        double innermost = Slots.middle(sizes.get(0), label, slotWidth);
+        double end = innermost > slotWidth / 2 ? Math.asin(slotWidth / 2 / innermost) : 0;
+        return sweep + 2 * end > legAngle + 1e-9;
+    }
+
     @Override
     public Cut cut(SizeLabel label, double gap) {
         Slots slots = new Slots(sizes, label, slotWidth, Math.min(sweep, legAngle));

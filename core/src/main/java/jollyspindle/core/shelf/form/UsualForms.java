@@ -16,7 +16,7 @@ public final class UsualForms {
         return switch (kind) {
             case ARC -> new ArcForm(OptionalDouble.of(4), OptionalDouble.empty(), Math.toRadians(120), 0, false, 3);
             case CIRCLE -> new CircleForm(CircleForm.Cutting.HOLES, List.of(3.0), Form.RIM);
-            case SLOTTED_CIRCLES -> new SlottedCircles(List.of(2.0, 3.0, 4.0), SLOT, Math.toRadians(340));
+            case SLOTTED_CIRCLES -> new SlottedCircles(List.of(2.0, 3.0, 4.0), SLOT, Math.toRadians(310));
             case SLOTTED_FAN -> new SlottedFan(List.of(1.5, 3.0, 4.5, 6.0), SLOT, Math.toRadians(120), Math.PI);
             case SCALLOP_ROW -> new ScallopRow(4, 2, 2.5);
             case STRAIGHT_EDGE -> new StraightEdge(8, 2, 0);
