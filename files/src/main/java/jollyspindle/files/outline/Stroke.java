@@ -6,8 +6,6 @@ import jollyspindle.core.geometry.FreeCurve;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 
-import java.awt.geom.AffineTransform;
-import java.awt.geom.Arc2D;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -94,27 +92,6 @@ sealed interface Stroke {
 
         /** How alike two half axes must be to make a circle, as a part of them: what drawings round to. */
         private static final double ROUND = 1e-5;
-
-        /**
-         * A piece of an ellipse whose axes lie along x and y before a transform.
-         *
-         * @param arc in the drawing's units with y down, angles as Arc2D has them
-         */
-        static Elliptic of(Point from, Point to, Arc2D arc, AffineTransform transform) {
-            // Arc2D measures angles against the sense in which y grows.
-            double[] axes = {arc.getWidth() / 2, 0, 0, arc.getHeight() / 2};
-            transform.deltaTransform(axes, 0, axes, 0, 2);
-            double[] centre = {arc.getCenterX(), arc.getCenterY()};
-            transform.transform(centre, 0, centre, 0, 1);
-            return new Elliptic(
-                    from,
-                    to,
-                    new Point(centre[0], centre[1]),
-                    new Point(axes[0], axes[1]),
-                    new Point(axes[2], axes[3]),
-                    Math.toRadians(-arc.getAngleStart()),
-                    Math.toRadians(-arc.getAngleExtent()));
-        }
 
         private boolean isCircle() {
             double a = Math.hypot(u.x(), u.y());

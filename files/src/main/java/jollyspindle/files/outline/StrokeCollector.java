@@ -1,12 +1,10 @@
 package jollyspindle.files.outline;
 
 import jollyspindle.core.geometry.Point;
-import org.apache.batik.ext.awt.geom.ExtendedGeneralPath;
 import org.apache.batik.parser.ParseException;
 import org.apache.batik.parser.PathHandler;
 
 import java.awt.geom.AffineTransform;
-import java.awt.geom.Arc2D;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -95,19 +93,16 @@ final class StrokeCollector implements PathHandler {
         if (x == toX && y == toY) {
             return;
         }
-        Arc2D arc = ExtendedGeneralPath.computeArc(x, y, rx, ry, degrees, large, sweep, toX, toY);
-        AffineTransform turned = new AffineTransform(transform);
-        turned.rotate(Math.toRadians(degrees), arc.getCenterX(), arc.getCenterY());
-        keep(Stroke.Elliptic.of(place(x, y), place(toX, toY), arc, turned), toX, toY);
+        keep(
+                EndpointArc.of(new Point(x, y), new Point(toX, toY), rx, ry, Math.toRadians(degrees), large, sweep)
+                        .stroke(place(x, y), place(toX, toY), transform),
+                toX,
+                toY);
     }
 
     void wholeEllipse(double cx, double cy, double rx, double ry) {
         Point at = place(cx + rx, cy);
-        keep(
-                Stroke.Elliptic.of(
-                        at, at, new Arc2D.Double(cx - rx, cy - ry, 2 * rx, 2 * ry, 0, -360, Arc2D.OPEN), transform),
-                cx + rx,
-                cy);
+        keep(new EndpointArc(new Point(cx, cy), rx, ry, 0, 0, 2 * Math.PI).stroke(at, at, transform), cx + rx, cy);
         endRun();
     }
 

@@ -62,6 +62,8 @@ record SvgDrawing(List<Run> runs, OptionalDouble inchesToUnit) {
             "filter",
             "svg");
 
+    private static final String REFERENCE = "a reference";
+
     private static final Pattern LENGTH = Pattern.compile("\\s*([0-9.eE+-]+)\\s*([a-zA-Z%]*)\\s*");
 
     static SvgDrawing parse(byte[] content) throws FileTrouble {
@@ -80,7 +82,7 @@ record SvgDrawing(List<Run> runs, OptionalDouble inchesToUnit) {
         } catch (XMLStreamException e) {
             int line = e.getLocation() == null ? 0 : e.getLocation().getLineNumber();
             String what = String.valueOf(e.getMessage());
-            if (what.contains("entity")) {
+            if (what.contains("was referenced") || what.contains(REFERENCE)) {
                 throw new FileTrouble(
                         "In line " + line + " it refers to something that must be fetched or filled in (an entity)."
                                 + " Such drawings aren't read: save it as plain SVG.",
@@ -119,7 +121,7 @@ record SvgDrawing(List<Run> runs, OptionalDouble inchesToUnit) {
                         element();
                     }
                 } else if (event == XMLStreamConstants.ENTITY_REFERENCE) {
-                    throw new XMLStreamException("entity", xml.getLocation());
+                    throw new XMLStreamException(REFERENCE, xml.getLocation());
                 }
             }
             return new SvgDrawing(List.copyOf(runs), inchesToUnit);

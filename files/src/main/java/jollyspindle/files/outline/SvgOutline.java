@@ -131,7 +131,7 @@ public record SvgOutline(String name, OutlineForm form, int others) {
         if (!(inches >= SMALLEST) || inches > Form.LARGEST) {
             throw new FileTrouble(String.format(
                     Locale.ROOT,
-                    "The shape is about %.4g in large; a template has between %s and %.0f in. Check the drawing's unit,"
+                    "The shape is about %.2f in large; a template has between %s and %.0f in. Check the drawing's unit,"
                             + " or say how wide the shape is.",
                     inches,
                     SMALLEST,
@@ -139,6 +139,9 @@ public record SvgOutline(String name, OutlineForm form, int others) {
         }
         Path path = path(chosen.strokes(), unit);
         check(path);
+        if (Math.abs(path.area()) < inches * inches * 1e-6) {
+            throw new FileTrouble("The shape encloses nothing: it goes there and back. Draw it as an outline.");
+        }
         return new SvgOutline(chosen.id(), OutlineForm.of(path, wanted.window()), shapes.size() - 1);
     }
 
@@ -157,11 +160,7 @@ public record SvgOutline(String name, OutlineForm form, int others) {
             }
             double gap = gap(run.strokes());
             if (Double.isNaN(unit) ? gap <= extent / 1000 : gap * unit <= JOINED) {
-                Shape shape = Shape.of(run, extent);
-                // A line there and back encloses nothing.
-                if (shape.area() > extent * extent * 1e-6) {
-                    shapes.add(shape);
-                }
+                shapes.add(Shape.of(run, extent));
             } else {
                 open = Math.min(open, gap * unit);
             }
