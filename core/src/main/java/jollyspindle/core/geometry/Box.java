@@ -36,6 +36,11 @@ public record Box(double left, double bottom, double right, double top) {
         return left <= other.right && other.left <= right && bottom <= other.top && other.bottom <= top;
     }
 
+    /** Whether a place lies in this box or on its edge. */
+    public boolean holds(Point p) {
+        return p.x() >= left && p.x() <= right && p.y() >= bottom && p.y() <= top;
+    }
+
     public double width() {
         return right - left;
     }

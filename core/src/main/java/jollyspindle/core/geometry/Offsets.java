@@ -43,10 +43,13 @@ public final class Offsets {
             return List.of(edge);
         }
         List<Curve> raw = raw(edge, left ? distance : -distance);
+        List<Box> boxes = raw.stream().map(c -> c.box().grown(Crossings.SAME)).toList();
+        List<Box> near =
+                edge.curves().stream().map(c -> c.box().grown(distance)).toList();
         List<Curve> kept = new ArrayList<>();
         for (int i = 0; i < raw.size(); i++) {
-            for (Curve piece : cut(raw, i)) {
-                if (clears(piece, edge, distance)) {
+            for (Curve piece : cut(raw, boxes, i)) {
+                if (clears(piece.at(0.5), edge, near, distance)) {
                     kept.add(piece);
                 }
             }
@@ -114,11 +117,11 @@ public final class Offsets {
     }
 
     /** A curve cut where others cross it. */
-    private static List<Curve> cut(List<Curve> all, int index) {
+    private static List<Curve> cut(List<Curve> all, List<Box> boxes, int index) {
         Curve c = all.get(index);
         List<Double> parts = new ArrayList<>(List.of(0.0, 1.0));
         for (int j = 0; j < all.size(); j++) {
-            if (j != index) {
+            if (j != index && boxes.get(index).meets(boxes.get(j))) {
                 Crossings.of(c, all.get(j)).forEach(x -> parts.add(x.onFirst()));
             }
         }
@@ -134,15 +137,9 @@ public final class Offsets {
         return pieces;
     }
 
-    private static boolean clears(Curve piece, Path edge, double distance) {
-        Point middle = piece.at(0.5);
-        for (Curve c : edge.curves()) {
-            Box box = c.box().grown(distance);
-            if (middle.x() >= box.left()
-                    && middle.x() <= box.right()
-                    && middle.y() >= box.bottom()
-                    && middle.y() <= box.top()
-                    && c.distance(middle) < distance - TOO_NEAR) {
+    private static boolean clears(Point p, Path edge, List<Box> near, double distance) {
+        for (int i = 0; i < near.size(); i++) {
+            if (near.get(i).holds(p) && edge.curves().get(i).distance(p) < distance - TOO_NEAR) {
                 return false;
             }
         }

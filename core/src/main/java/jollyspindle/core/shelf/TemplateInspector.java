@@ -25,8 +25,14 @@ public final class TemplateInspector {
 
     /** All concerns, those that prevent its use first. */
     public static List<Concern> inspect(Template template, Machine machine) {
+        return inspect(Stitching.of(template, machine), machine);
+    }
+
+    /** The same, of a template whose stitching with this machine is known. */
+    public static List<Concern> inspect(Stitching stitching, Machine machine) {
+        Template template = stitching.template();
         List<Concern> found = new ArrayList<>();
-        Cut cut = template.cut();
+        Cut cut = stitching.cut();
         sizes(template, machine, cut, found);
         if (template.form() instanceof ArcForm arc) {
             arc(template, arc, machine, found);
@@ -49,8 +55,8 @@ public final class TemplateInspector {
         if (template.form() instanceof TurnedArm arm && !arm.hookFits(machine)) {
             found.add(new Concern.HookDoesntFit(arm.hook(), machine.footRadius()));
         }
-        followed(template, machine, cut, found);
-        lines(template, found);
+        followed(stitching, found);
+        lines(template, cut, found);
         gap(template, machine, found);
         check(template, found);
         thickness(template, machine, found);
@@ -143,7 +149,8 @@ public final class TemplateInspector {
         }
     }
 
-    private static void followed(Template template, Machine machine, Cut cut, List<Concern> found) {
+    private static void followed(Stitching stitching, List<Concern> found) {
+        Cut cut = stitching.cut();
         if (cut.guides().isEmpty()) {
             if (found.stream().noneMatch(Concern::prevents)) {
                 found.add(new Concern.NothingStitched());
@@ -152,7 +159,7 @@ public final class TemplateInspector {
         }
         boolean any = false;
         for (Guide guide : cut.guides()) {
-            int pieces = guide.stitched(machine.footRadius()).size();
+            int pieces = stitching.line(guide.id()).map(l -> l.paths().size()).orElse(0);
             any |= pieces > 0;
             boolean told = guide.round().isPresent();
             if (!told && pieces != 1) {
@@ -164,8 +171,8 @@ public final class TemplateInspector {
         }
     }
 
-    private static void lines(Template template, List<Concern> found) {
-        if (template.cut().guides().isEmpty()) {
+    private static void lines(Template template, Cut cut, List<Concern> found) {
+        if (cut.guides().isEmpty()) {
             return;
         }
         for (EngravedLine line : template.lines()) {

@@ -15,23 +15,23 @@ public record FindWords(Words words) {
     /** What was asked for: {@code a span of 6 1/8 with room 5 1/2}. */
     public String wanted(Find.Wanted wanted) {
         if (wanted instanceof Find.Wanted.Span span) {
-            return "a span of " + words.exact(span.span()) + " with room " + words.exact(span.room())
-                    + span.rise().map(r -> " and rise " + words.exact(r)).orElse("");
+            return "a span of " + words.length(span.span()) + " with room " + words.length(span.room())
+                    + span.rise().map(r -> " and rise " + words.length(r)).orElse("");
         }
         if (wanted instanceof Find.Wanted.Circle circle) {
-            return "a stitched circle of diameter " + words.exact(circle.diameter());
+            return "a stitched circle of diameter " + words.length(circle.diameter());
         }
         if (wanted instanceof Find.Wanted.Rings rings) {
-            return "rings " + words.exact(rings.gap()) + " apart, up to diameter " + words.exact(rings.largest());
+            return "rings " + words.length(rings.gap()) + " apart, up to diameter " + words.length(rings.largest());
         }
         if (wanted instanceof Find.Wanted.Fan fan) {
-            return "fans in a border " + words.exact(fan.depth()) + " deep with a reserve of "
-                    + words.exact(fan.reserve());
+            return "fans in a border " + words.length(fan.depth()) + " deep with a reserve of "
+                    + words.length(fan.reserve());
         }
         if (wanted instanceof Find.Wanted.Block block) {
-            return "a block of " + words.exact(block.side());
+            return "a block of " + words.length(block.side());
         }
-        return "a strip " + words.exact(((Find.Wanted.Strip) wanted).width()) + " wide";
+        return "a strip " + words.length(((Find.Wanted.Strip) wanted).width()) + " wide";
     }
 
     /** The answer above the matches: {@code 3 templates do it, best first: …}. */

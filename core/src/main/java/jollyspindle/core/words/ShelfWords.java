@@ -217,7 +217,31 @@ public record ShelfWords(Words words) {
                     .toList();
             String said =
                     sizes.size() > 3 ? sizes.get(0) + " … " + sizes.get(sizes.size() - 1) : String.join(", ", sizes);
-            return "stitches " + (diameters ? "diameter" : "radius") + (sizes.size() > 3 ? "s " : " ") + said;
+            String what =
+                    diameters ? sizes.size() == 1 ? "diameter" : "diameters" : sizes.size() == 1 ? "radius" : "radii";
+            return "stitches " + what + " " + said;
+        }
+        if (template.form() instanceof TurnedArm) {
+            return stitching.facts().stream()
+                    .filter(StitchFact.Reach.class::isInstance)
+                    .map(f -> "reaches " + words.length(((StitchFact.Reach) f).reach()))
+                    .findFirst()
+                    .orElse("reaches nowhere");
+        }
+        if (template.form() instanceof StraightEdge) {
+            return stitching.facts().stream()
+                    .filter(StitchFact.Length.class::isInstance)
+                    .map(f -> "stitches lines of " + words.length(((StitchFact.Length) f).length()))
+                    .findFirst()
+                    .orElse("stitches lines");
+        }
+        if (template.form() instanceof OutlineForm) {
+            return stitching.facts().stream()
+                    .filter(StitchFact.Extent.class::isInstance)
+                    .map(StitchFact.Extent.class::cast)
+                    .map(f -> "stitches " + words.length(f.width()) + " by " + words.length(f.height()))
+                    .findFirst()
+                    .orElse("stitches its outline");
         }
         return stitching.facts().stream()
                 .filter(f -> !(f instanceof StitchFact.Echo))

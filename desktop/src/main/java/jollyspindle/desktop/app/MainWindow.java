@@ -68,6 +68,7 @@ public final class MainWindow {
     private final Map<WorkStage, Region> benches = new EnumMap<>(WorkStage.class);
     private final ShelfStage shelf;
     private final ShelfBench shelfBench;
+    private final ShelfModel shelfModel;
     private final ShelfFiling shelfFiling;
 
     /**
@@ -82,7 +83,7 @@ public final class MainWindow {
         filing = new Filing(bench, asking.apply(stage), messages::tell, folder);
         table = new QuiltTable(bench, look, this::measure);
         tape = new TapeView(bench, look);
-        ShelfModel shelfModel = new ShelfModel(bench);
+        shelfModel = new ShelfModel(bench);
         shelfFiling = new ShelfFiling(bench, shelfModel, asking.apply(stage), messages::tell, folder);
         shelf = new ShelfStage(bench, shelfModel, look, shelfFiling);
         shelfBench = new ShelfBench(bench, shelfModel);
@@ -118,6 +119,7 @@ public final class MainWindow {
         };
         table.roomBesideProperty().addListener(o -> Platform.runLater(place));
         place.run();
+        middle.setMinWidth(0);
         root.getStyleClass().add("work");
         root.setTop(new VBox(new Menus(this, bench, filing, look).bar(), new StageBar(bench, look), messages));
         root.setLeft(leftPanel());
@@ -328,6 +330,10 @@ public final class MainWindow {
 
     ShelfStage shelf() {
         return shelf;
+    }
+
+    ShelfModel shelfModel() {
+        return shelfModel;
     }
 
     ShelfBench shelfBench() {

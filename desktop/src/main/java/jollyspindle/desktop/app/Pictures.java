@@ -2,6 +2,7 @@ package jollyspindle.desktop.app;
 
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.FootMeasurement;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.files.AtomicFile;
@@ -40,6 +41,18 @@ final class Pictures {
                 bench.stageProperty().set(WorkStage.MEASURE);
             }),
             new Shot("shelf", (bench, window) -> bench.stageProperty().set(WorkStage.SHELF)),
+            new Shot("shelf-find", (bench, window) -> window.shelf().find()),
+            new Shot("shelf-foot", (bench, window) -> {
+                window.shelf().showAll();
+                window.shelfModel().look("barley-fan");
+                window.shelfBench().showFoot();
+                bench.editMachine(
+                        "foot measured",
+                        machine -> machine.withMeasured(List.of(
+                                new FootMeasurement.InHole(2.75, 2.26),
+                                new FootMeasurement.RoundDisc(3, 3.49),
+                                new FootMeasurement.AlongEdge(0.245))));
+            }),
             new Shot("lay-out", (bench, window) -> bench.stageProperty().set(WorkStage.LAY_OUT)),
             new Shot("lay-out-side-large", (bench, window) -> {
                 bench.choose(Side.RIGHT);

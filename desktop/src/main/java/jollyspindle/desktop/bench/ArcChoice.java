@@ -4,6 +4,7 @@ import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Shelf;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.Cut;
 import jollyspindle.core.words.ShelfWords;
 
 import java.util.ArrayList;
@@ -14,11 +15,12 @@ import java.util.Optional;
  * An edge the border's arcs can be stitched along.
  *
  * @param template it is on
- * @param arc the edge
+ * @param guideId of the edge
+ * @param name the template's name, and which edge if it has several
  */
-record ArcChoice(Template template, ArcTemplate arc) {
+record ArcChoice(Template template, String guideId, String name) {
 
-    /** The job's own copy first where it has one, then what is on the shelf; retired templates only if they are in use. */
+    /** The job's own copy in place of the shelf's, then what else is there; retired templates only if they are in use. */
     static List<ArcChoice> of(QuiltJob job, Shelf shelf) {
         List<ArcChoice> choices = new ArrayList<>();
         Optional<Template> used = job.chosenTemplate();
@@ -35,23 +37,19 @@ record ArcChoice(Template template, ArcTemplate arc) {
     }
 
     private static void add(Template template, List<ArcChoice> choices) {
-        template.arcs().forEach(arc -> choices.add(new ArcChoice(template, arc)));
+        List<ArcTemplate> arcs = template.arcs();
+        Cut cut = template.cut();
+        for (ArcTemplate arc : arcs) {
+            String edge = arcs.size() == 1
+                    ? ""
+                    : cut.guide(arc.guideId())
+                            .map(g -> ", " + ShelfWords.edge(g))
+                            .orElse("");
+            choices.add(new ArcChoice(template, arc.guideId(), template.name() + edge));
+        }
     }
 
-    boolean isChosen(QuiltJob job) {
-        return job.arc()
-                .filter(a -> a.templateId().equals(template.id()) && a.guideId().equals(arc.guideId()))
-                .isPresent();
-    }
-
-    /** The template's name, and which edge if it has several. */
-    String name() {
-        return template.arcs().size() == 1
-                ? template.name()
-                : template.name() + ", "
-                        + template.cut()
-                                .guide(arc.guideId())
-                                .map(ShelfWords::edge)
-                                .orElse("");
+    boolean is(ArcTemplate arc) {
+        return arc.templateId().equals(template.id()) && arc.guideId().equals(guideId);
     }
 }

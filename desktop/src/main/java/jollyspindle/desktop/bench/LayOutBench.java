@@ -3,11 +3,15 @@ package jollyspindle.desktop.bench;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RingLayout;
+import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.Shelf;
+import jollyspindle.core.shelf.Template;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.CandidateCard;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.look.Look;
+import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.ArrayList;
@@ -15,6 +19,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.application.Platform;
+import javafx.beans.InvalidationListener;
 import javafx.collections.FXCollections;
 import javafx.geometry.Bounds;
 import javafx.geometry.Pos;
@@ -45,6 +50,8 @@ public final class LayOutBench extends VBox {
     private final ToggleButton showArcs = new ToggleButton("How it lies");
     private final ScrollPane scroll = new ScrollPane();
     private final StackPane housed = new StackPane();
+    private Shelf offeredFrom;
+    private Optional<Template> offeredFor = Optional.empty();
     private boolean showing;
     private List<Candidate> shown = List.of();
 
@@ -91,7 +98,14 @@ public final class LayOutBench extends VBox {
         housed.setAlignment(Pos.TOP_LEFT);
         getChildren().addAll(choices, heads, scroll, housed);
         house(null);
-        bench.planProperty().addListener(o -> show());
+        // Its pictures take longer than a frame allows: they are drawn while they are looked at.
+        InvalidationListener follow = o -> {
+            if (bench.stageProperty().get() == WorkStage.LAY_OUT) {
+                show();
+            }
+        };
+        bench.planProperty().addListener(follow);
+        bench.stageProperty().addListener(follow);
         bench.placementProperty().addListener((o, was, now) -> {
             // From one to another: the quilter is stepping. The first is shown without being asked for.
             if (was != null
@@ -158,7 +172,7 @@ public final class LayOutBench extends VBox {
         template.setOnAction(e -> {
             ArcChoice chosen = template.getValue();
             if (!showing && chosen != null) {
-                bench.use(chosen.template(), Optional.of(chosen.arc().guideId()));
+                bench.use(chosen.template(), Optional.of(chosen.guideId()));
             }
         });
     }
@@ -166,12 +180,16 @@ public final class LayOutBench extends VBox {
     private void show() {
         showing = true;
         QuiltJob job = bench.job();
-        List<ArcChoice> choices = ArcChoice.of(job, bench.shelf());
-        if (!template.getItems().equals(choices)) {
-            template.setItems(FXCollections.observableArrayList(choices));
+        if (bench.shelf() != offeredFrom || !job.chosenTemplate().equals(offeredFor)) {
+            offeredFrom = bench.shelf();
+            offeredFor = job.chosenTemplate();
+            template.setItems(FXCollections.observableArrayList(ArcChoice.of(job, offeredFrom)));
         }
-        template.setValue(
-                choices.stream().filter(c -> c.isChosen(job)).findFirst().orElse(null));
+        Optional<ArcTemplate> arc = job.arc();
+        template.setValue(template.getItems().stream()
+                .filter(c -> arc.filter(c::is).isPresent())
+                .findFirst()
+                .orElse(null));
         wanted.show(OptionalDouble.of(job.layout().wantedRepeat()));
         candidates();
         showing = false;

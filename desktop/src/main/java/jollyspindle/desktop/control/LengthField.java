@@ -95,6 +95,18 @@ public final class LengthField extends VBox {
         tell();
     }
 
+    /** Says something else than that it may be left empty. */
+    public LengthField prompting(String prompt) {
+        field.setPromptText(prompt);
+        return this;
+    }
+
+    /** Takes no room for what it says while it says nothing. */
+    public LengthField compact() {
+        said.managedProperty().bind(said.textProperty().isNotEmpty());
+        return this;
+    }
+
     public void requestFieldFocus() {
         field.requestFocus();
         field.selectAll();

@@ -105,7 +105,7 @@ public final class StitchPicture extends Pane {
         new HandOutline(look.palette()).draw(g, handLeft, Math.max(top, MARGIN), scale);
         TemplatePainter painter = new TemplatePainter(stitching, look, g, view);
         painter.plate();
-        painter.engraved(words, true);
+        painter.engraved(words, scale >= TemplatePicture.VALUES_FROM);
         painter.stitched();
         painter.tape(tape);
         painter.foot();

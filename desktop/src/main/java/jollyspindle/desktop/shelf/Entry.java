@@ -32,8 +32,18 @@ import javafx.scene.control.ComboBox;
  *
  * @param node the field
  * @param show shows a template's value in it
+ * @param wide whether it takes a whole row
  */
-record Entry(Node node, Consumer<Template> show) {
+record Entry(Node node, Consumer<Template> show, boolean wide) {
+
+    Entry(Node node, Consumer<Template> show) {
+        this(node, show, false);
+    }
+
+    /** This field in a row of its own. */
+    Entry inARow() {
+        return new Entry(node, show, true);
+    }
 
     /** Makes fields that change the template that is looked at. */
     static final class Maker {
@@ -105,6 +115,7 @@ record Entry(Node node, Consumer<Template> show) {
                         }
                     });
             own[0] = field;
+            field.prompting("none");
             return new Entry(field, t -> field.show(get.apply(t)));
         }
 

@@ -15,17 +15,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 
 /** Asks what a template is wanted for. Begins with what the job's chosen side wants. */
-final class FindForm extends HBox {
+final class FindForm extends FlowPane {
 
     /** What a template can be wanted for, and the lengths that say it. */
     enum Purpose {
-        SPAN("an arc over a span", "Span", "Room above the seam", "Rise, if wished"),
+        SPAN("an arc over a span", "Span", "Room above seam", "Rise, if wished"),
         CIRCLE("a stitched circle", "Diameter"),
         RINGS("rings about one centre", "From ring to ring", "Largest diameter"),
         FAN("fans along a border", "Border depth", "Reserve"),
@@ -49,10 +50,11 @@ final class FindForm extends HBox {
     private final Map<Purpose, List<OptionalDouble>> typed = new EnumMap<>(Purpose.class);
 
     FindForm(Workbench bench, ShelfModel model) {
-        super(10);
+        super(10, 4);
         this.bench = bench;
         this.model = model;
         setId("find-form");
+        setRowValignment(VPos.TOP);
         Choices.prepare(
                 purpose, "find-purpose", "What a template is wanted for", List.of(Purpose.values()), p -> p.name);
         purpose.setValue(Purpose.SPAN);
@@ -82,7 +84,7 @@ final class FindForm extends HBox {
                         tell(p, lengths);
                     });
             field.show(lengths.get(i));
-            field.setPrefWidth(136);
+            field.setStyle("-fx-pref-width: 8.5em;");
             row.add(field);
         }
         for (Node node : row) {

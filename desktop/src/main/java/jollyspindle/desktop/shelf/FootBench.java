@@ -57,7 +57,7 @@ final class FootBench extends VBox {
     private OptionalDouble cloth = OptionalDouble.empty();
     private boolean showing;
 
-    FootBench(Workbench bench) {
+    FootBench(Workbench bench, ShelfModel model) {
         super(8);
         this.bench = bench;
         Choices.prepare(
@@ -112,7 +112,7 @@ final class FootBench extends VBox {
                                 "Fingers an inch from the foot at least, and moved only while the machine stands. "
                                         + Cautions.MANUAL_FIRST,
                                 "faint"));
-        bench.planProperty().addListener(o -> show());
+        model.onChange(this::show);
         ask();
         show();
     }
@@ -133,15 +133,16 @@ final class FootBench extends VBox {
 
     private LengthField field(String id, String name, java.util.function.Consumer<OptionalDouble> take) {
         return new LengthField(
-                id,
-                name,
-                true,
-                () -> bench.job().tape(),
-                inches -> inches > 0 && inches <= LONGEST
-                        ? Optional.empty()
-                        : Optional.of("It must be more than 0 and at most "
-                                + bench.words().exact(LONGEST) + "."),
-                take);
+                        id,
+                        name,
+                        true,
+                        () -> bench.job().tape(),
+                        inches -> inches > 0 && inches <= LONGEST
+                                ? Optional.empty()
+                                : Optional.of("It must be more than 0 and at most "
+                                        + bench.words().exact(LONGEST) + "."),
+                        take)
+                .prompting("as measured");
     }
 
     private void add() {

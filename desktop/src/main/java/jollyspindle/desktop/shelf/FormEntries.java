@@ -104,11 +104,12 @@ final class FormEntries {
     private <F extends Form> Entry sizes(
             Class<F> type, Function<F, List<Double>> get, BiFunction<F, List<Double>, Form> set) {
         return make.lengths(
-                "sizes",
-                "Sizes printed on it",
-                false,
-                t -> get.apply(type.cast(t.form())),
-                (t, v) -> t.withForm(set.apply(type.cast(t.form()), v)));
+                        "sizes",
+                        "Sizes printed on it",
+                        false,
+                        t -> get.apply(type.cast(t.form())),
+                        (t, v) -> t.withForm(set.apply(type.cast(t.form()), v)))
+                .inARow();
     }
 
     private List<Entry> arc() {
@@ -136,10 +137,11 @@ final class FormEntries {
                                 : OptionalDouble.empty(),
                         (t, v) -> t.withForm(f.cast(t.form()).withLegs(v.orElse(0)))),
                 make.flag(
-                        "half-circle",
-                        "Sold as a half circle",
-                        t -> f.cast(t.form()).halfCircle(),
-                        (t, v) -> t.withForm(f.cast(t.form()).withHalfCircle(v))));
+                                "half-circle",
+                                "Sold as a half circle",
+                                t -> f.cast(t.form()).halfCircle(),
+                                (t, v) -> t.withForm(f.cast(t.form()).withHalfCircle(v)))
+                        .inARow());
     }
 
     private static ArcForm with(ArcForm arc, OptionalDouble bulging, OptionalDouble hollow) {
@@ -179,7 +181,7 @@ final class FormEntries {
                 degrees(
                         f,
                         "sweep",
-                        "Sweep of the slots",
+                        "Slot sweep",
                         1,
                         359,
                         SlottedCircles::sweep,
@@ -199,7 +201,7 @@ final class FormEntries {
                 degrees(
                         f,
                         "sweep",
-                        "Sweep of the slots",
+                        "Slot sweep",
                         1,
                         359,
                         SlottedFan::sweep,
@@ -207,7 +209,7 @@ final class FormEntries {
                 degrees(
                         f,
                         "leg-angle",
-                        "Between the legs",
+                        "Leg angle",
                         1,
                         359,
                         SlottedFan::legAngle,

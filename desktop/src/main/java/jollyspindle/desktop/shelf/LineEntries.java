@@ -66,7 +66,7 @@ final class LineEntries {
     private Entry convention(EngravedLine.Kind kind) {
         return make.choice(
                 "means-" + id(kind),
-                "they are",
+                "They are",
                 List.of(LabelConvention.values()),
                 ShelfWords::name,
                 t -> convention(t, kind),

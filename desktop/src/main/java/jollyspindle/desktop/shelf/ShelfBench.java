@@ -22,7 +22,7 @@ public final class ShelfBench extends VBox {
     public ShelfBench(Workbench bench, ShelfModel model) {
         getStyleClass().add("bench-content");
         Node template = new TemplateBench(bench, model);
-        Node foot = new FootBench(bench);
+        Node foot = new FootBench(bench, model);
         ToggleButton templatePill = new ToggleButton("This template");
         ToggleGroup pills = new ToggleGroup();
         for (ToggleButton pill : List.of(templatePill, footPill)) {

@@ -12,6 +12,7 @@ import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.words.ShelfWords;
+import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.HashMap;
@@ -46,7 +47,8 @@ public final class ShelfModel {
     private final ObjectProperty<Optional<Find.Wanted>> wanted = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<TapePlaces.Wanted>> tape = new SimpleObjectProperty<>(Optional.empty());
     private final Map<Template, Stitching> stitchings = new HashMap<>();
-    private Machine stitchedOn;
+    private final Map<Template, List<Concern>> concerns = new HashMap<>();
+    private Machine reckonedFor;
 
     public ShelfModel(Workbench bench) {
         this.bench = bench;
@@ -66,9 +68,14 @@ public final class ShelfModel {
         }
     }
 
-    /** Calls when anything shown of the shelf may be different. */
+    /** Calls when anything shown of the shelf may be different, while it is looked at and whenever it comes up. */
     void onChange(Runnable view) {
-        InvalidationListener listener = o -> view.run();
+        InvalidationListener listener = o -> {
+            if (bench.stageProperty().get() == WorkStage.SHELF) {
+                view.run();
+            }
+        };
+        bench.stageProperty().addListener(listener);
         bench.planProperty().addListener(listener);
         shownId.addListener(listener);
         search.addListener(listener);
@@ -172,18 +179,29 @@ public final class ShelfModel {
 
     /** What a template stitches with the job's foot. */
     Stitching stitching(Template template) {
-        Machine machine = bench.job().machine();
-        if (!machine.equals(stitchedOn)) {
-            stitchings.clear();
-            stitchedOn = machine;
-        }
-        // Only what is on the shelf is shown again.
-        stitchings.keySet().retainAll(new java.util.HashSet<>(bench.shelf().templates()));
-        return stitchings.computeIfAbsent(template, t -> Stitching.of(t, machine));
+        tidy();
+        return stitchings.computeIfAbsent(
+                template, t -> Stitching.of(t, bench.job().machine()));
     }
 
     List<Concern> concerns(Template template) {
-        return TemplateInspector.inspect(template, bench.job().machine());
+        Stitching stitching = stitching(template);
+        return concerns.computeIfAbsent(
+                template, t -> TemplateInspector.inspect(stitching, bench.job().machine()));
+    }
+
+    /** Lets go of what was reckoned for another foot, or for templates that are no more. */
+    private void tidy() {
+        Machine machine = bench.job().machine();
+        if (!machine.equals(reckonedFor)) {
+            stitchings.clear();
+            concerns.clear();
+            reckonedFor = machine;
+        }
+        if (stitchings.size() > 2 * bench.shelf().templates().size() + 20) {
+            stitchings.clear();
+            concerns.clear();
+        }
     }
 
     /** Where tape goes on the template that is looked at, for what is asked of it. */

@@ -1,6 +1,8 @@
 package jollyspindle.desktop.shelf;
 
+import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.shelf.Find;
+import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.Kind;
@@ -14,8 +16,12 @@ import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import javafx.geometry.Bounds;
 import javafx.geometry.Pos;
@@ -56,7 +62,19 @@ public final class ShelfStage extends BorderPane {
         void takeOutline();
     }
 
-    private static final double SCALE = 14;
+    /** All that a card's looks depend on. */
+    private record Face(
+            Template template,
+            String id,
+            Optional<String> does,
+            String flag,
+            double scale,
+            Machine machine,
+            TapeScale tape,
+            boolean dark,
+            double typeScale) {}
+
+    private static final double SCALE = 13.5;
     private static final double SMALLEST_SCALE = 6;
     private static final double LARGEST_SCALE = 60;
 
@@ -73,9 +91,11 @@ public final class ShelfStage extends BorderPane {
     private final ComboBox<Optional<Kind>> kind = new ComboBox<>();
     private final LengthField size;
     private final ToggleButton finding = new ToggleButton("Which template?");
-    private final HBox looking;
+    private final FlowPane looking;
     private final FindForm form;
+    private final Map<Face, TemplateCard> made = new HashMap<>();
     private String brought;
+    private List<String> shownIds = List.of();
 
     public ShelfStage(Workbench bench, ShelfModel model, Look look, Files files) {
         this.bench = bench;
@@ -84,6 +104,7 @@ public final class ShelfStage extends BorderPane {
         this.files = files;
         setId("shelf");
         getStyleClass().add("shelf");
+        setMinWidth(0);
         form = new FindForm(bench, model);
         search.setId("shelf-search");
         search.setPromptText("Name, kind or note");
@@ -100,24 +121,24 @@ public final class ShelfStage extends BorderPane {
         kind.setOnAction(e -> model.kindProperty().set(kind.getValue()));
         model.kindProperty().addListener((o, was, now) -> kind.setValue(now));
         size = new LengthField(
-                "shelf-size",
-                "Size on it",
-                true,
-                () -> bench.job().tape(),
-                inches -> inches > 0 && inches <= Form.LARGEST
-                        ? Optional.empty()
-                        : Optional.of("It must be more than 0 and at most "
-                                + bench.words().exact(Form.LARGEST) + "."),
-                inches -> model.sizeProperty().set(inches));
-        size.setPrefWidth(118);
-        size.setMinWidth(118);
+                        "shelf-size",
+                        "Size on it",
+                        true,
+                        () -> bench.job().tape(),
+                        inches -> inches > 0 && inches <= Form.LARGEST
+                                ? Optional.empty()
+                                : Optional.of("It must be more than 0 and at most "
+                                        + bench.words().exact(Form.LARGEST) + "."),
+                        inches -> model.sizeProperty().set(inches))
+                .compact();
+        size.setStyle("-fx-pref-width: 7.4em; -fx-min-width: 7.4em;");
         model.sizeProperty().addListener((o, was, now) -> size.show(now));
         CheckBox retired = new CheckBox("Retired too");
         retired.setId("shelf-retired");
         retired.selectedProperty().bindBidirectional(model.withRetiredProperty());
-        looking = new HBox(10, Labelled.of("Look for", search), Labelled.of("Kind", kind), size, retired);
-        looking.setAlignment(Pos.TOP_LEFT);
-        looking.setFillHeight(false);
+        kind.setPrefWidth(170);
+        looking = new FlowPane(10, 4, Labelled.of("Look for", search), Labelled.of("Kind", kind), size, retired);
+        looking.setRowValignment(VPos.TOP);
         finding.setId("shelf-find");
         finding.getStyleClass().add("zero-button");
         finding.setTooltip(new Tooltip("Which of the templates does what is wanted?"));
@@ -136,7 +157,7 @@ public final class ShelfStage extends BorderPane {
         });
         scale.setId("shelf-scale");
         scale.setPrefWidth(90);
-        scale.setMinWidth(70);
+        scale.setMinWidth(40);
         scale.setAccessibleText("How large the pictures are");
         scale.setTooltip(new Tooltip("How large the pictures are, all at one scale"));
         scale.valueProperty().addListener(o -> show());
@@ -191,13 +212,14 @@ public final class ShelfStage extends BorderPane {
                         item("Take templates in from a file…", files::takeIn));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox bar = new HBox(8, finding, gap, scale, add, hand);
+        Label scaled = new Label("Pictures");
+        scaled.getStyleClass().add("faint");
+        scaled.setLabelFor(scale);
+        scaled.setMinWidth(0);
+        finding.setMinWidth(Region.USE_PREF_SIZE);
+        HBox bar = new HBox(8, finding, gap, scaled, scale, add, hand);
         bar.setAlignment(Pos.CENTER_LEFT);
-        ScrollPane row = new ScrollPane(new HBox(looking, form));
-        row.setFitToHeight(true);
-        row.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        row.setMinHeight(Region.USE_PREF_SIZE);
-        VBox top = new VBox(4, bar, row, head);
+        VBox top = new VBox(4, bar, looking, form, head);
         top.setStyle("-fx-padding: 8 12 2 12;");
         return top;
     }
@@ -233,22 +255,27 @@ public final class ShelfStage extends BorderPane {
         List<Node> next = new ArrayList<>();
         FindWords said = new FindWords(bench.words());
         if (find.isPresent()) {
-            List<String> seen = new ArrayList<>();
+            Set<String> seen = new HashSet<>();
             for (Find.Match match : find.get().matches()) {
-                String id = "shelf-" + match.template().id();
-                boolean again = seen.contains(id);
-                TemplateCard card = card(match.template(), Optional.of(said.match(match)));
-                if (again) {
-                    card.setId(id + "-" + match.guide().id());
-                }
-                seen.add(id);
-                next.add(card);
+                Template template = match.template();
+                String id = "shelf-" + template.id();
+                // The same template again does it with another edge.
+                String own = seen.add(id) ? id : id + "-" + match.guide().id();
+                next.add(card(template, own, Optional.of(said.match(match))));
             }
         } else {
-            model.listed().forEach(t -> next.add(card(t, Optional.empty())));
+            model.listed().forEach(t -> next.add(card(t, "shelf-" + t.id(), Optional.empty())));
         }
+        made.values().retainAll(next);
         head.setText(find.map(said::answer).orElseGet(() -> count(next.size())));
+        List<String> ids = next.stream().map(Node::getId).toList();
+        boolean others = !ids.equals(shownIds);
+        shownIds = ids;
         cards.getChildren().setAll(next);
+        if (others) {
+            scroll.setVvalue(0);
+            brought = null;
+        }
         if (focused && group.getSelectedToggle() instanceof ToggleButton b) {
             b.requestFocus();
         }
@@ -263,10 +290,27 @@ public final class ShelfStage extends BorderPane {
                         + ", all at one scale: the acrylic see-through, what the needle stitches solid.";
     }
 
-    private TemplateCard card(Template template, Optional<String> does) {
-        TemplateCard card = new TemplateCard(bench, model, look, template, does, scale.getValue());
-        card.setToggleGroup(group);
+    /** The card for a template; the one that is there if it would look the same. */
+    private TemplateCard card(Template template, String id, Optional<String> does) {
+        Face face = new Face(
+                template,
+                id,
+                does,
+                TemplateCard.flag(bench, template),
+                scale.getValue(),
+                bench.job().machine(),
+                bench.job().tape(),
+                look.darkProperty().get(),
+                look.scaleProperty().get());
+        TemplateCard card = made.computeIfAbsent(face, f -> make(template, id, does));
         card.setSelected(model.shown().filter(t -> t.id().equals(template.id())).isPresent());
+        return card;
+    }
+
+    private TemplateCard make(Template template, String id, Optional<String> does) {
+        TemplateCard card = new TemplateCard(bench, model, look, template, does, scale.getValue());
+        card.setId(id);
+        card.setToggleGroup(group);
         card.setOnAction(e -> {
             card.setSelected(true);
             model.look(template.id());
@@ -303,6 +347,12 @@ public final class ShelfStage extends BorderPane {
         return card instanceof TemplateCard c && cards.getChildren().contains(c)
                 ? Optional.of(c.template())
                 : Optional.empty();
+    }
+
+    /** Shows the whole shelf again. */
+    public void showAll() {
+        finding.setSelected(false);
+        model.showAll();
     }
 
     /** Asks which template does what the job's chosen side wants. */

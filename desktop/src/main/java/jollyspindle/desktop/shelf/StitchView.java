@@ -14,9 +14,11 @@ import jollyspindle.desktop.control.StitchPicture;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -110,9 +112,8 @@ final class StitchView extends HBox {
         said.setStyle("-fx-padding: 0 8 8 0;");
         ScrollPane scroll = new ScrollPane(said);
         scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setMinWidth(230);
-        scroll.prefWidthProperty().bind(widthProperty().multiply(0.52));
+        scroll.prefWidthProperty().bind(widthProperty().multiply(0.585));
         HBox.setHgrow(picture, Priority.ALWAYS);
         getChildren().addAll(picture, scroll);
         model.onChange(this::show);
@@ -149,8 +150,23 @@ final class StitchView extends HBox {
                     words.concern(concern), "concern", concern.prevents() ? "concern-problem" : "concern-note");
             facts.getChildren().add(label);
         }
+        Set<StitchFact> tabled = new HashSet<>();
+        List<StitchFact.Round> rounds = stitching.facts().stream()
+                .filter(StitchFact.Round.class::isInstance)
+                .map(StitchFact.Round.class::cast)
+                .toList();
+        if (rounds.size() > 2) {
+            tabled.addAll(rounds);
+            facts.getChildren().add(FactTables.sliding(FactTables.rounds(rounds, bench.words())));
+        }
         for (StitchFact fact : stitching.facts()) {
-            facts.getChildren().add(Labelled.wrapped(words.fact(fact), "reason"));
+            if (fact instanceof StitchFact.SpanAndRise first && !tabled.contains(fact)) {
+                RiseTable table = RiseTable.of(first.guide(), stitching, bench.words());
+                tabled.addAll(table.facts());
+                facts.getChildren().add(FactTables.sliding(table.grid()));
+            } else if (!tabled.contains(fact)) {
+                facts.getChildren().add(Labelled.wrapped(words.fact(fact), "reason"));
+            }
         }
         tapeSaid.setText(
                 model.tapeProperty().get().isEmpty()

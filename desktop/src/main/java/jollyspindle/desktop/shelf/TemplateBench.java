@@ -21,17 +21,20 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The facts of the template that is looked at, changed in place. */
 final class TemplateBench extends VBox {
+
+    private static final double VALUES = 210;
+    private static final double MEANING = 132;
 
     private final Workbench bench;
     private final ShelfModel model;
@@ -152,7 +155,10 @@ final class TemplateBench extends VBox {
     }
 
     private void show(Template t) {
-        kind.setText(ShelfWords.name(t.kind()) + (t.retired() ? ", retired" : ""));
+        boolean arcs = !t.arcs().isEmpty();
+        kind.setText(ShelfWords.name(t.kind())
+                + (t.retired() ? ", retired" : "")
+                + (arcs ? "" : ". A border of arcs needs an arc or a circle."));
         name.show(t.name());
         Object wanted = List.of(FormEntries.layout(t.form()), t.form().hasOpenings());
         if (!wanted.equals(layout)) {
@@ -163,7 +169,6 @@ final class TemplateBench extends VBox {
         if (!notes.isFocused()) {
             notes.setText(t.notes());
         }
-        boolean arcs = !t.arcs().isEmpty();
         boolean inUse = bench.job().layout().templateId().equals(Optional.of(t.id()));
         use.setDisable(!arcs || inUse);
         use.setText(inUse ? "In use for the border" : "Use for the border");
@@ -188,6 +193,11 @@ final class TemplateBench extends VBox {
         fields.getChildren().add(Labelled.heading("Engraved on it"));
         for (List<Entry> row : new LineEntries(make).of(kinds)) {
             rows(row, all);
+            if (row.size() == 2) {
+                // Several values take more room than what they mean.
+                ((Region) row.get(0).node()).setPrefWidth(VALUES);
+                ((Region) row.get(1).node()).setPrefWidth(MEANING);
+            }
         }
         fields.getChildren().add(Labelled.heading("Made of"));
         rows(material(), all);
@@ -196,13 +206,12 @@ final class TemplateBench extends VBox {
 
     /** Two to a row. */
     private void rows(List<Entry> some, List<Entry> all) {
-        for (int i = 0; i < some.size(); i += 2) {
-            Node first = some.get(i).node();
+        int i = 0;
+        while (i < some.size()) {
+            Entry first = some.get(i++);
+            boolean pair = !first.wide() && i < some.size() && !some.get(i).wide();
             fields.getChildren()
-                    .add(
-                            i + 1 < some.size()
-                                    ? Labelled.row(first, some.get(i + 1).node())
-                                    : first);
+                    .add(pair ? Labelled.row(first.node(), some.get(i++).node()) : first.node());
         }
         all.addAll(some);
     }

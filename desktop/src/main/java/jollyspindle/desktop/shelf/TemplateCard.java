@@ -22,7 +22,10 @@ import javafx.scene.text.Text;
 /** A template as a picture with its name and what it stitches, to be chosen or dragged onto the quilt's map. */
 final class TemplateCard extends ToggleButton {
 
-    private static final double NARROWEST = 128;
+    private static final double NARROWEST = 178;
+
+    /** With what it would do for what is wanted there is more to read. */
+    private static final double NARROWEST_FOUND = 280;
 
     private final Template template;
 
@@ -47,7 +50,10 @@ final class TemplateCard extends ToggleButton {
         HBox.setHgrow(gap, Priority.ALWAYS);
         javafx.scene.canvas.Canvas picture = TemplatePicture.draw(stitching, bench.words(), look, scale);
         VBox content = new VBox(3, new HBox(name, gap, flag), picture);
-        double wide = Math.max(NARROWEST * look.scaleProperty().get(), picture.getWidth());
+        double wide = Math.max(
+                (does.isPresent() ? NARROWEST_FOUND : NARROWEST)
+                        * look.scaleProperty().get(),
+                picture.getWidth());
         boolean trouble = model.concerns(template).stream().anyMatch(Concern::prevents);
         String summary = Words.capital(words.summary(stitching));
         content.getChildren().add(text(does.orElse(summary), wide, "card-text"));
@@ -59,7 +65,6 @@ final class TemplateCard extends ToggleButton {
         }
         setGraphic(content);
         setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
-        setId("shelf-" + template.id());
         setAccessibleText(template.name() + ", " + does.orElse(summary));
         getStyleClass().addAll("card", "choice");
         setOnDragDetected(e -> {
@@ -80,7 +85,8 @@ final class TemplateCard extends ToggleButton {
         return text;
     }
 
-    private static String flag(Workbench bench, Template template) {
+    /** What is said of it beside its name. */
+    static String flag(Workbench bench, Template template) {
         if (bench.job().layout().templateId().equals(Optional.of(template.id()))) {
             return "in use";
         }
