@@ -37,7 +37,7 @@ public final class DemoJob {
                                 Map.entry(Dimension.DEPTH_BOTTOM, 7.25),
                                 Map.entry(Dimension.DEPTH_LEFT, 7.25)),
                         Corners.MITRED),
-                List.of(StarterShelf.template("orchard-hill")),
+                List.of(StarterShelf.template("orchard-hill"), StarterShelf.template("mill-bridge")),
                 new RingLayout(Optional.of("orchard-hill"), Optional.empty(), 7, Optional.empty()));
     }
 }

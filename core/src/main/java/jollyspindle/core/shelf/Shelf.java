@@ -90,6 +90,29 @@ public record Shelf(Machine machine, List<Template> templates) {
         return new Imported(shelf, added, there);
     }
 
+    /**
+     * This shelf together with what somebody else made of the same one meanwhile. What only one of the two changed is taken
+     * as changed; what both changed stays as it is here.
+     *
+     * @param base what both began with
+     * @param theirs what the other made of it
+     */
+    public Shelf mergedWith(Shelf base, Shelf theirs) {
+        Shelf merged = withMachine(machine.equals(base.machine) ? theirs.machine : machine);
+        for (Template there : theirs.templates) {
+            Optional<Template> before = base.template(there.id());
+            Optional<Template> here = template(there.id());
+            boolean untouchedHere = here.equals(before);
+            boolean nameTaken = here.isPresent() && before.isEmpty();
+            if (untouchedHere) {
+                merged = merged.with(there);
+            } else if (nameTaken && !here.get().equals(there)) {
+                merged = merged.with(there.withId(merged.freeId(there.name())).withName(merged.freeName(there.name())));
+            }
+        }
+        return merged;
+    }
+
     /** An id made from a name that no template here has. */
     public String freeId(String name) {
         String plain = Normalizer.normalize(name, Normalizer.Form.NFD)

@@ -161,8 +161,8 @@ public final class StarterShelf {
     private static void scallops(List<Template> all) {
         for (double width : new double[] {1, 1.5, 3}) {
             List<EngravedLine> lines = List.of(
-                    new EngravedLine(EngravedLine.Kind.CROWN, width, LabelConvention.AS_STITCHED),
-                    new EngravedLine(EngravedLine.Kind.SEAM_ALLOWANCE, 0.25 + width / 2, LabelConvention.AS_CUT));
+                    new EngravedLine(EngravedLine.Kind.CROWN, width / 2, LabelConvention.AS_STITCHED),
+                    new EngravedLine(EngravedLine.Kind.SEAM_ALLOWANCE, 0.25, LabelConvention.AS_CUT));
             String id = width == 1 ? "thatch-small" : width == 1.5 ? "thatch-middle" : "thatch-large";
             all.add(thick(
                     id, new ScallopRow(width == 3 ? 3 : 5, width, width + 1.25), SizeLabel.RADIUS_AS_STITCHED, lines));

@@ -68,8 +68,23 @@ public sealed interface StitchFact {
     /** The highest arch that goes on as straight legs: a span of twice the radius, and this rise. */
     record Arch(double span, double rise) implements StitchFact {}
 
-    /** What echo comes of laying a line on the stitching before: for the edge itself the foot's radius. */
-    record Echo(Guide guide, double lineFromEdge, double spacing) implements StitchFact {}
+    /**
+     * What echo comes of laying a line on the stitching before: for the edge itself the foot's radius.
+     *
+     * @param spacing from line to line
+     * @param seen between the foot and the earlier line: the spacing less the foot's radius
+     */
+    record Echo(Guide guide, double lineFromEdge, double spacing, double seen) implements StitchFact {
+
+        /**
+         * How far the needle travels from one line to the next along a line that crosses both, in inches: s/sin t.
+         *
+         * @param angle at which it crosses, in radians, over 0 and at most a quarter turn
+         */
+        public double walk(double angle) {
+            return spacing / Math.sin(angle);
+        }
+    }
 
     /**
      * How much wider than the foot a slot is; not over 0 if the foot can't get in.

@@ -284,11 +284,11 @@ public record Stitching(Template template, double footRadius, Cut cut, List<Line
             if (main.isEmpty() || template.form() instanceof ScallopRow) {
                 return;
             }
-            found.add(new StitchFact.Echo(main.get(), 0, foot));
+            found.add(new StitchFact.Echo(main.get(), 0, foot, 0));
             for (EngravedLine line : template.lines()) {
                 double fromEdge = line.fromEdge(1);
                 if (line.kind() == EngravedLine.Kind.PARALLEL && fromEdge >= 0) {
-                    found.add(new StitchFact.Echo(main.get(), fromEdge, fromEdge + foot));
+                    found.add(new StitchFact.Echo(main.get(), fromEdge, fromEdge + foot, fromEdge));
                 }
             }
         }

@@ -48,9 +48,13 @@ public record FindWords(Words words) {
     /** A match with the edge that is meant, where the template has others: {@code Hole 2: diameter 1 3/4}. */
     public String match(Find.Match match) {
         boolean one = match.template().cut().guides().size() == 1;
-        return one
+        String does = one
                 ? changes(match)
                 : Words.capital(ShelfWords.edge(match.guide())) + ": " + Words.decapital(changes(match));
+        // What is left or goes beyond is said already.
+        Find.Change first = match.changes().get(0);
+        boolean told = first instanceof Find.Change.FanArcs || first instanceof Find.Change.ReachBeyond;
+        return does + (told || match.off() < 1.0 / 128 ? "" : "; " + words.difference(match.off()) + " off");
     }
 
     /** A match in a line: {@code rise 2 7/8, 2 5/8 of room left; 1/4 tape on the back …}. */

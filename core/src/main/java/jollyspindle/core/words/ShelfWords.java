@@ -298,7 +298,11 @@ public record ShelfWords(Words words) {
             return (echo.lineFromEdge() == 0
                             ? "Edge on the stitching"
                             : "The line " + words.exact(echo.lineFromEdge()) + " in from the edge on the stitching")
-                    + ": echo " + words.length(echo.spacing()) + " away";
+                    + ": echo " + words.length(echo.spacing()) + " away"
+                    + (echo.seen() == 0
+                            ? ""
+                            : ", " + words.length(echo.seen()) + " seen beside the foot; a walk of "
+                                    + words.length(echo.walk(Math.PI / 4)) + " along a line that crosses at 45°");
         }
         if (fact instanceof StitchFact.Play play) {
             return play.play() < -1e-9

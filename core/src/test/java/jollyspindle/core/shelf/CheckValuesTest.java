@@ -76,6 +76,17 @@ class CheckValuesTest {
         });
     }
 
+    // The walk from one line to the next, s/sin t: 1/2 at 60° → 0.577, at 45° → 0.707 (derived); s − f is seen.
+    @ParameterizedTest
+    @CsvSource({"60, 0.577", "45, 0.707", "90, 0.5"})
+    void theWalkIsLongerThanTheSpacing(double degrees, double walk) {
+        StitchFact.Echo half = facts(StarterShelf.template("furrow-long"), F, StitchFact.Echo.class)
+                .get(1);
+        assertThat(half.spacing()).isEqualTo(0.5);
+        assertThat(half.seen()).isEqualTo(0.25);
+        assertThat(half.walk(Math.toRadians(degrees))).isCloseTo(walk, within(5e-4));
+    }
+
     // An inside apex moves by f/sin(half the angle): 90°, 60°, 120° for f = 1/4 (derived; rounded to four places).
     @ParameterizedTest
     @CsvSource({"90, 0.3536", "60, 0.5000", "120, 0.2887"})

@@ -392,6 +392,30 @@ class ShelfFactsTest {
                 .isEqualTo("next");
     }
 
+    @Test
+    void whatTwoMadeOfTheSameShelfIsBroughtTogether() {
+        Shelf base = Shelf.starter();
+        Template hill = StarterShelf.template("orchard-hill");
+        Template bridge = StarterShelf.template("mill-bridge");
+        Template fresh = Template.usual(Kind.CORNER, "fresh", "Fresh");
+        Shelf mine = base.with(hill.withNotes("mine")).with(fresh);
+        Shelf theirs = base.with(hill.withNotes("theirs"))
+                .with(bridge.resized(6))
+                .with(fresh.resized(5))
+                .with(fresh.withId("only-theirs"))
+                .withMachine(new Machine(0.24));
+        Shelf merged = mine.mergedWith(base, theirs);
+        assertThat(merged.template("orchard-hill").orElseThrow().notes()).isEqualTo("mine");
+        assertThat(merged.template("mill-bridge")).contains(bridge.resized(6));
+        assertThat(merged.template("fresh")).contains(fresh);
+        assertThat(merged.template("fresh-2").orElseThrow().form())
+                .isEqualTo(fresh.resized(5).form());
+        assertThat(merged.template("only-theirs")).isPresent();
+        assertThat(merged.machine().footRadius()).isEqualTo(0.24);
+        assertThat(mine.mergedWith(base, base)).isEqualTo(mine);
+        assertThat(base.mergedWith(base, theirs)).isEqualTo(theirs);
+    }
+
     static Stream<Arguments> formsThatCantBe() {
         return Stream.of(
                 Arguments.of(

@@ -50,10 +50,13 @@ final class Pictures {
                         "foot measured",
                         machine -> machine.withMeasured(List.of(
                                 new FootMeasurement.InHole(2.75, 2.26),
-                                new FootMeasurement.RoundDisc(3, 3.49),
-                                new FootMeasurement.AlongEdge(0.245))));
+                                new FootMeasurement.RoundDisc(3, 3.5),
+                                new FootMeasurement.AlongEdge(0.24))));
             }),
-            new Shot("lay-out", (bench, window) -> bench.stageProperty().set(WorkStage.LAY_OUT)),
+            new Shot("lay-out", (bench, window) -> {
+                bench.start(DemoJob.heronWeir());
+                bench.stageProperty().set(WorkStage.LAY_OUT);
+            }),
             new Shot("lay-out-side-large", (bench, window) -> {
                 bench.choose(Side.RIGHT);
                 window.table().zoomToSide();

@@ -79,13 +79,22 @@ final class ShelfFiling implements ShelfStage.Files {
         }
     }
 
-    /** Writes the shelf if it isn't written yet. */
+    /** Writes the shelf if it isn't written yet, with what another window has written meanwhile. */
     void keep() {
         settled.stop();
         if (bench.shelf().equals(kept)) {
             return;
         }
         try {
+            if (Files.exists(folder.resolve(ShelfFile.NAME))) {
+                Shelf there = ShelfFile.read(folder).shelf();
+                Shelf merged = bench.shelf().mergedWith(kept, there);
+                if (!there.equals(kept) && !merged.equals(bench.shelf())) {
+                    bench.editShelf("the other window's changes", shelf -> merged);
+                    settled.stop();
+                    tell.accept("Another window has changed the shelf as well. Both are kept.");
+                }
+            }
             ShelfFile.write(folder, bench.shelf(), unknown);
             kept = bench.shelf();
         } catch (FileTrouble e) {

@@ -13,7 +13,7 @@ public final class TemplatePicture {
     private static final double MARGIN = 6;
 
     /** Below this scale, in pixels to the inch, values on lines only clutter. */
-    static final double VALUES_FROM = 22;
+    static final double VALUES_FROM = 17;
 
     private TemplatePicture() {}
 

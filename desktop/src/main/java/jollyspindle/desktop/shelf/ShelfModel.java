@@ -46,6 +46,7 @@ public final class ShelfModel {
     private final BooleanProperty withRetired = new SimpleBooleanProperty();
     private final ObjectProperty<Optional<Find.Wanted>> wanted = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<TapePlaces.Wanted>> tape = new SimpleObjectProperty<>(Optional.empty());
+    private final StringProperty tapeEdge = new SimpleStringProperty();
     private final Map<Template, Stitching> stitchings = new HashMap<>();
     private final Map<Template, List<Concern>> concerns = new HashMap<>();
     private Machine reckonedFor;
@@ -84,6 +85,7 @@ public final class ShelfModel {
         withRetired.addListener(listener);
         wanted.addListener(listener);
         tape.addListener(listener);
+        tapeEdge.addListener(listener);
     }
 
     /** The template that is looked at. */
@@ -206,11 +208,22 @@ public final class ShelfModel {
 
     /** Where tape goes on the template that is looked at, for what is asked of it. */
     Optional<TapePlaces.Place> tapePlace() {
-        return shown().flatMap(t -> t.cut().main().flatMap(guide -> place(t, guide)));
+        return shown().flatMap(t -> guide(t).flatMap(g ->
+                tape.get().flatMap(w -> TapePlaces.find(t, g, w, bench.job().machine()))));
     }
 
-    private Optional<TapePlaces.Place> place(Template t, Guide guide) {
-        return tape.get().flatMap(w -> TapePlaces.find(t, guide, w, bench.job().machine()));
+    /** The edge the foot runs along while the tape is used; the main one unless another is asked for. */
+    private Optional<Guide> guide(Template t) {
+        List<Guide> guides = stitching(t).cut().guides();
+        return guides.stream()
+                .filter(g -> g.id().equals(tapeEdge.get()))
+                .findFirst()
+                .or(() -> guides.stream().findFirst());
+    }
+
+    /** The id of the edge tape is asked for; none, or one of another template, means the main one. */
+    StringProperty tapeEdgeProperty() {
+        return tapeEdge;
     }
 
     StringProperty searchProperty() {

@@ -6,6 +6,7 @@ import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.TapePlaces;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.Form;
+import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Labelled;
@@ -60,6 +61,8 @@ final class StitchView extends HBox {
     private final VBox facts = new VBox(3);
     private final ComboBox<TapeFor> tapeFor = new ComboBox<>();
     private final LengthField tapeLength;
+    private final ComboBox<Guide> tapeEdge = new ComboBox<>();
+    private final VBox tapeEdgeBox = Labelled.of("with the foot along the", tapeEdge);
     private final Label tapeSaid = Labelled.wrapped("", "reason");
     private OptionalDouble typed = OptionalDouble.empty();
 
@@ -82,6 +85,12 @@ final class StitchView extends HBox {
                 tapeFor, "tape-for", "What tape on the back is wanted for", List.of(TapeFor.values()), t -> t.name);
         tapeFor.setValue(TapeFor.RISE);
         tapeFor.setOnAction(e -> ask());
+        Choices.prepare(tapeEdge, "tape-edge", "Which edge the foot runs along", List.<Guide>of(), ShelfWords::edge);
+        tapeEdge.setOnAction(e -> {
+            if (tapeEdge.getValue() != null) {
+                model.tapeEdgeProperty().set(tapeEdge.getValue().id());
+            }
+        });
         tapeLength = new LengthField(
                 "tape-length",
                 "Length",
@@ -108,6 +117,7 @@ final class StitchView extends HBox {
                 summary,
                 facts,
                 Labelled.row(Labelled.of("Where tape goes for", tapeFor), tapeLength),
+                tapeEdgeBox,
                 tapeSaid);
         said.setStyle("-fx-padding: 0 8 8 0;");
         ScrollPane scroll = new ScrollPane(said);
@@ -168,11 +178,28 @@ final class StitchView extends HBox {
                 facts.getChildren().add(Labelled.wrapped(words.fact(fact), "reason"));
             }
         }
+        edges(stitching);
         tapeSaid.setText(
                 model.tapeProperty().get().isEmpty()
                         ? ""
                         : place.map(p -> words.tape(
                                         p, model.tapeProperty().get().get() instanceof TapePlaces.Wanted.Rise))
                                 .orElse("That lies beside the acrylic of this template, or it has no such edge."));
+    }
+
+    /** Where a template has several edges, which one the tape is for. */
+    private void edges(Stitching stitching) {
+        List<Guide> guides =
+                stitching.lines().stream().map(Stitching.Line::guide).toList();
+        boolean several = guides.size() > 1 && model.tapeProperty().get().isPresent();
+        tapeEdgeBox.setVisible(several);
+        tapeEdgeBox.setManaged(several);
+        if (!tapeEdge.getItems().equals(guides)) {
+            tapeEdge.getItems().setAll(guides);
+        }
+        tapeEdge.setValue(guides.stream()
+                .filter(g -> g.id().equals(model.tapeEdgeProperty().get()))
+                .findFirst()
+                .orElse(guides.isEmpty() ? null : guides.get(0)));
     }
 }

@@ -367,6 +367,37 @@ class ShelfStageTest extends Hands {
     }
 
     @Test
+    void anotherWindowsChangesOfTheShelfAreKeptToo(FxRobot robot) throws Exception {
+        robot.interact(() -> bench.stageProperty().set(WorkStage.SHELF));
+        ShelfFile.write(
+                settings(),
+                bench.shelf().with(template("mill-bridge").withNotes("from the other window")),
+                jollyspindle.files.json.UnknownFields.none());
+        type(robot, "#template-name", "Orchard Mound");
+        WaitForAsyncUtils.waitFor(
+                10,
+                TimeUnit.SECONDS,
+                () -> template("mill-bridge").notes().equals("from the other window")
+                        && ShelfFile.read(settings()).shelf().equals(bench.shelf()));
+        assertThat(template("orchard-hill").name()).isEqualTo("Orchard Mound");
+        assertThat(read(robot, "#message")).contains("Both are kept");
+    }
+
+    @Test
+    void aShelfThatCantBeReadIsPutAsideUnharmed(FxRobot robot) throws Exception {
+        Path file = settings().resolve(ShelfFile.NAME);
+        Files.createDirectories(settings());
+        Files.writeString(file, "{ \"format\": \"jolly-spindle-shelf\", ");
+        robot.interact(() -> {
+            window.stage().hide();
+            open(new Stage());
+        });
+        assertThat(read(robot, "#message")).contains("“shelf.json” can't be opened", "shelf-unread.json");
+        assertThat(settings().resolve("shelf-unread.json")).exists();
+        assertThat(bench.shelf().templates()).hasSizeGreaterThanOrEqualTo(30);
+    }
+
+    @Test
     void thePicturesCanBeMadeLargerAndShownAtTrueSize(FxRobot robot) {
         robot.interact(() -> bench.stageProperty().set(WorkStage.SHELF));
         double before =

@@ -155,6 +155,8 @@ public final class ShelfJson {
             node.put("guide", f.guide().id());
             number(node, "lineFromEdge", f.lineFromEdge());
             number(node, "spacing", f.spacing());
+            number(node, "seen", f.seen());
+            number(node, "walkAt45Degrees", f.walk(Math.PI / 4));
         } else if (fact instanceof StitchFact.Play f) {
             number(node, "play", f.play());
             number(node, "drift", f.drift());

@@ -150,6 +150,7 @@ class JobFileTest {
         // The same quilt, plate for plate, edge for edge.
         assertThat(opened.job())
                 .isEqualTo(DemoJob.heronWeir()
+                        .withTemplates(List.of())
                         .withTemplate(StarterShelf.template("orchard-hill")
                                 .withForm(ArcForm.bulging(4, Math.toRadians(150), 4)))
                         .withTemplate(StarterShelf.template("quiet-cove")

@@ -21,9 +21,9 @@ public record EngravedLine(Kind kind, double value, LabelConvention convention) 
         PARALLEL,
         /** Through the middle of the template, square to its chord or long edge. */
         CENTRE,
-        /** Where the crowns of the row before lie. */
+        /** Laid on the crowns of the row before, the value below this row's own crowns. */
         CROWN,
-        /** Laid on the raw edge, so that the seam allowance stays free. */
+        /** Laid on the raw edge, the value below the row's valleys, so that the seam allowance stays free. */
         SEAM_ALLOWANCE,
         /** From the turning centre outward: laid on a reference ray. */
         REFERENCE
