@@ -181,8 +181,7 @@ public record Template(
         }
         Guide inward = new Guide(guide.id(), guide.role(), 0, guide.edge(), !guide.footLeft(), guide.round());
         return inward.stitched(fromEdge).stream()
-                .filter(path ->
-                        cut.covers(path.curves().get(path.curves().size() / 2).at(0.5)))
+                .flatMap(path -> cut.within(path).stream())
                 .toList();
     }
 

@@ -87,7 +87,7 @@ public final class MainWindow {
         shelfFiling = new ShelfFiling(bench, shelfModel, asking.apply(stage), messages::tell, folder);
         shelf = new ShelfStage(bench, shelfModel, look, shelfFiling);
         shelfBench = new ShelfBench(bench, shelfModel);
-        measureBench = new MeasureBench(bench);
+        measureBench = new MeasureBench(bench, this::toFoot);
         benches.put(WorkStage.MEASURE, bench(measureBench, 400));
         benches.put(WorkStage.SHELF, bench(shelfBench, 380));
         LayOutBench layOut = new LayOutBench(bench, look);
@@ -269,6 +269,18 @@ public final class MainWindow {
         } else {
             filing.open(file);
         }
+    }
+
+    /** Goes to where the foot is calibrated. */
+    void toFoot() {
+        bench.stageProperty().set(WorkStage.SHELF);
+        shelfBench.showFoot();
+    }
+
+    /** Goes to the shelf and asks which template does what the chosen side wants. */
+    void toFinding() {
+        bench.stageProperty().set(WorkStage.SHELF);
+        shelf.find();
     }
 
     /** What must be done before the window goes. */

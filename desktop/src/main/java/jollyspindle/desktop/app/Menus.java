@@ -29,6 +29,7 @@ final class Menus {
             Alt+1 to Alt+4    top, right, bottom, left border
             Page Down, Page Up    next candidate, the one before (Lay out)
             . and ,    next placement, the one before (Lay out)
+            Ctrl+F    which template does it;  Ctrl+K    the foot
             F6    to the tape;  F7    to the table
             On the tape: Left, Right from mark to mark; + and - more or fewer repeats; Home, End zero at left, right
             On the table: arrows move, + and - zoom, 0 shows all
@@ -171,6 +172,8 @@ final class Menus {
         menu.getItems()
                 .addAll(
                         new SeparatorMenuItem(),
+                        item("Which template?", ctrl(KeyCode.F), window::toFinding),
+                        item("The foot", ctrl(KeyCode.K), window::toFoot),
                         item("The tape", new KeyCodeCombination(KeyCode.F6), () -> window.tape()
                                 .requestFocus()),
                         item("The table", new KeyCodeCombination(KeyCode.F7), () -> window.table()

@@ -20,6 +20,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.ColumnConstraints;
@@ -38,7 +39,12 @@ public final class MeasureBench extends VBox {
     private final Map<Dimension, LengthField> fields = new EnumMap<>(Dimension.class);
     private boolean showing;
 
-    public MeasureBench(Workbench bench) {
+    /**
+     * A bench.
+     *
+     * @param toFoot goes to where the foot is calibrated
+     */
+    public MeasureBench(Workbench bench, Runnable toFoot) {
         this.bench = bench;
         getStyleClass().add("bench-content");
         for (Dimension dimension : Dimension.values()) {
@@ -70,6 +76,9 @@ public final class MeasureBench extends VBox {
                         job -> job.withQuilt(job.quilt().with(corners.getValue())));
             }
         });
+        Hyperlink calibrate = new Hyperlink("Measure the foot by what it stitches");
+        calibrate.setId("calibrate");
+        calibrate.setOnAction(e -> toFoot.run());
         getChildren()
                 .addAll(
                         grid(labelled("Job name", name, nameSaid), labelled("Tape measure", tape, null)),
@@ -86,7 +95,8 @@ public final class MeasureBench extends VBox {
                                 of(Dimension.DEPTH_BOTTOM),
                                 of(Dimension.DEPTH_LEFT),
                                 of(Dimension.DEPTH_RIGHT)),
-                        grid(labelled("Corners", corners, null), foot, of(Dimension.RESERVE), of(Dimension.CLEARANCE)));
+                        grid(labelled("Corners", corners, null), foot, of(Dimension.RESERVE), of(Dimension.CLEARANCE)),
+                        calibrate);
         bench.planProperty().addListener(o -> show());
         show();
     }

@@ -39,7 +39,7 @@ final class TemplateBench extends VBox {
     private final Workbench bench;
     private final ShelfModel model;
     private final Entry.Maker make;
-    private final Label kind = new Label();
+    private final Label kind = Labelled.wrapped("", "faint");
     private final TypedField name;
     private final LengthField copySize;
     private final Button use = new Button("Use for the border");
@@ -93,7 +93,6 @@ final class TemplateBench extends VBox {
         uncheck.setId("template-uncheck");
         uncheck.setOnAction(e -> model.change("check forgotten", t -> t.withCheck(Optional.empty())));
         checked.setId("template-checked");
-        kind.getStyleClass().add("faint");
         HBox copyRow = new HBox(8, copySize, copy);
         HBox.setHgrow(copySize, Priority.ALWAYS);
         copyRow.setAlignment(javafx.geometry.Pos.BOTTOM_LEFT);

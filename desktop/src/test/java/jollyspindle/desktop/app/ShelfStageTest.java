@@ -205,8 +205,8 @@ class ShelfStageTest extends Hands {
 
     @Test
     void whichTemplateIsAnsweredBestFirstOrWithWhatIsMissing(FxRobot robot) {
-        demo(robot, WorkStage.SHELF);
-        robot.clickOn("#shelf-find");
+        demo(robot, WorkStage.LAY_OUT);
+        robot.push(KeyCode.CONTROL, KeyCode.F);
         assertThat(read(robot, "#find-1"))
                 .as("the chosen side's own repeat")
                 .isEqualTo("7 3/16 scant".split(" scant")[0].isEmpty() ? "" : read(robot, "#find-1"));
@@ -247,8 +247,8 @@ class ShelfStageTest extends Hands {
 
     @Test
     void theFootIsCalibratedAndEverythingFollows(FxRobot robot) {
-        demo(robot, WorkStage.SHELF);
-        robot.clickOn("#bench-foot");
+        demo(robot, WorkStage.MEASURE);
+        robot.clickOn("#calibrate");
         assertThat(read(robot, "#foot-said")).isEqualTo("Not measured yet: 0.245 is taken.");
         robot.clickOn("#foot-add");
         assertThat(read(robot, "#foot-trouble")).contains("both diameters");
