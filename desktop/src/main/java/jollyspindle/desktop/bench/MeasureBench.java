@@ -23,6 +23,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
@@ -76,9 +77,12 @@ public final class MeasureBench extends VBox {
                         job -> job.withQuilt(job.quilt().with(corners.getValue())));
             }
         });
-        Hyperlink calibrate = new Hyperlink("Measure the foot by what it stitches");
+        Hyperlink calibrate = new Hyperlink("measure it");
         calibrate.setId("calibrate");
+        calibrate.setAccessibleText("Measure the foot by what it stitches");
+        calibrate.setTooltip(new Tooltip("Measure the foot by what it stitches (Ctrl+K)"));
         calibrate.setOnAction(e -> toFoot.run());
+        foot.beside(calibrate);
         getChildren()
                 .addAll(
                         grid(labelled("Job name", name, nameSaid), labelled("Tape measure", tape, null)),
@@ -95,8 +99,7 @@ public final class MeasureBench extends VBox {
                                 of(Dimension.DEPTH_BOTTOM),
                                 of(Dimension.DEPTH_LEFT),
                                 of(Dimension.DEPTH_RIGHT)),
-                        grid(labelled("Corners", corners, null), foot, of(Dimension.RESERVE), of(Dimension.CLEARANCE)),
-                        calibrate);
+                        grid(labelled("Corners", corners, null), foot, of(Dimension.RESERVE), of(Dimension.CLEARANCE)));
         bench.planProperty().addListener(o -> show());
         show();
     }

@@ -10,10 +10,15 @@ import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import java.util.function.DoubleFunction;
 import java.util.function.Supplier;
+import javafx.scene.Node;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /**
@@ -98,6 +103,16 @@ public final class LengthField extends VBox {
     /** Says something else than that it may be left empty. */
     public LengthField prompting(String prompt) {
         field.setPromptText(prompt);
+        return this;
+    }
+
+    /** With a way to somewhere else, beside its name. */
+    public LengthField beside(Hyperlink way) {
+        Node label = getChildren().remove(0);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        way.getStyleClass().add("beside");
+        getChildren().add(0, new HBox(label, gap, way));
         return this;
     }
 
