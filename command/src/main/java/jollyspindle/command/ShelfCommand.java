@@ -6,6 +6,7 @@ import jollyspindle.core.shelf.StitchFact;
 import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateInspector;
+import jollyspindle.core.words.ConcernWords;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
@@ -93,7 +94,7 @@ final class ShelfCommand implements Callable<Integer> {
             out.println("    " + words.fact(fact));
         }
         for (Concern concern : TemplateInspector.inspect(template, shelf.machine())) {
-            out.println("  " + (concern.prevents() ? "! " : "? ") + words.concern(concern));
+            out.println("  " + (concern.prevents() ? "! " : "? ") + new ConcernWords(words.words()).text(concern));
         }
     }
 }

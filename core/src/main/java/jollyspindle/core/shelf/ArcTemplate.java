@@ -1,6 +1,5 @@
 package jollyspindle.core.shelf;
 
-import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -131,11 +130,6 @@ public record ArcTemplate(
     /** What really stitches above the seam when a line lies on it, in inches. */
     public double stitchedRise(RiseLine line, Machine machine) {
         return line.belowCrown() + edge.footSign() * machine.footRadius();
-    }
-
-    /** How far below the edge's crown the acrylic reaches, so that a seam under it can be seen and lined up; in inches. */
-    public double reachBelowCrown() {
-        return cut.box().map(Box::bottom).map(low -> edgeRadius - low).orElse(0.0);
     }
 
     /** The outlines of the acrylic in this edge's frame, each closed. */

@@ -65,14 +65,6 @@ public final class TemplateInspector {
                 .toList();
     }
 
-    /** Whether nothing can be stitched along its main edge. */
-    public static boolean useless(Template template, Machine machine) {
-        return inspect(template, machine).stream()
-                .anyMatch(c -> c instanceof Concern.NothingStitched
-                        || c instanceof Concern.SlotTooNarrow
-                        || c instanceof Concern.ShellsTooNarrow);
-    }
-
     private static void sizes(Template template, Machine machine, Cut cut, List<Concern> found) {
         if (template.form() instanceof ArcForm arc) {
             for (ArcEdge edge : ArcEdge.values()) {

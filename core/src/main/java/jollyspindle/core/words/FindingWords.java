@@ -43,7 +43,7 @@ public record FindingWords(Words words) {
                             + " label as cut?";
         }
         if (finding instanceof Finding.TemplateConcern about) {
-            return about.template() + ": " + new ShelfWords(words).concern(about.concern());
+            return about.template() + ": " + new ConcernWords(words).text(about.concern());
         }
         if (finding instanceof Finding.ChangedOnShelf changed) {
             return changed.template() + " has changed on your shelf since this job took its copy. The job still plans"

@@ -155,7 +155,9 @@ class SingleArcsTest {
                             new Coordinate(stroke.to().x(), stroke.to().y())
                         })))
                         .isTrue());
-        assertThat(template.strokesAt(below).isEmpty()).isEqualTo(below > template.reachBelowCrown() + 1e-9);
+        double reach =
+                template.edgeRadius() - template.cut().box().orElseThrow().bottom();
+        assertThat(template.strokesAt(below).isEmpty()).isEqualTo(below > reach + 1e-9);
     }
 
     @Property

@@ -247,6 +247,31 @@ class PlannerTest {
         assertThat(Planner.plan(plan.job())).as("the same job, the same plan").isEqualTo(plan);
     }
 
+    /** Circles, hollows and both edges of an arc serve as well as a plain arc. */
+    @Property(tries = 60)
+    void anyRoundEdgeOnTheShelfLaysOutABorder(
+            @ForAll @IntRange(max = 60) int which,
+            @ForAll @DoubleRange(min = 30, max = 90) double across,
+            @ForAll @DoubleRange(min = 0.2, max = 0.26) double foot) {
+        List<ArcTemplate> edges = StarterShelf.templates().stream()
+                .flatMap(t -> t.arcs().stream())
+                .toList();
+        ArcTemplate edge = edges.get(which % edges.size());
+        Machine machine = new Machine(foot);
+        double widest = 2 * edge.stitchedRadius(machine);
+        QuiltJob job = job(quilt(across, across + 7, across, across + 7, 9, Corners.MITRED))
+                .withMachine(machine)
+                .withTemplate(StarterShelf.template(edge.templateId()))
+                .withTemplateChosen(edge.templateId(), Optional.of(edge.guideId()))
+                .withWantedRepeat(Math.max(0.6, 0.8 * widest));
+        assertThat(job.arc()).contains(edge);
+        WorkPlan plan = Planner.plan(job);
+        if (across / 400 < widest) {
+            checkWhole(plan);
+            assertThat(plan.runs()).hasSize(4);
+        }
+    }
+
     @ParameterizedTest
     @CsvSource({"TOP, 0", "RIGHT, -90", "BOTTOM, 180", "LEFT, 90"})
     void templatesAreTurnedToTheirSide(Side side, double degrees) {

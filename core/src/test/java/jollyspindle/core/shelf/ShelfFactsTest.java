@@ -20,7 +20,9 @@ import jollyspindle.core.shelf.form.SlottedFan;
 import jollyspindle.core.shelf.form.StraightEdge;
 import jollyspindle.core.shelf.form.TurnedArm;
 import jollyspindle.core.words.Cautions;
+import jollyspindle.core.words.ConcernWords;
 import jollyspindle.core.words.FindingWords;
+import jollyspindle.core.words.FootWords;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
 import net.jqwik.api.ForAll;
@@ -49,7 +51,10 @@ import static org.assertj.core.api.Assertions.within;
 /** What the shelf keeps and checks: concerns, calibration, cloth checks, ids and names. */
 class ShelfFactsTest {
 
-    private static final ShelfWords WORDS = new ShelfWords(new Words(TapeScale.SIXTEENTHS));
+    private static final Words LENGTHS = new Words(TapeScale.SIXTEENTHS);
+    private static final ShelfWords WORDS = new ShelfWords(LENGTHS);
+    private static final ConcernWords CONCERNS = new ConcernWords(LENGTHS);
+    private static final FootWords FEET = new FootWords(LENGTHS);
 
     private static Template template(Form form, SizeLabel label, EngravedLine... lines) {
         return Template.of("t", "T", form, label, List.of(lines));
@@ -178,9 +183,9 @@ class ShelfFactsTest {
     @MethodSource("troubles")
     void whatCantBeIsTold(Template template, Machine machine, String said) {
         List<Concern> found = TemplateInspector.inspect(template, machine);
-        assertThat(found).extracting(WORDS::concern).anyMatch(text -> text.contains(said));
+        assertThat(found).extracting(CONCERNS::text).anyMatch(text -> text.contains(said));
         found.forEach(
-                c -> assertThat(WORDS.concern(c)).matches("(?s)\\p{Lu}.*[.?]").doesNotContain("null", "NaN"));
+                c -> assertThat(CONCERNS.text(c)).matches("(?s)\\p{Lu}.*[.?]").doesNotContain("null", "NaN"));
         // What prevents its use comes first.
         assertThat(found).isSortedAccordingTo((a, b) -> Boolean.compare(b.prevents(), a.prevents()));
         boolean nothing = found.stream().anyMatch(c -> c instanceof Concern.NothingStitched);
@@ -265,8 +270,8 @@ class ShelfFactsTest {
         FootCalibration c = FootCalibration.of(List.of(new FootMeasurement.InHole(hole, stitched)));
         assertThat(c.footRadius()).isCloseTo(foot, within(1e-12));
         assertThat(c.questioned()).isEqualTo(questioned);
-        assertThat(WORDS.calibration(c)).contains(said);
-        assertThat(WORDS.measurement(c.measurements().get(0))).contains("Hole", "stitched");
+        assertThat(FEET.calibration(c)).contains(said);
+        assertThat(FEET.measurement(c.measurements().get(0))).contains("Hole", "stitched");
     }
 
     @Test
@@ -275,7 +280,7 @@ class ShelfFactsTest {
                 FootCalibration.of(List.of(new FootMeasurement.AlongEdge(0.24), new FootMeasurement.AlongEdge(0.28)));
         assertThat(c.footRadius()).isCloseTo(0.26, within(1e-12));
         assertThat(c.spreadsWidely()).isTrue();
-        assertThat(WORDS.calibration(c)).contains("the average of 2; they lie 0.04 apart", "measure once more");
+        assertThat(FEET.calibration(c)).contains("the average of 2; they lie 0.04 apart", "measure once more");
         assertThatThrownBy(() -> FootCalibration.of(List.of())).hasMessageContaining("nothing was measured");
         assertThatThrownBy(() -> new FootMeasurement.AlongEdge(0)).hasMessageContaining("measured");
     }
@@ -300,7 +305,7 @@ class ShelfFactsTest {
                 .withCheck(Optional.of(new ClothCheck(LocalDate.of(2026, 3, 14), 0.25, measured)));
         List<String> told = TemplateInspector.inspect(hole, Machine.usual()).stream()
                 .filter(Concern.CheckDisagrees.class::isInstance)
-                .map(WORDS::concern)
+                .map(CONCERNS::text)
                 .toList();
         if (said == null) {
             assertThat(told).isEmpty();

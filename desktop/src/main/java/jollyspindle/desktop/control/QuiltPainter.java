@@ -198,16 +198,7 @@ final class QuiltPainter {
 
     /** The foot at the start of the line, with the needle in it, and an arrow at the line's end. */
     private void foot(Placement placement) {
-        double r = Math.max(4, bench.job().machine().footRadius() * view.scale());
-        double x = view.x(placement.line().start());
-        double y = view.y(placement.line().start());
-        g.setStroke(p.ink());
-        g.setFill(p.cloth());
-        g.setLineWidth(1.5);
-        g.fillOval(x - r, y - r, 2 * r, 2 * r);
-        g.strokeOval(x - r, y - r, 2 * r, 2 * r);
-        g.setFill(p.stitch());
-        g.fillOval(x - 2, y - 2, 4, 4);
+        view.foot(g, p, placement.line().start(), bench.job().machine().footRadius());
         Point end = placement.line().end();
         Point before = placement.line().at(0.9);
         double angle = Math.atan2(view.y(end) - view.y(before), view.x(end) - view.x(before));

@@ -123,19 +123,8 @@ public final class TemplatePainter {
 
     /** The foot in touch with the main edge, at the start of its line. */
     void foot() {
-        stitching.lines().stream().findFirst().ifPresent(line -> {
-            Point at = line.paths().get(0).start();
-            double r = stitching.footRadius() * view.scale();
-            double x = view.x(at);
-            double y = view.y(at);
-            g.setLineDashes();
-            g.setStroke(p.ink());
-            g.setFill(p.cloth());
-            g.setLineWidth(1.5);
-            g.fillOval(x - r, y - r, 2 * r, 2 * r);
-            g.strokeOval(x - r, y - r, 2 * r, 2 * r);
-            g.setFill(p.stitch());
-            g.fillOval(x - 2, y - 2, 4, 4);
-        });
+        stitching.lines().stream()
+                .findFirst()
+                .ifPresent(line -> view.foot(g, p, line.paths().get(0).start(), stitching.footRadius()));
     }
 }

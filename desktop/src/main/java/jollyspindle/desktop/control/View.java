@@ -6,6 +6,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.shelf.form.Cut;
+import jollyspindle.desktop.look.Palette;
 
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.shape.ArcType;
@@ -46,6 +47,21 @@ public record View(double scale, double originX, double originY) {
         } else if (curve instanceof Segment segment) {
             g.strokeLine(x(segment.from()), y(segment.from()), x(segment.to()), y(segment.to()));
         }
+    }
+
+    /** A ruler foot from above, with the needle in its middle. */
+    void foot(GraphicsContext g, Palette p, Point needle, double radius) {
+        double r = Math.max(4, radius * scale);
+        double x = x(needle);
+        double y = y(needle);
+        g.setLineDashes();
+        g.setStroke(p.ink());
+        g.setFill(p.cloth());
+        g.setLineWidth(1.5);
+        g.fillOval(x - r, y - r, 2 * r, 2 * r);
+        g.strokeOval(x - r, y - r, 2 * r, 2 * r);
+        g.setFill(p.stitch());
+        g.fillOval(x - 2, y - 2, 4, 4);
     }
 
     void stroke(GraphicsContext g, Path path) {

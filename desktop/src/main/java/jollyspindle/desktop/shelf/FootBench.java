@@ -4,6 +4,7 @@ import jollyspindle.core.shelf.FootCalibration;
 import jollyspindle.core.shelf.FootMeasurement;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.words.Cautions;
+import jollyspindle.core.words.FootWords;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
@@ -160,7 +161,7 @@ final class FootBench extends VBox {
                 };
         FootCalibration alone = FootCalibration.of(List.of(one));
         if (!alone.possible()) {
-            trouble.setText(new ShelfWords(bench.words()).calibration(alone));
+            trouble.setText(new FootWords(bench.words()).calibration(alone));
             return;
         }
         List<FootMeasurement> all = new ArrayList<>(bench.job().machine().measured());
@@ -172,7 +173,7 @@ final class FootBench extends VBox {
     private void show() {
         showing = true;
         Machine machine = bench.job().machine();
-        ShelfWords words = new ShelfWords(bench.words());
+        FootWords words = new FootWords(bench.words());
         type.setValue(machine.footType());
         radius.show(OptionalDouble.of(machine.footRadius()));
         measured.getChildren().clear();

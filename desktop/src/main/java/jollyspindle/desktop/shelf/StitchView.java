@@ -7,6 +7,7 @@ import jollyspindle.core.shelf.TapePlaces;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.Guide;
+import jollyspindle.core.words.ConcernWords;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Labelled;
@@ -157,7 +158,9 @@ final class StitchView extends HBox {
         facts.getChildren().clear();
         for (Concern concern : model.concerns(template)) {
             Label label = Labelled.wrapped(
-                    words.concern(concern), "concern", concern.prevents() ? "concern-problem" : "concern-note");
+                    new ConcernWords(bench.words()).text(concern),
+                    "concern",
+                    concern.prevents() ? "concern-problem" : "concern-note");
             facts.getChildren().add(label);
         }
         Set<StitchFact> tabled = new HashSet<>();

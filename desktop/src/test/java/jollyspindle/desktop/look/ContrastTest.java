@@ -1,5 +1,6 @@
 package jollyspindle.desktop.look;
 
+import jollyspindle.core.shelf.Material;
 import org.junit.jupiter.api.Test;
 
 import java.io.IOException;
@@ -51,12 +52,15 @@ class ContrastTest {
                 assertThat(contrast(p.seam(), cloth)).as("seam").isGreaterThan(LINE);
                 assertThat(contrast(p.chosen(), cloth)).as("chosen").isGreaterThan(LINE);
                 assertThat(contrast(p.ink(), cloth)).as("ink").isGreaterThan(TEXT);
-                assertThat(contrast(p.template(), over(p.templateFill(), cloth)))
-                        .as("template's edge")
-                        .isGreaterThan(LINE);
-                assertThat(contrast(p.stitch(), over(p.templateFill(), cloth)))
-                        .as("stitch through the template")
-                        .isGreaterThan(LINE);
+                for (Material.Tint tint : Material.Tint.values()) {
+                    Color acrylic = over(p.tint(tint), cloth);
+                    assertThat(contrast(p.template(), acrylic))
+                            .as("edge of the template, " + tint)
+                            .isGreaterThan(LINE);
+                    assertThat(contrast(p.stitch(), acrylic))
+                            .as("stitching through the template, " + tint)
+                            .isGreaterThan(LINE);
+                }
             }
             assertThat(contrast(p.ink(), p.panel())).isGreaterThan(TEXT);
             assertThat(contrast(p.ink(), p.table())).isGreaterThan(TEXT);

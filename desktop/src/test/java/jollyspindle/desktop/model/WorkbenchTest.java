@@ -2,8 +2,12 @@ package jollyspindle.desktop.model;
 
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Counts;
+import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Shelf;
+import jollyspindle.core.shelf.Template;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.job.JobFile;
 import jollyspindle.files.json.UnknownFields;
@@ -15,6 +19,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -166,5 +171,65 @@ class WorkbenchTest {
         assertThat(bench.plan().runs()).as("8 are too wide for this template").hasSize(0);
         bench.undo();
         assertThat(bench.plan().runs()).hasSize(4);
+    }
+
+    @Test
+    void theShelfIsChangedAndUndoneWithTheJob() {
+        Template hill = bench.shelf().template("orchard-hill").orElseThrow();
+        bench.editShelf("larger", shelf -> shelf.with(hill.resized(4.5)));
+        assertThat(bench.job().template("orchard-hill"))
+                .as("the job's copy was like it, and goes along")
+                .contains(hill.resized(4.5));
+        bench.editShelf("notes", shelf -> shelf.with(hill.resized(4.5).withNotes("new")));
+        bench.edit("another copy", job -> job.withTemplate(hill.resized(6)));
+        bench.editShelf("larger still", shelf -> shelf.with(hill.resized(5)));
+        assertThat(bench.job().template("orchard-hill"))
+                .as("what differed stays")
+                .contains(hill.resized(6));
+        assertThat(bench.plan().findings()).extracting(Finding::code).contains("changed-on-shelf");
+        bench.takeFromShelf("orchard-hill");
+        assertThat(bench.plan().findings()).extracting(Finding::code).doesNotContain("changed-on-shelf");
+        while (bench.undoName().isPresent()) {
+            bench.undo();
+        }
+        assertThat(bench.job()).isEqualTo(DemoJob.heronWeir());
+        assertThat(bench.shelf()).isEqualTo(Shelf.starter());
+    }
+
+    @Test
+    void theMachineIsTheQuiltersAndTheNextJobBeginsWithIt() {
+        bench.editMachine("foot 0.26", machine -> machine.withFootRadius(0.26));
+        assertThat(bench.job().machine().footRadius()).isEqualTo(0.26);
+        assertThat(bench.newJob().machine()).isEqualTo(bench.shelf().machine());
+        bench.undo();
+        assertThat(bench.job().machine().footRadius()).isEqualTo(0.245);
+        assertThat(bench.shelf().machine()).isEqualTo(Machine.usual());
+    }
+
+    @Test
+    void aNewJobBeginsWithTheFirstArcThatIsInUse() {
+        Template hill = bench.shelf().template("orchard-hill").orElseThrow();
+        bench.editShelf("retired", shelf -> shelf.with(hill.withRetired(true)));
+        assertThat(bench.newJob().layout().templateId()).contains("mill-bridge");
+        bench.layShelf(new Shelf(Machine.usual(), List.of()));
+        assertThat(bench.newJob().templates()).isEmpty();
+        assertThat(bench.undoName()).as("another shelf has no history").isEmpty();
+        assertThat(bench.plan().findings()).extracting(Finding::code).contains("not-on-shelf");
+        bench.putOnShelf("orchard-hill");
+        assertThat(bench.shelf().template("orchard-hill")).isPresent();
+        assertThat(bench.plan().findings()).extracting(Finding::code).doesNotContain("not-on-shelf");
+        bench.use(hill.withId("other").resized(5), Optional.of("bulging"));
+        assertThat(bench.job().arc().orElseThrow().edgeRadius()).isEqualTo(4.75);
+    }
+
+    @Test
+    void anUntouchedNewJobFollowsTheShelfThatIsLaidBesideIt() {
+        Workbench fresh = new Workbench();
+        Machine measured = new Machine(0.24);
+        fresh.layShelf(Shelf.starter().withMachine(measured));
+        assertThat(fresh.job().machine()).isEqualTo(measured);
+        assertThat(fresh.savedProperty().get()).isTrue();
+        bench.layShelf(Shelf.starter().withMachine(measured));
+        assertThat(bench.job()).as("a job that is at work stays").isEqualTo(DemoJob.heronWeir());
     }
 }

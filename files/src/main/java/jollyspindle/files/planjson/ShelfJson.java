@@ -13,6 +13,7 @@ import jollyspindle.core.shelf.StitchFact;
 import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateInspector;
+import jollyspindle.core.words.ConcernWords;
 import jollyspindle.core.words.FindWords;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
@@ -96,7 +97,7 @@ public final class ShelfJson {
     private void concern(ObjectNode node, Concern concern) {
         node.put("code", code(concern));
         node.put("prevents", concern.prevents());
-        node.put("text", shelfWords.concern(concern));
+        node.put("text", new ConcernWords(words).text(concern));
     }
 
     /** A record's name in lower case with hyphens: lasting, since the documented names stand on it. */
