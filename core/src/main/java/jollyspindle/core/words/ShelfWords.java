@@ -79,7 +79,7 @@ public record ShelfWords(Words words) {
 
     public static String name(Machine.FootType type) {
         return switch (type) {
-            case LONGARM -> "longarm";
+            case LONGARM -> "longarm foot";
             case HIGH_SHANK -> "high-shank foot";
             case LOW_SHANK -> "low-shank foot";
         };

@@ -114,7 +114,7 @@ class ShelfWordsTest {
                                 + " over. Your machine's manual and its dealer come first."),
                 Arguments.of(
                         new Concern.ThicknessAgainstFoot(0.125, true, Machine.FootType.LONGARM),
-                        "It is 1/8 thick, one of the thin sort, and the machine has a longarm. Thin templates go with"
+                        "It is 1/8 thick, one of the thin sort, and the machine has a longarm foot. Thin templates go with"
                                 + " low-shank feet. A wrong pair lets the foot ride up over the template, or strikes the"
                                 + " needle clamp. Your machine's manual and its dealer come first."));
     }

@@ -105,11 +105,11 @@ final class ShelfFiling implements ShelfStage.Files {
     @Override
     public void write(List<Template> templates, String suggestedName) {
         if (templates.isEmpty()) {
-            tell.accept("There is no template here to hand on.");
+            tell.accept("There is no template here to share.");
             return;
         }
         Optional<Path> chosen = asking.toWrite(
-                "Hand on templates",
+                "Share templates",
                 Filing.fileName(suggestedName, "templates") + TemplateSetFile.SUFFIX,
                 "Templates",
                 TemplateSetFile.SUFFIX);

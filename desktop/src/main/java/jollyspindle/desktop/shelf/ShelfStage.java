@@ -200,7 +200,7 @@ public final class ShelfStage extends BorderPane {
                 add.getItems().add(item);
             }
         }
-        MenuButton hand = new MenuButton("Hand on");
+        MenuButton hand = new MenuButton("Share");
         hand.setId("shelf-hand-on");
         hand.setMinWidth(Region.USE_PREF_SIZE);
         hand.getItems()

@@ -25,6 +25,8 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -85,6 +87,14 @@ final class TemplateBench extends VBox {
         notes.setId("template-notes");
         notes.setPrefRowCount(3);
         notes.setWrapText(true);
+        // Tab goes on to the next field, as everywhere.
+        notes.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.TAB && !e.isControlDown()) {
+                notes.fireEvent(new KeyEvent(
+                        notes, notes, KeyEvent.KEY_PRESSED, "", "", KeyCode.TAB, e.isShiftDown(), true, false, false));
+                e.consume();
+            }
+        });
         notes.focusedProperty().addListener((o, was, now) -> {
             if (!now) {
                 takeNotes();

@@ -1,5 +1,6 @@
 package jollyspindle.files.packet;
 
+import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
@@ -46,19 +47,20 @@ final class LyingPicture {
         RunFrame frame = run.frame();
         double repeat = run.division().repeat();
         double shown = Math.min(run.division().length(), 2 * repeat);
-        Box box = new Box();
-        outline.forEach(c -> box.take(c.at(0), c.at(0.5), c.at(1)));
-        box.take(
-                frame.place(0, 0),
-                frame.place(shown, 0),
-                frame.place(0, frame.depth()),
-                frame.place(shown, frame.depth()));
+        Box box = outline.stream()
+                .map(Curve::box)
+                .reduce(Box::with)
+                .orElseThrow()
+                .with(frame.place(0, 0))
+                .with(frame.place(shown, 0))
+                .with(frame.place(0, frame.depth()))
+                .with(frame.place(shown, frame.depth()));
         double caption = 0.3;
         double scale = Math.min(width / box.width(), (height - caption) / box.height());
         Sheet.Mapping to = new Sheet.Mapping(
                 scale,
-                sheet.width() / 2 - scale * (box.left + box.right) / 2,
-                top + (height - caption) / 2 + scale * (box.low + box.high) / 2);
+                sheet.width() / 2 - scale * (box.left() + box.right()) / 2,
+                top + (height - caption) / 2 + scale * (box.bottom() + box.top()) / 2);
         sheet.curves(
                 List.of(
                         new Segment(frame.place(0, 0), frame.place(shown, 0)),
@@ -97,31 +99,6 @@ final class LyingPicture {
                     sheet.curves(List.of(stroke.posed(placement.pose())), to, LAID);
                 }
             }
-        }
-    }
-
-    /** What is to be seen, in the quilt's frame. */
-    private static final class Box {
-        private double left = Double.MAX_VALUE;
-        private double right = -Double.MAX_VALUE;
-        private double low = Double.MAX_VALUE;
-        private double high = -Double.MAX_VALUE;
-
-        void take(Point... points) {
-            for (Point p : points) {
-                left = Math.min(left, p.x());
-                right = Math.max(right, p.x());
-                low = Math.min(low, p.y());
-                high = Math.max(high, p.y());
-            }
-        }
-
-        double width() {
-            return right - left;
-        }
-
-        double height() {
-            return high - low;
         }
     }
 }
