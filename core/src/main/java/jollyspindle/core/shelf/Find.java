@@ -89,6 +89,9 @@ public record Find(Wanted wanted, List<Match> matches, Optional<Missing> missing
         /** Rings of these diameters, and which of the wanted ones aren't among them. */
         record Rings(List<Double> diameters, int lacking, double gap) implements Change {}
 
+        /** Together with another template. */
+        record With(Template other) implements Change {}
+
         /** So many arcs of a fan fit, the outermost of this radius, and so much is left. */
         record FanArcs(int count, double outer, double left, int swivels) implements Change {}
 

@@ -32,6 +32,11 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
     /** A circle or a strip further off than this part of what is wanted doesn't do it. */
     private static final double NEAR = 1.0 / 8;
 
+    /** A chain of circles narrower than its channel by more than this part of it doesn't fill it. */
+    private static final double CHANNEL = 1.0 / 3;
+
+    private static final int MOST_PAIRS = 3;
+
     /** Nobody sees this much, in inches (common practice, no source). */
     public static final double UNSEEN = 1.0 / 8;
 
@@ -45,9 +50,13 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
     /** Finds what does it, or what is missing. */
     public Find find(Find.Wanted wanted) {
         List<Find.Match> matches = new ArrayList<>();
-        for (Template template : shelf) {
-            if (!template.retired()) {
-                matches.addAll(matches(template, wanted));
+        if (wanted instanceof Find.Wanted.Rings rings && rings.possible() > 1) {
+            matches.addAll(rings(rings));
+        } else {
+            for (Template template : shelf) {
+                if (!template.retired()) {
+                    matches.addAll(matches(template, wanted));
+                }
             }
         }
         matches.sort(Comparator.comparingDouble(Find.Match::penalty));
@@ -66,9 +75,7 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
         }
         if (wanted instanceof Find.Wanted.Rings rings) {
             // A single ring is a circle.
-            return rings.possible() < 2
-                    ? circles(template, rings.largest(), rings.largest() * NEAR, false)
-                    : rings(template, rings).stream().toList();
+            return circles(template, rings.largest(), rings.largest() * NEAR, false);
         }
         if (wanted instanceof Find.Wanted.Fan fan) {
             return fan(template, fan).stream().toList();
@@ -151,44 +158,83 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
         return slot >= 2 * foot() - 1e-9;
     }
 
-    private Optional<Find.Match> rings(Template template, Find.Wanted.Rings wanted) {
-        boolean set = template.form() instanceof SlottedCircles
+    /**
+     * Sets with the wanted gap, and the few pairs of sets that do better together than any alone. One that lacks more rings
+     * than it has doesn't do it.
+     */
+    private List<Find.Match> rings(Find.Wanted.Rings wanted) {
+        List<Template> sets = shelf.stream()
+                .filter(t -> !t.retired() && isSet(t) && followable(t))
+                .toList();
+        List<Find.Match> found = new ArrayList<>();
+        for (Template set : sets) {
+            match(set, row(diameters(set, wanted), wanted), wanted, Optional.empty())
+                    .ifPresent(found::add);
+        }
+        double best = found.stream().mapToDouble(Find.Match::penalty).min().orElse(Double.POSITIVE_INFINITY);
+        List<Find.Match> pairs = new ArrayList<>();
+        for (int i = 0; i < sets.size(); i++) {
+            for (Template other : sets.subList(i + 1, sets.size())) {
+                List<Double> both = new ArrayList<>(diameters(sets.get(i), wanted));
+                both.addAll(diameters(other, wanted));
+                match(sets.get(i), row(both, wanted), wanted, Optional.of(other))
+                        .filter(m -> m.penalty() < best)
+                        .ifPresent(pairs::add);
+            }
+        }
+        pairs.sort(Comparator.comparingDouble(Find.Match::penalty));
+        found.addAll(pairs.subList(0, Math.min(MOST_PAIRS, pairs.size())));
+        return found;
+    }
+
+    private static boolean isSet(Template template) {
+        return template.form() instanceof SlottedCircles
                 || template.form() instanceof CircleForm circles
                         && circles.sizes().size() > 1;
-        if (!set || !followable(template)) {
-            return Optional.empty();
-        }
-        List<Double> diameters = template.cut().guides().stream()
+    }
+
+    private List<Double> diameters(Template template, Find.Wanted.Rings wanted) {
+        return template.cut().guides().stream()
                 .filter(g -> g.role() != Guide.Role.INNER_WALL)
                 .map(g -> 2 * g.round().orElseThrow().stitchedRadius(machine))
                 .filter(d -> d > 0 && d <= wanted.largest() + UNSEEN)
-                .sorted()
                 .toList();
-        if (diameters.size() < 2) {
-            return Optional.empty();
-        }
-        // The longest row of rings of this set with the wanted gap, from the largest inward.
-        List<Double> row = new ArrayList<>(List.of(diameters.get(diameters.size() - 1)));
-        double worst = 0;
-        for (int i = diameters.size() - 2; i >= 0; i--) {
-            double off = (row.get(0) - diameters.get(i)) / 2 - wanted.gap();
-            if (Math.abs(off) <= Math.min(UNSEEN, wanted.gap() / 4)) {
-                row.add(0, diameters.get(i));
-                worst = Math.max(worst, Math.abs(off));
+    }
+
+    /** The longest row of rings with the wanted gap, from the largest inward; ascending. */
+    private static List<Double> row(List<Double> diameters, Find.Wanted.Rings wanted) {
+        List<Double> row = new ArrayList<>();
+        diameters.stream().sorted(Comparator.reverseOrder()).forEach(diameter -> {
+            if (row.isEmpty() || Math.abs(gapOff(row.get(0), diameter, wanted)) <= Math.min(UNSEEN, wanted.gap() / 4)) {
+                row.add(0, diameter);
             }
-        }
-        if (row.size() < 2) {
+        });
+        return row;
+    }
+
+    private static double gapOff(double outer, double inner, Find.Wanted.Rings wanted) {
+        return (outer - inner) / 2 - wanted.gap();
+    }
+
+    private static Optional<Find.Match> match(
+            Template template, List<Double> row, Find.Wanted.Rings wanted, Optional<Template> other) {
+        int lacking = Math.max(0, wanted.possible() - row.size());
+        if (row.size() < 2 || lacking > row.size()) {
             return Optional.empty();
         }
-        int lacking = Math.max(0, wanted.possible() - row.size());
+        double worst = 0;
+        for (int i = 1; i < row.size(); i++) {
+            worst = Math.max(worst, Math.abs(gapOff(row.get(i), row.get(i - 1), wanted)));
+        }
         double outer = Math.abs(wanted.largest() - row.get(row.size() - 1));
-        Guide guide = template.cut().main().orElseThrow();
+        List<Find.Change> changes = new ArrayList<>(List.of(new Find.Change.Rings(row, lacking, wanted.gap())));
+        other.ifPresent(o -> changes.add(new Find.Change.With(o)));
         return Optional.of(new Find.Match(
                 template,
-                guide,
+                template.cut().main().orElseThrow(),
                 worst,
-                worst + lacking * PLACEMENT + outer / 2,
-                List.of(new Find.Change.Rings(row, lacking, wanted.gap()))));
+                worst + lacking * PLACEMENT + outer / 2 + (other.isPresent() ? PLACEMENT : 0),
+                changes));
     }
 
     // --- fans ----------------------------------------------------------------------------------------------------
@@ -278,7 +324,7 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
     }
 
     private List<Find.Match> strip(Template template, double width) {
-        List<Find.Match> chain = circles(template, width, width / 2, true);
+        List<Find.Match> chain = circles(template, width, width * CHANNEL, true);
         if (!chain.isEmpty()) {
             return chain.stream()
                     .map(m -> {

@@ -47,12 +47,13 @@ public record FindWords(Words words) {
 
     /** A match with the edge that is meant, where the template has others: {@code Hole 2: diameter 1 3/4}. */
     public String match(Find.Match match) {
-        boolean one = match.template().cut().guides().size() == 1;
+        Find.Change first = match.changes().get(0);
+        boolean one = match.template().cut().guides().size() == 1
+                || !(first instanceof Find.Change.Rises || first instanceof Find.Change.Diameter);
         String does = one
                 ? changes(match)
                 : Words.capital(ShelfWords.edge(match.guide())) + ": " + Words.decapital(changes(match));
         // What is left or goes beyond is said already.
-        Find.Change first = match.changes().get(0);
         boolean told = first instanceof Find.Change.FanArcs || first instanceof Find.Change.ReachBeyond;
         return does + (told || match.off() < 1.0 / 128 ? "" : "; " + words.difference(match.off()) + " off");
     }
@@ -81,6 +82,9 @@ public record FindWords(Words words) {
         if (change instanceof Find.Change.Rings rings) {
             return "rings of " + sizes(rings.diameters())
                     + (rings.lacking() == 0 ? "" : ", " + Words.count(rings.lacking(), "smaller ring") + " lacking");
+        }
+        if (change instanceof Find.Change.With with) {
+            return "together with " + with.other().name();
         }
         if (change instanceof Find.Change.FanArcs arcs) {
             return Words.count(arcs.count(), "arc") + ", the outermost " + words.length(arcs.outer()) + ", "

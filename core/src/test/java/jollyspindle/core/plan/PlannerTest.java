@@ -16,6 +16,7 @@ import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
@@ -245,6 +246,32 @@ class PlannerTest {
         assertThat(plan.findings().stream().anyMatch(Finding.SeveralPlacements.class::isInstance))
                 .isEqualTo(several);
         assertThat(Planner.plan(plan.job())).as("the same job, the same plan").isEqualTo(plan);
+    }
+
+    /** The same acrylic, labelled as cut or as stitched, lies and stitches alike; only the labels on the seam differ. */
+    @Property(tries = 40)
+    void aLabelOfEitherConventionPlansAlike(@ForAll @DoubleRange(min = 0.2, max = 0.3) double foot) {
+        Template stitched = StarterShelf.template("orchard-hill");
+        Template cut = stitched.withForm(stitched.form().withMainSize(3.75))
+                .withLabel(SizeLabel.RADIUS_AS_CUT)
+                .withLines(stitched.lines().stream()
+                        .map(l -> new EngravedLine(l.kind(), l.value() - 0.25, LabelConvention.AS_CUT))
+                        .toList());
+        QuiltJob job = DemoJob.heronWeir().withMachine(new Machine(foot));
+        WorkPlan one = Planner.plan(job.withTemplate(stitched));
+        WorkPlan two = Planner.plan(job.withTemplate(cut));
+        assertThat(two.findings()).isEqualTo(one.findings());
+        for (RunPlan run : one.runs()) {
+            RunPlan same = two.run(run.side()).orElseThrow();
+            assertThat(same.laidOut().marks()).isEqualTo(run.laidOut().marks());
+            assertThat(same.laidOut().lines()).isEqualTo(run.laidOut().lines());
+            assertThat(same.laidOut().placements())
+                    .extracting(Placement::pose)
+                    .isEqualTo(run.laidOut().placements().stream()
+                            .map(Placement::pose)
+                            .toList());
+            assertThat(same.fit().register()).hasSameClassAs(run.fit().register());
+        }
     }
 
     /** Circles, hollows and both edges of an arc serve as well as a plain arc. */

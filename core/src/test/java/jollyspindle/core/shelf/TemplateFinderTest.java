@@ -21,6 +21,7 @@ import org.junit.jupiter.api.Test;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -117,15 +118,20 @@ class TemplateFinderTest {
             // Slots take a foot's width: narrower gaps need two sets in turn.
             double wide = 2 * foot + 0.02;
             double more = foot - wide / 2;
-            return Optional.of(Template.of(
-                    "n",
-                    "N",
-                    new SlottedCircles(
-                            List.of(m.first() / 2 + more, (m.first() + m.step()) / 2 + more),
-                            wide,
-                            Math.toRadians(300)),
-                    SizeLabel.RADIUS_AS_CUT,
-                    List.of()));
+            List<Double> radii = DoubleStream.iterate(
+                            m.first() / 2, r -> r <= m.largest() / 2 + 1e-9, r -> r + m.step() / 2)
+                    .map(r -> r + more)
+                    .filter(r -> r > wide / 2 + 0.01)
+                    .boxed()
+                    .toList();
+            return radii.size() < 2
+                    ? Optional.empty()
+                    : Optional.of(Template.of(
+                            "n",
+                            "N",
+                            new SlottedCircles(radii, wide, Math.toRadians(300)),
+                            SizeLabel.RADIUS_AS_CUT,
+                            List.of()));
         }
         if (missing instanceof Find.Missing.FanRadius m && m.atMost() > 0.6) {
             double wide = 2 * foot + 0.02;
@@ -159,6 +165,34 @@ class TemplateFinderTest {
                     List.of()));
         }
         return Optional.empty();
+    }
+
+    // Diameters 2, 4, 6 and 3, 5, 7 have rings 1 apart by themselves, and interleave to 1/2 (derived).
+    @Test
+    void setsThatInterleaveAreFoundTogether() {
+        Find half = new TemplateFinder(STARTER, Machine.usual()).find(new Find.Wanted.Rings(0.5, 7));
+        Find.Match pair = half.matches().stream()
+                .filter(m -> m.template().id().equals("pond-rings"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(pair.penalty())
+                .as("as good as any")
+                .isEqualTo(half.matches().get(0).penalty());
+        assertThat(((Find.Change.Rings) pair.changes().get(0)).diameters())
+                .containsExactly(2.0, 3.0, 4.0, 5.0, 6.0, 7.0);
+        assertThat(pair.changes().get(1))
+                .isInstanceOfSatisfying(
+                        Find.Change.With.class, w -> assertThat(w.other().id()).isEqualTo("pond-between"));
+        assertThat(new FindWords(new Words(TapeScale.SIXTEENTHS)).match(pair))
+                .isEqualTo("Rings of 2, 3 … 7, 1 smaller ring lacking; together with Pond Between");
+        assertThat(new TemplateFinder(STARTER, Machine.usual())
+                        .find(new Find.Wanted.Rings(1, 6))
+                        .matches())
+                .as("a set that has all of them needs no other")
+                .noneMatch(m -> m.changes().size() > 1);
+        Find quarter = new TemplateFinder(STARTER, Machine.usual()).find(new Find.Wanted.Rings(0.25, 7));
+        assertThat(quarter.matches()).as("two rings of fourteen don't do it").isEmpty();
+        assertThat(quarter.missing().orElseThrow()).isEqualTo(new Find.Missing.Set(0.5, 0.5, 7));
     }
 
     @Test

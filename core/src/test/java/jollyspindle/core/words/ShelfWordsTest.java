@@ -175,7 +175,7 @@ class ShelfWordsTest {
                         new Find.Wanted.Fan(8, 0.5),
                         "fans in a border 8 deep with a reserve of 1/2.",
                         "5 arcs, the outermost 7 1/2, 0 left"),
-                Arguments.of(new Find.Wanted.Rings(1, 6), "rings 1 apart, up to diameter 6.", "rings of 2, 4, 6"),
+                Arguments.of(new Find.Wanted.Rings(1, 6), "rings 1 apart, up to diameter 6.", "Rings of 2, 4, 6"),
                 Arguments.of(
                         new Find.Wanted.Block(4.5),
                         "a block of 4 1/2.",

@@ -242,6 +242,8 @@ public final class ShelfJson {
             ArrayNode diameters = node.putArray("diameters");
             c.diameters().forEach(d -> diameters.add(rounded(d)));
             node.put("lacking", c.lacking());
+        } else if (change instanceof Find.Change.With c) {
+            node.put("template", c.other().id());
         } else if (change instanceof Find.Change.FanArcs c) {
             node.put("arcs", c.count());
             number(node, "outer", c.outer());
