@@ -3,35 +3,62 @@ package jollyspindle.command;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.EvenDivision;
+import jollyspindle.core.division.MiddleSpace;
 import jollyspindle.core.division.RunCounts;
+import jollyspindle.core.division.RunDivision;
+import jollyspindle.core.division.Stepping;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.words.Words;
+import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 
 import java.io.PrintWriter;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 
 /** {@code spindle divide}. */
 @Command(
         name = "divide",
-        description = "Divides one run into even repeats, and says where the valleys stand.",
+        description = "Divides one run, evenly or by another school, and says where its valleys stand.",
         mixinStandardHelpOptions = true,
-        footer = "%nLengths are typed as on the tape: 73 1/4, 73.25, 186 cm, 6'1 1/4\".")
+        footer = {
+            "",
+            "Schools:",
+            "  even         --about or --count: each repeat stretched alike",
+            "  half-steps   --about or --count: half a repeat at both ends",
+            "  corners-in   --about [--radius]: fixed repeats from both corners, odd middle",
+            "  centre-out   --about [--centre crown]: fixed repeats from the centre, odd ends",
+            "  fudge        --about [--count] [--spread]: fixed repeats, the leftover spread",
+            "  piecing      --unit [--units] [--parts]: repeats of pieced units",
+            "  increments   --step [--steps]: a stencil's marks run in from both ends",
+            "  by-hand      --count --pin 3=20: some valleys pinned, the others spread",
+            "",
+            "Lengths are typed as on the tape: 73 1/4, 73.25, 186 cm, 6'1 1/4\"."
+        })
 final class DivideCommand implements Callable<Integer> {
 
     private static final int LISTED = 4;
 
+    /** Less than this, in inches, isn't worth a word. */
+    private static final double NOTICED = 1.0 / 128;
+
     @Option(names = "--length", required = true, description = "The run's length.")
     private String length;
 
-    @Option(names = "--about", required = true, description = "About how long a repeat should be.")
+    @Option(names = "--about", description = "About how long a repeat should be; in most schools just so long.")
     private String about;
+
+    @Mixin
+    private SchoolOption school;
 
     @Option(
             names = "--tape",
@@ -48,7 +75,14 @@ final class DivideCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         double run = Typed.length(spec, "--length", length, tape, QuiltRules.LONGEST);
-        double wanted = Typed.length(spec, "--about", about, tape, QuiltRules.LONGEST);
+        Optional<Double> wished = about == null
+                ? Optional.empty()
+                : Optional.of(Typed.length(spec, "--about", about, tape, QuiltRules.LONGEST));
+        if (school.given()) {
+            return bySchool(run, wished);
+        }
+        double wanted = wished.orElseThrow(() -> new CommandLine.ParameterException(
+                spec.commandLine(), "Say --about, how long a repeat should be, or a --school."));
         List<EvenDivision> found = RunCounts.near(run, wanted, LISTED);
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
@@ -58,6 +92,106 @@ final class DivideCommand implements Callable<Integer> {
         }
         out.flush();
         return 0;
+    }
+
+    private int bySchool(double run, Optional<Double> wished) {
+        Optional<RunDivision> found = school.school(spec, run, wished, tape).flatMap(s -> s.divide(run));
+        PrintWriter out = spec.commandLine().getOut();
+        if (found.isEmpty()) {
+            spec.commandLine()
+                    .getErr()
+                    .println(
+                            "spindle: " + tape.read(run).text() + " doesn't come out by " + school.way()
+                                    + ": there is no room for the repeats, or they don't divide it. Try another count or repeat.");
+            return SpindleCommand.TROUBLE;
+        }
+        RunDivision division = found.get();
+        if (json) {
+            out.println(asJson(division).toPrettyString());
+        } else {
+            asText(division, out);
+        }
+        out.flush();
+        return 0;
+    }
+
+    private void asText(RunDivision division, PrintWriter out) {
+        Words words = new Words(tape);
+        double run = division.length();
+        out.println(words.length(run) + ", " + school.way() + ": " + Words.count(division.repeats(), "whole repeat")
+                + (division.leftover() > 0 ? ", " + words.length(division.leftover()) + " of odd space" : "")
+                + (division.largestChange() >= NOTICED
+                        ? ", up to " + words.difference(division.largestChange()) + " from "
+                                + words.length(division.repeat())
+                        : ""));
+        double stepped = Stepping.error(division.repeat(), division.repeats(), tape);
+        if (Math.abs(stepped) >= NOTICED) {
+            out.println("Stepping off " + words.length(division.repeat()) + " by the tape would end "
+                    + words.difference(stepped) + (stepped > 0 ? " long" : " short") + ": mark each from one zero.");
+        }
+        middle(division).ifPresent(space -> out.println(said(space, words)));
+        out.printf("  %-9s %-18s %-22s %-22s %s%n", "", "width", "from left end", "from right end", "from centre");
+        for (Cell cell : division.cells()) {
+            out.printf(
+                    "  %-9s %-18s %-22s %-22s %s%n",
+                    cell.kind().name().toLowerCase(Locale.ROOT),
+                    words.length(cell.width()),
+                    words.length(cell.to()),
+                    words.length(run - cell.to()),
+                    Words.fromCentre(tape.read(cell.to() - run / 2)));
+        }
+    }
+
+    /** The odd space in the middle between arcs of the radius that was typed. */
+    private Optional<MiddleSpace> middle(RunDivision division) {
+        Optional<Double> width = division.cells().stream()
+                .filter(c -> c.kind() == Cell.Kind.MIDDLE)
+                .map(Cell::width)
+                .findFirst();
+        return width.flatMap(w -> school.beside(spec, division.repeat(), tape).map(arc -> new MiddleSpace(w, arc)));
+    }
+
+    private static String said(MiddleSpace space, Words words) {
+        StringBuilder said = new StringBuilder("In the middle: ");
+        space.oneArcsRadius()
+                .ifPresentOrElse(
+                        radius -> said.append("one arc as high stitches a radius of ")
+                                .append(words.length(radius)),
+                        () -> said.append("no single arc as high"));
+        space.halfArcsMeetAt().ifPresent(height -> said.append("; two half arcs meet at ")
+                .append(words.length(height))
+                .append(
+                        switch (space.meeting()) {
+                            case POINTED -> ", pointed";
+                            case SMOOTH -> ", smoothly";
+                            case DIP -> ", in a dip";
+                        }));
+        return said.append('.').toString();
+    }
+
+    private ObjectNode asJson(RunDivision division) {
+        ObjectNode root = JsonNodeFactory.instance.objectNode();
+        root.put("length", division.length());
+        root.put("school", school.way().toString());
+        root.put("repeat", division.repeat());
+        root.put("repeats", division.repeats());
+        root.put("leftover", division.leftover());
+        root.put("largestChange", division.largestChange());
+        root.put("steppedError", Stepping.error(division.repeat(), division.repeats(), tape));
+        middle(division).ifPresent(space -> {
+            ObjectNode node = root.putObject("middle");
+            space.oneArcsRadius().ifPresent(radius -> node.put("oneArcsRadius", radius));
+            space.halfArcsMeetAt().ifPresent(height -> node.put("halfArcsMeetAt", height)
+                    .put("meeting", space.meeting().name().toLowerCase(Locale.ROOT)));
+        });
+        ArrayNode cells = root.putArray("cells");
+        for (Cell cell : division.cells()) {
+            cells.addObject()
+                    .put("kind", cell.kind().name().toLowerCase(Locale.ROOT))
+                    .put("from", cell.from())
+                    .put("to", cell.to());
+        }
+        return root;
     }
 
     private void asText(double run, double wanted, List<EvenDivision> found, PrintWriter out) {

@@ -1,0 +1,184 @@
+package jollyspindle.command;
+
+import jollyspindle.core.division.Counts;
+import jollyspindle.core.division.School;
+import jollyspindle.core.geometry.CircularSegment;
+import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.quilt.QuiltRules;
+import picocli.CommandLine;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/** How a run is made to come out: the school, and what it needs. */
+final class SchoolOption {
+
+    /** The schools, as they are typed. */
+    enum Way {
+        EVEN,
+        CORNERS_IN,
+        CENTRE_OUT,
+        HALF_STEPS,
+        FUDGE,
+        PIECING,
+        INCREMENTS,
+        BY_HAND;
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        }
+    }
+
+    /** What stands on the centre. */
+    enum OnCentre {
+        VALLEY,
+        CROWN
+    }
+
+    @Option(
+            names = "--school",
+            description =
+                    "How it is made to come out: ${COMPLETION-CANDIDATES}. If not said, the even ways are listed.")
+    private Way way;
+
+    @Option(names = "--count", description = "How many repeats; for corners-in from each corner.")
+    private Integer count;
+
+    @Option(names = "--centre", description = "What stands on the centre in centre-out: valley or crown.")
+    private OnCentre centre = OnCentre.VALLEY;
+
+    @Option(
+            names = "--spread",
+            description = "What takes the leftover in fudge: all, round-centre=N, or the repeats' numbers as 3,4,9;"
+                    + " all if not said.")
+    private String spread = "all";
+
+    @Option(names = "--unit", description = "The pieced unit; the repeat is --units of them over --parts.")
+    private String unit;
+
+    @Option(names = "--units", description = "Pieced units to a repeat.")
+    private int units = 1;
+
+    @Option(names = "--parts", description = "Repeats to so many units.")
+    private int parts = 1;
+
+    @Option(names = "--step", description = "From one mark of the stencil to the next; the repeat is --steps of them.")
+    private String step;
+
+    @Option(names = "--steps", description = "Steps to a repeat.")
+    private int steps = 1;
+
+    @Option(names = "--pin", paramLabel = "N=LENGTH", description = "A valley pinned by hand, by its number.")
+    private Map<Integer, String> pins = Map.of();
+
+    @Option(
+            names = "--radius",
+            description = "The stitched radius of the arcs, to say what can stand in the middle of corners-in.")
+    private String radius;
+
+    /** The arc over a repeat, if its radius was typed. */
+    Optional<CircularSegment> beside(CommandSpec spec, double repeat, TapeScale tape) {
+        if (radius == null) {
+            return Optional.empty();
+        }
+        double stitched = Typed.length(spec, "--radius", radius, tape, QuiltRules.LONGEST);
+        if (!CircularSegment.spans(stitched, repeat)) {
+            throw wrong(
+                    spec,
+                    "--radius: " + tape.read(stitched).text() + " spans at most "
+                            + tape.read(2 * stitched).text() + ", and not "
+                            + tape.read(repeat).text() + ".");
+        }
+        return Optional.of(CircularSegment.ofRadiusAndChord(stitched, repeat));
+    }
+
+    boolean given() {
+        return way != null;
+    }
+
+    Way way() {
+        return way;
+    }
+
+    /** The school for a run; nothing if the run has no room for it. */
+    Optional<? extends School> school(CommandSpec spec, double length, Optional<Double> about, TapeScale tape) {
+        try {
+            return switch (way) {
+                case EVEN -> Optional.of(new School.Even(countOr(length, about, spec)));
+                case HALF_STEPS -> Optional.of(new School.HalfSteps(countOr(length, about, spec)));
+                case CORNERS_IN ->
+                    count == null
+                            ? School.CornersIn.most(length, repeat(about, spec))
+                            : Optional.of(new School.CornersIn(repeat(about, spec), count));
+                case CENTRE_OUT ->
+                    count == null
+                            ? School.CentreOut.most(length, repeat(about, spec), centre == OnCentre.VALLEY)
+                            : Optional.of(new School.CentreOut(repeat(about, spec), count));
+                case FUDGE ->
+                    Optional.of(new School.Fudged(repeat(about, spec), countOr(length, about, spec), spread(spec)));
+                case PIECING -> Optional.of(new School.ByPiecing(needed("--unit", unit, spec, tape), units, parts));
+                case INCREMENTS -> Optional.of(new School.ByIncrements(needed("--step", step, spec, tape), steps));
+                case BY_HAND -> Optional.of(new School.ByHand(countOr(length, about, spec), pins(spec, tape)));
+            };
+        } catch (IllegalArgumentException e) {
+            throw wrong(spec, way + ": " + e.getMessage() + ".");
+        }
+    }
+
+    private static CommandLine.ParameterException wrong(CommandSpec spec, String message) {
+        return new CommandLine.ParameterException(spec.commandLine(), message);
+    }
+
+    private double repeat(Optional<Double> about, CommandSpec spec) {
+        return about.orElseThrow(() -> wrong(spec, "With --school " + way + " comes --about, the repeat."));
+    }
+
+    private int countOr(double length, Optional<Double> about, CommandSpec spec) {
+        if (count != null) {
+            return count;
+        }
+        if (about.isEmpty()) {
+            throw wrong(spec, "With --school " + way + " comes --count, or --about to reckon it from.");
+        }
+        return (int) Math.max(1, Math.min(Counts.MOST, Math.round(length / about.get())));
+    }
+
+    private double needed(String option, String text, CommandSpec spec, TapeScale tape) {
+        if (text == null) {
+            throw wrong(spec, "With --school " + way + " comes " + option + ".");
+        }
+        return Typed.length(spec, option, text, tape, QuiltRules.LONGEST);
+    }
+
+    private School.Spread spread(CommandSpec spec) {
+        try {
+            if (spread.equalsIgnoreCase("all")) {
+                return new School.Spread.All();
+            }
+            if (spread.startsWith("round-centre=")) {
+                return new School.Spread.RoundCentre(Integer.parseInt(spread.substring("round-centre=".length())));
+            }
+            Set<Integer> numbers = new TreeSet<>();
+            for (String number : spread.split(",")) {
+                numbers.add(Integer.parseInt(number.strip()));
+            }
+            return new School.Spread.Chosen(numbers);
+        } catch (NumberFormatException e) {
+            throw wrong(spec, "--spread: “" + spread + "” isn't all, round-centre=4, or numbers like 3,4,9.");
+        }
+    }
+
+    private Map<Integer, Double> pins(CommandSpec spec, TapeScale tape) {
+        Map<Integer, Double> read = new TreeMap<>();
+        pins.forEach((valley, text) ->
+                read.put(valley, Typed.length(spec, "--pin " + valley, text, tape, QuiltRules.LONGEST)));
+        return read;
+    }
+}

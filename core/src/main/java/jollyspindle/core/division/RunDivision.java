@@ -1,0 +1,71 @@
+package jollyspindle.core.division;
+
+import java.util.List;
+import java.util.stream.Stream;
+
+/**
+ * A run cut into cells from end to end. Each place is reckoned from the run's zero or from its far end, never stepped off
+ * from the place before.
+ *
+ * @param repeat that was meant, in inches: what the template or the wish asks for
+ * @param cells from the run's left end to its right, each beginning where the one before ends
+ */
+public record RunDivision(double repeat, List<Cell> cells) {
+
+    private static final double ROUNDING = 1e-6;
+
+    public RunDivision {
+        cells = List.copyOf(cells);
+        double at = 0;
+        for (Cell cell : cells) {
+            if (Math.abs(cell.from() - at) > ROUNDING) {
+                throw new IllegalArgumentException("cells leave a gap at " + at);
+            }
+            at = cell.to();
+        }
+        if (cells.isEmpty()) {
+            throw new IllegalArgumentException("a run has at least one cell");
+        }
+    }
+
+    /** Of the run, in inches. */
+    public double length() {
+        return cells.get(cells.size() - 1).to();
+    }
+
+    /** Where cells meet, both ends of the run included, in inches along it. */
+    public List<Double> boundaries() {
+        return Stream.concat(Stream.of(0.0), cells.stream().map(Cell::to)).toList();
+    }
+
+    /** The middles of whole repeats, in inches along the run: their crowns, or in half steps the marks on the seam. */
+    public List<Double> middles() {
+        return cells.stream()
+                .filter(c -> c.kind() == Cell.Kind.REPEAT)
+                .map(Cell::middle)
+                .toList();
+    }
+
+    /** How many whole repeats there are. */
+    public int repeats() {
+        return middles().size();
+    }
+
+    /** The largest change of a whole repeat against the one that was meant, in inches; at least 0. */
+    public double largestChange() {
+        return cells.stream()
+                .filter(c -> c.kind() == Cell.Kind.REPEAT)
+                .mapToDouble(c -> Math.abs(c.width() - repeat))
+                .max()
+                .orElse(0);
+    }
+
+    /** The odd space in the middle, or at each end; 0 if the repeats fill the run. */
+    public double leftover() {
+        return cells.stream()
+                .filter(c -> c.kind() == Cell.Kind.MIDDLE || c.kind() == Cell.Kind.END)
+                .mapToDouble(Cell::width)
+                .findFirst()
+                .orElse(0);
+    }
+}

@@ -1,0 +1,336 @@
+package jollyspindle.core.division;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * A way to make a run come out (common practice, no source). All lengths in inches.
+ *
+ * <p>A division that has no room on a run is none: too few inches for the repeats that are asked for.
+ */
+public sealed interface School {
+
+    /** Spaces of no more than this, in inches, are nothing. */
+    double NOTHING = 1e-9;
+
+    /**
+     * Cuts a run.
+     *
+     * @param length of the run, over 0
+     * @return nothing if the run is too short for it
+     */
+    Optional<RunDivision> divide(double length);
+
+    /** So many repeats, each stretched alike. */
+    record Even(int count) implements School {
+
+        public Even {
+            atLeastOne(count);
+        }
+
+        @Override
+        public Optional<RunDivision> divide(double length) {
+            return Optional.of(equal(length, length / count, count));
+        }
+    }
+
+    /**
+     * Whole repeats of a fixed length from both corners; the space in the middle gets a motif of its own.
+     *
+     * @param each how many repeats from each corner
+     */
+    record CornersIn(double repeat, int each) implements School {
+
+        public CornersIn {
+            overZero(repeat);
+            atLeastOne(each);
+        }
+
+        /** With as many repeats as there is room for; nothing if there isn't room for one from each corner. */
+        public static Optional<CornersIn> most(double length, double repeat) {
+            int each = (int) Math.floor(length / (2 * repeat) + NOTHING);
+            return each < 1 ? Optional.empty() : Optional.of(new CornersIn(repeat, each));
+        }
+
+        @Override
+        public Optional<RunDivision> divide(double length) {
+            double space = length - 2 * each * repeat;
+            if (space < -NOTHING) {
+                return Optional.empty();
+            }
+            List<Cell> cells = new ArrayList<>();
+            for (int i = 0; i < each; i++) {
+                cells.add(new Cell(Cell.Kind.REPEAT, i * repeat, (i + 1) * repeat));
+            }
+            double right = length - each * repeat;
+            if (space > NOTHING) {
+                cells.add(new Cell(Cell.Kind.MIDDLE, each * repeat, right));
+            }
+            for (int i = each; i > 0; i--) {
+                cells.add(new Cell(Cell.Kind.REPEAT, length - i * repeat, length - (i - 1) * repeat));
+            }
+            return Optional.of(new RunDivision(repeat, cells));
+        }
+    }
+
+    /**
+     * Whole repeats of a fixed length about the run's centre; what is left goes into the corners. An even count has a valley
+     * on the centre, an odd one a crown.
+     */
+    record CentreOut(double repeat, int count) implements School {
+
+        public CentreOut {
+            overZero(repeat);
+            atLeastOne(count);
+        }
+
+        /**
+         * With as many repeats as there is room for.
+         *
+         * @param valleyOnCentre whether a valley or a crown is wanted there
+         * @return nothing if there isn't room for them
+         */
+        public static Optional<CentreOut> most(double length, double repeat, boolean valleyOnCentre) {
+            int room = (int) Math.floor(length / repeat + NOTHING);
+            int count = room % 2 == (valleyOnCentre ? 0 : 1) ? room : room - 1;
+            return count < 1 ? Optional.empty() : Optional.of(new CentreOut(repeat, count));
+        }
+
+        @Override
+        public Optional<RunDivision> divide(double length) {
+            double end = (length - count * repeat) / 2;
+            if (end < -NOTHING) {
+                return Optional.empty();
+            }
+            List<Cell> cells = new ArrayList<>();
+            double first = length / 2 - count * repeat / 2;
+            if (end > NOTHING) {
+                cells.add(new Cell(Cell.Kind.END, 0, first));
+            }
+            for (int i = 0; i < count; i++) {
+                double from = i == 0 && end <= NOTHING ? 0 : length / 2 + (i - count / 2.0) * repeat;
+                double to = i == count - 1 && end <= NOTHING ? length : length / 2 + (i + 1 - count / 2.0) * repeat;
+                cells.add(new Cell(Cell.Kind.REPEAT, from, to));
+            }
+            if (end > NOTHING) {
+                cells.add(new Cell(Cell.Kind.END, length / 2 + count * repeat / 2, length));
+            }
+            return Optional.of(new RunDivision(repeat, cells));
+        }
+    }
+
+    /**
+     * Half a repeat at both ends, whole ones between: L = n·p again. Cells end at the outer marks p/2, 3p/2 …; the marks on
+     * the seam stand at 0, p, 2p …
+     *
+     * @param count n, the two halves counted as one
+     */
+    record HalfSteps(int count) implements School {
+
+        public HalfSteps {
+            atLeastOne(count);
+        }
+
+        @Override
+        public Optional<RunDivision> divide(double length) {
+            List<Cell> cells = new ArrayList<>();
+            double at = 0;
+            for (int i = 0; i <= count; i++) {
+                double to = i == count ? length : length * (i + 0.5) / count;
+                cells.add(new Cell(i == 0 || i == count ? Cell.Kind.HALF : Cell.Kind.REPEAT, at, to));
+                at = to;
+            }
+            return Optional.of(new RunDivision(length / count, cells));
+        }
+    }
+
+    /** Which repeats take what is left over. */
+    sealed interface Spread {
+
+        /** All of them. */
+        record All() implements Spread {}
+
+        /** So many about the centre; the corners' are never among them. */
+        record RoundCentre(int repeats) implements Spread {}
+
+        /** Those with these numbers, from 1 at the left end; at a corner only because they are asked for. */
+        record Chosen(Set<Integer> numbers) implements Spread {}
+    }
+
+    /** Repeats of a fixed length, and what is left over, e = L − n·p, spread over some of them alike. */
+    record Fudged(double repeat, int count, Spread spread) implements School {
+
+        public Fudged {
+            overZero(repeat);
+            atLeastOne(count);
+        }
+
+        /** The numbers of the repeats that take it, from 1; none if there are no such. */
+        private Set<Integer> taking() {
+            if (spread instanceof Spread.Chosen chosen) {
+                return chosen.numbers().stream().allMatch(k -> k >= 1 && k <= count) ? chosen.numbers() : Set.of();
+            }
+            int wide = count;
+            if (spread instanceof Spread.RoundCentre round) {
+                // As many as have their middle on the centre, and never the first or last.
+                wide = Math.min(round.repeats(), count - 2);
+                wide -= (count - wide) % 2;
+            }
+            Set<Integer> taking = new java.util.TreeSet<>();
+            for (int i = 0; i < wide; i++) {
+                taking.add((count - wide) / 2 + i + 1);
+            }
+            return taking;
+        }
+
+        @Override
+        public Optional<RunDivision> divide(double length) {
+            Set<Integer> taking = taking();
+            if (taking.isEmpty()) {
+                return Optional.empty();
+            }
+            double more = (length - count * repeat) / taking.size();
+            if (repeat + more <= NOTHING) {
+                return Optional.empty();
+            }
+            List<Cell> cells = new ArrayList<>();
+            double at = 0;
+            int taken = 0;
+            for (int k = 1; k <= count; k++) {
+                taken += taking.contains(k) ? 1 : 0;
+                double to = k == count ? length : k * repeat + taken * more;
+                cells.add(new Cell(Cell.Kind.REPEAT, at, to));
+                at = to;
+            }
+            return Optional.of(new RunDivision(repeat, cells));
+        }
+    }
+
+    /**
+     * Repeats that are a multiple or a simple fraction of the pieced unit, so that its seams serve as marks. The run has a
+     * whole number of units, each a little longer or shorter than it was meant to be.
+     *
+     * @param unit as pieced
+     * @param units to a repeat
+     * @param parts a unit is shared by, for repeats smaller than it; 1 otherwise
+     */
+    record ByPiecing(double unit, int units, int parts) implements School {
+
+        public ByPiecing {
+            overZero(unit);
+            atLeastOne(units);
+            atLeastOne(parts);
+        }
+
+        @Override
+        public Optional<RunDivision> divide(double length) {
+            long pieced = Math.round(length / unit);
+            if (pieced < 1 || pieced * parts % units != 0) {
+                return Optional.empty();
+            }
+            int count = (int) (pieced * parts / units);
+            return count < 1 ? Optional.empty() : Optional.of(equal(length, unit * units / parts, count));
+        }
+    }
+
+    /**
+     * A stencil's even marks run in from both ends; a repeat spans a whole number of them. The sliver that is left in the
+     * middle, or lacking there, is merged into one mark: both repeats beside it take half of it, or the one round it all.
+     *
+     * @param step from mark to mark
+     * @param steps to a repeat
+     */
+    record ByIncrements(double step, int steps) implements School {
+
+        public ByIncrements {
+            overZero(step);
+            atLeastOne(steps);
+        }
+
+        @Override
+        public Optional<RunDivision> divide(double length) {
+            long marks = Math.round(length / step);
+            if (marks < steps || marks % steps != 0) {
+                return Optional.empty();
+            }
+            int count = (int) (marks / steps);
+            double repeat = step * steps;
+            List<Cell> cells = new ArrayList<>();
+            double at = 0;
+            for (int k = 1; k <= count; k++) {
+                // From the end that is nearer; a valley on the centre is the merged mark itself.
+                double to = 2 * k == count ? length / 2 : 2 * k < count ? k * repeat : length - (count - k) * repeat;
+                cells.add(new Cell(Cell.Kind.REPEAT, at, to));
+                at = to;
+            }
+            return Optional.of(new RunDivision(repeat, cells));
+        }
+    }
+
+    /**
+     * Some valleys pinned by hand, the others spread evenly between those.
+     *
+     * @param pins where valleys stand, by their number from 1 to count − 1
+     */
+    record ByHand(int count, Map<Integer, Double> pins) implements School {
+
+        public ByHand {
+            atLeastOne(count);
+            int most = count;
+            pins = Map.copyOf(pins);
+            if (!pins.keySet().stream().allMatch(k -> k > 0 && k < most)) {
+                throw new IllegalArgumentException("only the valleys between the ends can be pinned");
+            }
+        }
+
+        @Override
+        public Optional<RunDivision> divide(double length) {
+            TreeMap<Integer, Double> fixed = new TreeMap<>(pins);
+            fixed.put(0, 0.0);
+            fixed.put(count, length);
+            List<Cell> cells = new ArrayList<>();
+            double at = 0;
+            for (int k = 1; k <= count; k++) {
+                Map.Entry<Integer, Double> before = fixed.lowerEntry(k);
+                Map.Entry<Integer, Double> after = fixed.ceilingEntry(k);
+                double part = (double) (k - before.getKey()) / (after.getKey() - before.getKey());
+                double to = k == after.getKey()
+                        ? after.getValue()
+                        : before.getValue() + part * (after.getValue() - before.getValue());
+                if (to <= at + NOTHING) {
+                    return Optional.empty();
+                }
+                cells.add(new Cell(Cell.Kind.REPEAT, at, to));
+                at = to;
+            }
+            return Optional.of(new RunDivision(length / count, cells));
+        }
+    }
+
+    private static RunDivision equal(double length, double meant, int count) {
+        List<Cell> cells = new ArrayList<>();
+        double at = 0;
+        for (int i = 1; i <= count; i++) {
+            double to = i == count ? length : length * i / count;
+            cells.add(new Cell(Cell.Kind.REPEAT, at, to));
+            at = to;
+        }
+        return new RunDivision(meant, cells);
+    }
+
+    private static void atLeastOne(int count) {
+        if (count < 1 || count > Counts.MOST) {
+            throw new IllegalArgumentException("a count of " + count + " isn't between 1 and " + Counts.MOST);
+        }
+    }
+
+    private static void overZero(double inches) {
+        if (!(inches > 0)) {
+            throw new IllegalArgumentException("a length of " + inches);
+        }
+    }
+}
