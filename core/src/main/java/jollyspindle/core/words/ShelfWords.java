@@ -198,7 +198,7 @@ public record ShelfWords(Words words) {
     public String summary(Stitching stitching) {
         Template template = stitching.template();
         if (stitching.lines().isEmpty()) {
-            return "can't be stitched with this foot";
+            return "can't be stitched";
         }
         boolean diameters = template.label().printed() == SizeLabel.Printed.DIAMETER;
         List<Double> radii = stitching.facts().stream()

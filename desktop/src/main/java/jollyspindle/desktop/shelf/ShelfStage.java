@@ -266,7 +266,14 @@ public final class ShelfStage extends BorderPane {
         } else {
             model.listed().forEach(t -> next.add(card(t, "shelf-" + t.id(), Optional.empty())));
         }
-        made.values().retainAll(next);
+        made.values().removeIf(card -> {
+            boolean gone = !next.contains(card);
+            if (gone) {
+                // Else the group would hold it, and its picture, for good.
+                card.setToggleGroup(null);
+            }
+            return gone;
+        });
         head.setText(find.map(said::answer).orElseGet(() -> count(next.size())));
         List<String> ids = next.stream().map(Node::getId).toList();
         boolean others = !ids.equals(shownIds);
