@@ -16,7 +16,6 @@ import jollyspindle.files.shelf.TemplateSetFile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -70,8 +69,11 @@ final class ShelfFiling implements ShelfStage.Files {
     private String setAside() {
         Path file = folder.resolve(ShelfFile.NAME);
         Path aside = folder.resolve("shelf-unread.json");
+        for (int n = 2; Files.exists(aside); n++) {
+            aside = folder.resolve("shelf-unread-" + n + ".json");
+        }
         try {
-            Files.move(file, aside, StandardCopyOption.REPLACE_EXISTING);
+            Files.move(file, aside);
             return "It was put aside as “" + aside.getFileName() + "” in " + folder
                     + ", and the starter shelf is shown.";
         } catch (IOException e) {

@@ -24,6 +24,7 @@ import java.util.Set;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
+import javafx.scene.control.TextFormatter;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -48,6 +49,10 @@ final class TemplateBench extends VBox {
     private final Button retire = new Button();
     private final VBox fields = new VBox(8);
     private final TextArea notes = new TextArea();
+    private final Label notesFull = Labelled.wrapped(
+            "That doesn't fit: notes have at most " + Template.LONGEST_NOTES
+                    + " characters. What was there is kept; shorten it, or put the rest elsewhere.",
+            "refused");
     private final Label checked = Labelled.wrapped("", "reason");
     private final Button uncheck = new Button("Forget the check");
     private final VBox checking = new VBox(4);
@@ -95,6 +100,15 @@ final class TemplateBench extends VBox {
                 e.consume();
             }
         });
+        notes.setTextFormatter(new TextFormatter<>(change -> {
+            boolean fits = change.getControlNewText().length() <= Template.LONGEST_NOTES
+                    || change.getText().isEmpty();
+            notesFull.setVisible(!fits);
+            return fits ? change : null;
+        }));
+        notesFull.setId("template-notes-full");
+        notesFull.setVisible(false);
+        notesFull.managedProperty().bind(notesFull.visibleProperty());
         notes.focusedProperty().addListener((o, was, now) -> {
             if (!now) {
                 takeNotes();
@@ -118,6 +132,7 @@ final class TemplateBench extends VBox {
                         checking,
                         Labelled.heading("Notes"),
                         notes,
+                        notesFull,
                         Labelled.heading("Another like it"),
                         copyRow);
         model.onChange(this::show);
@@ -150,11 +165,7 @@ final class TemplateBench extends VBox {
 
     private void takeNotes() {
         String text = notes.getText();
-        if (text.length() > Template.LONGEST_NOTES) {
-            text = text.substring(0, Template.LONGEST_NOTES);
-        }
-        String kept = text;
-        model.change("notes", t -> t.withNotes(kept));
+        model.change("notes", t -> t.withNotes(text));
     }
 
     private void show() {

@@ -183,6 +183,12 @@ class ShelfStageTest extends Hands {
         assertThat(notes.isFocused()).as("Tab goes on").isFalse();
         assertThat(template("furrow-short").notes()).isEqualTo("lent to Ines");
         assertThat(template("furrow-short").material().name()).isEqualTo("cast acrylic");
+        robot.interact(() -> notes.replaceText(0, notes.getLength(), "n".repeat(Template.LONGEST_NOTES + 1)));
+        assertThat(notes.getText()).as("nothing is cut off unseen").isEqualTo("lent to Ines");
+        assertThat(read(robot, "#template-notes-full")).contains("at most 2000 characters");
+        robot.interact(() -> notes.replaceText(0, notes.getLength(), "n".repeat(Template.LONGEST_NOTES)));
+        assertThat(notes.getText()).hasSize(Template.LONGEST_NOTES);
+        assertThat(robot.lookup("#template-notes-full").query().isVisible()).isFalse();
     }
 
     @Test
@@ -394,6 +400,13 @@ class ShelfStageTest extends Hands {
         });
         assertThat(read(robot, "#message")).contains("“shelf.json” can't be opened", "shelf-unread.json");
         assertThat(settings().resolve("shelf-unread.json")).exists();
+        Files.writeString(file, "spoiled again");
+        robot.interact(() -> {
+            window.stage().hide();
+            open(new Stage());
+        });
+        assertThat(settings().resolve("shelf-unread.json")).content().startsWith("{ \"format\"");
+        assertThat(settings().resolve("shelf-unread-2.json")).content().isEqualTo("spoiled again");
         assertThat(bench.shelf().templates()).hasSizeGreaterThanOrEqualTo(30);
     }
 
