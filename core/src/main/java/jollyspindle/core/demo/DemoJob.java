@@ -2,7 +2,7 @@ package jollyspindle.core.demo;
 
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.plan.QuiltJob;
-import jollyspindle.core.plan.RingLayout;
+import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Quilt;
@@ -38,6 +38,6 @@ public final class DemoJob {
                                 Map.entry(Dimension.DEPTH_LEFT, 7.25)),
                         Corners.MITRED),
                 List.of(StarterShelf.template("orchard-hill"), StarterShelf.template("mill-bridge")),
-                new RingLayout(Optional.of("orchard-hill"), Optional.empty(), 7, Optional.empty()));
+                RunLayout.of(Optional.of("orchard-hill"), 7));
     }
 }

@@ -1,208 +1,716 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
-import jollyspindle.core.shelf.ArcFit;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
- * Finds the counts that let all four sides come out even, best first.
+ * Finds the ways in which runs that are divided together come out, by all schools, best first.
  *
- * <p>Opposite sides share a count; the two counts are judged together. Every pair of counts whose repeats lie between
- * {@value #SHORTEST_PART} and {@value #LONGEST_PART} of the wanted one is weighed; where the template can't span any of
- * them, the counts from the first it can span. The penalty of a pair is, in inches,
+ * <p>Opposite sides share a school and its numbers; all sides are judged together. Within each school every pair of what is
+ * possible on the two axes (top and bottom; right and left) is weighed, so the best one listed is the best there is in the
+ * range: the proof is by exhaustion. What is possible:
  *
  * <ul>
- *   <li>what the mean repeat is off the wanted one, times {@value #OFF_WANTED},
- *   <li>plus the longest repeat less the shortest of the four sides, times {@value #MISMATCH}, since everybody sees
- *       sides that differ,
- *   <li>plus what the crown stands into the reserve on the worst side, times {@value #INTO_RESERVE}, since the binding
- *       cuts it off,
- *   <li>plus {@value #EXTRA_PLACEMENT} for each further placement an arc takes,
- *   <li>plus {@value #UNLIKE_CENTRES} if a valley stands on the centre of two sides and a crown on that of the others,
- *   <li>plus {@value #TOO_WIDE} if the template can't span a repeat at all.
+ *   <li><b>Even</b> and <b>half steps</b>: every count whose repeats lie between {@value #SHORTEST_PART} and
+ *       {@value #LONGEST_PART} of the wanted one, or in the range that was said; only the counts that were wished for, if
+ *       any were. Where the template can't span any of them, the counts from the first it can span.
+ *   <li><b>Corners in</b> and <b>centre out</b> with the wanted repeat and with the template's own: as many repeats as
+ *       there is room for, or one less from each end; with each thing that can stand in the odd space.
+ *   <li><b>Fixed with fudge</b> with the wanted repeat, at the counts next to L/p, the leftover taken by two repeats about the
+ *       centre, or more of them, up to {@value #MOST_TAKING}. Spread over all of them it is the even way, which is listed as that.
+ *   <li><b>By piecing</b> and <b>by increments</b>: every repeat in the range that comes out.
  * </ul>
  *
- * <p>Weights are common practice put into numbers, no source. A tie goes to the fewer repeats across, then down. Of all
- * pairs those are listed that are best for one of their two counts; {@value #LISTED} at most.
+ * <p>The penalty is a sum; its weights and tolerances are {@link Judging}'s, named in brackets. In inches:
+ *
+ * <ul>
+ *   <li>what the mean of the runs' meant repeats is off the wanted one [offWanted],
+ *   <li>the longest run's meant repeat less the shortest's, since everybody sees sides that differ [mismatch],
+ *   <li>how far the repeats of one run differ among themselves, on the worst run [offWanted], and what of that is beyond
+ *       what is unseen once more [stretch],
+ *   <li>the crown's way into the reserve on the worst run, since the binding cuts it off [intoReserve],
+ *   <li>each further placement an arc takes [placement],
+ *   <li>unlike centres of the two axes, unlike odd spaces, and half repeats that want a corner to meet in, one each
+ *       [unlike],
+ *   <li>the part of the marks between the ends that are off the tape's ticks, on the mean [readings],
+ *   <li>the odd space of the worst run [oddSpace]: nothing up to what may be left alone; else
+ *       {@value #OWN_SPACE} for a motif of its own, {@value #NARROW} more in less than half a repeat; for an arc or two halves {@value #ODD_FIGURE} plus what its height is
+ *       off its neighbours' rise; {@value #PLAIN_SPACE} left plain; {@value #CORNER_SPACE} in a corner's motif; for a short repeat
+ *       at a corner {@value #ODD_FIGURE} plus what it is shorter than the others, since everybody sees one odd repeat at
+ *       a corner; and {@value #UNLIKE_SPACES} of what the widest odd space is wider than the narrowest, in repeats,
+ *   <li>{@value #TOO_WIDE} if the template can't span something.
+ * </ul>
+ *
+ * <p>A border tied to this one adds the penalty it would have with the counts that follow. Ties between candidates go to the
+ * school named first, then to the fewer repeats across, then down. Of the even ways those are listed that are best for one
+ * of their two counts, {@value #EVEN_LISTED} at most; of the other schools the best of each look, {@value #OTHERS_LISTED} at
+ * most: what stands in the odd space makes the look.
  */
 public final class CandidateFinder {
 
     private static final double SHORTEST_PART = 0.6;
     private static final double LONGEST_PART = 1.5;
-    private static final double OFF_WANTED = 1;
-    private static final double MISMATCH = 4;
-    private static final double INTO_RESERVE = 8;
-    private static final double EXTRA_PLACEMENT = 0.1;
-    private static final double UNLIKE_CENTRES = 0.05;
     private static final double TOO_WIDE = 1000;
-    private static final int LISTED = 8;
+    private static final double OWN_SPACE = 1.25;
+    private static final double ODD_FIGURE = 0.5;
+    private static final double PLAIN_SPACE = 2;
+    private static final double CORNER_SPACE = 1;
+    private static final double NARROW = 0.25;
+    private static final double UNLIKE_SPACES = 0.1;
+    private static final int EVEN_LISTED = 8;
+    private static final int OTHERS_LISTED = 3;
+    private static final int MOST_TAKING = 12;
 
-    /** A difference from the wanted repeat that isn't worth a word, in inches. */
+    /** A difference that isn't worth a word, in inches. */
     private static final double SAME = 1.0 / 128;
 
+    private static final double EXACT = 1e-9;
+
+    /** Kinds in the order in which ties between them are settled. */
     private static final Comparator<Candidate> BEST_FIRST = Comparator.comparingDouble(Candidate::penalty)
-            .thenComparingInt(c -> c.counts().across())
-            .thenComparingInt(c -> c.counts().down());
+            .thenComparing(c -> c.kind().orElse(SchoolKind.BY_HAND))
+            .thenComparingInt(c -> count(c, 0))
+            .thenComparingInt(c -> count(c, 1));
 
-    private final Ring ring;
-    private final double wanted;
+    private final RunSet set;
+    private final List<TiedSet> tied;
 
-    /** Each side's fit depends on its own count alone, and every pair of counts asks for it again. */
-    private final Map<Side, Map<Integer, Optional<ArcFit>>> fitted = new EnumMap<>(Side.class);
+    /** Each run's division depends on its own school alone, and every pair asks for it again. */
+    private final Map<RunId, Map<School, Optional<DividedRun>>> divided = new HashMap<>();
+
+    private List<Candidate> found;
 
     /**
-     * A finder for one ring.
+     * Another border whose counts follow this one's.
      *
-     * @param ring the four runs
-     * @param wantedRepeat about how long a repeat should be, in inches, over 0
+     * @param finder for that border
+     * @param tie how its counts follow
      */
-    public CandidateFinder(Ring ring, double wantedRepeat) {
-        if (!(wantedRepeat > 0)) {
-            throw new IllegalArgumentException("a repeat is longer than 0, not " + wantedRepeat);
-        }
-        this.ring = ring;
-        this.wanted = wantedRepeat;
+    public record TiedSet(CandidateFinder finder, Tie tie) {}
+
+    public CandidateFinder(RunSet set) {
+        this(set, List.of());
     }
 
     /**
-     * The candidates, best first; never empty.
+     * A finder for runs and what is tied to them.
      *
-     * @param kept counts chosen earlier, to be among them whatever they are worth
+     * @param tied borders whose counts follow this one's
      */
-    public List<Candidate> find(Optional<Counts> kept) {
-        List<Integer> acrossCounts = range(Side.TOP).boxed().toList();
-        List<Integer> downCounts = range(Side.LEFT).boxed().toList();
-        Map<Integer, Candidate> bestAcross = new TreeMap<>();
-        Map<Integer, Candidate> bestDown = new TreeMap<>();
-        for (int across : acrossCounts) {
-            for (int down : downCounts) {
-                Candidate candidate = judge(new Counts(across, down));
-                bestAcross.merge(across, candidate, CandidateFinder::better);
-                bestDown.merge(down, candidate, CandidateFinder::better);
+    public CandidateFinder(RunSet set, List<TiedSet> tied) {
+        this.set = set;
+        this.tied = List.copyOf(tied);
+    }
+
+    public RunSet set() {
+        return set;
+    }
+
+    private static int count(Candidate candidate, int axis) {
+        return candidate.runs().stream()
+                .filter(r -> r.run().axis() == axis)
+                .mapToInt(r -> r.division().count())
+                .findFirst()
+                .orElse(0);
+    }
+
+    // --- what is possible --------------------------------------------------------------------------------------
+
+    /**
+     * The candidates, best first; never empty, since an even way is always possible.
+     *
+     * @param kept schools chosen earlier, to be among them whatever they are worth; runs they don't name follow the best
+     *     candidate
+     */
+    public List<Candidate> find(Map<RunId, School> kept) {
+        List<Candidate> all = all();
+        Optional<Candidate> mine = mine(kept, best())
+                .filter(own -> all.stream().noneMatch(c -> c.byRun().equals(own.byRun())));
+        return mine.isEmpty()
+                ? all
+                : Stream.concat(all.stream(), mine.stream()).sorted(BEST_FIRST).toList();
+    }
+
+    /** The best candidate. */
+    public Candidate best() {
+        return all().get(0);
+    }
+
+    private List<Candidate> all() {
+        if (found == null) {
+            List<Candidate> listed = new ArrayList<>();
+            for (SchoolKind kind : SchoolKind.values()) {
+                if (set.wish().school().filter(only -> only != kind).isEmpty()) {
+                    listed.addAll(best(kind));
+                }
+            }
+            if (listed.isEmpty()) {
+                listed.addAll(best(SchoolKind.EVEN));
+            }
+            found = listed.stream().sorted(BEST_FIRST).toList();
+        }
+        return found;
+    }
+
+    /**
+     * The candidate that follows chosen schools where they divide their runs, and another candidate elsewhere; nothing if
+     * none are chosen that do.
+     */
+    public Optional<Candidate> mine(Map<RunId, School> chosen, Candidate elsewhere) {
+        Map<RunId, School> schools = new TreeMap<>(elsewhere.schools());
+        boolean any = false;
+        for (Run run : set.runs()) {
+            School school = chosen.get(run.id());
+            if (school != null && divided(run, school).isPresent()) {
+                schools.put(run.id(), school);
+                any = true;
             }
         }
-        Set<Candidate> found = new LinkedHashSet<>(bestAcross.values());
-        found.addAll(bestDown.values());
-        List<Candidate> listed =
-                new ArrayList<>(found.stream().sorted(BEST_FIRST).limit(LISTED).toList());
-        kept.filter(k -> listed.stream().noneMatch(c -> c.counts().equals(k))).ifPresent(k -> {
-            if (listed.size() == LISTED) {
-                listed.remove(LISTED - 1);
+        return any ? judge(schools) : Optional.empty();
+    }
+
+    /** The best of one school; none if it has no way here. */
+    List<Candidate> best(SchoolKind kind) {
+        List<Integer> axes = set.axes();
+        List<School> first = options(kind, axes.get(0));
+        List<School> second = axes.size() > 1 ? options(kind, 1) : List.of();
+        if (first.isEmpty() || axes.size() > 1 && second.isEmpty()) {
+            return List.of();
+        }
+        // Which pairs are best is settled on numbers alone; the candidates themselves are made of the few that are.
+        Map<School, Pair> bestFirst = new LinkedHashMap<>();
+        Map<School, Pair> bestSecond = new LinkedHashMap<>();
+        for (School one : first) {
+            for (School two : axes.size() > 1 ? second : List.of(one)) {
+                if (!look(one).equals(look(two))) {
+                    // Unlike things in the odd spaces of top and sides are no quilter's wish.
+                    continue;
+                }
+                Map<RunId, School> schools = schools(one, two);
+                weigh(schools).ifPresent(penalty -> {
+                    Pair pair = new Pair(one, two, penalty);
+                    bestFirst.merge(one, pair, Pair::better);
+                    bestSecond.merge(two, pair, Pair::better);
+                });
             }
-            listed.add(judge(k));
-            listed.sort(BEST_FIRST);
-        });
-        return List.copyOf(listed);
+        }
+        Set<Pair> found = new LinkedHashSet<>(bestFirst.values());
+        found.addAll(bestSecond.values());
+        return found.stream()
+                .sorted(Comparator.comparingDouble(Pair::penalty))
+                .flatMap(pair -> judge(schools(pair.one, pair.two)).stream())
+                .sorted(BEST_FIRST)
+                .filter(kind == SchoolKind.EVEN ? c -> true : firstOfItsLook())
+                .limit(kind == SchoolKind.EVEN ? EVEN_LISTED : OTHERS_LISTED)
+                .toList();
+    }
+
+    private static Predicate<Candidate> firstOfItsLook() {
+        Set<Object> seen = new HashSet<>();
+        return candidate -> seen.add(look(candidate.runs().iterator().next().school()));
+    }
+
+    /** What stands in the odd space, whatever its size and its template. */
+    private static Object look(School school) {
+        if (school instanceof School.CornersIn in) {
+            return in.filling().getClass();
+        }
+        return school instanceof School.CentreOut out ? out.ends() : school.kind();
+    }
+
+    private record Pair(School one, School two, double penalty) {
+        static Pair better(Pair a, Pair b) {
+            return b.penalty < a.penalty ? b : a;
+        }
+    }
+
+    private Map<RunId, School> schools(School across, School down) {
+        Map<RunId, School> schools = new TreeMap<>();
+        set.runs().forEach(run -> schools.put(run.id(), run.axis() == 0 ? across : down));
+        return schools;
+    }
+
+    /** What a school can do on an axis, fewest repeats first. */
+    private List<School> options(SchoolKind kind, int axis) {
+        return switch (kind) {
+            case EVEN -> counts(axis).<School>mapToObj(School.Even::new).toList();
+            case HALF_STEPS ->
+                counts(axis).<School>mapToObj(School.HalfSteps::new).toList();
+            case CORNERS_IN -> fixed().flatMap(p -> cornersIn(axis, p)).toList();
+            case CENTRE_OUT -> fixed().flatMap(p -> centreOut(axis, p)).toList();
+            case FUDGED -> fixed().flatMap(p -> fudged(axis, p)).toList();
+            case BY_PIECING ->
+                set.unit().isPresent()
+                        ? inRange(
+                                School.ByPiecing.all(
+                                        set.longest(axis), set.unit().getAsDouble()),
+                                axis)
+                        : List.of();
+            case BY_INCREMENTS ->
+                inRange(School.ByIncrements.all(set.longest(axis), set.wish().increment()), axis);
+            case BY_HAND -> List.of();
+        };
+    }
+
+    /** Those with repeats in the range and counts that are wished for, on all runs of an axis. */
+    private List<School> inRange(List<? extends School> all, int axis) {
+        return all.stream()
+                .filter(school -> set.onAxis(axis).stream().allMatch(run -> divided(run, school)
+                        .filter(d -> isInRange(d.division().repeat())
+                                && isWished(d.division().count(), axis))
+                        .isPresent()))
+                .map(School.class::cast)
+                .toList();
+    }
+
+    private boolean isInRange(double repeat) {
+        return repeat >= shortest() - EXACT && repeat <= longest() + EXACT;
+    }
+
+    private double shortest() {
+        return set.wish().shortest().orElse(set.wish().repeat() * SHORTEST_PART);
+    }
+
+    private double longest() {
+        return set.wish().longest().orElse(set.wish().repeat() * LONGEST_PART);
+    }
+
+    private boolean isWished(int count, int axis) {
+        return set.wish().parity().welcomes(count)
+                && (set.wish().count(axis).isEmpty() || set.wish().count(axis).getAsInt() == count);
+    }
+
+    /** The counts to be weighed on an axis: those in range and wished for, or else those in range, or else the nearest. */
+    private IntStream counts(int axis) {
+        List<Integer> wished = wished(axis);
+        if (!wished.isEmpty()) {
+            return wished.stream().mapToInt(n -> n);
+        }
+        // Nothing fulfils the wish: the nearest is shown all the same, and a finding tells.
+        return set.wish().count(axis).isPresent()
+                ? IntStream.of(set.wish().count(axis).getAsInt())
+                : range(axis);
+    }
+
+    private List<Integer> wished(int axis) {
+        CountRange all = allowed(axis);
+        return IntStream.rangeClosed(all.fewest, all.most)
+                .filter(n -> isWished(n, axis))
+                .filter(n -> set.onAxis(axis).stream().allMatch(r -> set.wish().allows(r.length() / n)))
+                .filter(n -> tied.stream().allMatch(t -> t.tie().ratio().follows(n)))
+                .boxed()
+                .toList();
+    }
+
+    private record CountRange(int fewest, int most) {}
+
+    /** From the fewest repeats the template can span or the range allows to the most. */
+    private CountRange allowed(int axis) {
+        if (set.wish().count(axis).isPresent()) {
+            int n = set.wish().count(axis).getAsInt();
+            return new CountRange(n, n);
+        }
+        int fewest = (int) Math.ceil(set.longest(axis) / longest() - EXACT);
+        int most = (int) Math.floor(set.shortest(axis) / shortest() + EXACT);
+        int spanned = (int) Math.ceil(set.longest(axis) / set.widest() - EXACT);
+        // Where the template can span none of them, the first it can.
+        fewest = Math.max(fewest, spanned);
+        if (set.wish().longest().isEmpty() && set.wish().shortest().isEmpty()) {
+            most = Math.max(most, fewest);
+        }
+        return new CountRange(clip(fewest), Math.min(most, Counts.MOST));
+    }
+
+    private IntStream range(int axis) {
+        CountRange all = allowed(axis);
+        int nearest = clip((int) Math.round(set.longest(axis) / set.wish().repeat()));
+        return all.fewest <= all.most
+                ? IntStream.rangeClosed(all.fewest, all.most)
+                : IntStream.of(clip(Math.max(nearest, (int) Math.ceil(set.longest(axis) / set.widest() - EXACT))));
+    }
+
+    private static int clip(int count) {
+        return Math.max(1, Math.min(Counts.MOST, count));
+    }
+
+    /** The fixed repeats worth trying: the wanted one, and the template's own. */
+    private Stream<Double> fixed() {
+        double wanted = set.wish().repeat();
+        Stream<Double> own = set.ownRepeat().stream()
+                .filter(p -> Math.abs(p - wanted) > SAME && isInRange(p))
+                .boxed();
+        return Stream.concat(Stream.of(wanted), own);
+    }
+
+    private Stream<School> cornersIn(int axis, double repeat) {
+        int most = (int) Math.floor(set.shortest(axis) / (2 * repeat) + EXACT);
+        List<Filling> fillings = new ArrayList<>(List.of(new Filling.TwoHalfArcs(), new Filling.OwnMotif()));
+        set.others().forEach(t -> fillings.add(new Filling.LargerArc(t.templateId(), t.guideId())));
+        return IntStream.of(most, most - 1)
+                .filter(each -> each >= 1 && each <= Counts.MOST)
+                .boxed()
+                .flatMap(each -> fillings.stream().map(f -> new School.CornersIn(repeat, each, f)));
+    }
+
+    private Stream<School> centreOut(int axis, double repeat) {
+        int most = (int) Math.floor(set.shortest(axis) / repeat + EXACT);
+        return IntStream.of(most, most - 1)
+                .filter(count -> count >= 1 && count <= Counts.MOST && isWished(count, axis))
+                .boxed()
+                .flatMap(count ->
+                        Stream.of(EndUse.CORNER, EndUse.SHORT_ARC).map(e -> new School.CentreOut(repeat, count, e)));
+    }
+
+    private Stream<School> fudged(int axis, double repeat) {
+        int near = (int) Math.floor((set.longest(axis) + set.shortest(axis)) / 2 / repeat);
+        return IntStream.rangeClosed(near, near + 1)
+                .filter(count -> count >= 1 && count <= Counts.MOST && isWished(count, axis))
+                .boxed()
+                .flatMap(count -> IntStream.rangeClosed(2, Math.min(MOST_TAKING, count - 2))
+                        .filter(taking -> taking % 2 == count % 2)
+                        .mapToObj(taking -> new School.Fudged(repeat, count, new School.Spread.RoundCentre(taking))));
     }
 
     /**
-     * The best counts that have this many repeats on a side.
+     * The range of repeats that has a solution, where the wish has none: the nearest even way that has the wished counts and
+     * kind of counts, on every side. Nothing if the wish can be fulfilled.
      *
-     * @param side whose count is given
-     * @param count brought into 1 to {@link Counts#MOST}
+     * @return the shortest and the longest repeat of that way, in inches
      */
-    public Counts withCount(Side side, int count) {
-        int fixed = Math.max(1, Math.min(Counts.MOST, count));
-        Side other = side.next();
-        // Neighbours follow the repeat asked for, not the one wanted before.
-        double repeat = (ring.longer(side) + ring.shorter(side)) / 2 / fixed;
-        int near = (int) Math.round((ring.longer(other) + ring.shorter(other)) / 2 / repeat);
-        return IntStream.rangeClosed(near - 1, near + 1)
-                .map(n -> Math.max(1, Math.min(Counts.MOST, n)))
-                .distinct()
-                .mapToObj(n -> judge(new Counts(1, 1).with(side, fixed).with(other, n)))
-                .min(Comparator.comparingDouble(Candidate::mismatch).thenComparing(BEST_FIRST))
-                .orElseThrow()
-                .counts();
-    }
-
-    /**
-     * The nearest counts, with more repeats, that the template can span and that keep out of the reserve on every side;
-     * nothing if no count does, or if the given ones do already.
-     */
-    public Optional<Counts> clearing(Counts counts) {
-        if (clears(judge(counts))) {
+    public Optional<double[]> rangeWithSolution() {
+        List<Integer> axes = set.axes();
+        if (axes.stream().noneMatch(axis -> wished(axis).isEmpty())) {
             return Optional.empty();
         }
-        for (int across = counts.across(); across <= Counts.MOST; across++) {
-            Candidate candidate = judge(withCount(Side.TOP, across));
-            if (clears(candidate)) {
-                return Optional.of(candidate.counts());
+        double low = Double.MAX_VALUE;
+        double high = 0;
+        for (int axis : axes) {
+            double wanted = set.wish().repeat();
+            int spanned = (int) Math.ceil(set.longest(axis) / set.widest() - EXACT);
+            int n = IntStream.rangeClosed(clip(spanned), Counts.MOST)
+                    .filter(count -> isWished(count, axis))
+                    .boxed()
+                    .min(Comparator.comparingDouble(count -> Math.abs(Math.log(set.longest(axis) / count / wanted))))
+                    .orElse(0);
+            if (n == 0) {
+                return Optional.of(new double[0]);
             }
+            low = Math.min(low, set.shortest(axis) / n);
+            high = Math.max(high, set.longest(axis) / n);
         }
-        return Optional.empty();
+        return Optional.of(new double[] {low, high});
     }
 
-    private static boolean clears(Candidate candidate) {
-        return candidate.fits().size() == candidate.repeats().size()
-                && candidate.fits().values().stream().allMatch(ArcFit::fitsRoom);
+    // --- what it is worth --------------------------------------------------------------------------------------
+
+    private Optional<DividedRun> divided(Run run, School school) {
+        return divided.computeIfAbsent(run.id(), id -> new HashMap<>())
+                .computeIfAbsent(school, s -> set.divide(run, s));
     }
 
-    private static Candidate better(Candidate a, Candidate b) {
-        return BEST_FIRST.compare(a, b) <= 0 ? a : b;
+    private Optional<Double> weigh(Map<RunId, School> schools) {
+        List<DividedRun> runs = new ArrayList<>();
+        for (Run run : set.runs()) {
+            Optional<DividedRun> one = divided(run, schools.get(run.id()));
+            if (one.isEmpty()) {
+                return Optional.empty();
+            }
+            runs.add(one.get());
+        }
+        double penalty = penalty(runs);
+        for (TiedSet other : tied) {
+            penalty += other.tie()
+                    .follow(schools)
+                    .flatMap(followed -> other.finder().weigh(followed))
+                    .orElse(TOO_WIDE);
+        }
+        return Optional.of(penalty);
     }
 
-    private IntStream range(Side side) {
-        int spanned = Math.max(1, (int) Math.ceil(ring.longer(side) / ring.widest() - 1e-9));
-        int fewest = Math.max(spanned, (int) Math.ceil(ring.longer(side) / (wanted * LONGEST_PART) - 1e-9));
-        int most = Math.max(fewest, (int) Math.floor(ring.shorter(side) / (wanted * SHORTEST_PART) + 1e-9));
-        return IntStream.rangeClosed(Math.min(fewest, Counts.MOST), Math.min(most, Counts.MOST));
+    /**
+     * Weighs one way.
+     *
+     * @param schools one for each run
+     * @return nothing if one of them leaves its run no room
+     */
+    public Optional<Candidate> judge(Map<RunId, School> schools) {
+        return weigh(schools).map(penalty -> {
+            TreeMap<RunId, DividedRun> runs = new TreeMap<>();
+            set.runs()
+                    .forEach(run -> runs.put(
+                            run.id(), divided(run, schools.get(run.id())).orElseThrow()));
+            return new Candidate(runs, penalty, reasons(runs.values()));
+        });
     }
 
-    /** Weighs one pair of counts. */
-    public Candidate judge(Counts counts) {
-        Map<Side, Double> repeats = new EnumMap<>(Side.class);
-        Map<Side, ArcFit> fits = new EnumMap<>(Side.class);
-        double over = Double.NEGATIVE_INFINITY;
+    private double penalty(List<DividedRun> runs) {
+        Judging j = set.judging();
+        double sum = 0;
+        double longest = 0;
+        double shortest = Double.MAX_VALUE;
+        double uneven = 0;
+        double over = 0;
         int parts = 1;
-        for (Side side : Side.values()) {
-            double repeat = ring.division(side, counts).repeat();
-            repeats.put(side, repeat);
-            Optional<ArcFit> fit = fitted.computeIfAbsent(side, s -> new HashMap<>())
-                    .computeIfAbsent(counts.on(side), n -> ring.fit(side, repeat));
-            if (fit.isPresent()) {
-                fits.put(side, fit.get());
-                over = Math.max(over, fit.get().overRoom());
-                parts = Math.max(parts, fit.get().parts());
-            }
+        double odd = 0;
+        double widest = 0;
+        double narrowest = Double.MAX_VALUE;
+        double off = 0;
+        boolean tooWide = false;
+        for (DividedRun run : runs) {
+            double repeat = run.division().repeat();
+            sum += repeat;
+            longest = Math.max(longest, repeat);
+            shortest = Math.min(shortest, repeat);
+            uneven = Math.max(uneven, run.division().unevenness());
+            over = Math.max(over, run.overRoom());
+            parts = Math.max(parts, run.parts());
+            odd = Math.max(odd, oddness(run));
+            widest = Math.max(widest, run.division().leftover());
+            narrowest = Math.min(narrowest, run.division().leftover());
+            off += run.marksBetween() == 0 ? 0 : 1 - (double) run.onTick(set.tape()) / run.marksBetween();
+            tooWide |= run.tooWide() > 0;
         }
-        boolean tooWide = fits.size() < repeats.size();
-        Candidate bare = new Candidate(counts, repeats, fits, 0, List.of());
-        double mean = repeats.values().stream().mapToDouble(d -> d).average().orElseThrow();
-        boolean valleyAcross = ring.division(Side.TOP, counts).valleyOnCentre();
-        boolean valleyDown = ring.division(Side.LEFT, counts).valleyOnCentre();
-        double penalty = OFF_WANTED * Math.abs(mean - wanted)
-                + MISMATCH * bare.mismatch()
-                + INTO_RESERVE * Math.max(0, over)
-                + EXTRA_PLACEMENT * (parts - 1)
-                + (valleyAcross == valleyDown ? 0 : UNLIKE_CENTRES)
+        return j.offWanted() * Math.abs(sum / runs.size() - set.wish().repeat())
+                + j.mismatch() * (longest - shortest)
+                + j.offWanted() * uneven
+                + j.stretch() * Math.max(0, uneven - j.stretchUnseen())
+                + j.intoReserve() * over
+                + j.placement() * (parts - 1)
+                + j.unlike() * unlike(runs)
+                + j.readings() * off / runs.size()
+                + j.oddSpace() * (odd + UNLIKE_SPACES * (widest - narrowest) / (sum / runs.size()))
                 + (tooWide ? TOO_WIDE : 0);
-        List<Reason> reasons = new ArrayList<>();
-        if (tooWide) {
-            reasons.add(new Reason.TooWide(ring.widest()));
+    }
+
+    private static int unlike(List<DividedRun> runs) {
+        DividedRun first = runs.get(0);
+        int unlike = 0;
+        unlike += runs.stream()
+                        .allMatch(
+                                r -> r.division().onCentre() == first.division().onCentre())
+                ? 0
+                : 1;
+        unlike += runs.stream().allMatch(r -> look(r.school()).equals(look(first.school()))) ? 0 : 1;
+        unlike += runs.stream().anyMatch(r -> r.school() instanceof School.HalfSteps) ? 1 : 0;
+        return unlike;
+    }
+
+    private double oddness(DividedRun run) {
+        double width = run.division().leftover();
+        if (width <= set.judging().leftoverAlone()) {
+            return 0;
         }
-        if (over > 1e-9) {
+        Figure figure = run.middle().or(run::end).orElseThrow();
+        double rise = run.fit().map(f -> f.segment().height()).orElse(0.0);
+        if (figure.cell().kind() == Cell.Kind.END && figure instanceof Figure.WholeArc) {
+            return ODD_FIGURE + Math.abs(run.division().repeat() - width);
+        }
+        if (figure instanceof Figure.WholeArc arc) {
+            return ODD_FIGURE + Math.abs(arc.fit().segment().height() - rise);
+        }
+        if (figure instanceof Figure.HalvesMeeting halves) {
+            return ODD_FIGURE + Math.abs(halves.height() - rise);
+        }
+        return switch (((Figure.Empty) figure).why()) {
+            case OWN_MOTIF -> OWN_SPACE + (width < run.division().repeat() / 2 ? NARROW : 0);
+            case CORNER -> CORNER_SPACE;
+            default -> PLAIN_SPACE;
+        };
+    }
+
+    private List<Reason> reasons(Collection<DividedRun> runs) {
+        List<Reason> reasons = new ArrayList<>();
+        Judging j = set.judging();
+        List<DividedRun> all = List.copyOf(runs);
+        if (all.stream().anyMatch(r -> r.tooWide() > 0)) {
+            reasons.add(new Reason.TooWide(set.widest()));
+        }
+        double over = all.stream().mapToDouble(DividedRun::overRoom).max().orElse(0);
+        if (over > EXACT) {
             reasons.add(new Reason.IntoReserve(over));
         }
-        reasons.add(new Reason.OnCentre(valleyAcross, valleyDown));
-        reasons.add(new Reason.SidesDiffer(bare.mismatch()));
-        if (Math.abs(mean - wanted) > SAME) {
-            reasons.add(new Reason.OffWanted(mean - wanted));
+        reasons.add(new Reason.Centres(
+                all.get(0).division().onCentre(),
+                all.stream().filter(r -> r.run().axis() == 1).findFirst().map(r -> r.division()
+                        .onCentre())));
+        spaces(all, reasons);
+        double longest =
+                all.stream().mapToDouble(r -> r.division().repeat()).max().orElseThrow();
+        double shortest =
+                all.stream().mapToDouble(r -> r.division().repeat()).min().orElseThrow();
+        if (all.size() > 1) {
+            reasons.add(new Reason.SidesDiffer(longest - shortest, j.mismatchUnseen()));
         }
+        double uneven =
+                all.stream().mapToDouble(r -> r.division().unevenness()).max().orElse(0);
+        if (uneven > SAME) {
+            reasons.add(new Reason.Uneven(uneven, j.stretchUnseen()));
+        }
+        double mean =
+                all.stream().mapToDouble(r -> r.division().repeat()).average().orElseThrow();
+        if (Math.abs(mean - set.wish().repeat()) > SAME) {
+            reasons.add(new Reason.OffWanted(mean - set.wish().repeat()));
+        }
+        set.ownRepeat().ifPresent(own -> {
+            double most = all.stream()
+                    .flatMap(r -> r.division().cells().stream())
+                    .filter(c -> c.kind() == Cell.Kind.REPEAT)
+                    .mapToDouble(c -> Math.abs(c.width() - own))
+                    .max()
+                    .orElse(0);
+            reasons.add(new Reason.OffOwn(most, own));
+        });
+        int of = all.stream().mapToInt(DividedRun::marksBetween).sum();
+        if (of > 0) {
+            reasons.add(new Reason.Readings(
+                    all.stream().mapToInt(r -> r.onTick(set.tape())).sum(), of));
+        }
+        int parts = all.stream().mapToInt(DividedRun::parts).max().orElse(1);
         if (parts > 1) {
             reasons.add(new Reason.SeveralPlacements(parts));
         }
-        return new Candidate(counts, repeats, fits, penalty, List.copyOf(reasons));
+        return List.copyOf(reasons);
+    }
+
+    private void spaces(List<DividedRun> all, List<Reason> reasons) {
+        all.stream()
+                .filter(r -> r.middle().isPresent())
+                .max(Comparator.comparingDouble(r -> r.division().leftover()))
+                .ifPresent(r -> reasons.add(new Reason.Middle(
+                        r.division().leftover(),
+                        r.middle().orElseThrow(),
+                        r.fit().map(f -> f.segment().height()).orElse(0.0))));
+        all.stream()
+                .filter(r -> r.end().isPresent())
+                .max(Comparator.comparingDouble(r -> r.division().leftover()))
+                .ifPresent(r -> reasons.add(new Reason.Ends(
+                        r.division().leftover(),
+                        ((School.CentreOut) r.school()).ends(),
+                        r.division().leftover() <= set.judging().leftoverAlone(),
+                        corner(r))));
+        if (all.stream().anyMatch(r -> r.school() instanceof School.HalfSteps)) {
+            reasons.add(new Reason.HalvesAtCorners());
+        }
+        all.stream()
+                .filter(r -> r.school() instanceof School.ByPiecing)
+                .map(r -> (School.ByPiecing) r.school())
+                .findFirst()
+                .ifPresent(s -> reasons.add(new Reason.SeamsMark(s.units(), s.parts())));
+    }
+
+    /** What could stand astride the mitre; strips and arcs off the seam have no such place. */
+    private Optional<CornerArc> corner(DividedRun run) {
+        return run.id().side().isPresent() && run.run().clearance() == 0
+                ? CornerArc.of(
+                        run.division().leftover(),
+                        set.template().stitchedRadius(set.machine()),
+                        run.run().room())
+                : Optional.empty();
+    }
+
+    // --- from one way to the next ------------------------------------------------------------------------------
+
+    /**
+     * The way with more repeats or fewer on a run, the run opposite alike, neighbours following so that repeats stay as near
+     * to each other as can be.
+     *
+     * @param now the way it is
+     * @return nothing if there is none
+     */
+    public Optional<Candidate> step(Candidate now, RunId id, int by) {
+        Run run = set.run(id);
+        School was = now.run(id).school();
+        Optional<School> stepped = was.step(by, run.length());
+        if (stepped.isEmpty()) {
+            return Optional.empty();
+        }
+        School next = stepped.get();
+        Map<RunId, School> schools = new TreeMap<>(now.schools());
+        boolean opposite = set.onAxis(run.axis()).stream()
+                .allMatch(r ->
+                        now.run(r.id()).school().equals(was) && divided(r, next).isPresent());
+        for (Run other : set.onAxis(run.axis())) {
+            if (opposite || other.id().equals(id)) {
+                schools.put(other.id(), next);
+            }
+        }
+        if (next instanceof School.Even even && opposite && set.axes().size() > 1) {
+            return withCount(schools, run, even.count());
+        }
+        return judge(schools);
+    }
+
+    /** The best even way whose axis of a run has so many repeats. */
+    private Optional<Candidate> withCount(Map<RunId, School> schools, Run run, int count) {
+        int other = 1 - run.axis();
+        if (!set.onAxis(other).stream().allMatch(r -> schools.get(r.id()) instanceof School.Even)) {
+            return judge(schools);
+        }
+        // Neighbours follow the repeat asked for, not the one wanted before.
+        double repeat = (set.longest(run.axis()) + set.shortest(run.axis())) / 2 / count;
+        int near = (int) Math.round((set.longest(other) + set.shortest(other)) / 2 / repeat);
+        return IntStream.rangeClosed(near - 1, near + 1)
+                .map(CandidateFinder::clip)
+                .distinct()
+                .boxed()
+                .flatMap(n -> {
+                    Map<RunId, School> both = new TreeMap<>(schools);
+                    set.onAxis(other).forEach(r -> both.put(r.id(), new School.Even(n)));
+                    return judge(both).stream();
+                })
+                .min(Comparator.comparingDouble(Candidate::mismatch).thenComparing(BEST_FIRST));
+    }
+
+    /** The even way with given counts on all sides of a border. */
+    public Optional<Candidate> even(Counts counts) {
+        return judge(schools(new School.Even(counts.across()), new School.Even(counts.down())));
+    }
+
+    /** The best even way that has this many repeats on a side, brought into 1 to {@link Counts#MOST}. */
+    public Candidate withCount(Side side, int count) {
+        int n = clip(count);
+        Run run = set.runs().stream()
+                .filter(r -> r.id().side().filter(side::equals).isPresent())
+                .findFirst()
+                .orElseThrow();
+        return withCount(schools(new School.Even(n), new School.Even(n)), run, n)
+                .orElseThrow();
+    }
+
+    /**
+     * The nearest even way with more repeats that the template can span and that keeps out of the reserve on every run;
+     * nothing if none does, or if the given way does already.
+     */
+    public Optional<Candidate> clearing(Candidate now) {
+        if (now.clears()) {
+            return Optional.empty();
+        }
+        Run first = set.runs().get(0);
+        int from = Math.max(1, now.count(first.id()));
+        for (int count = from; count <= Counts.MOST; count++) {
+            Optional<Candidate> candidate = set.axes().size() > 1
+                    ? Optional.of(withCount(first.id().side().orElseThrow(), count))
+                    : judge(Map.of(first.id(), new School.Even(count)));
+            if (candidate.filter(Candidate::clears).isPresent()) {
+                return candidate;
+            }
+        }
+        return Optional.empty();
     }
 }

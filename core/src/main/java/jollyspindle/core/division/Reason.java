@@ -1,5 +1,7 @@
 package jollyspindle.core.division;
 
+import java.util.Optional;
+
 /** What speaks for or against a candidate, as numbers; said in words elsewhere. */
 public sealed interface Reason {
 
@@ -13,15 +15,20 @@ public sealed interface Reason {
     Tone tone();
 
     /**
-     * What stands on the centres of the sides.
+     * What stands on the centres of the runs.
      *
-     * @param valleyAcross whether a valley stands on the centre of top and bottom; otherwise a crown
-     * @param valleyDown the same of right and left
+     * @param across on that of top and bottom, or of a strip
+     * @param down on that of right and left; nothing if there are none
      */
-    record OnCentre(boolean valleyAcross, boolean valleyDown) implements Reason {
+    record Centres(OnCentre across, Optional<OnCentre> down) implements Reason {
+
+        public boolean alike() {
+            return down.filter(d -> d != across).isEmpty();
+        }
+
         @Override
         public Tone tone() {
-            return valleyAcross == valleyDown ? Tone.GOOD : Tone.PLAIN;
+            return alike() && across != OnCentre.NEITHER ? Tone.GOOD : Tone.PLAIN;
         }
     }
 
@@ -29,14 +36,12 @@ public sealed interface Reason {
      * How much the longest repeat of the four sides differs from the shortest.
      *
      * @param inches 0 or more
+     * @param unseen what nobody sees, in inches
      */
-    record SidesDiffer(double inches) implements Reason {
-        /** What nobody sees in a repeat, in inches (common practice, no source). */
-        public static final double UNSEEN = 1.0 / 8;
-
+    record SidesDiffer(double inches, double unseen) implements Reason {
         @Override
         public Tone tone() {
-            return inches <= UNSEEN ? Tone.GOOD : Tone.WARNING;
+            return inches <= unseen ? Tone.GOOD : Tone.WARNING;
         }
     }
 
@@ -49,6 +54,90 @@ public sealed interface Reason {
         @Override
         public Tone tone() {
             return Tone.PLAIN;
+        }
+    }
+
+    /**
+     * How far repeats are from the template's own, the one its engraved line gives.
+     *
+     * @param inches the largest change, 0 or more
+     * @param own repeat of the template, in inches
+     */
+    record OffOwn(double inches, double own) implements Reason {
+        @Override
+        public Tone tone() {
+            return Tone.PLAIN;
+        }
+    }
+
+    /**
+     * Repeats of one run differ among themselves.
+     *
+     * @param inches the longest less the shortest, over 0
+     * @param unseen what nobody sees, in inches
+     */
+    record Uneven(double inches, double unseen) implements Reason {
+        @Override
+        public Tone tone() {
+            return inches <= unseen ? Tone.PLAIN : Tone.WARNING;
+        }
+    }
+
+    /**
+     * An odd space in the middle, on the side where it is widest.
+     *
+     * @param width in inches
+     * @param figure that stands on it
+     * @param rise of its neighbours, in inches; 0 if the template can't span them
+     */
+    record Middle(double width, Figure figure, double rise) implements Reason {
+        @Override
+        public Tone tone() {
+            return figure instanceof Figure.Empty ? Tone.WARNING : Tone.PLAIN;
+        }
+    }
+
+    /**
+     * Odd pieces at the ends, on the side where they are longest.
+     *
+     * @param width in inches
+     * @param use of them
+     * @param aside whether they are so short that they may be left as they are
+     * @param corner the arc astride the mitre that has its feet where the repeats end, if there can be one
+     */
+    record Ends(double width, EndUse use, boolean aside, Optional<CornerArc> corner) implements Reason {
+        @Override
+        public Tone tone() {
+            return use == EndUse.SHORT_ARC && !aside ? Tone.WARNING : Tone.PLAIN;
+        }
+    }
+
+    /** Half a repeat stands at every corner. */
+    record HalvesAtCorners() implements Reason {
+        @Override
+        public Tone tone() {
+            return Tone.PLAIN;
+        }
+    }
+
+    /** The pieced seams serve as marks. */
+    record SeamsMark(int units, int parts) implements Reason {
+        @Override
+        public Tone tone() {
+            return Tone.GOOD;
+        }
+    }
+
+    /**
+     * How many marks between the ends lie on a tick of the tape.
+     *
+     * @param on of them do
+     * @param of all
+     */
+    record Readings(int on, int of) implements Reason {
+        @Override
+        public Tone tone() {
+            return 2 * on >= of ? Tone.GOOD : Tone.PLAIN;
         }
     }
 

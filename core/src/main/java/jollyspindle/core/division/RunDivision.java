@@ -1,7 +1,7 @@
 package jollyspindle.core.division;
 
 import java.util.List;
-import java.util.stream.Stream;
+import java.util.stream.IntStream;
 
 /**
  * A run cut into cells from end to end. Each place is reckoned from the run's zero or from its far end, never stepped off
@@ -33,12 +33,25 @@ public record RunDivision(double repeat, List<Cell> cells) {
         return cells.get(cells.size() - 1).to();
     }
 
-    /** Where cells meet, both ends of the run included, in inches along it. */
-    public List<Double> boundaries() {
-        return Stream.concat(Stream.of(0.0), cells.stream().map(Cell::to)).toList();
+    public double centre() {
+        return length() / 2;
     }
 
-    /** The middles of whole repeats, in inches along the run: their crowns, or in half steps the marks on the seam. */
+    /** Where cells meet, both ends of the run included, in inches along it. */
+    public List<Double> boundaries() {
+        return IntStream.rangeClosed(0, cells.size()).mapToObj(this::boundary).toList();
+    }
+
+    /**
+     * Where two cells meet, in inches along the run.
+     *
+     * @param k 0 is the run's left end, the number of cells its right one
+     */
+    public double boundary(int k) {
+        return k == 0 ? 0 : cells.get(k - 1).to();
+    }
+
+    /** The middles of whole repeats, in inches along the run: their crowns. */
     public List<Double> middles() {
         return cells.stream()
                 .filter(c -> c.kind() == Cell.Kind.REPEAT)
@@ -48,7 +61,28 @@ public record RunDivision(double repeat, List<Cell> cells) {
 
     /** How many whole repeats there are. */
     public int repeats() {
-        return middles().size();
+        return (int) cells.stream().filter(c -> c.kind() == Cell.Kind.REPEAT).count();
+    }
+
+    /** How many repeats there are, two halves counted as one. */
+    public int count() {
+        return repeats()
+                + (int) cells.stream().filter(c -> c.kind() == Cell.Kind.HALF).count() / 2;
+    }
+
+    /** What stands on the centre. */
+    public OnCentre onCentre() {
+        double centre = centre();
+        double near = 1e-9 * Math.max(1, length());
+        for (Cell cell : cells) {
+            if (Math.abs(cell.to() - centre) < near) {
+                return OnCentre.VALLEY;
+            }
+            if (Math.abs(cell.middle() - centre) < near) {
+                return cell.kind() == Cell.Kind.REPEAT ? OnCentre.CROWN : OnCentre.SPACE;
+            }
+        }
+        return OnCentre.NEITHER;
     }
 
     /** The largest change of a whole repeat against the one that was meant, in inches; at least 0. */
@@ -58,6 +92,16 @@ public record RunDivision(double repeat, List<Cell> cells) {
                 .mapToDouble(c -> Math.abs(c.width() - repeat))
                 .max()
                 .orElse(0);
+    }
+
+    /** The longest whole repeat less the shortest, in inches: what the eye compares. */
+    public double unevenness() {
+        var widths = cells.stream()
+                .filter(c -> c.kind() == Cell.Kind.REPEAT)
+                .mapToDouble(Cell::width)
+                .summaryStatistics();
+        double apart = widths.getCount() == 0 ? 0 : widths.getMax() - widths.getMin();
+        return apart < ROUNDING ? 0 : apart;
     }
 
     /** The odd space in the middle, or at each end; 0 if the repeats fill the run. */

@@ -1,11 +1,15 @@
 package jollyspindle.core.division;
 
+import java.math.BigInteger;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.ToLongFunction;
 
 /**
  * A way to make a run come out (common practice, no source). All lengths in inches.
@@ -17,6 +21,12 @@ public sealed interface School {
     /** Spaces of no more than this, in inches, are nothing. */
     double NOTHING = 1e-9;
 
+    /** No repeat is pieced from more units. */
+    int MOST_UNITS = 12;
+
+    /** No unit is shared by more repeats. */
+    int MOST_PARTS = 4;
+
     /**
      * Cuts a run.
      *
@@ -25,11 +35,42 @@ public sealed interface School {
      */
     Optional<RunDivision> divide(double length);
 
+    SchoolKind kind();
+
+    /**
+     * The same with more repeats or fewer.
+     *
+     * @param by how many more; where repeats come in pairs, so many pairs
+     * @param length of the run, in inches
+     * @return nothing if the run can't be divided so
+     */
+    default Optional<School> step(int by, double length) {
+        try {
+            return stepped(by, length).filter(s -> s.divide(length).isPresent());
+        } catch (IllegalArgumentException e) {
+            // No such count.
+            return Optional.empty();
+        }
+    }
+
+    /** As {@link #step}, not yet tried. */
+    Optional<School> stepped(int by, double length);
+
     /** So many repeats, each stretched alike. */
     record Even(int count) implements School {
 
         public Even {
             atLeastOne(count);
+        }
+
+        @Override
+        public SchoolKind kind() {
+            return SchoolKind.EVEN;
+        }
+
+        @Override
+        public Optional<School> stepped(int by, double length) {
+            return Optional.of(new Even(count + by));
         }
 
         @Override
@@ -42,8 +83,14 @@ public sealed interface School {
      * Whole repeats of a fixed length from both corners; the space in the middle gets a motif of its own.
      *
      * @param each how many repeats from each corner
+     * @param filling what stands on the space in the middle
      */
-    record CornersIn(double repeat, int each) implements School {
+    record CornersIn(double repeat, int each, Filling filling) implements School {
+
+        /** With a motif of its own in the middle. */
+        public CornersIn(double repeat, int each) {
+            this(repeat, each, new Filling.OwnMotif());
+        }
 
         public CornersIn {
             overZero(repeat);
@@ -54,6 +101,16 @@ public sealed interface School {
         public static Optional<CornersIn> most(double length, double repeat) {
             int each = (int) Math.floor(length / (2 * repeat) + NOTHING);
             return each < 1 ? Optional.empty() : Optional.of(new CornersIn(repeat, each));
+        }
+
+        @Override
+        public SchoolKind kind() {
+            return SchoolKind.CORNERS_IN;
+        }
+
+        @Override
+        public Optional<School> stepped(int by, double length) {
+            return Optional.of(new CornersIn(repeat, each + by, filling));
         }
 
         @Override
@@ -80,8 +137,15 @@ public sealed interface School {
     /**
      * Whole repeats of a fixed length about the run's centre; what is left goes into the corners. An even count has a valley
      * on the centre, an odd one a crown.
+     *
+     * @param ends what becomes of the odd pieces at the ends
      */
-    record CentreOut(double repeat, int count) implements School {
+    record CentreOut(double repeat, int count, EndUse ends) implements School {
+
+        /** With ends that belong to the corners' motifs. */
+        public CentreOut(double repeat, int count) {
+            this(repeat, count, EndUse.CORNER);
+        }
 
         public CentreOut {
             overZero(repeat);
@@ -98,6 +162,16 @@ public sealed interface School {
             int room = (int) Math.floor(length / repeat + NOTHING);
             int count = room % 2 == (valleyOnCentre ? 0 : 1) ? room : room - 1;
             return count < 1 ? Optional.empty() : Optional.of(new CentreOut(repeat, count));
+        }
+
+        @Override
+        public SchoolKind kind() {
+            return SchoolKind.CENTRE_OUT;
+        }
+
+        @Override
+        public Optional<School> stepped(int by, double length) {
+            return Optional.of(new CentreOut(repeat, count + 2 * by, ends));
         }
 
         @Override
@@ -124,8 +198,9 @@ public sealed interface School {
     }
 
     /**
-     * Half a repeat at both ends, whole ones between: L = n·p again. Cells end at the outer marks p/2, 3p/2 …; the marks on
-     * the seam stand at 0, p, 2p …
+     * Half a repeat at both ends, whole ones between: L = n·p again. Two sets of marks half a repeat apart, on the seam and on
+     * the outer line, take turns: one at 0, p, 2p …, the other at p/2, 3p/2 … Cells end at the latter. Arcs have their feet
+     * there and half an arc at both ends, its crown at the corner.
      *
      * @param count n, the two halves counted as one
      */
@@ -133,6 +208,16 @@ public sealed interface School {
 
         public HalfSteps {
             atLeastOne(count);
+        }
+
+        @Override
+        public SchoolKind kind() {
+            return SchoolKind.HALF_STEPS;
+        }
+
+        @Override
+        public Optional<School> stepped(int by, double length) {
+            return Optional.of(new HalfSteps(count + by));
         }
 
         @Override
@@ -180,11 +265,21 @@ public sealed interface School {
                 wide = Math.min(round.repeats(), count - 2);
                 wide -= (count - wide) % 2;
             }
-            Set<Integer> taking = new java.util.TreeSet<>();
+            Set<Integer> taking = new TreeSet<>();
             for (int i = 0; i < wide; i++) {
                 taking.add((count - wide) / 2 + i + 1);
             }
             return taking;
+        }
+
+        @Override
+        public SchoolKind kind() {
+            return SchoolKind.FUDGED;
+        }
+
+        @Override
+        public Optional<School> stepped(int by, double length) {
+            return Optional.of(new Fudged(repeat, count + by, spread));
         }
 
         @Override
@@ -227,8 +322,41 @@ public sealed interface School {
         }
 
         @Override
-        public Optional<RunDivision> divide(double length) {
+        public SchoolKind kind() {
+            return SchoolKind.BY_PIECING;
+        }
+
+        @Override
+        public Optional<School> stepped(int by, double length) {
+            return next(
+                    all(length, unit), by, s -> pieces(length) * s.parts() / s.units(), pieces(length) * parts / units);
+        }
+
+        /** The ways a repeat can be a multiple of the unit or a simple fraction, that come out on a run; fewest repeats first. */
+        public static List<ByPiecing> all(double length, double unit) {
             long pieced = Math.round(length / unit);
+            List<ByPiecing> found = new ArrayList<>();
+            for (int units = 1; units <= MOST_UNITS; units++) {
+                for (int parts = 1; parts <= MOST_PARTS; parts++) {
+                    boolean lowest = BigInteger.valueOf(units)
+                            .gcd(BigInteger.valueOf(parts))
+                            .equals(BigInteger.ONE);
+                    if (lowest && pieced >= 1 && pieced * parts % units == 0) {
+                        found.add(new ByPiecing(unit, units, parts));
+                    }
+                }
+            }
+            found.sort(Comparator.comparingDouble(s -> (double) s.parts / s.units));
+            return found;
+        }
+
+        private long pieces(double length) {
+            return Math.round(length / unit);
+        }
+
+        @Override
+        public Optional<RunDivision> divide(double length) {
+            long pieced = pieces(length);
             if (pieced < 1 || pieced * parts % units != 0) {
                 return Optional.empty();
             }
@@ -252,8 +380,34 @@ public sealed interface School {
         }
 
         @Override
-        public Optional<RunDivision> divide(double length) {
+        public SchoolKind kind() {
+            return SchoolKind.BY_INCREMENTS;
+        }
+
+        @Override
+        public Optional<School> stepped(int by, double length) {
+            return next(all(length, step), by, s -> marks(length) / s.steps(), marks(length) / steps);
+        }
+
+        /** All numbers of steps that come out on a run, fewest repeats first. */
+        public static List<ByIncrements> all(double length, double step) {
             long marks = Math.round(length / step);
+            List<ByIncrements> found = new ArrayList<>();
+            for (long steps = marks; steps >= 1; steps--) {
+                if (marks % steps == 0 && marks / steps <= Counts.MOST) {
+                    found.add(new ByIncrements(step, (int) steps));
+                }
+            }
+            return found;
+        }
+
+        private long marks(double length) {
+            return Math.round(length / step);
+        }
+
+        @Override
+        public Optional<RunDivision> divide(double length) {
+            long marks = marks(length);
             if (marks < steps || marks % steps != 0) {
                 return Optional.empty();
             }
@@ -288,6 +442,16 @@ public sealed interface School {
         }
 
         @Override
+        public SchoolKind kind() {
+            return SchoolKind.BY_HAND;
+        }
+
+        @Override
+        public Optional<School> stepped(int by, double length) {
+            return Optional.of(new ByHand(count + by, Map.of()));
+        }
+
+        @Override
         public Optional<RunDivision> divide(double length) {
             TreeMap<Integer, Double> fixed = new TreeMap<>(pins);
             fixed.put(0, 0.0);
@@ -309,6 +473,15 @@ public sealed interface School {
             }
             return Optional.of(new RunDivision(length / count, cells));
         }
+    }
+
+    /** The way so many places further on in a list that is sorted by the count it gives, fewest first. */
+    private static <S extends School> Optional<School> next(List<S> all, int by, ToLongFunction<S> count, long now) {
+        List<S> further = all.stream()
+                .filter(s -> by > 0 ? count.applyAsLong(s) > now : count.applyAsLong(s) < now)
+                .toList();
+        int index = by > 0 ? by - 1 : further.size() + by;
+        return index >= 0 && index < further.size() ? Optional.of(further.get(index)) : Optional.empty();
     }
 
     private static RunDivision equal(double length, double meant, int count) {

@@ -1,6 +1,12 @@
 package jollyspindle.core.inspection;
 
+import jollyspindle.core.division.Figure;
+import jollyspindle.core.division.School;
+import jollyspindle.core.division.Tie;
+import jollyspindle.core.division.Wish;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.Easing;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Concern;
@@ -26,8 +32,8 @@ public sealed interface Finding {
     /** A short, lasting name for files and scripts. */
     String code();
 
-    /** The side it is about, if it is about one. */
-    default Optional<Side> side() {
+    /** The run it is about, if it is about one. */
+    default Optional<RunId> run() {
         return Optional.empty();
     }
 
@@ -70,8 +76,8 @@ public sealed interface Finding {
         }
 
         @Override
-        public Optional<Side> side() {
-            return Optional.of(odd);
+        public Optional<RunId> run() {
+            return Optional.of(RunId.of(odd));
         }
 
         @Override
@@ -81,7 +87,12 @@ public sealed interface Finding {
     }
 
     /** No template is chosen, or the one chosen isn't on the job's shelf. */
-    record NoTemplate() implements Finding {
+    record NoTemplate(RunId where) implements Finding {
+        @Override
+        public Optional<RunId> run() {
+            return Optional.of(where);
+        }
+
         @Override
         public Severity severity() {
             return Severity.PROBLEM;
@@ -177,7 +188,7 @@ public sealed interface Finding {
      * @param repeat in inches
      * @param widest what the template can span, in inches
      */
-    record RepeatTooWide(Side where, double repeat, double widest, Optional<Remedy> remedy) implements Finding {
+    record RepeatTooWide(RunId where, double repeat, double widest, Optional<Remedy> remedy) implements Finding {
         @Override
         public Severity severity() {
             return Severity.PROBLEM;
@@ -189,7 +200,7 @@ public sealed interface Finding {
         }
 
         @Override
-        public Optional<Side> side() {
+        public Optional<RunId> run() {
             return Optional.of(where);
         }
     }
@@ -199,15 +210,17 @@ public sealed interface Finding {
      *
      * @param by how far, in inches
      * @param reserve how deep that strip is, in inches; a crown further in has left the cloth
+     * @param outermost whether the quilt's edge lies beyond; otherwise another piece of cloth
      */
-    record IntoReserve(Side where, double by, double reserve, Optional<Remedy> remedy) implements Finding {
+    record IntoReserve(RunId where, double by, double reserve, boolean outermost, Optional<Remedy> remedy)
+            implements Finding {
         @Override
         public Severity severity() {
             return offTheCloth() ? Severity.PROBLEM : Severity.WARNING;
         }
 
         public boolean offTheCloth() {
-            return by >= reserve;
+            return outermost && by >= reserve;
         }
 
         @Override
@@ -216,13 +229,271 @@ public sealed interface Finding {
         }
 
         @Override
-        public Optional<Side> side() {
+        public Optional<RunId> run() {
+            return Optional.of(where);
+        }
+    }
+
+    /**
+     * Opposite sides have unlike counts.
+     *
+     * @param where on the side with more
+     * @param here how many repeats it has
+     * @param opposite how many the other has
+     * @param remedy the counts alike
+     */
+    record CountsDiffer(RunId where, int here, int opposite, Optional<Remedy> remedy) implements Finding {
+        @Override
+        public Severity severity() {
+            return Severity.WARNING;
+        }
+
+        @Override
+        public String code() {
+            return "counts-differ";
+        }
+
+        @Override
+        public Optional<RunId> run() {
+            return Optional.of(where);
+        }
+    }
+
+    /**
+     * Repeats differ so much that it will be seen.
+     *
+     * @param where it is worst
+     * @param by the longest less the shortest, in inches
+     * @param unseen what nobody sees, in inches
+     * @param within whether on one run; otherwise from side to side
+     * @param remedy a way with less of it
+     */
+    record StretchSeen(RunId where, double by, double unseen, boolean within, Optional<Remedy> remedy)
+            implements Finding {
+        @Override
+        public Severity severity() {
+            return Severity.WARNING;
+        }
+
+        @Override
+        public String code() {
+            return "stretch-seen";
+        }
+
+        @Override
+        public Optional<RunId> run() {
+            return Optional.of(where);
+        }
+    }
+
+    /**
+     * A repeat at a corner is unlike the others, which everybody sees.
+     *
+     * @param width of it, in inches
+     * @param usual of the others, in inches
+     * @param remedy a way without it
+     */
+    record OddAtCorner(RunId where, double width, double usual, Optional<Remedy> remedy) implements Finding {
+        @Override
+        public Severity severity() {
+            return Severity.WARNING;
+        }
+
+        @Override
+        public String code() {
+            return "odd-at-corner";
+        }
+
+        @Override
+        public Optional<RunId> run() {
+            return Optional.of(where);
+        }
+    }
+
+    /**
+     * Stepping the repeat off along the tape would end beside the corner, where marking from one zero doesn't.
+     *
+     * @param where it is worst
+     * @param repeat in inches
+     * @param count of steps
+     * @param ends how much too far out, in inches; below 0 short
+     */
+    record SteppingEndsOff(RunId where, double repeat, int count, double ends) implements Finding {
+        @Override
+        public Severity severity() {
+            return Severity.NOTE;
+        }
+
+        @Override
+        public String code() {
+            return "stepping-ends-off";
+        }
+
+        @Override
+        public Optional<RunId> run() {
+            return Optional.of(where);
+        }
+
+        @Override
+        public Optional<Remedy> remedy() {
+            return Optional.of(new Remedy.SeeMarks(where));
+        }
+    }
+
+    /**
+     * No way fulfils what was wished for.
+     *
+     * @param where the first run of those divided together
+     * @param wish that can't be fulfilled
+     * @param shortest repeat of a range that has a way, in inches; 0 if none has
+     * @param longest repeat of that range, in inches
+     */
+    record NoSolution(RunId where, Wish wish, double shortest, double longest) implements Finding {
+        @Override
+        public Severity severity() {
+            return Severity.WARNING;
+        }
+
+        @Override
+        public String code() {
+            return "no-solution";
+        }
+
+        @Override
+        public Optional<RunId> run() {
+            return Optional.of(where);
+        }
+
+        @Override
+        public Optional<Remedy> remedy() {
+            return shortest > 0
+                    ? Optional.of(new Remedy.AllowRange(where.group(), shortest, longest))
+                    : Optional.empty();
+        }
+    }
+
+    /**
+     * What was chosen for a run no longer comes out on it, so it follows the best candidate.
+     *
+     * @param chosen school
+     * @param length of the run, in inches
+     */
+    record ChoiceGone(RunId where, School chosen, double length) implements Finding {
+        @Override
+        public Severity severity() {
+            return Severity.WARNING;
+        }
+
+        @Override
+        public String code() {
+            return "choice-gone";
+        }
+
+        @Override
+        public Optional<RunId> run() {
+            return Optional.of(where);
+        }
+
+        @Override
+        public Optional<Remedy> remedy() {
+            return Optional.of(new Remedy.FollowBest(where.group()));
+        }
+    }
+
+    /**
+     * An odd space carries nothing yet.
+     *
+     * @param width of it, in inches
+     * @param why it carries nothing
+     */
+    record SpaceEmpty(RunId where, double width, Figure.Why why, Optional<Remedy> remedy) implements Finding {
+        @Override
+        public Severity severity() {
+            return why == Figure.Why.DONT_MEET || why == Figure.Why.NO_TEMPLATE ? Severity.WARNING : Severity.NOTE;
+        }
+
+        @Override
+        public String code() {
+            return "space-empty";
+        }
+
+        @Override
+        public Optional<RunId> run() {
+            return Optional.of(where);
+        }
+    }
+
+    /** A border is tied to one inside that isn't divided in a way it can follow. */
+    record TieBroken(RunId where, Tie tie) implements Finding {
+        @Override
+        public Severity severity() {
+            return Severity.WARNING;
+        }
+
+        @Override
+        public String code() {
+            return "tie-broken";
+        }
+
+        @Override
+        public Optional<RunId> run() {
+            return Optional.of(where);
+        }
+
+        @Override
+        public Optional<Remedy> remedy() {
+            return Optional.of(new Remedy.Untie(where.group()));
+        }
+    }
+
+    /**
+     * A border's inner seam measures otherwise than body and borders inside it add up to.
+     *
+     * @param by how much longer it measures, in inches
+     */
+    record SeamDiffers(RunId where, double by) implements Finding {
+        @Override
+        public Severity severity() {
+            return Severity.WARNING;
+        }
+
+        @Override
+        public String code() {
+            return "seam-differs";
+        }
+
+        @Override
+        public Optional<RunId> run() {
+            return Optional.of(where);
+        }
+
+        @Override
+        public Optional<Remedy> remedy() {
+            RunId.BorderRun border = (RunId.BorderRun) where;
+            return Optional.of(new Remedy.Measure(Dimension.seam(border.border(), border.where())));
+        }
+    }
+
+    /** A strip doesn't lie on the quilt. */
+    record StripOffQuilt(RunId where) implements Finding {
+        @Override
+        public Severity severity() {
+            return Severity.WARNING;
+        }
+
+        @Override
+        public String code() {
+            return "strip-off-quilt";
+        }
+
+        @Override
+        public Optional<RunId> run() {
             return Optional.of(where);
         }
     }
 
     /** Nothing of the template can be laid on the seam. */
-    record SeamOffPlate(Side where) implements Finding {
+    record SeamOffPlate(RunId where) implements Finding {
         @Override
         public Severity severity() {
             return Severity.WARNING;
@@ -234,7 +505,7 @@ public sealed interface Finding {
         }
 
         @Override
-        public Optional<Side> side() {
+        public Optional<RunId> run() {
             return Optional.of(where);
         }
     }
@@ -246,7 +517,7 @@ public sealed interface Finding {
      * @param sweep what an arc takes, in radians
      * @param usable what the template has, in radians
      */
-    record SeveralPlacements(Side where, int parts, double sweep, double usable) implements Finding {
+    record SeveralPlacements(RunId where, int parts, double sweep, double usable) implements Finding {
         @Override
         public Severity severity() {
             return Severity.NOTE;
@@ -258,7 +529,7 @@ public sealed interface Finding {
         }
 
         @Override
-        public Optional<Side> side() {
+        public Optional<RunId> run() {
             return Optional.of(where);
         }
     }
@@ -268,8 +539,9 @@ public sealed interface Finding {
      *
      * @param where the longer of the two
      * @param by how much longer, in inches
+     * @param eased whether both are planned alike already
      */
-    record OppositeSidesDiffer(Side where, double by) implements Finding {
+    record OppositeSidesDiffer(Side where, double by, boolean eased) implements Finding {
         @Override
         public Severity severity() {
             return Severity.WARNING;
@@ -281,13 +553,13 @@ public sealed interface Finding {
         }
 
         @Override
-        public Optional<Side> side() {
-            return Optional.of(where);
+        public Optional<RunId> run() {
+            return Optional.of(RunId.of(where));
         }
 
         @Override
         public Optional<Remedy> remedy() {
-            return Optional.of(new Remedy.Measure(Dimension.body(where)));
+            return Optional.of(eased ? new Remedy.Measure(Dimension.body(where)) : new Remedy.Ease(where, Easing.MEAN));
         }
     }
 
@@ -295,8 +567,9 @@ public sealed interface Finding {
      * The diagonals differ, so the quilt leans.
      *
      * @param by how much longer the one from top left to bottom right is, in inches
+     * @param angle how far the worst corner is off square, in radians
      */
-    record Leans(double by) implements Finding {
+    record Leans(double by, double angle) implements Finding {
         @Override
         public Severity severity() {
             return Severity.WARNING;

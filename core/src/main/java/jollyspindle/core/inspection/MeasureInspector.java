@@ -1,23 +1,24 @@
 package jollyspindle.core.inspection;
 
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.quilt.BodyShape;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.Easing;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltShape;
+import jollyspindle.core.quilt.RingShape;
+import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.quilt.Squareness;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.Stream;
 
 /** Looks whether the measured lengths go together like those of a quilt that lies straight. */
 public final class MeasureInspector {
-
-    /** What a side may be off before it is worth a word, as a part of its length (common practice, no source). */
-    public static final double EASED_UNSEEN = 0.005;
 
     private MeasureInspector() {}
 
@@ -41,28 +42,70 @@ public final class MeasureInspector {
      *
      * @param quilt of which all that is needed is measured
      * @param shape drawn from it
+     * @param limit what a side may be off before it is worth a word, as a part of its length
      */
-    public static List<Finding> inspect(Quilt quilt, QuiltShape shape) {
+    public static List<Finding> inspect(Quilt quilt, QuiltShape shape, double limit) {
         List<Finding> findings = new ArrayList<>();
+        Squareness squareness = Squareness.of(quilt);
         for (Side side : Side.values()) {
             double length = quilt.length(Dimension.body(side));
             double by = length - quilt.length(Dimension.body(side.opposite()));
-            if (by > EASED_UNSEEN * length) {
-                findings.add(new Finding.OppositeSidesDiffer(side, by));
+            if (by > limit * length) {
+                findings.add(
+                        new Finding.OppositeSidesDiffer(side, by, quilt.easing().of(side) != Easing.AS_MEASURED));
             }
         }
-        OptionalDouble down = quilt.get(Dimension.DIAGONAL_DOWN);
-        OptionalDouble up = quilt.get(Dimension.DIAGONAL_UP);
-        double longest = Math.max(down.orElse(0), up.orElse(0));
-        if (down.isPresent() && up.isPresent()) {
-            double by = down.getAsDouble() - up.getAsDouble();
-            if (Math.abs(by) > EASED_UNSEEN * longest) {
-                findings.add(new Finding.Leans(by));
+        double longest = Math.max(
+                quilt.get(Dimension.DIAGONAL_DOWN).orElse(0),
+                quilt.get(Dimension.DIAGONAL_UP).orElse(0));
+        squareness.diagonals().ifPresent(by -> {
+            if (Math.abs(by) > limit * longest) {
+                findings.add(new Finding.Leans(by, squareness.mostOffSquare()));
             }
-        }
-        if (Math.abs(shape.body().diagonalsOff()) > EASED_UNSEEN * longest) {
+        });
+        if (Math.abs(shape.body().diagonalsOff()) > limit * longest) {
             findings.add(new Finding.DiagonalsDontFit(shape.body().diagonalsOff()));
         }
+        seams(quilt, shape, limit, findings);
+        strips(shape, findings);
         return findings;
+    }
+
+    /** What is measured along the seams further out, against what lies inside them. */
+    private static void seams(Quilt quilt, QuiltShape shape, double limit, List<Finding> findings) {
+        for (RingShape ring : shape.rings()) {
+            for (Side side : Side.values()) {
+                RunFrame run = ring.runs().get(side);
+                boolean through = quilt.border(ring.border()).corners().runsThrough(side);
+                if (ring.border() > 1
+                        && !through
+                        && quilt.get(Dimension.seam(ring.border(), side)).isPresent()) {
+                    List<Point> outer = shape.rings().get(ring.border() - 2).outer();
+                    double drawn = outer.get(side.ordinal()).distance(outer.get((side.ordinal() + 1) % 4));
+                    if (Math.abs(run.length() - drawn) > limit * drawn) {
+                        findings.add(new Finding.SeamDiffers(run.id(), run.length() - drawn));
+                    }
+                }
+            }
+        }
+    }
+
+    private static void strips(QuiltShape shape, List<Finding> findings) {
+        List<Point> outer = shape.outer();
+        for (RunFrame strip : shape.strips()) {
+            boolean off = strip.rectangle().stream().anyMatch(corner -> {
+                for (int i = 0; i < 4; i++) {
+                    Point edge = outer.get((i + 1) % 4).minus(outer.get(i));
+                    // Clockwise corners have the inside at their right.
+                    if (edge.cross(corner.minus(outer.get(i))) > 1e-6 * Math.hypot(edge.x(), edge.y())) {
+                        return true;
+                    }
+                }
+                return false;
+            });
+            if (off) {
+                findings.add(new Finding.StripOffQuilt(strip.id()));
+            }
+        }
     }
 }

@@ -1,63 +1,214 @@
 package jollyspindle.core.inspection;
 
 import jollyspindle.core.division.Candidate;
-import jollyspindle.core.division.Counts;
+import jollyspindle.core.division.CandidateFinder;
+import jollyspindle.core.division.Cell;
+import jollyspindle.core.division.DividedRun;
+import jollyspindle.core.division.Figure;
+import jollyspindle.core.division.Judging;
+import jollyspindle.core.division.RunSet;
+import jollyspindle.core.division.School;
+import jollyspindle.core.division.Stepping;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.SeamRegister;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 
-/** Looks at what a chosen candidate does on each side. */
+/** Looks at what a chosen candidate does on each run. */
 public final class RunInspector {
 
-    private RunInspector() {}
+    private final RunSet set;
+    private final Candidate chosen;
+    private final List<Candidate> candidates;
+    private final double reserve;
+    private final boolean outermost;
+    private final CandidateFinder finder;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private RunInspector(
+            CandidateFinder finder, Candidate chosen, List<Candidate> candidates, double reserve, boolean outermost) {
+        this.finder = finder;
+        this.set = finder.set();
+        this.chosen = chosen;
+        this.candidates = candidates;
+        this.reserve = reserve;
+        this.outermost = outermost;
+    }
 
     /**
      * Inspects a candidate.
      *
+     * @param finder of the runs it divides
      * @param chosen candidate
-     * @param template it is stitched with
-     * @param widest what that template spans, in inches
+     * @param candidates all of them, best first
      * @param reserve the strip along the outer edge where nothing may be stitched, in inches
-     * @param better counts that clear reserve and span on every side, if there are any
+     * @param outermost whether the quilt's edge lies beyond these runs
      */
     public static List<Finding> inspect(
-            Candidate chosen, ArcTemplate template, double widest, double reserve, Optional<Counts> better) {
-        Optional<Remedy> remedy =
-                better.<Remedy>map(Remedy.UseCounts::new).or(() -> Optional.of(new Remedy.SeeShelf()));
-        List<Finding> findings = new ArrayList<>();
-        for (Side side : Side.values()) {
-            Optional<ArcFit> fit = chosen.fit(side);
-            if (fit.isEmpty()) {
-                findings.add(new Finding.RepeatTooWide(side, chosen.repeat(side), widest, remedy));
-            } else {
-                inspect(side, fit.get(), template, reserve, remedy, findings);
-            }
-        }
-        return findings;
+            CandidateFinder finder, Candidate chosen, List<Candidate> candidates, double reserve, boolean outermost) {
+        RunInspector inspector = new RunInspector(finder, chosen, candidates, reserve, outermost);
+        inspector.inspect();
+        return inspector.findings;
     }
 
-    private static void inspect(
-            Side side,
-            ArcFit fit,
-            ArcTemplate template,
-            double reserve,
-            Optional<Remedy> remedy,
-            List<Finding> findings) {
-        if (!fit.fitsRoom()) {
-            findings.add(new Finding.IntoReserve(side, fit.overRoom(), reserve, remedy));
+    private void inspect() {
+        Optional<Remedy> clearing = chosen.clears()
+                ? Optional.empty()
+                : candidates.stream()
+                        .filter(Candidate::clears)
+                        .findFirst()
+                        .or(() -> finder.clearing(chosen))
+                        .<Remedy>map(c -> new Remedy.Divide(c.schools()))
+                        .or(() -> Optional.of(new Remedy.SeeShelf()));
+        for (DividedRun run : chosen.runs()) {
+            fits(run, clearing);
+            spaces(run);
+            evenness(run);
         }
+        sides();
+        stepping();
+        wish();
+    }
+
+    private void fits(DividedRun run, Optional<Remedy> clearing) {
+        if (run.tooWide() > 0) {
+            findings.add(new Finding.RepeatTooWide(
+                    run.id(), run.tooWide(), ArcFit.widest(set.template(), set.machine()), clearing));
+        }
+        if (run.overRoom() > 1e-9) {
+            findings.add(new Finding.IntoReserve(run.id(), run.overRoom(), reserve, outermost, clearing));
+        }
+        run.fit().ifPresent(fit -> plate(run.id(), fit));
+    }
+
+    private void plate(RunId id, ArcFit fit) {
+        ArcTemplate template = set.template();
         // With an even number of parts the template never stands upright, and nothing is laid on the seam.
         if (fit.parts() % 2 == 1 && fit.register() instanceof SeamRegister.OffThePlate) {
-            findings.add(new Finding.SeamOffPlate(side));
+            findings.add(new Finding.SeamOffPlate(id));
         }
         if (fit.parts() > 1) {
-            findings.add(new Finding.SeveralPlacements(
-                    side, fit.parts(), fit.segment().sweep(), template.usableSweep()));
+            findings.add(
+                    new Finding.SeveralPlacements(id, fit.parts(), fit.segment().sweep(), template.usableSweep()));
         }
+    }
+
+    private void spaces(DividedRun run) {
+        double width = run.division().leftover();
+        if (width <= set.judging().leftoverAlone()) {
+            return;
+        }
+        Figure figure = run.middle().or(run::end).orElseThrow();
+        if (figure instanceof Figure.Empty empty && empty.why() != Figure.Why.TOO_WIDE) {
+            findings.add(new Finding.SpaceEmpty(run.id(), width, empty.why(), without(c -> c.runs().stream()
+                    .allMatch(r -> r.division().leftover() <= set.judging().leftoverAlone()))));
+        }
+    }
+
+    private void evenness(DividedRun run) {
+        Judging judging = set.judging();
+        double uneven = run.division().unevenness();
+        List<Cell> cells = run.division().cells();
+        double usual = run.division().repeat();
+        double first = cornerWidth(cells.get(0), usual);
+        double last = cornerWidth(cells.get(cells.size() - 1), usual);
+        double odd = Math.abs(first - usual) >= Math.abs(last - usual) ? first : last;
+        // Where all repeats but the corner's are alike, the corner's is the trouble; else the run is uneven.
+        boolean atCorner = Math.abs(odd - usual) > judging.stretchUnseen();
+        if (atCorner && !figureAtEndIsFree(run)) {
+            findings.add(new Finding.OddAtCorner(run.id(), odd, usual, without(c -> c.runs().stream()
+                    .allMatch(r -> r.end().isEmpty() && r.division().unevenness() <= judging.stretchUnseen()))));
+        } else if (uneven > judging.stretchUnseen()) {
+            findings.add(new Finding.StretchSeen(
+                    run.id(), uneven, judging.stretchUnseen(), true, without(c -> c.runs().stream()
+                            .allMatch(r -> r.division().unevenness() <= judging.stretchUnseen()))));
+        }
+    }
+
+    private static double cornerWidth(Cell cell, double usual) {
+        return cell.kind() == Cell.Kind.HALF ? usual : cell.width();
+    }
+
+    /** Whether the corner's motif, or nothing, stands on the odd piece at the end. */
+    private static boolean figureAtEndIsFree(DividedRun run) {
+        return run.end().filter(Figure.Empty.class::isInstance).isPresent();
+    }
+
+    private void sides() {
+        for (Side side : new Side[] {Side.TOP, Side.RIGHT}) {
+            Optional<DividedRun> here = on(side);
+            Optional<DividedRun> opposite = on(side.opposite());
+            if (here.isPresent() && opposite.isPresent()) {
+                int a = here.get().division().count();
+                int b = opposite.get().division().count();
+                if (a != b) {
+                    DividedRun more = a > b ? here.get() : opposite.get();
+                    DividedRun fewer = a > b ? opposite.get() : here.get();
+                    School school = fewer.school();
+                    findings.add(new Finding.CountsDiffer(
+                            more.id(),
+                            Math.max(a, b),
+                            Math.min(a, b),
+                            school.divide(more.run().length()).map(d -> new Remedy.Divide(Map.of(more.id(), school)))));
+                }
+            }
+        }
+        double mismatch = chosen.mismatch();
+        if (mismatch > set.judging().mismatchUnseen()) {
+            RunId worst = chosen.runs().stream()
+                    .max(Comparator.comparingDouble(r -> r.division().repeat()))
+                    .map(DividedRun::id)
+                    .orElseThrow();
+            findings.add(new Finding.StretchSeen(
+                    worst,
+                    mismatch,
+                    set.judging().mismatchUnseen(),
+                    false,
+                    without(c -> c.mismatch() <= set.judging().mismatchUnseen())));
+        }
+    }
+
+    private Optional<DividedRun> on(Side side) {
+        return chosen.runs().stream()
+                .filter(r -> r.id().side().filter(side::equals).isPresent())
+                .findFirst();
+    }
+
+    /** The best candidate that hasn't the trouble. */
+    private Optional<Remedy> without(Predicate<Candidate> hasnt) {
+        return candidates.stream()
+                .filter(hasnt)
+                .filter(Candidate::spans)
+                .findFirst()
+                .map(c -> new Remedy.Divide(c.schools()));
+    }
+
+    private void stepping() {
+        chosen.runs().stream()
+                .max(Comparator.comparingDouble(r -> Math.abs(stepped(r))))
+                .filter(r -> Math.abs(stepped(r)) >= set.judging().stretchUnseen())
+                .ifPresent(r -> findings.add(new Finding.SteppingEndsOff(
+                        r.id(), r.division().repeat(), r.division().count(), stepped(r))));
+    }
+
+    private double stepped(DividedRun run) {
+        return Stepping.error(run.division().repeat(), run.division().count(), set.tape());
+    }
+
+    private void wish() {
+        finder.rangeWithSolution()
+                .ifPresent(range -> findings.add(new Finding.NoSolution(
+                        set.runs().get(0).id(),
+                        set.wish(),
+                        range.length == 0 ? 0 : range[0],
+                        range.length == 0 ? 0 : range[1])));
     }
 }

@@ -2,15 +2,15 @@ package jollyspindle.core.marking;
 
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeReading;
-import jollyspindle.core.quilt.Side;
+import jollyspindle.core.quilt.RunId;
 
 /**
  * A place on a run that is marked, or that a seam marks already.
  *
  * @param id unique in a plan, such as {@code top-valley-3}
- * @param side whose run it is on
+ * @param run it is on
  * @param kind what it is
- * @param number which of its kind; valleys count from 0 at the run's zero, crowns and hand-overs from 1
+ * @param number which of its kind; valleys count from 0 at the run's zero, the others from 1
  * @param onCentre whether it stands on the run's centre
  * @param along from the run's zero, in inches, exact
  * @param across from the seam outward, in inches, exact
@@ -22,7 +22,7 @@ import jollyspindle.core.quilt.Side;
  */
 public record Mark(
         String id,
-        Side side,
+        RunId run,
         Kind kind,
         int number,
         boolean onCentre,
@@ -42,6 +42,8 @@ public record Mark(
         CROWN,
         /** The middle of a run, where no valley stands on it. */
         CENTRE,
+        /** Where two half arcs meet in the middle of a run. */
+        MEETING,
         /** Where one placement of an arc's template hands over to the next. */
         HAND_OVER
     }

@@ -2,19 +2,22 @@ package jollyspindle.core.plan;
 
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.CandidateFinder;
-import jollyspindle.core.division.Counts;
-import jollyspindle.core.division.EvenDivision;
-import jollyspindle.core.division.Ring;
+import jollyspindle.core.division.DividedRun;
+import jollyspindle.core.division.Run;
+import jollyspindle.core.division.RunSet;
+import jollyspindle.core.division.School;
+import jollyspindle.core.division.Tie;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.MeasureInspector;
 import jollyspindle.core.inspection.RunInspector;
 import jollyspindle.core.motif.SingleArcs;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
-import jollyspindle.core.quilt.Side;
-import jollyspindle.core.shelf.ArcFit;
+import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.Squareness;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.Template;
@@ -22,51 +25,52 @@ import jollyspindle.core.shelf.TemplateInspector;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * Computes the plan of a job. The same job always gives the same plan; whatever can't be planned becomes a finding, and
  * the rest is planned all the same.
+ *
+ * <p>A planner remembers what it weighed last, so that planning a job again in which only something else has changed doesn't
+ * weigh it anew. What it gives doesn't depend on that.
  */
 public final class Planner {
 
-    private Planner() {}
+    /** What the candidates of a group depend on. */
+    private record Weighed(RunSet set, List<Tied> tied) {}
+
+    private record Tied(Tie tie, RunSet set) {}
+
+    private Map<Weighed, CandidateFinder> remembered = Map.of();
 
     /** Plans a job, whatever state it is in. */
     public static WorkPlan plan(QuiltJob job) {
+        return new Planner().planAgain(job);
+    }
+
+    /** Plans a job, using what is remembered of those before. */
+    public WorkPlan planAgain(QuiltJob job) {
         Quilt quilt = job.quilt();
         List<Dimension> missing = quilt.missing();
         if (!missing.isEmpty()) {
-            return unplanned(job, Optional.empty(), List.of(new Finding.NotMeasured(missing)));
+            return unplanned(job, new Finding.NotMeasured(missing));
         }
         Optional<Finding> impossible = MeasureInspector.impossible(quilt);
         if (impossible.isPresent()) {
-            return unplanned(job, Optional.empty(), List.of(impossible.get()));
+            return unplanned(job, impossible.get());
         }
-        QuiltShape shape = QuiltShape.of(quilt);
-        List<Finding> findings = new ArrayList<>(MeasureInspector.inspect(quilt, shape));
-        Optional<ArcTemplate> template = job.arc();
-        if (template.isEmpty()) {
-            findings.add(new Finding.NoTemplate());
-            return unplanned(job, Optional.of(shape), findings);
-        }
-        Optional<ArcTemplate.Difficulty> difficulty = template.get().difficulty(job.machine());
-        if (difficulty.isPresent()) {
-            findings.add(new Finding.TemplateUseless(
-                    template.get().name(),
-                    difficulty.get(),
-                    template.get().edgeRadius(),
-                    job.machine().footRadius()));
-            return unplanned(job, Optional.of(shape), findings);
-        }
-        TemplateInspector.inspect(job.chosenTemplate().orElseThrow(), job.machine()).stream()
-                .filter(Planner::concernsTheJob)
-                .forEach(c ->
-                        findings.add(new Finding.TemplateConcern(template.get().name(), c)));
-        return plan(job, shape, template.get(), findings);
+        return new Planning(job).plan();
+    }
+
+    private static WorkPlan unplanned(QuiltJob job, Finding finding) {
+        return new WorkPlan(job, Optional.empty(), Optional.empty(), List.of(), List.of(), List.of(finding));
     }
 
     /** What the shelf says of a template besides doesn't touch the border. */
@@ -77,89 +81,207 @@ public final class Planner {
     }
 
     /**
-     * How the job's copy of the template it uses compares with the shelf's.
+     * How the job's copies of the templates it uses compare with the shelf's.
      *
      * @param shelf the quilter's
      */
     public static List<Finding> compareWithShelf(QuiltJob job, List<Template> shelf) {
-        Optional<Template> copy = job.chosenTemplate();
-        if (copy.isEmpty()) {
-            return List.of();
-        }
-        String id = copy.get().id();
-        Optional<Template> there = shelf.stream().filter(t -> t.id().equals(id)).findFirst();
+        Set<Template> copies = new LinkedHashSet<>();
+        job.quilt().groups().forEach(group -> job.chosenTemplate(group).ifPresent(copies::add));
+        return copies.stream().flatMap(copy -> compare(copy, shelf).stream()).toList();
+    }
+
+    private static Optional<Finding> compare(Template copy, List<Template> shelf) {
+        Optional<Template> there =
+                shelf.stream().filter(t -> t.id().equals(copy.id())).findFirst();
         if (there.isEmpty()) {
-            return List.of(new Finding.NotOnShelf(copy.get().name(), id));
+            return Optional.of(new Finding.NotOnShelf(copy.name(), copy.id()));
         }
-        return there.get().worksLike(copy.get())
-                ? List.of()
-                : List.of(new Finding.ChangedOnShelf(copy.get().name(), id));
+        return there.get().worksLike(copy)
+                ? Optional.empty()
+                : Optional.of(new Finding.ChangedOnShelf(copy.name(), copy.id()));
     }
 
     /**
-     * The counts that have one repeat more or fewer on a side, its neighbours following; nothing while the job can't be
-     * divided.
+     * The way that has more repeats or fewer on a run, its neighbours following.
      *
      * @param plan of the job as it stands
-     * @param step what to add to the count of this side
+     * @param by how many more; below 0 fewer
+     * @return nothing while the run can't be divided, or if there is none
      */
-    public static Optional<Counts> step(WorkPlan plan, Side side, int step) {
-        return plan.chosen().map(chosen -> {
-            QuiltJob job = plan.job();
-            CandidateFinder finder = new CandidateFinder(
-                    ring(job, plan.shape().orElseThrow(), job.arc().orElseThrow()),
-                    job.layout().wantedRepeat());
-            return finder.withCount(side, chosen.counts().on(side) + step);
-        });
+    public static Optional<Candidate> step(WorkPlan plan, RunId id, int by) {
+        return plan.group(id.group()).flatMap(group -> new CandidateFinder(group.set()).step(group.chosen(), id, by));
     }
 
-    private static WorkPlan unplanned(QuiltJob job, Optional<QuiltShape> shape, List<Finding> findings) {
-        return new WorkPlan(job, shape, List.of(), Optional.empty(), List.of(), worstFirst(findings));
-    }
+    /** One job on its way to its plan. */
+    private final class Planning {
 
-    private static WorkPlan plan(QuiltJob job, QuiltShape shape, ArcTemplate template, List<Finding> findings) {
-        CandidateFinder finder =
-                new CandidateFinder(ring(job, shape, template), job.layout().wantedRepeat());
-        List<Candidate> candidates = finder.find(job.layout().counts());
-        Candidate chosen = job.layout()
-                .counts()
-                .flatMap(counts -> candidates.stream()
-                        .filter(c -> c.counts().equals(counts))
-                        .findFirst())
-                .orElse(candidates.get(0));
-        List<RunPlan> runs = new ArrayList<>();
-        for (Side side : Side.values()) {
-            chosen.fit(side).ifPresent(fit -> runs.add(run(job, shape.runs().get(side), template, chosen, fit)));
+        private final QuiltJob job;
+        private final Quilt quilt;
+        private final QuiltShape shape;
+        private final List<Finding> findings;
+        private final Map<GroupId, RunSet> sets = new TreeMap<>();
+        private final Map<GroupId, GroupPlan> groups = new TreeMap<>();
+        private final List<RunPlan> runs = new ArrayList<>();
+        private final Map<Weighed, CandidateFinder> used = new HashMap<>();
+
+        Planning(QuiltJob job) {
+            this.job = job;
+            this.quilt = job.quilt();
+            this.shape = QuiltShape.of(quilt);
+            this.findings = new ArrayList<>(
+                    MeasureInspector.inspect(quilt, shape, job.judging().squareLimit()));
         }
-        findings.addAll(RunInspector.inspect(
-                chosen,
-                template,
-                ArcFit.widest(template, job.machine()),
-                job.quilt().length(Dimension.RESERVE),
-                finder.clearing(chosen.counts())));
-        return new WorkPlan(
-                job, Optional.of(shape), candidates, Optional.of(chosen), List.copyOf(runs), worstFirst(findings));
-    }
 
-    private static Ring ring(QuiltJob job, QuiltShape shape, ArcTemplate template) {
-        Map<Side, Double> lengths = new EnumMap<>(Side.class);
-        Map<Side, Double> rooms = new EnumMap<>(Side.class);
-        for (Side side : Side.values()) {
-            lengths.put(side, shape.runs().get(side).length());
-            rooms.put(side, job.quilt().room(side));
+        WorkPlan plan() {
+            List<Template> looked = new ArrayList<>();
+            for (GroupId group : quilt.groups()) {
+                template(group, looked).ifPresent(arc -> sets.put(group, set(group, arc)));
+            }
+            sets.keySet().forEach(this::divide);
+            groups.values().forEach(this::layOut);
+            remembered = used;
+            return new WorkPlan(
+                    job,
+                    Optional.of(shape),
+                    Optional.of(Squareness.of(quilt)),
+                    List.copyOf(groups.values()),
+                    List.copyOf(runs),
+                    findings.stream()
+                            .sorted(Comparator.comparing(Finding::severity))
+                            .toList());
         }
-        return new Ring(lengths, rooms, job.quilt().length(Dimension.CLEARANCE), template, job.machine());
-    }
 
-    private static RunPlan run(QuiltJob job, RunFrame frame, ArcTemplate template, Candidate chosen, ArcFit fit) {
-        EvenDivision division = new EvenDivision(frame.length(), chosen.counts().on(frame.side()));
-        SingleArcs motif = new SingleArcs(template, job.quilt().length(Dimension.CLEARANCE));
-        boolean endsOnSeams =
-                !job.quilt().corners().runsThrough(frame.side()) && job.quilt().length(Dimension.CLEARANCE) == 0;
-        return new RunPlan(frame, division, fit, motif.layOut(frame, division, fit, job.tape(), endsOnSeams));
-    }
+        /** The template of a group, if it can be used; what is the matter with it is told once. */
+        private Optional<ArcTemplate> template(GroupId group, List<Template> looked) {
+            Optional<ArcTemplate> arc = job.arc(group);
+            if (arc.isEmpty()) {
+                findings.add(new Finding.NoTemplate(quilt.runs(group).get(0)));
+                return arc;
+            }
+            Template template = job.chosenTemplate(group).orElseThrow();
+            boolean first = !looked.contains(template);
+            looked.add(template);
+            Optional<ArcTemplate.Difficulty> difficulty = arc.get().difficulty(job.machine());
+            if (difficulty.isPresent()) {
+                if (first) {
+                    findings.add(new Finding.TemplateUseless(
+                            template.name(),
+                            difficulty.get(),
+                            arc.get().edgeRadius(),
+                            job.machine().footRadius()));
+                }
+                return Optional.empty();
+            }
+            if (first) {
+                TemplateInspector.inspect(template, job.machine()).stream()
+                        .filter(Planner::concernsTheJob)
+                        .forEach(c -> findings.add(new Finding.TemplateConcern(template.name(), c)));
+            }
+            return arc;
+        }
 
-    private static List<Finding> worstFirst(List<Finding> findings) {
-        return findings.stream().sorted(Comparator.comparing(Finding::severity)).toList();
+        private RunSet set(GroupId group, ArcTemplate template) {
+            List<Run> all = quilt.runs(group).stream()
+                    .map(shape::run)
+                    .map(frame -> new Run(frame.id(), frame.length(), frame.room(), frame.clearance()))
+                    .toList();
+            List<ArcTemplate> others = job.templates().stream()
+                    .flatMap(t -> t.arcs().stream())
+                    .filter(arc -> arc.difficulty(job.machine()).isEmpty())
+                    .toList();
+            return new RunSet(
+                    all,
+                    template,
+                    others,
+                    job.machine(),
+                    job.tape(),
+                    job.layout(group).wish(),
+                    job.judging(),
+                    quilt.unit(group));
+        }
+
+        /** A group's finder, remembered if it has been used before; the borders tied to it count with it. */
+        private CandidateFinder finder(GroupId group) {
+            List<Tied> tied = sets.keySet().stream()
+                    .flatMap(other -> job.layout(other).tie().stream()
+                            .filter(tie -> GroupId.border(tie.to()).equals(group)
+                                    && GroupId.border(tie.border()).equals(other))
+                            .map(tie -> new Tied(tie, sets.get(other))))
+                    .toList();
+            Weighed key = new Weighed(sets.get(group), tied);
+            CandidateFinder finder = remembered.get(key);
+            if (finder == null) {
+                finder = new CandidateFinder(
+                        sets.get(group),
+                        tied.stream()
+                                .map(t -> new CandidateFinder.TiedSet(
+                                        finder(GroupId.border(t.tie().border())), t.tie()))
+                                .toList());
+            }
+            used.put(key, finder);
+            return finder;
+        }
+
+        private void divide(GroupId group) {
+            CandidateFinder finder = finder(group);
+            Optional<Candidate> followed = followed(group, finder);
+            if (followed.isPresent()) {
+                groups.put(group, new GroupPlan(group, finder.set(), List.of(followed.get()), followed.get()));
+                return;
+            }
+            Map<RunId, School> kept = job.layout(group).chosen();
+            List<Candidate> candidates = finder.find(kept);
+            // Without a choice the best holds; with one, what it makes of the best.
+            Candidate chosen = finder.mine(kept, finder.best()).orElse(candidates.get(0));
+            for (Run run : finder.set().runs()) {
+                School school = kept.get(run.id());
+                if (school != null && school.divide(run.length()).isEmpty()) {
+                    findings.add(new Finding.ChoiceGone(run.id(), school, run.length()));
+                }
+            }
+            groups.put(group, new GroupPlan(group, finder.set(), candidates, chosen));
+        }
+
+        /** What a tied border follows. */
+        private Optional<Candidate> followed(GroupId group, CandidateFinder finder) {
+            Optional<Tie> tie = job.layout(group).tie();
+            if (tie.isEmpty()) {
+                return Optional.empty();
+            }
+            Optional<Candidate> followed = Optional.ofNullable(
+                            groups.get(GroupId.border(tie.get().to())))
+                    .flatMap(inside -> tie.get().follow(inside.chosen().schools()))
+                    .flatMap(finder::judge);
+            if (followed.isEmpty()) {
+                findings.add(new Finding.TieBroken(quilt.runs(group).get(0), tie.get()));
+            }
+            return followed;
+        }
+
+        private void layOut(GroupPlan group) {
+            OptionalDouble unit = quilt.unit(group.id());
+            for (DividedRun divided : group.chosen().runs()) {
+                if (divided.fit().isPresent()) {
+                    RunFrame frame = shape.run(divided.id());
+                    runs.add(new RunPlan(
+                            frame, divided, SingleArcs.layOut(frame, divided, job.tape(), endsOnSeams(frame), unit)));
+                }
+            }
+            boolean outermost = !group.id().strip()
+                    && group.id().number() == quilt.borders().size();
+            findings.addAll(RunInspector.inspect(
+                    finder(group.id()),
+                    group.chosen(),
+                    group.candidates(),
+                    outermost ? quilt.length(Dimension.RESERVE) : 0,
+                    outermost));
+        }
+
+        private boolean endsOnSeams(RunFrame frame) {
+            boolean through = frame.id() instanceof RunId.BorderRun border
+                    && quilt.border(border.border()).corners().runsThrough(border.where());
+            return !through && frame.clearance() == 0;
+        }
     }
 }

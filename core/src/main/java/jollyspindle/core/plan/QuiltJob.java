@@ -1,17 +1,27 @@
 package jollyspindle.core.plan;
 
 import jollyspindle.core.division.Counts;
+import jollyspindle.core.division.Judging;
+import jollyspindle.core.division.School;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 
 /**
@@ -22,12 +32,24 @@ import java.util.stream.IntStream;
  * @param machine it is stitched on
  * @param quilt as measured
  * @param templates copies of the templates this job uses, or has used, each id once
- * @param layout what was decided for the border
+ * @param judging how ways to come out are weighed
+ * @param layouts what was decided for each border and strip; where nothing was, {@link #layout} says what holds
  */
 public record QuiltJob(
-        String name, TapeScale tape, Machine machine, Quilt quilt, List<Template> templates, RingLayout layout) {
+        String name,
+        TapeScale tape,
+        Machine machine,
+        Quilt quilt,
+        List<Template> templates,
+        Judging judging,
+        SortedMap<GroupId, RunLayout> layouts) {
 
     public static final int LONGEST_NAME = 80;
+
+    private static final GroupId FIRST = GroupId.border(1);
+
+    /** About how long a repeat is while nothing is said, in inches. */
+    private static final double USUAL_REPEAT = 6;
 
     public QuiltJob {
         if (name.isBlank() || name.length() > LONGEST_NAME) {
@@ -40,26 +62,67 @@ public record QuiltJob(
                 throw new IllegalArgumentException("two templates are called " + t.id());
             }
         });
+        layouts = Collections.unmodifiableSortedMap(new TreeMap<>(layouts));
+    }
+
+    /** A job of a quilt with one border. */
+    public QuiltJob(
+            String name, TapeScale tape, Machine machine, Quilt quilt, List<Template> templates, RunLayout layout) {
+        this(name, tape, machine, quilt, templates, Judging.usual(), new TreeMap<>(Map.of(FIRST, layout)));
     }
 
     public QuiltJob withName(String other) {
-        return new QuiltJob(other, tape, machine, quilt, templates, layout);
+        return new QuiltJob(other, tape, machine, quilt, templates, judging, layouts);
     }
 
     public QuiltJob withTape(TapeScale other) {
-        return new QuiltJob(name, other, machine, quilt, templates, layout);
+        return new QuiltJob(name, other, machine, quilt, templates, judging, layouts);
     }
 
     public QuiltJob withMachine(Machine other) {
-        return new QuiltJob(name, tape, other, quilt, templates, layout);
+        return new QuiltJob(name, tape, other, quilt, templates, judging, layouts);
     }
 
+    /** This job of another quilt, whose borders and strips are the same ones. */
     public QuiltJob withQuilt(Quilt other) {
-        return new QuiltJob(name, tape, machine, other, templates, layout);
+        return new QuiltJob(name, tape, machine, other, templates, judging, layouts);
     }
 
     public QuiltJob withTemplates(List<Template> other) {
-        return new QuiltJob(name, tape, machine, quilt, other, layout);
+        return new QuiltJob(name, tape, machine, quilt, other, judging, layouts);
+    }
+
+    public QuiltJob with(Judging other) {
+        return new QuiltJob(name, tape, machine, quilt, templates, other, layouts);
+    }
+
+    /** This job without a border; the layouts of those outside it move in with them. */
+    public QuiltJob withoutBorder(int number) {
+        return withQuilt(quilt.withoutBorder(number)).withoutLayout(GroupId.border(number));
+    }
+
+    /** This job without a strip; the layouts of those after it move up with them. */
+    public QuiltJob withoutStrip(int number) {
+        var strips = new ArrayList<>(quilt.strips());
+        strips.remove(number - 1);
+        return withQuilt(quilt.withStrips(strips)).withoutLayout(GroupId.strip(number));
+    }
+
+    private QuiltJob withoutLayout(GroupId gone) {
+        TreeMap<GroupId, RunLayout> moved = new TreeMap<>();
+        layouts.forEach((id, layout) -> {
+            if (id.strip() != gone.strip() || id.number() < gone.number()) {
+                moved.put(id, layout);
+            } else if (id.number() > gone.number()) {
+                int to = id.number() - 1;
+                RunLayout kept =
+                        layout.tie().filter(t -> t.to() == gone.number()).isPresent()
+                                ? layout.with(Optional.empty())
+                                : layout;
+                moved.put(new GroupId(id.strip(), to), kept.moved(to));
+            }
+        });
+        return new QuiltJob(name, tape, machine, quilt, templates, judging, moved);
     }
 
     /** This job with a copy of a template: in place of the one with the same id, or besides the others. */
@@ -77,27 +140,67 @@ public record QuiltJob(
         return withTemplates(all);
     }
 
+    /** What was decided for a group; while nothing was, the innermost border's template and repeat. */
+    public RunLayout layout(GroupId group) {
+        RunLayout own = layouts.get(group);
+        if (own != null) {
+            return own;
+        }
+        RunLayout first = layouts.get(FIRST);
+        return first == null
+                ? RunLayout.of(Optional.empty(), USUAL_REPEAT)
+                : RunLayout.of(first.templateId(), first.wish().repeat()).withGuide(first.guideId());
+    }
+
+    /** What was decided for the innermost border. */
+    public RunLayout layout() {
+        return layout(FIRST);
+    }
+
+    public QuiltJob withLayout(GroupId group, RunLayout other) {
+        TreeMap<GroupId, RunLayout> copy = new TreeMap<>(layouts);
+        copy.put(group, other);
+        return new QuiltJob(name, tape, machine, quilt, templates, judging, copy);
+    }
+
+    /** This job with a group's layout changed. */
+    public QuiltJob editing(GroupId group, UnaryOperator<RunLayout> change) {
+        return withLayout(group, change.apply(layout(group)));
+    }
+
+    /** This job with runs divided by given schools; others stay as they are. */
+    public QuiltJob choosing(Map<RunId, School> schools) {
+        QuiltJob next = this;
+        for (GroupId group :
+                schools.keySet().stream().map(RunId::group).distinct().toList()) {
+            TreeMap<RunId, School> own = new TreeMap<>(schools);
+            own.keySet().removeIf(id -> !id.group().equals(group));
+            next = next.editing(group, layout -> layout.choosing(own));
+        }
+        return next;
+    }
+
+    /** This job with the innermost border divided evenly. */
+    public QuiltJob withCounts(Counts counts) {
+        TreeMap<RunId, School> schools = new TreeMap<>();
+        for (Side side : Side.values()) {
+            schools.put(RunId.of(side), new School.Even(counts.on(side)));
+        }
+        return choosing(schools);
+    }
+
+    /** This job with another wanted repeat on the innermost border; what was chosen for the old one is let go. */
+    public QuiltJob withWantedRepeat(double inches) {
+        return editing(FIRST, layout -> layout.with(layout.wish().withRepeat(inches)));
+    }
+
     /**
-     * This job using an edge of a template it has a copy of.
+     * This job using an edge of a template it has a copy of, on the innermost border.
      *
      * @param guideId of the edge; its main one if it has no such
      */
     public QuiltJob withTemplateChosen(String id, Optional<String> guideId) {
-        return withLayout(new RingLayout(Optional.of(id), guideId, layout.wantedRepeat(), layout.counts()));
-    }
-
-    /** This job with another wanted repeat; counts chosen for the old one are let go. */
-    public QuiltJob withWantedRepeat(double inches) {
-        return withLayout(new RingLayout(layout.templateId(), layout.guideId(), inches, Optional.empty()));
-    }
-
-    public QuiltJob withCounts(Counts counts) {
-        return withLayout(
-                new RingLayout(layout.templateId(), layout.guideId(), layout.wantedRepeat(), Optional.of(counts)));
-    }
-
-    private QuiltJob withLayout(RingLayout other) {
-        return new QuiltJob(name, tape, machine, quilt, templates, other);
+        return editing(FIRST, layout -> layout.withTemplate(id, guideId));
     }
 
     /** The job's copy of a template. */
@@ -105,17 +208,36 @@ public record QuiltJob(
         return templates.stream().filter(t -> t.id().equals(id)).findFirst();
     }
 
-    /** The copy of the chosen template, if one is chosen and here. */
-    public Optional<Template> chosenTemplate() {
-        return layout.templateId().flatMap(this::template);
+    /** The copy of the template chosen for a group, if one is chosen and here. */
+    public Optional<Template> chosenTemplate(GroupId group) {
+        return layout(group).templateId().flatMap(this::template);
     }
 
-    /** The edge the border's arcs are stitched along, if a template with a round one is chosen. */
-    public Optional<ArcTemplate> arc() {
-        List<ArcTemplate> arcs = chosenTemplate().map(Template::arcs).orElse(List.of());
+    /** The copy of the template chosen for the innermost border, if one is chosen and here. */
+    public Optional<Template> chosenTemplate() {
+        return chosenTemplate(FIRST);
+    }
+
+    /** The edge a group's arcs are stitched along, if a template with a round one is chosen. */
+    public Optional<ArcTemplate> arc(GroupId group) {
+        List<ArcTemplate> arcs = chosenTemplate(group).map(Template::arcs).orElse(List.of());
         return arcs.stream()
-                .filter(arc -> layout.guideId().filter(arc.guideId()::equals).isPresent())
+                .filter(arc ->
+                        layout(group).guideId().filter(arc.guideId()::equals).isPresent())
                 .findFirst()
                 .or(() -> arcs.stream().findFirst());
+    }
+
+    /** The edge the innermost border's arcs are stitched along, if a template with a round one is chosen. */
+    public Optional<ArcTemplate> arc() {
+        return arc(FIRST);
+    }
+
+    /** A round edge of one of the job's templates. */
+    public Optional<ArcTemplate> arc(String templateId, String guideId) {
+        return template(templateId).stream()
+                .flatMap(t -> t.arcs().stream())
+                .filter(arc -> arc.guideId().equals(guideId))
+                .findFirst();
     }
 }

@@ -1,11 +1,13 @@
 package jollyspindle.core.plan;
 
-import jollyspindle.core.division.Candidate;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.QuiltShape;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.quilt.Squareness;
 
 import java.util.Comparator;
 import java.util.List;
@@ -17,16 +19,16 @@ import java.util.stream.Stream;
  *
  * @param job it was computed from
  * @param shape of the quilt, once what is needed is measured
- * @param candidates for the counts of repeats, best first
- * @param chosen the candidate the runs follow
- * @param runs what to do, clockwise from the top; a side is missing where nothing can be planned
+ * @param squareness of the body, as soon as its sides are measured
+ * @param groups how runs come out, borders from the body outward, then strips; missing where nothing can be divided
+ * @param runs what to do, border by border clockwise from the top, then strips; missing where nothing can be planned
  * @param findings what the quilter should know, worst first
  */
 public record WorkPlan(
         QuiltJob job,
         Optional<QuiltShape> shape,
-        List<Candidate> candidates,
-        Optional<Candidate> chosen,
+        Optional<Squareness> squareness,
+        List<GroupPlan> groups,
         List<RunPlan> runs,
         List<Finding> findings) {
 
@@ -35,11 +37,20 @@ public record WorkPlan(
         List<Finding> all = Stream.concat(findings.stream(), more.stream())
                 .sorted(Comparator.comparing(Finding::severity))
                 .toList();
-        return new WorkPlan(job, shape, candidates, chosen, runs, all);
+        return new WorkPlan(job, shape, squareness, groups, runs, all);
     }
 
+    public Optional<GroupPlan> group(GroupId id) {
+        return groups.stream().filter(g -> g.id().equals(id)).findFirst();
+    }
+
+    public Optional<RunPlan> run(RunId id) {
+        return runs.stream().filter(r -> r.id().equals(id)).findFirst();
+    }
+
+    /** The innermost border's run along a side. */
     public Optional<RunPlan> run(Side side) {
-        return runs.stream().filter(r -> r.side() == side).findFirst();
+        return run(RunId.of(side));
     }
 
     public boolean hasProblems() {

@@ -8,7 +8,7 @@ import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
 
 /**
- * The body's four corners, drawn true from what the tape measured.
+ * The body's four corners, drawn true from what the tape measured, or what opposite sides are eased to.
  *
  * <p>Four sides leave one freedom, how far the figure leans. With no diagonal measured it leans so that both are alike;
  * with one, so that this one is as measured; with both, so that their difference is as measured. Diagonals that would
@@ -38,10 +38,10 @@ public record BodyShape(Point topLeft, Point topRight, Point bottomRight, Point 
     }
 
     static Optional<Range> diagonalRange(Quilt quilt, Dimension diagonal) {
-        double top = quilt.length(Dimension.BODY_TOP);
-        double right = quilt.length(Dimension.BODY_RIGHT);
-        double bottom = quilt.length(Dimension.BODY_BOTTOM);
-        double left = quilt.length(Dimension.BODY_LEFT);
+        double top = quilt.planned(Side.TOP);
+        double right = quilt.planned(Side.RIGHT);
+        double bottom = quilt.planned(Side.BOTTOM);
+        double left = quilt.planned(Side.LEFT);
         boolean down = diagonal == Dimension.DIAGONAL_DOWN;
         double shortest = down
                 ? Math.max(Math.abs(top - right), Math.abs(bottom - left))
@@ -134,8 +134,8 @@ public record BodyShape(Point topLeft, Point topRight, Point bottomRight, Point 
     private static BodyShape withDiagonal(Quilt quilt, double diagonal) {
         Point topLeft = Point.ORIGIN;
         Point bottomRight = new Point(diagonal, 0);
-        Point topRight = apex(diagonal, quilt.length(Dimension.BODY_TOP), quilt.length(Dimension.BODY_RIGHT), 1);
-        Point bottomLeft = apex(diagonal, quilt.length(Dimension.BODY_LEFT), quilt.length(Dimension.BODY_BOTTOM), -1);
+        Point topRight = apex(diagonal, quilt.planned(Side.TOP), quilt.planned(Side.RIGHT), 1);
+        Point bottomLeft = apex(diagonal, quilt.planned(Side.LEFT), quilt.planned(Side.BOTTOM), -1);
         return new BodyShape(topLeft, topRight, bottomRight, bottomLeft, 0);
     }
 

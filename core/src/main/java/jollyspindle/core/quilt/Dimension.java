@@ -1,81 +1,130 @@
 package jollyspindle.core.quilt;
 
-import java.util.Arrays;
-import java.util.List;
+import java.util.Comparator;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
-/** What is measured on a quilt with one border. All are lengths in inches. */
-public enum Dimension {
-    BODY_TOP(Kind.BODY, Side.TOP),
-    BODY_RIGHT(Kind.BODY, Side.RIGHT),
-    BODY_BOTTOM(Kind.BODY, Side.BOTTOM),
-    BODY_LEFT(Kind.BODY, Side.LEFT),
-    /** From the body's top left corner to its bottom right one. */
-    DIAGONAL_DOWN(Kind.DIAGONAL, null),
-    /** From the body's bottom left corner to its top right one. */
-    DIAGONAL_UP(Kind.DIAGONAL, null),
-    DEPTH_TOP(Kind.DEPTH, Side.TOP),
-    DEPTH_RIGHT(Kind.DEPTH, Side.RIGHT),
-    DEPTH_BOTTOM(Kind.DEPTH, Side.BOTTOM),
-    DEPTH_LEFT(Kind.DEPTH, Side.LEFT),
-    /** From the quilt's outer edge inwards: the strip where nothing may be stitched. */
-    RESERVE(Kind.STRIP, null),
-    /** From the seam outwards to where the arcs stand. */
-    CLEARANCE(Kind.STRIP, null);
+/**
+ * What is measured on a quilt. All are lengths in inches. They sort in the order in which they are measured.
+ *
+ * @param what is measured
+ * @param border which border's, from the body outward from 1; 0 if it is no border's
+ * @param side along or on which side; nothing if it is no side's
+ */
+public record Dimension(What what, int border, Optional<Side> side) implements Comparable<Dimension> {
+
+    /** What is measured. */
+    public enum What {
+        /** The body along a side, seam to seam. */
+        BODY(Kind.BODY),
+        /** From the body's top left corner to its bottom right one. */
+        DIAGONAL_DOWN(Kind.DIAGONAL),
+        /** From the body's bottom left corner to its top right one. */
+        DIAGONAL_UP(Kind.DIAGONAL),
+        /** A border's inner seam along a side, corner to corner, where it isn't the body's. */
+        SEAM(Kind.SEAM),
+        /** A border, from its inner seam to its outer one or to the raw edge. */
+        DEPTH(Kind.DEPTH),
+        /** From the seam outwards to where the arcs stand. */
+        CLEARANCE(Kind.STRIP),
+        /** From the quilt's outer edge inwards: the strip where nothing may be stitched. */
+        RESERVE(Kind.STRIP);
+
+        private final Kind kind;
+
+        What(Kind kind) {
+            this.kind = kind;
+        }
+    }
 
     /** Dimensions that follow the same rules. */
     public enum Kind {
         BODY,
         DIAGONAL,
+        SEAM,
         DEPTH,
         STRIP
     }
 
-    private final Kind kind;
-    private final Side side;
+    public static final Dimension BODY_TOP = body(Side.TOP);
+    public static final Dimension BODY_RIGHT = body(Side.RIGHT);
+    public static final Dimension BODY_BOTTOM = body(Side.BOTTOM);
+    public static final Dimension BODY_LEFT = body(Side.LEFT);
+    public static final Dimension DIAGONAL_DOWN = new Dimension(What.DIAGONAL_DOWN, 0, Optional.empty());
+    public static final Dimension DIAGONAL_UP = new Dimension(What.DIAGONAL_UP, 0, Optional.empty());
+    public static final Dimension DEPTH_TOP = depth(Side.TOP);
+    public static final Dimension DEPTH_RIGHT = depth(Side.RIGHT);
+    public static final Dimension DEPTH_BOTTOM = depth(Side.BOTTOM);
+    public static final Dimension DEPTH_LEFT = depth(Side.LEFT);
+    public static final Dimension RESERVE = new Dimension(What.RESERVE, 0, Optional.empty());
+    /** The innermost border's. */
+    public static final Dimension CLEARANCE = clearance(1);
 
-    Dimension(Kind kind, Side side) {
-        this.kind = kind;
-        this.side = side;
-    }
+    private static final Comparator<Dimension> ORDER = Comparator.<Dimension>comparingInt(
+                    d -> d.what == What.RESERVE ? Integer.MAX_VALUE : d.border)
+            .thenComparing(Dimension::what)
+            .thenComparingInt(d -> d.side.map(Side::ordinal).orElse(0));
 
     public Kind kind() {
-        return kind;
+        return what.kind;
     }
 
     /** The body's length along a side. */
     public static Dimension body(Side side) {
-        return of(Kind.BODY, side);
+        return new Dimension(What.BODY, 0, Optional.of(side));
     }
 
-    /** The border's depth on a side. */
+    /** The innermost border's depth on a side. */
     public static Dimension depth(Side side) {
-        return of(Kind.DEPTH, side);
+        return depth(1, side);
     }
 
-    private static Dimension of(Kind kind, Side side) {
-        return Arrays.stream(values())
-                .filter(d -> d.kind == kind && d.side == side)
-                .findFirst()
-                .orElseThrow();
+    public static Dimension depth(int border, Side side) {
+        return new Dimension(What.DEPTH, border, Optional.of(side));
     }
 
-    /** All of a kind, in the order in which they are measured. */
-    public static List<Dimension> of(Kind kind) {
-        return Arrays.stream(values()).filter(d -> d.kind == kind).toList();
+    /** A border's inner seam along a side; the innermost border's is the body's. */
+    public static Dimension seam(int border, Side side) {
+        return border == 1 ? body(side) : new Dimension(What.SEAM, border, Optional.of(side));
+    }
+
+    public static Dimension clearance(int border) {
+        return new Dimension(What.CLEARANCE, border, Optional.empty());
+    }
+
+    Dimension ofBorder(int other) {
+        return new Dimension(what, other, side);
     }
 
     /** Whether nothing can be planned before this is measured. */
     public boolean isNeeded() {
-        return kind == Kind.BODY || kind == Kind.DEPTH;
+        return kind() == Kind.BODY || kind() == Kind.DEPTH;
     }
 
     /** What holds while nothing else is said, in inches. */
     public OptionalDouble usual() {
-        return switch (this) {
+        return switch (what) {
             case RESERVE -> OptionalDouble.of(0.5);
             case CLEARANCE -> OptionalDouble.of(0);
             default -> OptionalDouble.empty();
         };
+    }
+
+    /** A lasting name: {@code body-top}, {@code depth-top} of the innermost border, {@code depth-2-top}. */
+    public String code() {
+        return what.name().toLowerCase(Locale.ROOT).replace('_', '-')
+                + (border > 1 ? "-" + border : "")
+                + side.map(s -> "-" + s.name().toLowerCase(Locale.ROOT)).orElse("");
+    }
+
+    @Override
+    public int compareTo(Dimension other) {
+        return ORDER.compare(this, other);
+    }
+
+    @Override
+    public String toString() {
+        return code();
     }
 }

@@ -1,41 +1,81 @@
 package jollyspindle.core.quilt;
 
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.Collections;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /**
- * A quilt with one border, as measured so far.
+ * A quilt, as measured so far. What the tape said stays as it is; what is planned with stands beside it ({@link #planned}).
  *
  * @param measured the lengths measured, in inches; what is missing isn't measured yet
- * @param corners how the border turns its corners
+ * @param borders from the body outward, at most {@link #MOST_BORDERS}
+ * @param easing what opposite sides are planned at
+ * @param strips quilted like borders
+ * @param areas of the body
  */
-public record Quilt(Map<Dimension, Double> measured, Corners corners) {
+public record Quilt(
+        SortedMap<Dimension, Double> measured,
+        List<Border> borders,
+        Easings easing,
+        List<Strip> strips,
+        List<Area> areas) {
+
+    public static final int MOST_BORDERS = 4;
+
+    /**
+     * What opposite sides are planned at.
+     *
+     * @param across top and bottom
+     * @param down right and left
+     */
+    public record Easings(Easing across, Easing down) {
+
+        public static final Easings NONE = new Easings(Easing.AS_MEASURED, Easing.AS_MEASURED);
+
+        public Easing of(Side side) {
+            return side.isAcross() ? across : down;
+        }
+
+        public Easings with(Side side, Easing other) {
+            return side.isAcross() ? new Easings(other, down) : new Easings(across, other);
+        }
+    }
 
     public Quilt {
-        EnumMap<Dimension, Double> copy = new EnumMap<>(Dimension.class);
-        copy.putAll(measured);
-        copy.values().forEach(v -> {
+        measured = Collections.unmodifiableSortedMap(new TreeMap<>(measured));
+        measured.values().forEach(v -> {
             if (!Double.isFinite(v) || v < 0) {
                 throw new IllegalArgumentException("not a measured length: " + v);
             }
         });
-        measured = Collections.unmodifiableMap(copy);
+        borders = List.copyOf(borders);
+        strips = List.copyOf(strips);
+        areas = List.copyOf(areas);
+        if (borders.size() > MOST_BORDERS || strips.size() > Strip.MOST) {
+            throw new IllegalArgumentException(borders.size() + " borders, " + strips.size() + " strips");
+        }
     }
 
-    /** A quilt of which nothing is measured. */
+    /** A quilt with one border and nothing else. */
+    public Quilt(Map<Dimension, Double> measured, Corners corners) {
+        this(new TreeMap<>(measured), List.of(Border.USUAL.with(corners)), Easings.NONE, List.of(), List.of());
+    }
+
+    /** A quilt with one border, of which nothing is measured. */
     public static Quilt unmeasured() {
         return new Quilt(Map.of(), Corners.MITRED);
     }
 
     public Quilt with(Dimension dimension, double inches) {
-        EnumMap<Dimension, Double> copy = new EnumMap<>(Dimension.class);
-        copy.putAll(measured);
+        TreeMap<Dimension, Double> copy = new TreeMap<>(measured);
         copy.put(dimension, inches);
-        return new Quilt(copy, corners);
+        return withMeasured(copy);
     }
 
     /**
@@ -45,7 +85,8 @@ public record Quilt(Map<Dimension, Double> measured, Corners corners) {
     public Quilt measuring(Dimension dimension, double inches) {
         Quilt next = with(dimension, inches);
         if (dimension.kind() == Dimension.Kind.DEPTH) {
-            for (Dimension depth : Dimension.of(Dimension.Kind.DEPTH)) {
+            for (Side side : Side.values()) {
+                Dimension depth = Dimension.depth(dimension.border(), side);
                 next = next.get(depth).isPresent() ? next : next.with(depth, inches);
             }
         }
@@ -53,14 +94,97 @@ public record Quilt(Map<Dimension, Double> measured, Corners corners) {
     }
 
     public Quilt without(Dimension dimension) {
-        EnumMap<Dimension, Double> copy = new EnumMap<>(Dimension.class);
-        copy.putAll(measured);
+        TreeMap<Dimension, Double> copy = new TreeMap<>(measured);
         copy.remove(dimension);
-        return new Quilt(copy, corners);
+        return withMeasured(copy);
     }
 
+    private Quilt withMeasured(SortedMap<Dimension, Double> other) {
+        return new Quilt(other, borders, easing, strips, areas);
+    }
+
+    /** This quilt with other corners of its innermost border. */
     public Quilt with(Corners other) {
-        return new Quilt(measured, other);
+        return withBorder(1, border(1).with(other));
+    }
+
+    public Quilt with(Easings other) {
+        return new Quilt(measured, borders, other, strips, areas);
+    }
+
+    public Quilt withStrips(List<Strip> other) {
+        return new Quilt(measured, borders, easing, other, areas);
+    }
+
+    public Quilt withAreas(List<Area> other) {
+        return new Quilt(measured, borders, easing, strips, other);
+    }
+
+    public Quilt withBorder(int number, Border other) {
+        List<Border> copy = new ArrayList<>(borders);
+        copy.set(number - 1, other);
+        return new Quilt(measured, copy, easing, strips, areas);
+    }
+
+    /** This quilt with one more border round it. */
+    public Quilt withBorderOutside(Border border) {
+        List<Border> copy = new ArrayList<>(borders);
+        copy.add(border);
+        return new Quilt(measured, copy, easing, strips, areas);
+    }
+
+    /** This quilt without a border and what was measured of it; those outside it move in by one. */
+    public Quilt withoutBorder(int number) {
+        List<Border> fewer = new ArrayList<>(borders);
+        fewer.remove(number - 1);
+        TreeMap<Dimension, Double> moved = new TreeMap<>();
+        measured.forEach((dimension, inches) -> {
+            // Seams measured further out were measured with this border inside them.
+            boolean gone = dimension.border() == number
+                    || dimension.kind() == Dimension.Kind.SEAM && dimension.border() > number;
+            if (!gone) {
+                moved.put(dimension.border() > number ? dimension.ofBorder(dimension.border() - 1) : dimension, inches);
+            }
+        });
+        return new Quilt(moved, fewer, easing, strips, areas);
+    }
+
+    /**
+     * A border.
+     *
+     * @param number from the body outward, from 1
+     */
+    public Border border(int number) {
+        return borders.get(number - 1);
+    }
+
+    /** The innermost border's corners. */
+    public Corners corners() {
+        return borders.isEmpty() ? Corners.MITRED : border(1).corners();
+    }
+
+    /** Everything that can be measured on this quilt, in the order in which it is measured. */
+    public List<Dimension> dimensions() {
+        List<Dimension> all = new ArrayList<>();
+        for (Side side : Side.values()) {
+            all.add(Dimension.body(side));
+        }
+        all.add(Dimension.DIAGONAL_DOWN);
+        all.add(Dimension.DIAGONAL_UP);
+        for (int border = 1; border <= borders.size(); border++) {
+            for (Side side : Side.values()) {
+                all.add(Dimension.seam(border, side));
+                all.add(Dimension.depth(border, side));
+            }
+            all.add(Dimension.clearance(border));
+        }
+        all.add(Dimension.RESERVE);
+        return all.stream().distinct().sorted().toList();
+    }
+
+    /** All of a kind that can be measured on this quilt. */
+    public List<Dimension> dimensions(Dimension.Kind kind) {
+        return dimensions().stream().filter(d -> d.kind() == kind).toList();
     }
 
     /** What was measured, or what holds while nothing else is said; in inches. */
@@ -78,15 +202,66 @@ public record Quilt(Map<Dimension, Double> measured, Corners corners) {
         return get(dimension).orElseThrow();
     }
 
+    /**
+     * What a side of the body is planned at, in inches: as measured, or eased against the opposite side.
+     *
+     * @throws java.util.NoSuchElementException if it or the opposite side isn't measured
+     */
+    public double planned(Side side) {
+        return easing.of(side).planned(length(Dimension.body(side)), length(Dimension.body(side.opposite())));
+    }
+
     /** What must still be measured before anything can be planned, in the order in which it is measured. */
     public List<Dimension> missing() {
-        return Arrays.stream(Dimension.values())
+        return dimensions().stream()
                 .filter(d -> d.isNeeded() && get(d).isEmpty())
                 .toList();
     }
 
+    /** What may not be stitched along the outer edge of a border, in inches: the reserve on the outermost, else 0. */
+    public double reserve(int border) {
+        return border == borders.size() ? length(Dimension.RESERVE) : 0;
+    }
+
     /** From where an arc's feet stand to where nothing may be stitched, in inches. */
-    public double room(Side side) {
-        return length(Dimension.depth(side)) - length(Dimension.RESERVE) - length(Dimension.CLEARANCE);
+    public double room(int border, Side side) {
+        return length(Dimension.depth(border, side)) - reserve(border) - length(Dimension.clearance(border));
+    }
+
+    /** The unit that a border or a strip is pieced from, in inches. */
+    public OptionalDouble unit(GroupId group) {
+        return group.strip()
+                ? strips.get(group.number() - 1).unit()
+                : border(group.number()).unit();
+    }
+
+    /** The borders that are stitched, and the strips, in order. */
+    public List<GroupId> groups() {
+        List<GroupId> groups = new ArrayList<>();
+        for (int border = 1; border <= borders.size(); border++) {
+            if (!border(border).plain()) {
+                groups.add(GroupId.border(border));
+            }
+        }
+        for (int strip = 1; strip <= strips.size(); strip++) {
+            groups.add(GroupId.strip(strip));
+        }
+        return List.copyOf(groups);
+    }
+
+    /** The runs of a group, in order. */
+    public List<RunId> runs(GroupId group) {
+        return group.strip()
+                ? List.of(RunId.strip(group.number()))
+                : Stream.of(Side.values())
+                        .map(side -> RunId.of(group.number(), side))
+                        .toList();
+    }
+
+    /** The strip of a group, if it is one that is there. */
+    public Optional<Strip> strip(GroupId group) {
+        return group.strip() && group.number() <= strips.size()
+                ? Optional.of(strips.get(group.number() - 1))
+                : Optional.empty();
     }
 }

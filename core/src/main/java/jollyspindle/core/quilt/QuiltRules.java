@@ -1,5 +1,6 @@
 package jollyspindle.core.quilt;
 
+import java.util.Comparator;
 import java.util.Map;
 import java.util.Optional;
 
@@ -72,6 +73,7 @@ public final class QuiltRules {
         Quilt changed = quilt.with(dimension, inches);
         return switch (dimension.kind()) {
             case BODY -> shorterThanBorder(changed, inches);
+            case SEAM -> Optional.empty();
             case DEPTH -> deeperThanBody(changed, inches).or(() -> noRoom(changed));
             case STRIP -> noRoom(changed);
             case DIAGONAL -> impossibleDiagonal(changed, dimension, inches);
@@ -92,29 +94,36 @@ public final class QuiltRules {
     }
 
     private static Optional<Refusal> deeperThanBody(Quilt quilt, double depth) {
-        return Dimension.of(Dimension.Kind.BODY).stream().flatMapToDouble(d -> quilt.get(d).stream()).min().stream()
+        return quilt.dimensions(Dimension.Kind.BODY).stream().flatMapToDouble(d -> quilt.get(d).stream()).min().stream()
                 .filter(body -> depth > body)
                 .<Refusal>mapToObj(Refusal.DeeperThanBody::new)
                 .findFirst();
     }
 
     private static Optional<Refusal> shorterThanBorder(Quilt quilt, double body) {
-        return Dimension.of(Dimension.Kind.DEPTH).stream().flatMapToDouble(d -> quilt.get(d).stream()).max().stream()
+        return quilt.dimensions(Dimension.Kind.DEPTH).stream()
+                .flatMapToDouble(d -> quilt.get(d).stream())
+                .max()
+                .stream()
                 .filter(depth -> body < depth)
                 .<Refusal>mapToObj(Refusal.ShorterThanBorder::new)
                 .findFirst();
     }
 
     private static Optional<Refusal> noRoom(Quilt quilt) {
-        double strips = quilt.length(Dimension.RESERVE) + quilt.length(Dimension.CLEARANCE);
-        return Dimension.of(Dimension.Kind.DEPTH).stream().flatMapToDouble(d -> quilt.get(d).stream()).min().stream()
-                .filter(depth -> strips >= depth)
-                .<Refusal>mapToObj(depth -> new Refusal.NoRoomLeft(depth, strips))
-                .findFirst();
+        return quilt.dimensions(Dimension.Kind.DEPTH).stream()
+                .filter(d -> quilt.get(d).isPresent())
+                .filter(d -> strips(quilt, d.border()) >= quilt.length(d))
+                .min(Comparator.comparingDouble(quilt::length))
+                .map(d -> new Refusal.NoRoomLeft(quilt.length(d), strips(quilt, d.border())));
+    }
+
+    private static double strips(Quilt quilt, int border) {
+        return quilt.reserve(border) + quilt.length(Dimension.clearance(border));
     }
 
     private static Optional<Refusal> impossibleDiagonal(Quilt quilt, Dimension diagonal, double inches) {
-        boolean all = Dimension.of(Dimension.Kind.BODY).stream()
+        boolean all = quilt.dimensions(Dimension.Kind.BODY).stream()
                 .allMatch(d -> quilt.get(d).isPresent());
         if (!all) {
             return Optional.empty();

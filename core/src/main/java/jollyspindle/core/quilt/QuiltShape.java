@@ -5,40 +5,20 @@ import jollyspindle.core.geometry.Segment;
 
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 
 /**
- * The whole quilt drawn true: body, border, corner seams, reserve and the run of each side.
+ * The whole quilt drawn true: body, borders with their corner seams and runs, strips.
  *
  * @param body the pieced middle
- * @param outer the quilt's outer corners, clockwise from the top left
+ * @param rings the borders from the body outward
+ * @param strips the run of each strip
  * @param reserve the corners of what may be stitched, clockwise from the top left
- * @param cornerSeams the seams in the border's corners
- * @param regions each side's piece of border, its corners in order
- * @param runs each side's run
  */
-public record QuiltShape(
-        BodyShape body,
-        List<Point> outer,
-        List<Point> reserve,
-        List<Segment> cornerSeams,
-        Map<Side, List<Point>> regions,
-        Map<Side, RunFrame> runs) {
-
-    /** A straight line without ends. */
-    private record Line(Point point, Point along) {
-        static Line beside(BodyShape body, Side side, double outwards) {
-            Point from = body.start(side);
-            Point along = body.start(side.next()).minus(from).unit();
-            return new Line(from.plus(along.turnedLeft().times(outwards)), along);
-        }
-
-        Point meets(Line other) {
-            return Point.meeting(point, along, other.point, other.along);
-        }
-    }
+public record QuiltShape(BodyShape body, List<RingShape> rings, List<RunFrame> strips, List<Point> reserve) {
 
     /**
      * The shape of a quilt of which all that is needed is measured.
@@ -48,89 +28,65 @@ public record QuiltShape(
      */
     public static QuiltShape of(Quilt quilt) {
         BodyShape body = BodyShape.of(quilt);
-        double keepOff = quilt.length(Dimension.RESERVE);
-        Map<Side, Line> seams = new EnumMap<>(Side.class);
-        Map<Side, Line> edges = new EnumMap<>(Side.class);
-        Map<Side, Line> limits = new EnumMap<>(Side.class);
-        for (Side side : Side.values()) {
-            double depth = quilt.length(Dimension.depth(side));
-            seams.put(side, Line.beside(body, side, 0));
-            edges.put(side, Line.beside(body, side, depth));
-            limits.put(side, Line.beside(body, side, depth - keepOff));
+        List<RingShape> rings = new ArrayList<>();
+        for (int border = 1; border <= quilt.borders().size(); border++) {
+            rings.add(RingShape.of(quilt, body, border));
         }
-        Map<Side, List<Point>> regions = new EnumMap<>(Side.class);
-        Map<Side, RunFrame> runs = new EnumMap<>(Side.class);
-        for (Side side : Side.values()) {
-            regions.put(side, region(side, quilt.corners(), body, seams, edges));
-            runs.put(side, run(side, quilt, body, seams, limits));
+        List<RunFrame> strips = new ArrayList<>();
+        for (int strip = 1; strip <= quilt.strips().size(); strip++) {
+            strips.add(quilt.strips().get(strip - 1).frame(strip));
         }
-        return new QuiltShape(
-                body,
-                corners(edges),
-                corners(limits),
-                cornerSeams(quilt.corners(), body, seams, edges),
-                Collections.unmodifiableMap(regions),
-                Collections.unmodifiableMap(runs));
+        List<Point> reserve =
+                rings.isEmpty() ? body.corners() : rings.get(rings.size() - 1).limit();
+        return new QuiltShape(body, List.copyOf(rings), List.copyOf(strips), reserve);
     }
 
-    private static List<Point> corners(Map<Side, Line> lines) {
-        return List.of(
-                lines.get(Side.LEFT).meets(lines.get(Side.TOP)),
-                lines.get(Side.TOP).meets(lines.get(Side.RIGHT)),
-                lines.get(Side.RIGHT).meets(lines.get(Side.BOTTOM)),
-                lines.get(Side.BOTTOM).meets(lines.get(Side.LEFT)));
+    /** The quilt's outer corners, clockwise from the top left. */
+    public List<Point> outer() {
+        return rings.isEmpty() ? body.corners() : rings.get(rings.size() - 1).outer();
     }
 
-    private static RunFrame run(Side side, Quilt quilt, BodyShape body, Map<Side, Line> seams, Map<Side, Line> limits) {
-        Line seam = seams.get(side);
-        boolean through = quilt.corners().runsThrough(side);
-        // A border that runs through has the binding across its own ends.
-        Point from = through ? seam.meets(limits.get(side.previous())) : body.start(side);
-        Point to = through ? seam.meets(limits.get(side.next())) : body.start(side.next());
-        // Between corner and corner the tape's own word counts, not what drawing made of it.
-        double length = through ? from.distance(to) : quilt.length(Dimension.body(side));
-        return new RunFrame(side, from, seam.along(), length, quilt.length(Dimension.depth(side)));
+    /** The seams in all borders' corners. */
+    public List<Segment> cornerSeams() {
+        return rings.stream().flatMap(r -> r.cornerSeams().stream()).toList();
     }
 
-    private static List<Point> region(
-            Side side, Corners corners, BodyShape body, Map<Side, Line> seams, Map<Side, Line> edges) {
-        List<Point> points = new ArrayList<>();
-        Line edge = edges.get(side);
-        Line seam = seams.get(side);
-        if (corners.runsThrough(side)) {
-            points.add(seam.meets(edges.get(side.previous())));
-            points.add(edge.meets(edges.get(side.previous())));
-            points.add(edge.meets(edges.get(side.next())));
-            points.add(seam.meets(edges.get(side.next())));
-            return List.copyOf(points);
+    /** All runs, plain borders' too, in order. */
+    public SortedMap<RunId, RunFrame> runs() {
+        TreeMap<RunId, RunFrame> all = new TreeMap<>();
+        rings.forEach(ring -> ring.runs().values().forEach(frame -> all.put(frame.id(), frame)));
+        strips.forEach(frame -> all.put(frame.id(), frame));
+        return Collections.unmodifiableSortedMap(all);
+    }
+
+    /** A run, if it is there. */
+    public Optional<RunFrame> find(RunId id) {
+        if (id instanceof RunId.BorderRun border) {
+            return border.border() <= rings.size()
+                    ? Optional.of(rings.get(border.border() - 1).runs().get(border.where()))
+                    : Optional.empty();
         }
-        Map<Side, Line> bounds = corners == Corners.MITRED ? edges : seams;
-        points.add(body.start(side));
-        points.add(edge.meets(bounds.get(side.previous())));
-        points.add(edge.meets(bounds.get(side.next())));
-        points.add(body.start(side.next()));
-        return List.copyOf(points);
+        int strip = ((RunId.StripRun) id).number();
+        return strip <= strips.size() ? Optional.of(strips.get(strip - 1)) : Optional.empty();
     }
 
-    private static List<Segment> cornerSeams(
-            Corners corners, BodyShape body, Map<Side, Line> seams, Map<Side, Line> edges) {
-        List<Segment> found = new ArrayList<>();
-        for (Side side : Side.values()) {
-            // The corner at this side's left end, which it shares with the side before.
-            Point inner = body.start(side);
-            Side before = side.previous();
-            Segment mitre = new Segment(inner, edges.get(side).meets(edges.get(before)));
-            Segment alongThis = new Segment(inner, seams.get(side).meets(edges.get(before)));
-            Segment alongBefore = new Segment(inner, seams.get(before).meets(edges.get(side)));
-            switch (corners) {
-                case MITRED -> found.add(mitre);
-                case CORNERSTONES -> {
-                    found.add(alongThis);
-                    found.add(alongBefore);
-                }
-                default -> found.add(corners.runsThrough(side) ? alongThis : alongBefore);
-            }
-        }
-        return List.copyOf(found);
+    /**
+     * A run that is there.
+     *
+     * @throws java.util.NoSuchElementException if it isn't
+     */
+    public RunFrame run(RunId id) {
+        return find(id).orElseThrow();
+    }
+
+    /**
+     * The piece of cloth a run's motif stands on, its corners in order.
+     *
+     * @throws java.util.NoSuchElementException if the run isn't there
+     */
+    public List<Point> region(RunId id) {
+        return id instanceof RunId.BorderRun border
+                ? rings.get(border.border() - 1).regions().get(border.where())
+                : run(id).rectangle();
     }
 }

@@ -1,8 +1,6 @@
 package jollyspindle.core.words;
 
-import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.Counts;
-import jollyspindle.core.division.Reason;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Fractions;
 import jollyspindle.core.measure.TapeReading;
@@ -11,14 +9,18 @@ import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.Easing;
+import jollyspindle.core.quilt.GroupId;
+import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.shelf.SeamRegister;
 
 import java.util.Locale;
-import java.util.stream.Collectors;
 
 /**
  * Says what was measured, chosen, divided, marked and placed.
@@ -101,19 +103,70 @@ public record Words(TapeScale tape) {
     }
 
     public static String name(Dimension dimension) {
-        return switch (dimension) {
-            case BODY_TOP -> "Body, top";
-            case BODY_RIGHT -> "Body, right";
-            case BODY_BOTTOM -> "Body, bottom";
-            case BODY_LEFT -> "Body, left";
+        String side = dimension.side().map(Words::name).orElse("");
+        String border = dimension.border() > 1 ? "Border " + dimension.border() + ", " : "";
+        return switch (dimension.what()) {
+            case BODY -> "Body, " + side;
             case DIAGONAL_DOWN -> "Diagonal, top left to bottom right";
             case DIAGONAL_UP -> "Diagonal, bottom left to top right";
-            case DEPTH_TOP -> "Border depth, top";
-            case DEPTH_RIGHT -> "Border depth, right";
-            case DEPTH_BOTTOM -> "Border depth, bottom";
-            case DEPTH_LEFT -> "Border depth, left";
+            case SEAM -> border + "inner seam, " + side;
+            case DEPTH -> border.isEmpty() ? "Border depth, " + side : border + "depth, " + side;
             case RESERVE -> "Outer reserve";
-            case CLEARANCE -> "Seam clearance";
+            case CLEARANCE -> border.isEmpty() ? "Seam clearance" : border + "seam clearance";
+        };
+    }
+
+    /** {@code Top border}, {@code Border 2, top}, {@code Strip 1}. */
+    public static String name(RunId run) {
+        if (run instanceof RunId.BorderRun border) {
+            return border.border() == 1
+                    ? border(border.where())
+                    : "Border " + border.border() + ", " + name(border.where());
+        }
+        return "Strip " + ((RunId.StripRun) run).number();
+    }
+
+    /** A run as the quilter calls it: a strip by its own name. */
+    public static String name(RunId run, Quilt quilt) {
+        return quilt.strip(run.group()).map(Strip::name).orElseGet(() -> name(run));
+    }
+
+    /** {@code Border 2}, {@code Strip 1}. */
+    public static String name(GroupId group) {
+        return (group.strip() ? "Strip " : "Border ") + group.number();
+    }
+
+    /** A group as the quilter calls it: a strip by its own name. */
+    public static String name(GroupId group, Quilt quilt) {
+        return quilt.strip(group).map(Strip::name).orElseGet(() -> name(group));
+    }
+
+    /** The seam a run's motif stands on: {@code top seam}, {@code inner seam of border 2, top}, {@code lower seam of the strip}. */
+    public static String seam(RunId run) {
+        if (run instanceof RunId.BorderRun border) {
+            return border.border() == 1
+                    ? name(border.where()) + " seam"
+                    : "inner seam of border " + border.border() + ", " + name(border.where());
+        }
+        return "lower seam of the strip";
+    }
+
+    /** Where a run starts, as it is said of its left end. */
+    public static String start(RunId run) {
+        return run.side().map(side -> startCorner(side) + " corner").orElse("left end");
+    }
+
+    /** Which way a run is stitched. */
+    public static String direction(RunId run) {
+        return run.side().map(Words::direction).orElse("its left end to its right");
+    }
+
+    public static String name(Easing easing) {
+        return switch (easing) {
+            case AS_MEASURED -> "Each as measured";
+            case MEAN -> "Both at the mean";
+            case TO_SHORTER -> "Both at the shorter";
+            case TO_LONGER -> "Both at the longer";
         };
     }
 
@@ -149,53 +202,6 @@ public record Words(TapeScale tape) {
     /** {@code 10 repeats across, 12 down}. */
     public static String counts(Counts counts) {
         return counts.across() + " across, " + counts.down() + " down";
-    }
-
-    /** The repeats of the longer of each two opposite sides: {@code 7 3/16 scant and 7 3/16}. */
-    public String repeats(Candidate candidate) {
-        String across = length((candidate.repeat(Side.TOP) + candidate.repeat(Side.BOTTOM)) / 2);
-        String down = length((candidate.repeat(Side.LEFT) + candidate.repeat(Side.RIGHT)) / 2);
-        return across.equals(down) ? across : across + " and " + down;
-    }
-
-    /** The rises of top and sides, or that there is none. */
-    public String rise(Candidate candidate) {
-        String rises = java.util.stream.Stream.of(Side.TOP, Side.RIGHT)
-                .flatMap(side -> candidate.fit(side).stream())
-                .map(fit -> length(fit.segment().height()))
-                .distinct()
-                .collect(Collectors.joining(" and "));
-        return rises.isEmpty() ? "no rise" : "rise " + rises;
-    }
-
-    public String reason(Reason reason) {
-        if (reason instanceof Reason.OnCentre on) {
-            if (on.valleyAcross() == on.valleyDown()) {
-                return (on.valleyAcross() ? "valley" : "crown") + " on the centre";
-            }
-            return (on.valleyAcross() ? "valley" : "crown") + " on the centre of top and bottom, "
-                    + (on.valleyDown() ? "valley" : "crown") + " on that of the sides";
-        }
-        if (reason instanceof Reason.SidesDiffer differ) {
-            return differ.inches() < 1e-9
-                    ? "all sides alike"
-                    : "sides differ by " + difference(differ.inches()) + " a repeat";
-        }
-        if (reason instanceof Reason.OffWanted off) {
-            return difference(off.inches()) + (off.inches() > 0 ? " longer" : " shorter") + " than wanted";
-        }
-        if (reason instanceof Reason.IntoReserve into) {
-            return "rise " + difference(into.inches()) + " into the reserve";
-        }
-        if (reason instanceof Reason.SeveralPlacements several) {
-            return count(several.parts(), "placement") + " an arc";
-        }
-        return "wider than this template can span (" + length(((Reason.TooWide) reason).widest()) + ")";
-    }
-
-    /** All of a candidate's reasons in a row. */
-    public String reasons(Candidate candidate) {
-        return candidate.reasons().stream().map(this::reason).collect(Collectors.joining("; "));
     }
 
     /** What of the template lies on the seam: {@code the line 2 1/4}. */
@@ -259,6 +265,7 @@ public record Words(TapeScale tape) {
             case VALLEY -> "Valley " + mark.number();
             case CROWN -> "Crown " + mark.number();
             case CENTRE -> "Centre";
+            case MEETING -> "Meeting";
             case HAND_OVER -> "Hand-over " + mark.number();
         };
     }
@@ -315,7 +322,7 @@ public record Words(TapeScale tape) {
     /** What the template is laid on. */
     public String registration(Placement placement) {
         if (placement.registration() instanceof Registration.OnSeam on) {
-            return "on the " + name(placement.side()) + " seam: " + register(on.what());
+            return "on the " + seam(placement.run()) + ": " + register(on.what());
         }
         return "no line on the seam: foot over the start mark, then over the end mark, edge against it both times";
     }

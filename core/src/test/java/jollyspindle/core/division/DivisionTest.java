@@ -1,6 +1,8 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
@@ -15,11 +17,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 import java.math.BigDecimal;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -81,14 +84,25 @@ class DivisionTest {
         assertThat(found).doesNotHaveDuplicates().hasSizeBetween(1, 4);
     }
 
-    private static Ring ring(double top, double right, double bottom, double left, double room, ArcTemplate template) {
-        Map<Side, Double> lengths =
-                new EnumMap<>(Map.of(Side.TOP, top, Side.RIGHT, right, Side.BOTTOM, bottom, Side.LEFT, left));
-        Map<Side, Double> rooms = new EnumMap<>(Side.class);
-        for (Side side : Side.values()) {
-            rooms.put(side, room);
-        }
-        return new Ring(lengths, rooms, 0, template, Machine.usual());
+    private static RunSet ring(
+            double top, double right, double bottom, double left, double room, ArcTemplate template, Wish wish) {
+        double[] lengths = {top, right, bottom, left};
+        List<Run> runs = Stream.of(Side.values())
+                .map(side -> new Run(RunId.of(side), lengths[side.ordinal()], room, 0))
+                .toList();
+        return new RunSet(
+                runs,
+                template,
+                List.of(),
+                Machine.usual(),
+                TapeScale.SIXTEENTHS,
+                wish,
+                Judging.usual(),
+                OptionalDouble.empty());
+    }
+
+    private static Wish even(double repeat) {
+        return Wish.about(repeat).with(Optional.of(SchoolKind.EVEN));
     }
 
     private static final ArcTemplate HILL =
@@ -97,37 +111,43 @@ class DivisionTest {
     // 61 1/2 by 73 1/4 near 6: 10 and 12, of 6.150 and 6.104, 0.046 apart (common practice, no source; by arithmetic).
     @Test
     void sidesAreChosenTogether() {
-        Candidate best = new CandidateFinder(ring(61.5, 73.25, 61.5, 73.25, 5, HILL), 6)
-                .find(Optional.empty())
+        Candidate best = new CandidateFinder(ring(61.5, 73.25, 61.5, 73.25, 5, HILL, Wish.about(6)))
+                .find(Map.of())
                 .get(0);
-        assertThat(best.counts()).isEqualTo(new Counts(10, 12));
-        assertThat(best.repeat(Side.TOP)).isCloseTo(6.150, within(5e-4));
-        assertThat(best.repeat(Side.LEFT)).isCloseTo(6.104, within(5e-4));
+        assertThat(best.counts()).contains(new Counts(10, 12));
+        assertThat(best.kind()).contains(SchoolKind.EVEN);
+        assertThat(best.repeat(RunId.of(Side.TOP))).isCloseTo(6.150, within(5e-4));
+        assertThat(best.repeat(RunId.of(Side.LEFT))).isCloseTo(6.104, within(5e-4));
         assertThat(best.mismatch()).isCloseTo(0.046, within(5e-4));
         assertThat(best.reasons())
-                .contains(new Reason.OnCentre(true, true))
+                .contains(new Reason.Centres(OnCentre.VALLEY, Optional.of(OnCentre.VALLEY)))
                 .noneMatch(r -> r.tone() == Reason.Tone.WARNING);
     }
 
-    /** The penalty as it is documented, reckoned anew over every pair of counts. */
-    private static double penalty(Ring ring, Counts counts, double wanted) {
+    /** The penalty of an even way as it is documented, reckoned anew with exact fractions for the readings. */
+    private static double penalty(RunSet ring, Counts counts) {
+        double wanted = ring.wish().repeat();
         BigDecimal sum = BigDecimal.ZERO;
         double longest = 0;
         double shortest = Double.MAX_VALUE;
         double into = 0;
         int most = 1;
+        double off = 0;
         boolean tooWide = false;
-        for (Side side : Side.values()) {
-            double p = ring.lengths().get(side) / counts.on(side);
+        for (Run run : ring.runs()) {
+            int n = counts.on(run.id().side().orElseThrow());
+            double p = run.length() / n;
             sum = sum.add(BigDecimal.valueOf(p));
             longest = Math.max(longest, p);
             shortest = Math.min(shortest, p);
+            off += n == 1
+                    ? 0
+                    : 1 - Math.max(onTick(run.length(), n, 0), onTick(run.length(), n, run.length() / 2)) / (n - 1.0);
             double r = 4;
             if (p > 2 * r) {
                 tooWide = true;
             } else {
-                into = Math.max(
-                        into, r - Math.sqrt(r * r - p * p / 4) - ring.rooms().get(side));
+                into = Math.max(into, r - Math.sqrt(r * r - p * p / 4) - run.room());
                 most = Math.max(most, (int) Math.ceil(Math.toDegrees(2 * Math.asin(p / 2 / r)) / 152 - 1e-9));
             }
         }
@@ -136,7 +156,16 @@ class DivisionTest {
                 + 8 * Math.max(0, into)
                 + 0.1 * (most - 1)
                 + (counts.across() % 2 == counts.down() % 2 ? 0 : 0.05)
+                + 0.05 * off / 4
                 + (tooWide ? 1000 : 0);
+    }
+
+    private static int onTick(double length, int n, double zero) {
+        int on = 0;
+        for (int k = 1; k < n; k++) {
+            on += TapeScale.SIXTEENTHS.read(length * k / n - zero).lean() == TapeReading.Lean.ON ? 1 : 0;
+        }
+        return on;
     }
 
     @Property(tries = 150)
@@ -146,8 +175,8 @@ class DivisionTest {
             @ForAll @DoubleRange(min = -0.5, max = 0.5) double off,
             @ForAll @DoubleRange(min = 3, max = 7.5) double wanted,
             @ForAll @DoubleRange(min = 1, max = 5) double room) {
-        Ring ring = ring(across, down, across + off, down - off, room, HILL);
-        List<Candidate> found = new CandidateFinder(ring, wanted).find(Optional.empty());
+        RunSet ring = ring(across, down, across + off, down - off, room, HILL, even(wanted));
+        List<Candidate> found = new CandidateFinder(ring).find(Map.of());
         double best = Double.MAX_VALUE;
         for (int a = 1; a <= 60; a++) {
             for (int d = 1; d <= 60; d++) {
@@ -155,17 +184,18 @@ class DivisionTest {
                 double pd = down / d;
                 // Inside the documented range on all sides; its ends are left out.
                 if (Math.min(pa, pd) > 0.63 * wanted && Math.max(pa, pd) < 1.45 * wanted && Math.max(pa, pd) < 7.9) {
-                    best = Math.min(best, penalty(ring, new Counts(a, d), wanted));
+                    best = Math.min(best, penalty(ring, new Counts(a, d)));
                 }
             }
         }
         assertThat(found.get(0).penalty()).isLessThanOrEqualTo(best + 1e-9);
         for (Candidate candidate : found) {
-            assertThat(candidate.penalty()).isCloseTo(penalty(ring, candidate.counts(), wanted), within(1e-9));
+            Counts counts = candidate.counts().orElseThrow();
+            assertThat(candidate.penalty()).isCloseTo(penalty(ring, counts), within(1e-9));
             // Opposite sides have the same count, so their repeats sum to their runs.
-            for (Side side : Side.values()) {
-                assertThat(candidate.repeat(side) * candidate.counts().on(side))
-                        .isCloseTo(ring.lengths().get(side), within(1e-9));
+            for (Run run : ring.runs()) {
+                assertThat(candidate.repeat(run.id()) * candidate.count(run.id()))
+                        .isCloseTo(run.length(), within(1e-9));
             }
         }
         assertThat(found).isSortedAccordingTo((a, b) -> Double.compare(a.penalty(), b.penalty()));
@@ -173,40 +203,40 @@ class DivisionTest {
 
     @Test
     void whereTheTemplateCantSpanTheWantedRepeatCountsItCanAreListed() {
-        List<Candidate> found = new CandidateFinder(ring(60, 80, 60, 80, 5, HILL), 30).find(Optional.empty());
-        assertThat(found).isNotEmpty().allSatisfy(c -> assertThat(c.fits()).hasSize(4));
-        assertThat(found.get(0).counts().across()).isGreaterThanOrEqualTo(8);
+        List<Candidate> found = new CandidateFinder(ring(60, 80, 60, 80, 5, HILL, Wish.about(30))).find(Map.of());
+        assertThat(found).isNotEmpty();
+        assertThat(found.get(0).spans()).isTrue();
+        assertThat(found.get(0).count(RunId.of(Side.TOP))).isGreaterThanOrEqualTo(8);
     }
 
     @Test
-    void aChosenPairStaysListedWhateverItIsWorth() {
-        CandidateFinder finder = new CandidateFinder(ring(60, 80, 60, 80, 5, HILL), 6);
-        List<Candidate> found = finder.find(Optional.of(new Counts(3, 40)));
-        assertThat(found)
-                .filteredOn(c -> c.counts().equals(new Counts(3, 40)))
+    void aChosenWayStaysListedWhateverItIsWorth() {
+        CandidateFinder finder = new CandidateFinder(ring(60, 80, 60, 80, 5, HILL, Wish.about(6)));
+        Candidate poor = finder.even(new Counts(3, 40)).orElseThrow();
+        assertThat(finder.find(poor.schools()))
+                .filteredOn(c -> c.byRun().equals(poor.byRun()))
                 .singleElement()
                 .satisfies(c -> assertThat(c.reasons()).anyMatch(Reason.TooWide.class::isInstance));
-        assertThat(found).hasSizeLessThanOrEqualTo(8);
+        assertThat(finder.find(Map.of())).noneMatch(c -> c.byRun().equals(poor.byRun()));
     }
 
     @ParameterizedTest
     @CsvSource({"TOP, 12, 12, 16", "LEFT, 14, 11, 14", "BOTTOM, 0, 1, 2", "RIGHT, 1000, 300, 400"})
     void neighboursFollowACountThatIsAskedFor(Side side, int count, int across, int down) {
-        Counts counts = new CandidateFinder(ring(60, 80, 60, 80, 5, HILL), 6).withCount(side, count);
-        assertThat(counts).isEqualTo(new Counts(across, down));
+        Candidate found = new CandidateFinder(ring(60, 80, 60, 80, 5, HILL, Wish.about(6))).withCount(side, count);
+        assertThat(found.counts()).contains(new Counts(across, down));
     }
 
     @Test
     void findsCountsThatClearTheReserve() {
-        Ring shallow = ring(60, 80, 60, 80, 1, HILL);
-        CandidateFinder finder = new CandidateFinder(shallow, 6);
-        Counts clear = finder.clearing(new Counts(10, 13)).orElseThrow();
+        CandidateFinder finder = new CandidateFinder(ring(60, 80, 60, 80, 1, HILL, Wish.about(6)));
+        Candidate high = finder.even(new Counts(10, 13)).orElseThrow();
+        Candidate clear = finder.clearing(high).orElseThrow();
         // A rise of 1 with radius 4 spans 5.292, so 60 takes 12 repeats and 80 takes 16.
-        assertThat(clear).isEqualTo(new Counts(12, 16));
+        assertThat(clear.counts()).contains(new Counts(12, 16));
         assertThat(finder.clearing(clear)).isEmpty();
-        assertThat(finder.judge(new Counts(10, 13)).reasons())
-                .first()
-                .isInstanceOfSatisfying(Reason.IntoReserve.class, into -> assertThat(into.inches())
-                        .isCloseTo(4 - Math.sqrt(16 - Math.pow(80 / 13.0 / 2, 2)) - 1, within(1e-9)));
+        assertThat(high.reasons()).first().isInstanceOfSatisfying(Reason.IntoReserve.class, into -> assertThat(
+                        into.inches())
+                .isCloseTo(4 - Math.sqrt(16 - Math.pow(80 / 13.0 / 2, 2)) - 1, within(1e-9)));
     }
 }

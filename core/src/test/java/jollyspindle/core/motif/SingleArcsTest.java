@@ -3,6 +3,12 @@ package jollyspindle.core.motif;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.EvenDivision;
+import jollyspindle.core.division.Judging;
+import jollyspindle.core.division.Run;
+import jollyspindle.core.division.RunSet;
+import jollyspindle.core.division.School;
+import jollyspindle.core.division.Tie;
+import jollyspindle.core.division.Wish;
 import jollyspindle.core.geometry.Angles;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Point;
@@ -10,11 +16,11 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.QuiltJob;
-import jollyspindle.core.plan.RingLayout;
+import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.RunFrame;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcEdge;
-import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
@@ -34,7 +40,9 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -55,11 +63,27 @@ class SingleArcsTest {
     }
 
     private static LaidOut layOut(ArcTemplate template, double length, int count, double clearance) {
-        RunFrame frame = new RunFrame(Side.TOP, Point.ORIGIN, new Point(1, 0), length, 8);
-        EvenDivision division = new EvenDivision(length, count);
-        ArcFit fit = ArcFit.of(template, Machine.usual(), division.repeat(), 7, clearance)
-                .orElseThrow();
-        return new SingleArcs(template, clearance).layOut(frame, division, fit, TapeScale.SIXTEENTHS, clearance == 0);
+        RunFrame frame = new RunFrame(RunId.of(Side.TOP), Point.ORIGIN, new Point(1, 0), length, 8, clearance, 0.5);
+        return layOut(template, frame, new School.Even(count), List.of());
+    }
+
+    private static LaidOut layOut(ArcTemplate template, RunFrame frame, School school, List<ArcTemplate> others) {
+        Run run = new Run(frame.id(), frame.length(), frame.room(), frame.clearance());
+        RunSet set = new RunSet(
+                List.of(run),
+                template,
+                others,
+                Machine.usual(),
+                TapeScale.SIXTEENTHS,
+                Wish.about(6),
+                Judging.usual(),
+                OptionalDouble.empty());
+        return SingleArcs.layOut(
+                frame,
+                set.divide(run, school).orElseThrow(),
+                TapeScale.SIXTEENTHS,
+                frame.clearance() == 0,
+                OptionalDouble.empty());
     }
 
     // R = 4 with rises 3, 2, 1 spans 7.746, 6.928, 5.292 (common practice, no source; by Pythagoras).
@@ -138,7 +162,7 @@ class SingleArcsTest {
             @ForAll @DoubleRange(min = 0.6, max = 3.1) double sweep) {
         ArcTemplate template = four(edge, sweep).arcs().get(0);
         GeometryFactory jts = new GeometryFactory();
-        List<Coordinate> ring = new java.util.ArrayList<>();
+        List<Coordinate> ring = new ArrayList<>();
         template.outlineCurves().forEach(curve -> {
             for (int i = 0; i < 200; i++) {
                 Point p = curve.at(i / 200.0);
@@ -173,15 +197,16 @@ class SingleArcsTest {
         assertThatThrownBy(() -> new EvenDivision(0, 3)).hasMessageContaining("longer than 0");
         assertThatThrownBy(() -> new EvenDivision(10, 0)).hasMessageContaining("at least one");
         assertThatThrownBy(() -> new Counts(0, 5)).hasMessageContaining("1 to 400");
-        assertThatThrownBy(() -> new RingLayout(
-                        java.util.Optional.empty(), java.util.Optional.empty(), 0.4, java.util.Optional.empty()))
-                .hasMessageContaining("1/2");
+        assertThatThrownBy(() -> Wish.about(0.4)).hasMessageContaining("1/2");
+        assertThatThrownBy(() -> Wish.about(6).withRange(OptionalDouble.of(7), OptionalDouble.of(5)))
+                .hasMessageContaining("longer than the longest");
+        assertThatThrownBy(() -> Judging.usual().withTolerances(3, 0, 0, 0)).hasMessageContaining("between 0 and 2");
+        assertThatThrownBy(() -> new Tie(2, 2, Tie.Ratio.SAME)).hasMessageContaining("can't follow");
         QuiltJob demo = DemoJob.heronWeir();
         assertThatThrownBy(() -> demo.withName(" ")).hasMessageContaining("1 to 80");
         assertThatThrownBy(() -> demo.withTemplates(List.of(four(ArcEdge.CONVEX, 2), four(ArcEdge.CONCAVE, 2))))
                 .hasMessageContaining("two templates");
-        assertThatThrownBy(
-                        () -> demo.withQuilt(demo.quilt().with(jollyspindle.core.quilt.Dimension.BODY_TOP, Double.NaN)))
+        assertThatThrownBy(() -> demo.withQuilt(demo.quilt().with(Dimension.BODY_TOP, Double.NaN)))
                 .hasMessageContaining("not a measured length");
     }
 

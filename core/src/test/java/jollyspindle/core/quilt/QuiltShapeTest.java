@@ -1,10 +1,13 @@
 package jollyspindle.core.quilt;
 
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.MeasureInspector;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
+import net.jqwik.api.constraints.Size;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -13,8 +16,12 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.union.UnaryUnionOp;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 import static org.assertj.core.api.Assertions.assertThat;
@@ -141,7 +148,7 @@ class QuiltShapeTest {
         double filled = 0;
         Geometry union = new GeometryFactory().createPolygon();
         for (Side side : Side.values()) {
-            Polygon region = polygon(shape.regions().get(side));
+            Polygon region = polygon(shape.region(RunId.of(side)));
             assertThat(region.isValid()).isTrue();
             filled += region.getArea();
             union = union.union(region);
@@ -157,12 +164,12 @@ class QuiltShapeTest {
     void runsGoClockwiseFromTheirLeftEnds() {
         QuiltShape shape = QuiltShape.of(quilt(60, 80, 60, 80, 6));
         assertThat(Stream.of(Side.values())
-                        .map(s -> Math.toDegrees(shape.runs().get(s).rotation())))
+                        .map(s -> Math.toDegrees(shape.run(RunId.of(s)).rotation())))
                 .usingElementComparator((a, b) -> Math.abs(a - b) < 1e-9 ? 0 : 1)
                 .containsExactly(0.0, -90.0, 180.0, 90.0);
         for (Side side : Side.values()) {
-            RunFrame run = shape.runs().get(side);
-            RunFrame next = shape.runs().get(side.next());
+            RunFrame run = shape.run(RunId.of(side));
+            RunFrame next = shape.run(RunId.of(side.next()));
             assertThat(run.place(run.length(), 0).distance(next.origin())).isLessThan(1e-9);
             assertThat(run.outward().dot(run.place(run.length() / 2, 0)))
                     .as("outward points away from the middle")
@@ -173,35 +180,40 @@ class QuiltShapeTest {
     @Test
     void aBorderThatRunsThroughReachesFromReserveToReserve() {
         QuiltShape shape = QuiltShape.of(quilt(60, 80, 60, 80, 6).with(Corners.TOP_AND_BOTTOM_THROUGH));
-        assertThat(shape.runs().get(Side.TOP).length()).isCloseTo(60 + 2 * (6 - 0.5), within(1e-9));
-        assertThat(shape.runs().get(Side.LEFT).length()).isCloseTo(80, within(1e-9));
+        assertThat(shape.run(RunId.of(Side.TOP)).length()).isCloseTo(60 + 2 * (6 - 0.5), within(1e-9));
+        assertThat(shape.run(RunId.of(Side.LEFT)).length()).isCloseTo(80, within(1e-9));
         QuiltShape other = QuiltShape.of(quilt(60, 80, 60, 80, 6).with(Corners.SIDES_THROUGH));
-        assertThat(other.runs().get(Side.TOP).length()).isCloseTo(60, within(1e-9));
-        assertThat(other.runs().get(Side.RIGHT).length()).isCloseTo(91, within(1e-9));
+        assertThat(other.run(RunId.of(Side.TOP)).length()).isCloseTo(60, within(1e-9));
+        assertThat(other.run(RunId.of(Side.RIGHT)).length()).isCloseTo(91, within(1e-9));
     }
 
     @ParameterizedTest
     @CsvSource({
-        "BODY_TOP, 0, NotOverZero",
-        "BODY_TOP, -3, NotOverZero",
-        "BODY_TOP, 200.5, TooLong",
-        "BODY_TOP, 5, ShorterThanBorder",
-        "BODY_TOP, 199, ok",
-        "BODY_RIGHT, 60, ok",
-        "DEPTH_LEFT, 70, DeeperThanBody",
-        "DEPTH_LEFT, 0.5, NoRoomLeft",
-        "DEPTH_LEFT, 12, ok",
-        "RESERVE, 6, NoRoomLeft",
-        "RESERVE, -0.1, Negative",
-        "RESERVE, 0, ok",
-        "CLEARANCE, 5.5, NoRoomLeft",
-        "CLEARANCE, 0.25, ok",
-        "DIAGONAL_DOWN, 141, DiagonalImpossible",
-        "DIAGONAL_UP, 19, DiagonalImpossible",
-        "DIAGONAL_DOWN, 101, ok",
+        "body-top, 0, NotOverZero",
+        "body-top, -3, NotOverZero",
+        "body-top, 200.5, TooLong",
+        "body-top, 5, ShorterThanBorder",
+        "body-top, 199, ok",
+        "body-right, 60, ok",
+        "depth-left, 70, DeeperThanBody",
+        "depth-left, 0.5, NoRoomLeft",
+        "depth-left, 12, ok",
+        "reserve, 6, NoRoomLeft",
+        "reserve, -0.1, Negative",
+        "reserve, 0, ok",
+        "clearance, 5.5, NoRoomLeft",
+        "clearance, 0.25, ok",
+        "diagonal-down, 141, DiagonalImpossible",
+        "diagonal-up, 19, DiagonalImpossible",
+        "diagonal-down, 101, ok",
     })
-    void refusesLengthsThatCantBe(Dimension dimension, double inches, String expected) {
-        assertThat(QuiltRules.refusal(quilt(60, 80, 60, 80, 6), dimension, inches)
+    void refusesLengthsThatCantBe(String code, double inches, String expected) {
+        Quilt quilt = quilt(60, 80, 60, 80, 6);
+        Dimension dimension = quilt.dimensions().stream()
+                .filter(d -> d.code().equals(code))
+                .findFirst()
+                .orElseThrow();
+        assertThat(QuiltRules.refusal(quilt, dimension, inches)
                         .map(r -> r.getClass().getSimpleName())
                         .orElse("ok"))
                 .isEqualTo(expected);
@@ -228,5 +240,149 @@ class QuiltShapeTest {
     void knowsWhatIsMissing() {
         Quilt two = Quilt.unmeasured().with(Dimension.BODY_TOP, 20).with(Dimension.DEPTH_LEFT, 5);
         assertThat(two.missing()).hasSize(6).startsWith(Dimension.BODY_RIGHT);
+    }
+
+    private static Quilt bordered(List<Corners> corners, double... depths) {
+        Quilt quilt = quilt(60, 80, 60.5, 80.25, depths[0]).withBorder(1, Border.USUAL.with(corners.get(0)));
+        for (int border = 2; border <= depths.length; border++) {
+            quilt = quilt.withBorderOutside(Border.USUAL.with(corners.get(border - 1)));
+            for (Side side : Side.values()) {
+                quilt = quilt.with(Dimension.depth(border, side), depths[border - 1]);
+            }
+        }
+        return quilt;
+    }
+
+    /** Whatever the corners, the borders' pieces of cloth cover all outside the body and never each other; JTS judges. */
+    @Property(tries = 60)
+    void bordersWithinBordersFillTheQuilt(
+            @ForAll @Size(4) List<Corners> corners,
+            @ForAll @IntRange(min = 1, max = 4) int borders,
+            @ForAll @DoubleRange(min = 0.75, max = 9) double depth) {
+        double[] depths =
+                IntStream.range(0, borders).mapToDouble(i -> depth + i).toArray();
+        QuiltShape shape = QuiltShape.of(bordered(corners, depths));
+        List<Geometry> pieces = new ArrayList<>(List.of(polygon(shape.body().corners())));
+        for (RingShape ring : shape.rings()) {
+            for (Side side : Side.values()) {
+                Polygon region = polygon(ring.regions().get(side));
+                pieces.add(region);
+                // A run lies on its piece's seam; a ring's own room is what its frame says.
+                RunFrame run = ring.runs().get(side);
+                assertThat(region.buffer(1e-6)
+                                .covers(polygon(List.of(
+                                        run.place(run.length() * 0.1, 0),
+                                        run.place(run.length() * 0.1, run.depth()),
+                                        run.place(run.length() * 0.9, run.depth()),
+                                        run.place(run.length() * 0.9, 0)))))
+                        .isTrue();
+                assertThat(run.room())
+                        .isCloseTo(depths[ring.border() - 1] - (ring.border() == borders ? 0.5 : 0), within(1e-9));
+            }
+        }
+        Geometry union = UnaryUnionOp.union(pieces);
+        double filled = pieces.stream().mapToDouble(Geometry::getArea).sum();
+        double stones = polygon(shape.outer()).getArea() - union.getArea();
+        assertThat(filled).as("nothing twice").isCloseTo(union.getArea(), within(1e-6));
+        double squares = IntStream.range(0, borders)
+                .filter(i -> corners.get(i) == Corners.CORNERSTONES)
+                .mapToDouble(i -> 4 * depths[i] * depths[i])
+                .sum();
+        assertThat(stones).as("cornerstones").isCloseTo(squares, within(0.02 * squares + 1e-6));
+        assertThat(polygon(shape.outer()).getArea()).isGreaterThan(60 * 80);
+    }
+
+    @Test
+    void anInnerSeamIsAsLongAsTheTapeSaysOrAsItIsDrawn() {
+        Quilt quilt = bordered(List.of(Corners.MITRED, Corners.CORNERSTONES), 2, 6);
+        RunId top = RunId.of(2, Side.TOP);
+        assertThat(QuiltShape.of(quilt).run(top).length()).isCloseTo(64, within(0.05));
+        Quilt measured = quilt.with(Dimension.seam(2, Side.TOP), 64.25);
+        assertThat(QuiltShape.of(measured).run(top).length()).isEqualTo(64.25);
+        assertThat(MeasureInspector.inspect(measured, QuiltShape.of(measured), 0.005))
+                .as("a quarter in 64 is eased unseen")
+                .noneMatch(Finding.SeamDiffers.class::isInstance);
+        Quilt off = quilt.with(Dimension.seam(2, Side.TOP), 65);
+        assertThat(MeasureInspector.inspect(off, QuiltShape.of(off), 0.005))
+                .filteredOn(Finding.SeamDiffers.class::isInstance)
+                .singleElement()
+                .satisfies(f -> assertThat(f.run()).contains(top));
+    }
+
+    @Test
+    void aBorderThatIsTakenOutLetsTheOthersMoveIn() {
+        Quilt three = bordered(List.of(Corners.MITRED, Corners.CORNERSTONES, Corners.SIDES_THROUGH), 2, 6, 9)
+                .with(Dimension.seam(2, Side.TOP), 64.25);
+        Quilt two = three.withoutBorder(1);
+        assertThat(two.borders())
+                .extracting(Border::corners)
+                .containsExactly(Corners.CORNERSTONES, Corners.SIDES_THROUGH);
+        assertThat(two.length(Dimension.depth(1, Side.LEFT))).isEqualTo(6);
+        assertThat(two.length(Dimension.depth(2, Side.LEFT))).isEqualTo(9);
+        assertThat(two.measured()).hasSize(4 + 8);
+        assertThat(two.missing()).isEmpty();
+    }
+
+    // In a parallelogram with sides a, b the diagonals' squares differ by 4ab·cos of the corner (law of cosines,
+    // twice).
+    @ParameterizedTest
+    @CsvSource({"60, 80, 1", "60, 80, 2.5", "71.625, 86.375, 0.5", "40, 100, 0"})
+    void tellsHowFarOffSquareItIs(double across, double down, double differ) {
+        double mean = Math.sqrt(across * across + down * down - differ * differ / 4);
+        Quilt quilt = quilt(across, down, across, down, 5)
+                .with(Dimension.DIAGONAL_DOWN, mean + differ / 2)
+                .with(Dimension.DIAGONAL_UP, mean - differ / 2);
+        Squareness square = Squareness.of(quilt);
+        double angle = Math.asin(2 * mean * differ / (4 * across * down));
+        assertThat(square.mostOffSquare()).isCloseTo(angle, within(1e-7));
+        assertThat(square.diagonals().orElseThrow()).isCloseTo(differ, within(1e-12));
+        assertThat(square.corners().stream().mapToDouble(a -> a).sum()).isCloseTo(2 * Math.PI, within(1e-9));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "AS_MEASURED, 60, 60.5, 0, 0",
+        "MEAN, 60.25, 60.25, 0.25, -0.25",
+        "TO_SHORTER, 60, 60, 0, -0.5",
+        "TO_LONGER, 60.5, 60.5, 0.5, 0"
+    })
+    void oppositeSidesAreEasedAndTheTapesWordIsKept(
+            Easing easing, double top, double bottom, double topEased, double bottomEased) {
+        Quilt quilt = quilt(60, 80, 60.5, 80, 6).with(Quilt.Easings.NONE.with(Side.BOTTOM, easing));
+        assertThat(quilt.length(Dimension.BODY_TOP)).as("as measured").isEqualTo(60);
+        assertThat(QuiltShape.of(quilt).run(RunId.of(Side.TOP)).length()).isEqualTo(top);
+        assertThat(QuiltShape.of(quilt).run(RunId.of(Side.BOTTOM)).length()).isEqualTo(bottom);
+        assertThat(Squareness.of(quilt).eased().get(Side.TOP)).isEqualTo(topEased);
+        assertThat(Squareness.of(quilt).eased().get(Side.BOTTOM)).isEqualTo(bottomEased);
+        assertThat(Squareness.of(quilt).across()).isEqualTo(-0.5);
+        assertThat(Squareness.of(quilt).eased().get(Side.LEFT)).isZero();
+    }
+
+    @Test
+    void stripsLieWhereTheyAreSaidTo() {
+        Strip sash = new Strip("Middle sash", Strip.Kind.SASHING, new Point(-30, -1), 0, 60, 2, OptionalDouble.empty());
+        Quilt quilt = quilt(60, 80, 60, 80, 6).withStrips(List.of(sash));
+        QuiltShape shape = QuiltShape.of(quilt);
+        RunFrame run = shape.run(RunId.strip(1));
+        assertThat(run.place(60, 2).distance(new Point(30, 1))).isLessThan(1e-9);
+        assertThat(quilt.groups()).containsExactly(GroupId.border(1), GroupId.strip(1));
+        assertThat(MeasureInspector.inspect(quilt, shape, 0.005)).isEmpty();
+        Strip off = new Strip("Off", Strip.Kind.FREE, new Point(-30, -60), 0, 60, 2, OptionalDouble.empty());
+        Quilt beside = quilt.withStrips(List.of(sash, off));
+        assertThat(MeasureInspector.inspect(beside, QuiltShape.of(beside), 0.005))
+                .containsExactly(new Finding.StripOffQuilt(RunId.strip(2)));
+    }
+
+    @Test
+    void runsAndGroupsAreNamedForGood() {
+        for (String code : List.of("top", "left", "border-2-top", "border-4-right", "strip-12")) {
+            assertThat(RunId.parse(code).orElseThrow().code()).isEqualTo(code);
+        }
+        for (String code : List.of("", "middle", "border-2", "border-0-top", "border-2-middle", "strip-", "strip-x")) {
+            assertThat(RunId.parse(code)).as(code).isEmpty();
+        }
+        assertThat(GroupId.parse("border-3")).contains(GroupId.border(3));
+        assertThat(GroupId.parse("strip-1")).contains(GroupId.strip(1));
+        assertThat(GroupId.parse("border-x")).isEmpty();
     }
 }

@@ -2,6 +2,7 @@ package jollyspindle.core.words;
 
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Counts;
+import jollyspindle.core.division.OnCentre;
 import jollyspindle.core.division.Reason;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.measure.TapeScale;
@@ -10,6 +11,7 @@ import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.SeamRegister;
 import jollyspindle.core.shelf.Template;
@@ -47,18 +49,21 @@ class WordsTest {
 
     @Test
     void saysReasons() {
-        assertThat(words.reason(new Reason.OnCentre(true, true))).isEqualTo("valley on the centre");
-        assertThat(words.reason(new Reason.OnCentre(false, true)))
+        DivisionWords said = new DivisionWords(words);
+        assertThat(said.reason(new Reason.Centres(OnCentre.VALLEY, Optional.of(OnCentre.VALLEY))))
+                .isEqualTo("valley on the centre");
+        assertThat(said.reason(new Reason.Centres(OnCentre.CROWN, Optional.of(OnCentre.VALLEY))))
                 .isEqualTo("crown on the centre of top and bottom, valley on that of the sides");
-        assertThat(words.reason(new Reason.SidesDiffer(0.046))).isEqualTo("sides differ by 3/64 a repeat");
-        assertThat(words.reason(new Reason.SidesDiffer(0))).isEqualTo("all sides alike");
-        assertThat(words.reason(new Reason.IntoReserve(0.125))).isEqualTo("rise 1/8 into the reserve");
-        assertThat(words.reason(new Reason.OffWanted(-0.25))).isEqualTo("1/4 shorter than wanted");
-        assertThat(new FindingWords(words).text(new Finding.IntoReserve(Side.TOP, 0.75, 0.5, Optional.empty())))
+        assertThat(said.reason(new Reason.SidesDiffer(0.046, 0.125))).isEqualTo("sides differ by 3/64 a repeat");
+        assertThat(said.reason(new Reason.SidesDiffer(0, 0.125))).isEqualTo("all sides alike");
+        assertThat(said.reason(new Reason.IntoReserve(0.125))).isEqualTo("crowns stand 1/8 past their room");
+        assertThat(said.reason(new Reason.OffWanted(-0.25))).isEqualTo("1/4 shorter than wanted");
+        assertThat(new FindingWords(words)
+                        .text(new Finding.IntoReserve(RunId.of(Side.TOP), 0.75, 0.5, true, Optional.empty())))
                 .isEqualTo("Crowns would run 1/4 off the quilt's edge.");
-        assertThat(metric.reason(new Reason.OffWanted(0.1))).isEqualTo("2.5 mm longer than wanted");
-        assertThat(words.reason(new Reason.SeveralPlacements(2))).isEqualTo("2 placements an arc");
-        assertThat(words.reason(new Reason.TooWide(7.99))).isEqualTo("wider than this template can span (8 scant)");
+        assertThat(new DivisionWords(metric).reason(new Reason.OffWanted(0.1))).isEqualTo("2.5 mm longer than wanted");
+        assertThat(said.reason(new Reason.SeveralPlacements(2))).isEqualTo("2 placements an arc");
+        assertThat(said.reason(new Reason.TooWide(7.99))).isEqualTo("wider than this template can span (8 scant)");
     }
 
     @Test
@@ -119,7 +124,7 @@ class WordsTest {
         }
         assertThat(said.text(new Finding.NotMeasured(List.of(Dimension.BODY_TOP, Dimension.DEPTH_LEFT))))
                 .isEqualTo("Still to be measured: the body at the top; the border's depth at the left.");
-        assertThat(said.text(new Finding.OppositeSidesDiffer(Side.RIGHT, 0.625)))
+        assertThat(said.text(new Finding.OppositeSidesDiffer(Side.RIGHT, 0.625, false)))
                 .startsWith("The body's right is 5/8 longer than its left.");
     }
 

@@ -1,0 +1,80 @@
+package jollyspindle.core.division;
+
+import jollyspindle.core.shelf.ArcFit;
+import jollyspindle.core.shelf.ArcTemplate;
+
+import java.util.Optional;
+
+/** What a cell of a divided run carries. */
+public sealed interface Figure {
+
+    /** The piece of the run it stands on. */
+    Cell cell();
+
+    /** How the template suits it; nothing if nothing is stitched there. */
+    default Optional<ArcFit> arc() {
+        return Optional.empty();
+    }
+
+    /**
+     * One arc from end to end.
+     *
+     * @param template it is stitched with
+     * @param fit over the cell's width
+     */
+    record WholeArc(Cell cell, ArcTemplate template, ArcFit fit) implements Figure {
+        @Override
+        public Optional<ArcFit> arc() {
+            return Optional.of(fit);
+        }
+    }
+
+    /**
+     * Half an arc, at an end of the run.
+     *
+     * @param template it is stitched with
+     * @param fit over twice the cell's width
+     * @param fromCrown whether its crown stands at the cell's left end; otherwise at its right
+     */
+    record HalfArc(Cell cell, ArcTemplate template, ArcFit fit, boolean fromCrown) implements Figure {
+        @Override
+        public Optional<ArcFit> arc() {
+            return Optional.of(fit);
+        }
+    }
+
+    /**
+     * Two arcs like the neighbours, from both ends of the cell to where they meet in its middle.
+     *
+     * @param template they are stitched with
+     * @param fit over a neighbour's width
+     * @param height above their feet where they meet, in inches
+     * @param meeting how that looks
+     */
+    record HalvesMeeting(Cell cell, ArcTemplate template, ArcFit fit, double height, MiddleSpace.Meeting meeting)
+            implements Figure {
+        @Override
+        public Optional<ArcFit> arc() {
+            return Optional.of(fit);
+        }
+    }
+
+    /** Nothing that is stitched with the run. */
+    record Empty(Cell cell, Why why) implements Figure {}
+
+    /** Why nothing is stitched on a cell. */
+    enum Why {
+        /** A motif of its own stands there. */
+        OWN_MOTIF,
+        /** It belongs to the corner's motif. */
+        CORNER,
+        /** It is left plain. */
+        PLAIN,
+        /** The template can't span it. */
+        TOO_WIDE,
+        /** The template that was chosen for it isn't in the job. */
+        NO_TEMPLATE,
+        /** The halves come down to the seam before they meet. */
+        DONT_MEET
+    }
+}

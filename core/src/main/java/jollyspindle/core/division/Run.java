@@ -1,0 +1,25 @@
+package jollyspindle.core.division;
+
+import jollyspindle.core.quilt.RunId;
+
+/**
+ * A run to be divided.
+ *
+ * @param id of it
+ * @param length in inches, over 0
+ * @param room from where the motif stands to where nothing may be stitched, in inches
+ * @param clearance from the seam to where the motif stands, in inches
+ */
+public record Run(RunId id, double length, double room, double clearance) {
+
+    public Run {
+        if (!(length > 0) || !Double.isFinite(length)) {
+            throw new IllegalArgumentException("a run is longer than 0, not " + length);
+        }
+    }
+
+    /** Which runs it shares its count with: top and bottom are on one axis, right and left on another. */
+    int axis() {
+        return id.side().filter(side -> !side.isAcross()).isPresent() ? 1 : 0;
+    }
+}

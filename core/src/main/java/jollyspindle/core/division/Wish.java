@@ -1,0 +1,120 @@
+package jollyspindle.core.division;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+
+/**
+ * What a quilter would like a division to be.
+ *
+ * @param repeat about how long a repeat should be, in inches, {@link #SHORTEST_REPEAT} to {@link #LONGEST_REPEAT}
+ * @param across how many repeats on top and bottom, or on a strip, if that is wanted; 1 to {@link Counts#MOST}
+ * @param down how many repeats on right and left
+ * @param parity which counts are wanted
+ * @param shortest the shortest repeat allowed, in inches; nothing if that isn't said
+ * @param longest the longest repeat allowed, in inches, not under the shortest; nothing if that isn't said
+ * @param school the only way wanted; nothing if all are welcome
+ * @param increment from mark to mark of the stencil, in inches, over 0
+ */
+public record Wish(
+        double repeat,
+        OptionalInt across,
+        OptionalInt down,
+        Parity parity,
+        OptionalDouble shortest,
+        OptionalDouble longest,
+        Optional<SchoolKind> school,
+        double increment) {
+
+    public static final double SHORTEST_REPEAT = 0.5;
+    public static final double LONGEST_REPEAT = 60;
+
+    /** From mark to mark of the usual stencil, in inches (common practice, no source). */
+    public static final double USUAL_INCREMENT = 1;
+
+    /** Which counts are wanted. */
+    public enum Parity {
+        ANY,
+        /** A crown on the centre of an evenly divided run. */
+        ODD,
+        /** A valley on the centre of an evenly divided run. */
+        EVEN;
+
+        public boolean welcomes(int count) {
+            return this == ANY || (count % 2 == 0) == (this == EVEN);
+        }
+    }
+
+    public Wish {
+        allowed(repeat);
+        shortest.ifPresent(Wish::allowed);
+        longest.ifPresent(Wish::allowed);
+        if (shortest.orElse(0) > longest.orElse(LONGEST_REPEAT)) {
+            throw new IllegalArgumentException("the shortest repeat is longer than the longest");
+        }
+        across.ifPresent(n -> new Counts(n, 1));
+        down.ifPresent(n -> new Counts(1, n));
+        if (!(increment > 0) || increment > LONGEST_REPEAT) {
+            throw new IllegalArgumentException("marks every " + increment);
+        }
+    }
+
+    private static void allowed(double inches) {
+        if (!(inches >= SHORTEST_REPEAT && inches <= LONGEST_REPEAT)) {
+            throw new IllegalArgumentException("a repeat of " + inches + " isn't between 1/2 and 60");
+        }
+    }
+
+    /** Repeats of about a length, and nothing else. */
+    public static Wish about(double inches) {
+        return new Wish(
+                inches,
+                OptionalInt.empty(),
+                OptionalInt.empty(),
+                Parity.ANY,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                Optional.empty(),
+                USUAL_INCREMENT);
+    }
+
+    public Wish withRepeat(double inches) {
+        return new Wish(inches, across, down, parity, shortest, longest, school, increment);
+    }
+
+    public Wish withCounts(OptionalInt onTop, OptionalInt onSides) {
+        return new Wish(repeat, onTop, onSides, parity, shortest, longest, school, increment);
+    }
+
+    public Wish with(Parity other) {
+        return new Wish(repeat, across, down, other, shortest, longest, school, increment);
+    }
+
+    /**
+     * This wish with another range of repeats, in inches.
+     *
+     * @throws IllegalArgumentException if the shortest is longer than the longest
+     */
+    public Wish withRange(OptionalDouble from, OptionalDouble to) {
+        return new Wish(repeat, across, down, parity, from, to, school, increment);
+    }
+
+    public Wish with(Optional<SchoolKind> only) {
+        return new Wish(repeat, across, down, parity, shortest, longest, only, increment);
+    }
+
+    public Wish withIncrement(double inches) {
+        return new Wish(repeat, across, down, parity, shortest, longest, school, inches);
+    }
+
+    /** How many repeats are wanted: on the first axis (top and bottom, or a strip), or on the second. */
+    OptionalInt count(int axis) {
+        return axis == 0 ? across : down;
+    }
+
+    /** Whether a repeat of this length is within the range that was said. */
+    boolean allows(double inches) {
+        double slack = 1e-9;
+        return inches >= shortest.orElse(0) - slack && inches <= longest.orElse(Double.MAX_VALUE) + slack;
+    }
+}

@@ -1,0 +1,370 @@
+package jollyspindle.core.words;
+
+import jollyspindle.core.division.Candidate;
+import jollyspindle.core.division.Cell;
+import jollyspindle.core.division.CornerArc;
+import jollyspindle.core.division.DividedRun;
+import jollyspindle.core.division.EndUse;
+import jollyspindle.core.division.Figure;
+import jollyspindle.core.division.Filling;
+import jollyspindle.core.division.OnCentre;
+import jollyspindle.core.division.Reason;
+import jollyspindle.core.division.School;
+import jollyspindle.core.division.SchoolKind;
+import jollyspindle.core.division.Tie;
+import jollyspindle.core.division.Wish;
+import jollyspindle.core.quilt.RunId;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+
+/**
+ * Says how runs come out: schools, candidates, and what speaks for and against them.
+ *
+ * @param words lengths are said with
+ */
+public record DivisionWords(Words words) {
+
+    public static String name(SchoolKind kind) {
+        return switch (kind) {
+            case EVEN -> "Even";
+            case CORNERS_IN -> "Corners in";
+            case CENTRE_OUT -> "Centre out";
+            case HALF_STEPS -> "Half steps";
+            case FUDGED -> "Fixed with fudge";
+            case BY_PIECING -> "By piecing";
+            case BY_INCREMENTS -> "By increments";
+            case BY_HAND -> "By hand";
+        };
+    }
+
+    /** What a school does, in a sentence. */
+    public static String explained(SchoolKind kind) {
+        return switch (kind) {
+            case EVEN -> "Every repeat stretched alike.";
+            case CORNERS_IN -> "Whole repeats from both corners; the odd space is in the middle.";
+            case CENTRE_OUT -> "Whole repeats from the centre; the odd pieces are at the corners.";
+            case HALF_STEPS -> "Half a repeat at both ends, whole ones between.";
+            case FUDGED -> "A fixed repeat; what is left over goes into a few about the centre.";
+            case BY_PIECING -> "Repeats that are whole or simple parts of the pieced unit; its seams are the marks.";
+            case BY_INCREMENTS -> "Whole numbers of a stencil's marks from both ends; the sliver is in the middle.";
+            case BY_HAND -> "Valleys pinned where you drag them; the others spread between.";
+        };
+    }
+
+    public static String name(OnCentre there) {
+        return switch (there) {
+            case VALLEY -> "valley";
+            case CROWN -> "crown";
+            case SPACE -> "odd space";
+            case NEITHER -> "neither valley nor crown";
+        };
+    }
+
+    public static String name(Wish.Parity parity) {
+        return switch (parity) {
+            case ANY -> "any";
+            case ODD -> "odd";
+            case EVEN -> "even";
+        };
+    }
+
+    public static String name(EndUse use) {
+        return switch (use) {
+            case CORNER -> "go to the corner's motif";
+            case SHORT_ARC -> "carry a short repeat";
+            case PLAIN -> "stay plain";
+        };
+    }
+
+    public static String name(Tie.Ratio ratio) {
+        return switch (ratio) {
+            case SAME -> "as many as";
+            case DOUBLE -> "twice as many as";
+            case HALF -> "half as many as";
+        };
+    }
+
+    /** What stands in the middle, as a choice. */
+    public static String name(Filling filling) {
+        if (filling instanceof Filling.TwoHalfArcs) {
+            return "two half arcs";
+        }
+        if (filling instanceof Filling.LargerArc) {
+            return "one larger arc";
+        }
+        return filling instanceof Filling.OwnMotif ? "a motif of its own" : "plain";
+    }
+
+    /** A school with its numbers: {@code 10 repeats}, {@code 5 of 7 from each corner, two half arcs in the middle}. */
+    public String school(School school) {
+        if (school instanceof School.Even even) {
+            return Words.count(even.count(), "repeat");
+        }
+        if (school instanceof School.CornersIn in) {
+            return in.each() + " of " + words.length(in.repeat()) + " from each corner, " + name(in.filling())
+                    + " in the middle";
+        }
+        if (school instanceof School.CentreOut out) {
+            return out.count() + " of " + words.length(out.repeat()) + " from the centre; the ends " + name(out.ends());
+        }
+        if (school instanceof School.HalfSteps half) {
+            return Words.count(half.count(), "repeat") + ", half of one at each end";
+        }
+        if (school instanceof School.Fudged fudged) {
+            return fudged.count() + " of " + words.length(fudged.repeat()) + ", the leftover "
+                    + spread(fudged.spread());
+        }
+        if (school instanceof School.ByPiecing piecing) {
+            return "repeats of " + piecing.units() + (piecing.parts() > 1 ? "/" + piecing.parts() : "")
+                    + (piecing.units() == 1 && piecing.parts() == 1 ? " unit" : " units");
+        }
+        if (school instanceof School.ByIncrements steps) {
+            return "repeats of " + steps.steps() + " marks, one every " + words.length(steps.step());
+        }
+        School.ByHand hand = (School.ByHand) school;
+        return Words.count(hand.count(), "repeat") + " with "
+                + Words.count(hand.pins().size(), "valley") + " pinned";
+    }
+
+    private static String spread(School.Spread spread) {
+        if (spread instanceof School.Spread.RoundCentre round) {
+            return "in " + round.repeats() + " about the centre";
+        }
+        return spread instanceof School.Spread.Chosen chosen
+                ? "in "
+                        + new TreeSet<>(chosen.numbers())
+                                .stream().map(n -> "" + n).collect(Collectors.joining(", "))
+                : "in all";
+    }
+
+    /** Schools of several runs, in short: {@code 10 across, 12 down}; the runs' own where they aren't so simple. */
+    public String schools(SortedMap<RunId, School> schools) {
+        Map<String, List<RunId>> said = new LinkedHashMap<>();
+        schools.forEach((id, school) ->
+                said.computeIfAbsent(school(school), s -> new ArrayList<>()).add(id));
+        if (said.size() == 1) {
+            return said.keySet().iterator().next();
+        }
+        boolean even = schools.values().stream().allMatch(School.Even.class::isInstance);
+        return said.entrySet().stream()
+                .map(e -> (even ? e.getKey().replaceAll(" repeats?$", "") : e.getKey()) + " " + where(e.getValue()))
+                .collect(Collectors.joining(even ? ", " : "; "));
+    }
+
+    private static String where(List<RunId> runs) {
+        boolean across = runs.size() == 2
+                && runs.stream()
+                        .allMatch(r -> r.side().filter(s -> s.isAcross()).isPresent());
+        boolean down = runs.size() == 2
+                && runs.stream()
+                        .allMatch(r -> r.side().filter(s -> !s.isAcross()).isPresent());
+        if (across || down) {
+            return across ? "across" : "down";
+        }
+        return "on " + runs.stream().map(r -> Words.decapital(Words.name(r))).collect(Collectors.joining(", "));
+    }
+
+    /** A candidate's counts: {@code 10 across, 12 down}; {@code 14 repeats} on a strip. */
+    public String counts(Candidate candidate) {
+        List<DividedRun> runs = List.copyOf(candidate.runs());
+        if (runs.size() == 1) {
+            return Words.count(runs.get(0).division().count(), "repeat");
+        }
+        return candidate.counts().map(Words::counts).orElseGet(() -> runs.stream()
+                .map(r -> r.division().count() + " "
+                        + r.id().side().map(Words::name).orElse(""))
+                .collect(Collectors.joining(", ")));
+    }
+
+    /** The kind of school, or that there are several. */
+    public String kind(Candidate candidate) {
+        return candidate.kind().map(DivisionWords::name).orElse("Sides by themselves");
+    }
+
+    /** The repeats that are meant, each once: {@code 7 3/16 scant and 7 3/16}. */
+    public String repeats(Candidate candidate) {
+        List<DividedRun> runs = List.copyOf(candidate.runs());
+        if (runs.size() == 1) {
+            return words.length(runs.get(0).division().repeat());
+        }
+        String across = mean(runs, true);
+        String down = mean(runs, false);
+        return across.equals(down) ? across : across + " and " + down;
+    }
+
+    private String mean(List<DividedRun> runs, boolean across) {
+        return words.length(runs.stream()
+                .filter(r -> r.id().side().filter(s -> s.isAcross() == across).isPresent())
+                .mapToDouble(r -> r.division().repeat())
+                .average()
+                .orElse(0));
+    }
+
+    /** The rises of a candidate's usual repeats, or that there is none. */
+    public String rise(Candidate candidate) {
+        String rises = candidate.runs().stream()
+                .flatMap(run -> run.fit().stream())
+                .map(fit -> words.length(fit.segment().height()))
+                .distinct()
+                .limit(2)
+                .collect(Collectors.joining(" and "));
+        return rises.isEmpty() ? "no rise" : "rise " + rises;
+    }
+
+    public String reason(Reason reason) {
+        if (reason instanceof Reason.Centres on) {
+            return on.alike()
+                    ? name(on.across()) + " on the centre"
+                    : name(on.across()) + " on the centre of top and bottom, "
+                            + name(on.down().orElseThrow()) + " on that of the sides";
+        }
+        if (reason instanceof Reason.SidesDiffer differ) {
+            return differ.inches() < 1e-9
+                    ? "all sides alike"
+                    : "sides differ by " + words.difference(differ.inches()) + " a repeat";
+        }
+        if (reason instanceof Reason.OffWanted off) {
+            return words.difference(off.inches()) + (off.inches() > 0 ? " longer" : " shorter") + " than wanted";
+        }
+        if (reason instanceof Reason.OffOwn off) {
+            return off.inches() < 1.0 / 128
+                    ? "just the template's own repeat, " + words.length(off.own())
+                    : "up to " + words.difference(off.inches()) + " from the template's own " + words.length(off.own());
+        }
+        if (reason instanceof Reason.Uneven uneven) {
+            return "repeats of a run differ by " + words.difference(uneven.inches());
+        }
+        if (reason instanceof Reason.Middle middle) {
+            return words.length(middle.width()) + " in the middle: " + space(middle.figure(), middle.rise());
+        }
+        if (reason instanceof Reason.Ends ends) {
+            return words.length(ends.width()) + " at each end"
+                    + (ends.aside() ? ", little enough to leave" : ": " + ends(ends));
+        }
+        if (reason instanceof Reason.HalvesAtCorners) {
+            return "half an arc at each corner";
+        }
+        if (reason instanceof Reason.SeamsMark seams) {
+            return seams.parts() == 1
+                    ? "pieced seams mark every valley"
+                    : "pieced seams mark every " + ordinal(seams.parts()) + " valley";
+        }
+        if (reason instanceof Reason.Readings readings) {
+            return readings.on() + " of " + Words.count(readings.of(), "mark") + " on a tick of the tape";
+        }
+        if (reason instanceof Reason.IntoReserve into) {
+            return "crowns stand " + words.difference(into.inches()) + " past their room";
+        }
+        if (reason instanceof Reason.SeveralPlacements several) {
+            return Words.count(several.parts(), "placement") + " an arc";
+        }
+        return "wider than this template can span (" + words.length(((Reason.TooWide) reason).widest()) + ")";
+    }
+
+    private static String ordinal(int number) {
+        return switch (number) {
+            case 2 -> "second";
+            case 3 -> "third";
+            default -> number + "th";
+        };
+    }
+
+    private String ends(Reason.Ends ends) {
+        return switch (ends.use()) {
+            case SHORT_ARC -> "a short repeat at each corner";
+            case PLAIN -> "left plain";
+            case CORNER ->
+                "for the corner's motif" + ends.corner().map(this::corner).orElse("");
+        };
+    }
+
+    private String corner(CornerArc arc) {
+        return arc.overRoom() <= 1e-9
+                ? "; one arc astride the mitre clears the edge by " + words.difference(arc.overRoom())
+                : "; one arc astride the mitre would stand " + words.difference(arc.overRoom()) + " past the room";
+    }
+
+    /** What stands on an odd space between arcs of a rise, in inches. */
+    public String space(Figure figure, double rise) {
+        if (figure instanceof Figure.WholeArc arc) {
+            return "one arc of " + arc.template().name() + ", "
+                    + against(arc.fit().segment().height(), rise);
+        }
+        if (figure instanceof Figure.HalvesMeeting halves) {
+            String look =
+                    switch (halves.meeting()) {
+                        case POINTED -> "pointed";
+                        case SMOOTH -> "in a smooth crown";
+                        case DIP -> "in a dip";
+                    };
+            return "two half arcs meeting " + look + ", " + against(halves.height(), rise);
+        }
+        return switch (((Figure.Empty) figure).why()) {
+            case OWN_MOTIF -> "room for a motif of its own";
+            case CORNER -> "room for the corner's motif";
+            case PLAIN -> "left plain";
+            case TOO_WIDE -> "too wide for the template";
+            case NO_TEMPLATE -> "its template isn't in this job";
+            case DONT_MEET -> "two half arcs come down before they meet";
+        };
+    }
+
+    private String against(double height, double rise) {
+        double off = height - rise;
+        return Math.abs(off) < 1.0 / 128
+                ? "as high as its neighbours"
+                : words.difference(off) + (off > 0 ? " higher" : " lower") + " than its neighbours";
+    }
+
+    /** All of a candidate's reasons in a row. */
+    public String reasons(Candidate candidate) {
+        return candidate.reasons().stream().map(this::reason).collect(Collectors.joining("; "));
+    }
+
+    /** The weightiest reason for or against a candidate, as a sentence. */
+    public String sentence(Candidate candidate) {
+        Optional<Reason> first = candidate.reasons().stream()
+                .filter(r -> r.tone() == Reason.Tone.WARNING)
+                .findFirst()
+                .or(() -> candidate.reasons().stream()
+                        .filter(r -> r.tone() == Reason.Tone.GOOD)
+                        .findFirst());
+        return first.or(() -> candidate.reasons().stream().findFirst())
+                .map(r -> Words.capital(reason(r)) + ".")
+                .orElse("");
+    }
+
+    /** A wish: {@code about 6, an odd count, from 5 1/2 to 6 1/2}. */
+    public String wish(Wish wish) {
+        List<String> said = new ArrayList<>();
+        said.add("repeats of about " + words.exact(wish.repeat()));
+        wish.across().ifPresent(n -> said.add(n + " across"));
+        wish.down().ifPresent(n -> said.add(n + " down"));
+        if (wish.parity() != Wish.Parity.ANY) {
+            said.add((wish.parity() == Wish.Parity.ODD ? "an odd" : "an even") + " count");
+        }
+        if (wish.shortest().isPresent()) {
+            said.add("not under " + words.exact(wish.shortest().getAsDouble()));
+        }
+        if (wish.longest().isPresent()) {
+            said.add("not over " + words.exact(wish.longest().getAsDouble()));
+        }
+        return String.join(", ", said);
+    }
+
+    public static String name(Cell.Kind kind) {
+        return switch (kind) {
+            case REPEAT -> "repeat";
+            case HALF -> "half";
+            case MIDDLE -> "middle";
+            case END -> "end";
+        };
+    }
+}
