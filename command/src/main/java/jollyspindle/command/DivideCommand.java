@@ -3,7 +3,9 @@ package jollyspindle.command;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.Cell;
+import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.EvenDivision;
 import jollyspindle.core.division.MiddleSpace;
 import jollyspindle.core.division.RunCounts;
@@ -11,7 +13,10 @@ import jollyspindle.core.division.RunDivision;
 import jollyspindle.core.division.Stepping;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.files.FileTrouble;
+import jollyspindle.files.planjson.DivisionJson;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -28,9 +33,12 @@ import java.util.concurrent.Callable;
 /** {@code spindle divide}. */
 @Command(
         name = "divide",
-        description = "Divides one run, evenly or by another school, and says where its valleys stand.",
+        description = "Divides one run or a border's four, by any school, and says where valleys stand.",
         mixinStandardHelpOptions = true,
         footer = {
+            "",
+            "One run: --length. A border: --top and --left, and --bottom and --right where they measure otherwise;",
+            "then --school asks for that one only, and --across and --down for counts.",
             "",
             "Schools:",
             "  even         --about or --count: each repeat stretched alike",
@@ -51,7 +59,7 @@ final class DivideCommand implements Callable<Integer> {
     /** Less than this, in inches, isn't worth a word. */
     private static final double NOTICED = 1.0 / 128;
 
-    @Option(names = "--length", required = true, description = "The run's length.")
+    @Option(names = "--length", description = "The run's length.")
     private String length;
 
     @Option(names = "--about", description = "About how long a repeat should be; in most schools just so long.")
@@ -60,11 +68,11 @@ final class DivideCommand implements Callable<Integer> {
     @Mixin
     private SchoolOption school;
 
-    @Option(
-            names = "--tape",
-            defaultValue = "SIXTEENTHS",
-            description = "${COMPLETION-CANDIDATES}; ${DEFAULT-VALUE} if not said.")
-    private TapeScale tape;
+    @Mixin
+    private WaysOption ways;
+
+    @Mixin
+    private ShelfOption shelf;
 
     @Option(names = "--json", description = "Print JSON, in inches.")
     private boolean json;
@@ -72,26 +80,92 @@ final class DivideCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
+    private TapeScale tape;
+
     @Override
-    public Integer call() {
-        double run = Typed.length(spec, "--length", length, tape, QuiltRules.LONGEST);
+    public Integer call() throws FileTrouble {
+        tape = shelf.tape();
+        if (ways.isRing() == (length != null)) {
+            throw new CommandLine.ParameterException(
+                    spec.commandLine(), "Say --length for one run, or --top and --left for a border.");
+        }
         Optional<Double> wished = about == null
                 ? Optional.empty()
                 : Optional.of(Typed.length(spec, "--about", about, tape, QuiltRules.LONGEST));
+        if (ways.isRing()) {
+            return ring(wished);
+        }
+        double run = Typed.length(spec, "--length", length, tape, QuiltRules.LONGEST);
         if (school.given()) {
             return bySchool(run, wished);
         }
         double wanted = wished.orElseThrow(() -> new CommandLine.ParameterException(
                 spec.commandLine(), "Say --about, how long a repeat should be, or a --school."));
         List<EvenDivision> found = RunCounts.near(run, wanted, LISTED);
+        List<Candidate> all = ways.find(spec, ways.one(run), wanted, Optional.empty(), school, tape, shelf);
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
-            out.println(asJson(run, found).toPrettyString());
+            ObjectNode root = asJson(run, found);
+            candidates(root.putArray("ways"), all);
+            out.println(root.toPrettyString());
         } else {
             asText(run, wanted, found, out);
+            out.println();
+            out.println("By all schools, best first:");
+            list(all, out);
         }
         out.flush();
         return 0;
+    }
+
+    private int ring(Optional<Double> wished) throws FileTrouble {
+        double wanted = wished.orElseThrow(() ->
+                new CommandLine.ParameterException(spec.commandLine(), "Say --about, how long a repeat should be."));
+        List<Candidate> found = ways.find(spec, ways.four(spec, tape), wanted, school.kind(), school, tape, shelf);
+        PrintWriter out = spec.commandLine().getOut();
+        if (json) {
+            ObjectNode root = JsonNodeFactory.instance.objectNode();
+            root.put("format", "jolly-spindle-division").put("version", 1);
+            candidates(root.putArray("ways"), found);
+            out.println(root.toPrettyString());
+        } else {
+            out.println("Ways to come out about every " + new Words(tape).length(wanted) + ", best first:");
+            list(found, out);
+            Candidate shown = found.get(Math.min(ways.show(), found.size()) - 1);
+            for (DividedRun run : shown.runs()) {
+                out.println();
+                out.println(Words.name(run.id()) + ", "
+                        + new Words(tape).length(run.run().length()) + ", left end: " + Words.start(run.id()) + ":");
+                cells(run.division(), out);
+            }
+        }
+        out.flush();
+        return 0;
+    }
+
+    private void candidates(ArrayNode nodes, List<Candidate> found) {
+        DivisionJson writer = new DivisionJson(tape);
+        for (Candidate candidate : found) {
+            ObjectNode node = writer.candidate(nodes.addObject(), candidate);
+            for (DividedRun run : candidate.runs()) {
+                ArrayNode cells = ((ObjectNode) node.path("runs").path(run.id().code())).putArray("cells");
+                run.figures().forEach(figure -> writer.cell(cells.addObject(), figure, run));
+            }
+        }
+    }
+
+    private void list(List<Candidate> found, PrintWriter out) {
+        DivisionWords words = new DivisionWords(new Words(tape));
+        int number = 0;
+        for (Candidate candidate : found) {
+            out.printf(
+                    "%4d. %-19s %-22s of %s; %s%n",
+                    ++number,
+                    words.kind(candidate),
+                    words.counts(candidate),
+                    words.repeats(candidate),
+                    words.reasons(candidate));
+        }
     }
 
     private int bySchool(double run, Optional<Double> wished) {
@@ -130,11 +204,17 @@ final class DivideCommand implements Callable<Integer> {
                     + words.difference(stepped) + (stepped > 0 ? " long" : " short") + ": mark each from one zero.");
         }
         middle(division).ifPresent(space -> out.println(said(space, words)));
+        cells(division, out);
+    }
+
+    private void cells(RunDivision division, PrintWriter out) {
+        Words words = new Words(tape);
+        double run = division.length();
         out.printf("  %-9s %-18s %-22s %-22s %s%n", "", "width", "from left end", "from right end", "from centre");
         for (Cell cell : division.cells()) {
             out.printf(
                     "  %-9s %-18s %-22s %-22s %s%n",
-                    cell.kind().name().toLowerCase(Locale.ROOT),
+                    DivisionWords.name(cell.kind()),
                     words.length(cell.width()),
                     words.length(cell.to()),
                     words.length(run - cell.to()),

@@ -33,7 +33,9 @@ final class JobArgument {
         FindingWords said = new FindingWords(new Words(plan.job().tape()));
         for (Finding finding : plan.findings()) {
             if (finding.severity() != Finding.Severity.NOTE) {
-                String where = finding.side().map(s -> Words.border(s) + ": ").orElse("");
+                String where = finding.run()
+                        .map(r -> Words.name(r, plan.job().quilt()) + ": ")
+                        .orElse("");
                 err.println("spindle: " + FindingWords.name(finding.severity()) + ": " + where + said.text(finding));
             }
         }

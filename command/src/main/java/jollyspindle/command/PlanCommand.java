@@ -1,7 +1,9 @@
 package jollyspindle.command;
 
+import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.planjson.PlanJson;
@@ -12,6 +14,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 
 import java.io.PrintWriter;
+import java.util.Locale;
 import java.util.concurrent.Callable;
 
 /** {@code spindle plan}. */
@@ -47,12 +50,17 @@ final class PlanCommand implements Callable<Integer> {
     private static void summary(WorkPlan plan, PrintWriter out) {
         Words words = new Words(plan.job().tape());
         out.println(plan.job().name());
-        plan.chosen().ifPresent(c -> out.println("Repeats: " + Words.counts(c.counts()) + "; " + words.reasons(c)));
+        DivisionWords said = new DivisionWords(words);
+        for (GroupPlan group : plan.groups()) {
+            out.println(Words.name(group.id(), plan.job().quilt()) + ": "
+                    + said.kind(group.chosen()).toLowerCase(Locale.ROOT) + ", " + said.counts(group.chosen()) + "; "
+                    + said.reasons(group.chosen()));
+        }
         for (RunPlan run : plan.runs()) {
             out.printf(
-                    "%-14s %s of %s, rise %s; on the seam: %s%n",
-                    Words.border(run.side()) + ":",
-                    Words.count(run.division().count(), "repeat"),
+                    "%-18s %s; repeats of %s, rise %s; on the seam: %s%n",
+                    Words.name(run.id(), plan.job().quilt()) + ":",
+                    said.school(run.divided().school()),
                     words.length(run.division().repeat()),
                     words.length(run.fit().segment().height()),
                     words.register(run.fit().register()));

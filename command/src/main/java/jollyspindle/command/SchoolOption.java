@@ -2,6 +2,8 @@ package jollyspindle.command;
 
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.School;
+import jollyspindle.core.division.SchoolKind;
+import jollyspindle.core.division.Wish;
 import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.QuiltRules;
@@ -12,6 +14,7 @@ import picocli.CommandLine.Option;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -97,6 +100,34 @@ final class SchoolOption {
                             + tape.read(repeat).text() + ".");
         }
         return Optional.of(CircularSegment.ofRadiusAndChord(stitched, repeat));
+    }
+
+    /** The school that was asked for, as the finder knows it. */
+    Optional<SchoolKind> kind() {
+        return Optional.ofNullable(way).map(w -> switch (w) {
+            case EVEN -> SchoolKind.EVEN;
+            case CORNERS_IN -> SchoolKind.CORNERS_IN;
+            case CENTRE_OUT -> SchoolKind.CENTRE_OUT;
+            case HALF_STEPS -> SchoolKind.HALF_STEPS;
+            case FUDGE -> SchoolKind.FUDGED;
+            case PIECING -> SchoolKind.BY_PIECING;
+            case INCREMENTS -> SchoolKind.BY_INCREMENTS;
+            case BY_HAND -> SchoolKind.BY_HAND;
+        });
+    }
+
+    /** The pieced unit that was typed, in inches. */
+    OptionalDouble unit(CommandSpec spec, TapeScale tape) {
+        return unit == null
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(Typed.length(spec, "--unit", unit, tape, QuiltRules.LONGEST));
+    }
+
+    /** From mark to mark of the stencil that was typed, in inches. */
+    OptionalDouble step(CommandSpec spec, TapeScale tape) {
+        return step == null
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(Typed.length(spec, "--step", step, tape, Wish.LONGEST_REPEAT));
     }
 
     boolean given() {

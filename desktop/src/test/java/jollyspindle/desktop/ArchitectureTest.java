@@ -28,7 +28,7 @@ class ArchitectureTest {
         noClasses()
                 .should()
                 .dependOnClassesThat()
-                .haveNameMatching("jollyspindle\\.core\\.(division\\.(CandidateFinder|RunCounts|Ring)"
+                .haveNameMatching("jollyspindle\\.core\\.(division\\.(CandidateFinder|RunCounts)"
                         + "|motif\\.SingleArcs|marking\\.Marker|inspection\\..*Inspector|quilt\\.BodyShape\\$.*)")
                 .orShould()
                 .callMethod(Math.class, "sqrt", double.class)

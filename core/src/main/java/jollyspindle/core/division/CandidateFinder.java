@@ -1,5 +1,6 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 
@@ -616,7 +617,9 @@ public final class CandidateFinder {
 
     /** What could stand astride the mitre; strips and arcs off the seam have no such place. */
     private Optional<CornerArc> corner(DividedRun run) {
-        return run.id().side().isPresent() && run.run().clearance() == 0
+        return run.id().side().isPresent()
+                        && run.run().clearance() == 0
+                        && run.run().room() < QuiltRules.LONGEST
                 ? CornerArc.of(
                         run.division().leftover(),
                         set.template().stitchedRadius(set.machine()),

@@ -57,6 +57,13 @@ public sealed interface Figure {
         public Optional<ArcFit> arc() {
             return Optional.of(fit);
         }
+
+        /** Where the left arc is cut, as a part of its whole sweep: before its crown, on it or beyond. */
+        public double cut() {
+            double aside = (cell.width() - fit.segment().chord()) / 2;
+            return 0.5
+                    + Math.asin(aside / fit.segment().radius()) / fit.segment().sweep();
+        }
     }
 
     /** Nothing that is stitched with the run. */

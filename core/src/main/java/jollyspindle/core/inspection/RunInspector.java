@@ -117,14 +117,15 @@ public final class RunInspector {
         Judging judging = set.judging();
         double uneven = run.division().unevenness();
         List<Cell> cells = run.division().cells();
-        double usual = run.division().repeat();
-        double first = cornerWidth(cells.get(0), usual);
-        double last = cornerWidth(cells.get(cells.size() - 1), usual);
-        double odd = Math.abs(first - usual) >= Math.abs(last - usual) ? first : last;
-        // Where all repeats but the corner's are alike, the corner's is the trouble; else the run is uneven.
-        boolean atCorner = Math.abs(odd - usual) > judging.stretchUnseen();
+        int last = cells.size() - 1;
+        boolean atRight = last > 0
+                && Math.abs(step(cells.get(last), cells.get(last - 1))) > Math.abs(step(cells.get(0), cells.get(1)));
+        Cell odd = cells.get(atRight ? last : 0);
+        Cell beside = cells.get(atRight ? last - 1 : Math.min(1, last));
+        // Where the corner's repeat is unlike the one beside it, that is the trouble; else the run is uneven.
+        boolean atCorner = Math.abs(step(odd, beside)) > judging.stretchUnseen();
         if (atCorner && !figureAtEndIsFree(run)) {
-            findings.add(new Finding.OddAtCorner(run.id(), odd, usual, without(c -> c.runs().stream()
+            findings.add(new Finding.OddAtCorner(run.id(), odd.width(), beside.width(), without(c -> c.runs().stream()
                     .allMatch(r -> r.end().isEmpty() && r.division().unevenness() <= judging.stretchUnseen()))));
         } else if (uneven > judging.stretchUnseen()) {
             findings.add(new Finding.StretchSeen(
@@ -133,8 +134,10 @@ public final class RunInspector {
         }
     }
 
-    private static double cornerWidth(Cell cell, double usual) {
-        return cell.kind() == Cell.Kind.HALF ? usual : cell.width();
+    /** How much longer a corner's cell is than the one beside it; halves and odd spaces in the middle aren't compared. */
+    private static double step(Cell corner, Cell beside) {
+        boolean repeats = corner.kind() != Cell.Kind.HALF && beside.kind() == Cell.Kind.REPEAT;
+        return repeats ? corner.width() - beside.width() : 0;
     }
 
     /** Whether the corner's motif, or nothing, stands on the odd piece at the end. */

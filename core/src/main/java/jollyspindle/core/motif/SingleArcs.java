@@ -97,10 +97,7 @@ public final class SingleArcs {
     private void meet(Figure.HalvesMeeting figure, Mark before, Mark after) {
         ArcFit fit = figure.fit();
         double half = fit.segment().chord() / 2;
-        // Where the left arc is cut, as a part of its whole sweep: before its crown, on it or beyond.
-        double cut = 0.5
-                + Math.asin((figure.cell().width() / 2 - half) / fit.segment().radius())
-                        / fit.segment().sweep();
+        double cut = figure.cut();
         Mark meeting = marker.meeting(figure.cell().middle(), figure.height());
         arcs++;
         stitch(figure.template(), fit, figure.cell().from() + half, 0, cut, before, null, meeting);

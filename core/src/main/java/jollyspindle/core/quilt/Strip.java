@@ -46,6 +46,32 @@ public record Strip(
         }
     }
 
+    public Strip withName(String other) {
+        return new Strip(other, kind, start, angle, length, width, unit);
+    }
+
+    public Strip with(Kind other) {
+        return new Strip(name, other, start, angle, length, width, unit);
+    }
+
+    public Strip withStart(Point other) {
+        return new Strip(name, kind, other, angle, length, width, unit);
+    }
+
+    /** In radians. */
+    public Strip withAngle(double other) {
+        return new Strip(name, kind, start, other, length, width, unit);
+    }
+
+    /** Both in inches. */
+    public Strip withSize(double along, double across) {
+        return new Strip(name, kind, start, angle, along, across, unit);
+    }
+
+    public Strip withUnit(OptionalDouble other) {
+        return new Strip(name, kind, start, angle, length, width, other);
+    }
+
     RunFrame frame(int number) {
         return new RunFrame(
                 RunId.strip(number), start, new Point(Math.cos(angle), Math.sin(angle)), length, width, 0, 0);

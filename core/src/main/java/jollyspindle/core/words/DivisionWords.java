@@ -13,6 +13,8 @@ import jollyspindle.core.division.School;
 import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.plan.Moves;
+import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.RunId;
 
 import java.util.ArrayList;
@@ -357,6 +359,21 @@ public record DivisionWords(Words words) {
             said.add("not over " + words.exact(wish.longest().getAsDouble()));
         }
         return String.join(", ", said);
+    }
+
+    /** What a new measurement moved on a run: {@code top border: 10 repeats stay, each 1/32 longer; marks move up to 3/8}. */
+    public String move(Moves.Move move, Quilt quilt) {
+        String name = Words.decapital(Words.name(move.run(), quilt)) + ": ";
+        if (!move.kept()) {
+            return name + move.countBefore() + " repeats become " + move.count() + ", of "
+                    + words.length(move.repeat());
+        }
+        double longer = move.repeat() - move.repeatBefore();
+        String each = Math.abs(longer) < 1e-6
+                ? ""
+                : ", each " + words.difference(longer) + (longer > 0 ? " longer" : " shorter");
+        return name + Words.count(move.count(), "repeat") + " stay" + (move.count() == 1 ? "s" : "") + each
+                + (move.farthest() < 1e-6 ? "" : "; marks move up to " + words.difference(move.farthest()));
     }
 
     public static String name(Cell.Kind kind) {

@@ -180,7 +180,7 @@ public record FindingWords(Words words) {
         }
         if (remedy instanceof Remedy.Ease ease) {
             return "Plan " + (ease.side().isAcross() ? "top and bottom" : "right and left") + " "
-                    + Words.decapital(Words.name(ease.to()));
+                    + Words.name(ease.to());
         }
         if (remedy instanceof Remedy.SeeMarks) {
             return "See the readings";

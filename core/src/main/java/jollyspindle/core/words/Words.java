@@ -163,10 +163,10 @@ public record Words(TapeScale tape) {
 
     public static String name(Easing easing) {
         return switch (easing) {
-            case AS_MEASURED -> "Each as measured";
-            case MEAN -> "Both at the mean";
-            case TO_SHORTER -> "Both at the shorter";
-            case TO_LONGER -> "Both at the longer";
+            case AS_MEASURED -> "as measured";
+            case MEAN -> "at the mean";
+            case TO_SHORTER -> "at the shorter";
+            case TO_LONGER -> "at the longer";
         };
     }
 
@@ -255,7 +255,8 @@ public record Words(TapeScale tape) {
                 : turned + " The middle one stands upright: " + decapital(instruction(fit.register()));
     }
 
-    static String decapital(String text) {
+    /** With a small first letter. */
+    public static String decapital(String text) {
         return text.isEmpty() ? text : text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1);
     }
 

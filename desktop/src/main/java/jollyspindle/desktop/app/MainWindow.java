@@ -1,24 +1,30 @@
 package jollyspindle.desktop.app;
 
+import jollyspindle.core.division.Wish;
 import jollyspindle.core.inspection.Remedy;
+import jollyspindle.core.plan.Moves;
+import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.bench.LayOutBench;
 import jollyspindle.desktop.bench.MarkBench;
 import jollyspindle.desktop.bench.MeasureBench;
+import jollyspindle.desktop.control.CompareView;
 import jollyspindle.desktop.control.FindingsBox;
 import jollyspindle.desktop.control.PlacementCallout;
 import jollyspindle.desktop.control.QuiltTable;
 import jollyspindle.desktop.control.RegionMap;
 import jollyspindle.desktop.control.TableHead;
-import jollyspindle.desktop.control.TapeView;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.desktop.shelf.ShelfBench;
 import jollyspindle.desktop.shelf.ShelfModel;
 import jollyspindle.desktop.shelf.ShelfStage;
+import jollyspindle.desktop.tape.TapeView;
 import jollyspindle.files.job.JobFile;
 
 import java.io.File;
@@ -27,7 +33,9 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Insets;
@@ -52,6 +60,7 @@ public final class MainWindow {
 
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
+    private static final int MOVES_TOLD = 4;
 
     private final Workbench bench;
     private final Look look = new Look();
@@ -63,6 +72,7 @@ public final class MainWindow {
     private final MessageBar messages = new MessageBar();
     private final QuiltTable table;
     private final TapeView tape;
+    private final CompareView compare;
     private final MeasureBench measureBench;
     private final BorderPane tablePane = new BorderPane();
     private final Map<WorkStage, Region> benches = new EnumMap<>(WorkStage.class);
@@ -83,6 +93,7 @@ public final class MainWindow {
         filing = new Filing(bench, asking.apply(stage), messages::tell, folder);
         table = new QuiltTable(bench, look, this::measure);
         tape = new TapeView(bench, look);
+        compare = new CompareView(bench, look);
         shelfModel = new ShelfModel(bench);
         shelfFiling = new ShelfFiling(bench, shelfModel, asking.apply(stage), messages::tell, folder);
         shelf = new ShelfStage(bench, shelfModel, look, shelfFiling);
@@ -147,11 +158,13 @@ public final class MainWindow {
             }
         });
         bench.stageProperty().addListener(o -> arrange());
-        bench.sideProperty().addListener(o -> showTemplate());
+        bench.comparingProperty().addListener(o -> arrange());
+        bench.whereProperty().addListener(o -> showTemplate());
         bench.planProperty().addListener(o -> {
             messages.hide();
             showTemplate();
         });
+        bench.movedProperty().addListener((o, was, now) -> tellMoved(now));
         arrange();
         // No control has the word before the quilter gives it one.
         Platform.runLater(root::requestFocus);
@@ -187,7 +200,7 @@ public final class MainWindow {
     private Node leftPanel() {
         Label heading = new Label("Quilt");
         heading.getStyleClass().add("heading");
-        RegionMap map = new RegionMap(bench, side -> table.zoomToSide(), this::useDropped);
+        RegionMap map = new RegionMap(bench, run -> table.zoomToSide(), this::useDropped);
         Label findings = new Label("To look at");
         findings.getStyleClass().addAll("heading", "section");
         VBox panel = new VBox(heading, map, findings, new FindingsBox(bench, this::carryOut));
@@ -204,9 +217,10 @@ public final class MainWindow {
 
     private void arrange() {
         WorkStage now = bench.stageProperty().get();
-        middle.getChildren().setAll(now == WorkStage.SHELF ? shelf : tablePane);
+        boolean compared = now == WorkStage.LAY_OUT && bench.comparingProperty().get();
+        middle.getChildren().setAll(now == WorkStage.SHELF ? shelf : compared ? compare : tablePane);
         right.getChildren().setAll(benches.get(now));
-        boolean withTape = now == WorkStage.LAY_OUT || now == WorkStage.MARK;
+        boolean withTape = now == WorkStage.LAY_OUT && !compared || now == WorkStage.MARK;
         root.setBottom(withTape ? tape : null);
         showTemplate();
     }
@@ -227,10 +241,13 @@ public final class MainWindow {
                 || bench.stageProperty().get() != WorkStage.LAY_OUT) {
             return;
         }
-        if (e.getCode() == KeyCode.PAGE_DOWN) {
-            bench.stepCandidate(1);
-        } else if (e.getCode() == KeyCode.PAGE_UP) {
-            bench.stepCandidate(-1);
+        if (e.getCode() == KeyCode.PAGE_DOWN || e.getCode() == KeyCode.PAGE_UP) {
+            int step = e.getCode() == KeyCode.PAGE_DOWN ? 1 : -1;
+            if (e.isShiftDown()) {
+                bench.stepSchool(step);
+            } else {
+                bench.stepCandidate(step);
+            }
         } else if (e.getCode() == KeyCode.PERIOD) {
             bench.stepPlacement(1);
         } else if (e.getCode() == KeyCode.COMMA) {
@@ -292,8 +309,28 @@ public final class MainWindow {
     private void carryOut(Remedy remedy) {
         if (remedy instanceof Remedy.Measure measure) {
             measure(measure.what());
-        } else if (remedy instanceof Remedy.UseCounts use) {
-            bench.edit("repeats " + Words.counts(use.counts()), job -> job.withCounts(use.counts()));
+        } else if (remedy instanceof Remedy.Divide divide) {
+            bench.divide(divide.schools());
+        } else if (remedy instanceof Remedy.FollowBest follow) {
+            bench.edit("the best way", job -> job.editing(follow.group(), RunLayout::choosingNone));
+        } else if (remedy instanceof Remedy.AllowRange range) {
+            bench.edit(
+                    "another range of repeats",
+                    job -> job.editing(
+                            range.group(),
+                            layout -> layout.with(layout.wish()
+                                    .withRange(
+                                            OptionalDouble.of(Math.max(Wish.SHORTEST_REPEAT, range.shortest())),
+                                            OptionalDouble.of(Math.min(Wish.LONGEST_REPEAT, range.longest()))))));
+        } else if (remedy instanceof Remedy.Untie untie) {
+            bench.edit("counts by themselves", job -> job.editing(untie.group(), l -> l.with(Optional.empty())));
+        } else if (remedy instanceof Remedy.Ease ease) {
+            bench.editQuilt(
+                    "opposite sides planned " + Words.name(ease.to()),
+                    quilt -> quilt.with(quilt.easing().with(ease.side(), ease.to())));
+        } else if (remedy instanceof Remedy.SeeMarks see) {
+            bench.choose(see.run());
+            bench.stageProperty().set(WorkStage.MARK);
         } else if (remedy instanceof Remedy.TakeFromShelf take) {
             bench.takeFromShelf(take.templateId());
         } else if (remedy instanceof Remedy.PutOnShelf put) {
@@ -301,6 +338,23 @@ public final class MainWindow {
         } else {
             bench.stageProperty().set(WorkStage.SHELF);
         }
+    }
+
+    /** Says what a new measurement moved, once there was something to move. */
+    private void tellMoved(Moves moves) {
+        if (moves == null || moves.isNothing()) {
+            return;
+        }
+        DivisionWords said = new DivisionWords(bench.words());
+        Quilt quilt = bench.job().quilt();
+        messages.tell("Divided again. "
+                + moves.runs().stream()
+                        .limit(MOVES_TOLD)
+                        .map(move -> Words.capital(said.move(move, quilt)) + ".")
+                        .collect(Collectors.joining(" "))
+                + (moves.runs().size() > MOVES_TOLD
+                        ? " And " + (moves.runs().size() - MOVES_TOLD) + " more runs."
+                        : ""));
     }
 
     private void measure(Dimension dimension) {

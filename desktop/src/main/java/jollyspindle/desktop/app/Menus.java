@@ -1,5 +1,6 @@
 package jollyspindle.desktop.app;
 
+import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.words.Cautions;
 import jollyspindle.core.words.Words;
@@ -27,11 +28,13 @@ final class Menus {
             """
             Ctrl+1 to Ctrl+4    the stages
             Alt+1 to Alt+4    top, right, bottom, left border
-            Page Down, Page Up    next candidate, the one before (Lay out)
+            Page Down, Page Up    next way, the one before (Lay out); with Shift the next school
             . and ,    next placement, the one before (Lay out)
             Ctrl+F    which template does it;  Ctrl+K    the foot
             F6    to the tape;  F7    to the table
-            On the tape: Left, Right from mark to mark; + and - more or fewer repeats; Home, End zero at left, right
+            On the tape: Left, Right from mark to mark; + and - more or fewer repeats; Up, Down zoom; 1, 0 one repeat, all
+            Home, End, C    the tape's zero at left, right, centre;  Z    at the mark that is pointed at
+            Alt+Left, Alt+Right    moves a valley;  Enter    asks for its place;  P, Delete    pins it, lets it go
             On the table: arrows move, + and - zoom, 0 shows all
             Ctrl+Z, Ctrl+Shift+Z    undo, redo
             F9    light or dark;  Ctrl+Shift+. and Ctrl+Shift+,    larger, smaller type
@@ -130,8 +133,13 @@ final class Menus {
                 new SeparatorMenuItem(),
                 item("More repeats on this side", ctrl(KeyCode.UP), () -> bench.stepRepeats(1)),
                 item("Fewer repeats on this side", ctrl(KeyCode.DOWN), () -> bench.stepRepeats(-1)),
-                item("Next candidate", null, () -> bench.stepCandidate(1)),
-                item("Candidate before", null, () -> bench.stepCandidate(-1)));
+                item("Next way to come out", null, () -> bench.stepCandidate(1)),
+                item("The way before", null, () -> bench.stepCandidate(-1)),
+                item("Next school", null, () -> bench.stepSchool(1)),
+                item(
+                        "Follow the best way again",
+                        null,
+                        () -> bench.editLayout("the best way", RunLayout::choosingNone)));
     }
 
     private static void name(MenuItem item, String what, Optional<String> step) {

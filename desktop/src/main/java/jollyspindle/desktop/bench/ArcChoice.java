@@ -1,6 +1,7 @@
 package jollyspindle.desktop.bench;
 
 import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Shelf;
 import jollyspindle.core.shelf.Template;
@@ -21,9 +22,9 @@ import java.util.Optional;
 record ArcChoice(Template template, String guideId, String name) {
 
     /** The job's own copy in place of the shelf's, then what else is there; retired templates only if they are in use. */
-    static List<ArcChoice> of(QuiltJob job, Shelf shelf) {
+    static List<ArcChoice> of(QuiltJob job, GroupId group, Shelf shelf) {
         List<ArcChoice> choices = new ArrayList<>();
-        Optional<Template> used = job.chosenTemplate();
+        Optional<Template> used = job.chosenTemplate(group);
         for (Template template : shelf.templates()) {
             boolean inUse = used.filter(u -> u.id().equals(template.id())).isPresent();
             if (inUse) {

@@ -1,27 +1,25 @@
 package jollyspindle.desktop.bench;
 
-import jollyspindle.core.division.Candidate;
+import jollyspindle.core.division.Wish;
 import jollyspindle.core.plan.QuiltJob;
-import jollyspindle.core.plan.RingLayout;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Shelf;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.words.Words;
-import jollyspindle.desktop.control.CandidateCard;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
-import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import javafx.application.Platform;
 import javafx.beans.InvalidationListener;
 import javafx.collections.FXCollections;
-import javafx.geometry.Bounds;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -29,35 +27,56 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
-/** How the border comes out even: template, wanted repeat, and the candidates as pictures. */
+/**
+ * How a border or strip comes out: template and wanted repeat above; under them in turn the ways as pictures, the run that is
+ * looked at by itself, the wishes, the rules, and how the template lies.
+ */
 public final class LayOutBench extends VBox {
 
-    private static final double PICTURE = 286;
+    /** What is shown in turn. */
+    private enum Page {
+        WAYS("show-candidates", "Ways", "The ways it comes out, best first"),
+        RUN("show-run", "This run", "The run that is looked at, by itself"),
+        WISHES("show-wishes", "Wishes", "Counts, odd or even, range, school, what it is tied to"),
+        RULES("show-rules", "Rules", "How the ways are weighed"),
+        ARCS("show-arcs", "How it lies", "How the template lies for each arc");
+
+        private final String id;
+        private final String title;
+        private final String purpose;
+
+        Page(String id, String title, String purpose) {
+            this.id = id;
+            this.title = title;
+            this.purpose = purpose;
+        }
+    }
 
     private final Workbench bench;
-    private final Look look;
     private final ComboBox<ArcChoice> template = new ComboBox<>();
     private final LengthField wanted;
-    private final VBox cards = new VBox(8);
-    private final ToggleGroup group = new ToggleGroup();
-    private final Label even = new Label("Comes out even as");
-    private final ToggleButton showCandidates = new ToggleButton("Comes out even as");
-    private final ToggleButton showArcs = new ToggleButton("How it lies");
-    private final ScrollPane scroll = new ScrollPane();
+    private final WaysPane ways;
+    private final RunPane run;
+    private final WishPane wishes;
+    private final RulesPane rules;
     private final StackPane housed = new StackPane();
+    private final Map<Page, ToggleButton> pills = new EnumMap<>(Page.class);
+    private final Map<Page, Region> pages = new EnumMap<>(Page.class);
     private Shelf offeredFrom;
     private Optional<Template> offeredFor = Optional.empty();
+    private Page page = Page.WAYS;
     private boolean showing;
-    private List<Candidate> shown = List.of();
 
     public LayOutBench(Workbench bench, Look look) {
         this.bench = bench;
-        this.look = look;
         getStyleClass().add("bench-content");
         wanted = new LengthField(
                 "wanted-repeat",
@@ -65,9 +84,9 @@ public final class LayOutBench extends VBox {
                 false,
                 () -> bench.job().tape(),
                 this::objection,
-                inches -> bench.edit(
+                inches -> bench.editLayout(
                         "repeat of about " + bench.words().exact(inches.getAsDouble()),
-                        job -> job.withWantedRepeat(inches.getAsDouble())));
+                        layout -> layout.with(layout.wish().withRepeat(inches.getAsDouble()))));
         buildTemplate();
         Label label = new Label("Template");
         label.getStyleClass().add("length-label");
@@ -76,27 +95,26 @@ public final class LayOutBench extends VBox {
         HBox.setHgrow(templateBox, Priority.ALWAYS);
         wanted.prefWidthProperty().bind(look.scaleProperty().multiply(148));
         wanted.setMinWidth(USE_PREF_SIZE);
-        HBox choices = new HBox(12, templateBox, wanted);
-        even.getStyleClass().add("heading");
-        ToggleGroup pills = new ToggleGroup();
-        for (ToggleButton pill : List.of(showCandidates, showArcs)) {
-            pill.getStyleClass().add("zero-button");
-            pill.setToggleGroup(pills);
-        }
-        showCandidates.setId("show-candidates");
-        showArcs.setId("show-arcs");
-        showCandidates.setOnAction(e -> turnTo(false));
-        showArcs.setOnAction(e -> turnTo(true));
-        HBox heads = new HBox(8, even, showCandidates, showArcs);
-        scroll.setContent(cards);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.setId("candidates");
-        scroll.setMinHeight(120);
-        VBox.setVgrow(scroll, Priority.ALWAYS);
-        VBox.setVgrow(housed, Priority.ALWAYS);
+        ways = new WaysPane(bench, look);
+        run = new RunPane(bench);
+        wishes = new WishPane(bench);
+        rules = new RulesPane(bench);
+        pages.put(Page.WAYS, ways);
+        pages.put(Page.RUN, scrolled(run));
+        pages.put(Page.WISHES, scrolled(wishes));
+        pages.put(Page.RULES, scrolled(rules));
+        pages.put(Page.ARCS, housed);
         housed.setAlignment(Pos.TOP_LEFT);
-        getChildren().addAll(choices, heads, scroll, housed);
+        FlowPane heads = new FlowPane(4, 4);
+        ToggleGroup together = new ToggleGroup();
+        for (Page p : Page.values()) {
+            heads.getChildren().add(pill(p, together));
+        }
+        getChildren().addAll(new HBox(12, templateBox, wanted), heads);
+        pages.values().forEach(region -> {
+            VBox.setVgrow(region, Priority.ALWAYS);
+            getChildren().add(region);
+        });
         house(null);
         // Its pictures take longer than a frame allows: they are drawn while they are looked at.
         InvalidationListener follow = o -> {
@@ -105,19 +123,38 @@ public final class LayOutBench extends VBox {
             }
         };
         bench.planProperty().addListener(follow);
+        bench.whereProperty().addListener(follow);
         bench.stageProperty().addListener(follow);
         bench.placementProperty().addListener((o, was, now) -> {
             // From one to another: the quilter is stepping. The first is shown without being asked for.
             if (was != null
                     && now != null
-                    && was.side() == now.side()
+                    && was.run().equals(now.run())
                     && !housed.getChildren().isEmpty()) {
-                turnTo(true);
+                turnTo(Page.ARCS);
             }
         });
-        look.darkProperty().addListener(o -> redraw());
-        look.scaleProperty().addListener(o -> redraw());
+        look.darkProperty().addListener(o -> ways.redraw());
+        look.scaleProperty().addListener(o -> ways.redraw());
         show();
+    }
+
+    private static ScrollPane scrolled(Region content) {
+        ScrollPane pane = new ScrollPane(content);
+        pane.setFitToWidth(true);
+        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        return pane;
+    }
+
+    private Node pill(Page p, ToggleGroup together) {
+        ToggleButton pill = new ToggleButton(p.title);
+        pill.setId(p.id);
+        pill.getStyleClass().add("page-button");
+        pill.setToggleGroup(together);
+        pill.setTooltip(new Tooltip(p.purpose));
+        pill.setOnAction(e -> turnTo(p));
+        pills.put(p, pill);
+        return pill;
     }
 
     /**
@@ -130,18 +167,15 @@ public final class LayOutBench extends VBox {
         if (callout != null) {
             housed.getChildren().add(callout);
         }
-        boolean both = callout != null;
-        show(even, !both);
-        show(showCandidates, both);
-        show(showArcs, both);
-        turnTo(false);
+        show(pills.get(Page.ARCS), callout != null);
+        turnTo(page == Page.ARCS && callout == null ? Page.WAYS : page);
     }
 
-    private void turnTo(boolean arcs) {
-        showArcs.setSelected(arcs);
-        showCandidates.setSelected(!arcs);
-        show(housed, arcs);
-        show(scroll, !arcs);
+    private void turnTo(Page to) {
+        page = to;
+        pills.forEach((p, pill) -> pill.setSelected(p == to));
+        pages.forEach((p, region) -> show(region, p == to));
+        showPage();
     }
 
     private static void show(Node node, boolean shown) {
@@ -149,17 +183,12 @@ public final class LayOutBench extends VBox {
         node.setManaged(shown);
     }
 
-    private void redraw() {
-        shown = List.of();
-        show();
-    }
-
     private Optional<String> objection(double inches) {
         Words words = bench.words();
-        return inches >= RingLayout.SHORTEST_REPEAT && inches <= RingLayout.LONGEST_REPEAT
+        return inches >= Wish.SHORTEST_REPEAT && inches <= Wish.LONGEST_REPEAT
                 ? Optional.empty()
-                : Optional.of("A repeat lies between " + words.exact(RingLayout.SHORTEST_REPEAT) + " and "
-                        + words.exact(RingLayout.LONGEST_REPEAT) + ".");
+                : Optional.of("A repeat lies between " + words.exact(Wish.SHORTEST_REPEAT) + " and "
+                        + words.exact(Wish.LONGEST_REPEAT) + ".");
     }
 
     private void buildTemplate() {
@@ -180,63 +209,32 @@ public final class LayOutBench extends VBox {
     private void show() {
         showing = true;
         QuiltJob job = bench.job();
-        if (bench.shelf() != offeredFrom || !job.chosenTemplate().equals(offeredFor)) {
+        GroupId group = bench.groupId();
+        if (bench.shelf() != offeredFrom || !job.chosenTemplate(group).equals(offeredFor)) {
             offeredFrom = bench.shelf();
-            offeredFor = job.chosenTemplate();
-            template.setItems(FXCollections.observableArrayList(ArcChoice.of(job, offeredFrom)));
+            offeredFor = job.chosenTemplate(group);
+            template.setItems(FXCollections.observableArrayList(ArcChoice.of(job, group, offeredFrom)));
         }
-        Optional<ArcTemplate> arc = job.arc();
+        Optional<ArcTemplate> arc = job.arc(group);
         template.setValue(template.getItems().stream()
                 .filter(c -> arc.filter(c::is).isPresent())
                 .findFirst()
                 .orElse(null));
-        wanted.show(OptionalDouble.of(job.layout().wantedRepeat()));
-        candidates();
+        wanted.show(OptionalDouble.of(job.layout(group).wish().repeat()));
+        showPage();
         showing = false;
     }
 
-    private void candidates() {
-        List<Candidate> candidates = bench.plan().candidates();
-        if (!candidates.equals(shown) || cards.getChildren().isEmpty()) {
-            shown = candidates;
-            List<Node> next = new ArrayList<>();
-            for (Candidate candidate : candidates) {
-                CandidateCard card = new CandidateCard(
-                        candidate,
-                        bench,
-                        look.palette(),
-                        PICTURE * look.scaleProperty().get(),
-                        next.isEmpty());
-                card.setToggleGroup(group);
-                next.add(card);
+    /** Only what is looked at is drawn. */
+    private void showPage() {
+        switch (page) {
+            case WAYS -> ways.show();
+            case RUN -> run.show();
+            case WISHES -> wishes.show();
+            case RULES -> rules.show();
+            case ARCS -> {
+                // The callout follows the plan by itself.
             }
-            cards.getChildren().setAll(next);
-            if (next.isEmpty()) {
-                Label empty =
-                        new Label("Measure the quilt first; then the ways it comes out even stand here, best first.");
-                empty.setWrapText(true);
-                empty.getStyleClass().add("faint");
-                cards.getChildren().add(empty);
-            }
-        }
-        cards.getChildren().forEach(node -> {
-            if (node instanceof CandidateCard card) {
-                card.show(bench.plan().chosen());
-                if (card.isSelected()) {
-                    Platform.runLater(() -> bringIntoView(card));
-                }
-            }
-        });
-    }
-
-    private void bringIntoView(CandidateCard card) {
-        double hidden = cards.getHeight() - scroll.getViewportBounds().getHeight();
-        Bounds place = card.getBoundsInParent();
-        double top = scroll.getVvalue() * hidden;
-        boolean seen = place.getMinY() >= top - 1
-                && place.getMaxY() <= top + scroll.getViewportBounds().getHeight() + 1;
-        if (hidden > 0 && !seen) {
-            scroll.setVvalue(Math.min(1, place.getMinY() / hidden));
         }
     }
 }

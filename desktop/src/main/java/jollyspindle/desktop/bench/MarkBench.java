@@ -84,7 +84,7 @@ public final class MarkBench extends VBox {
             }
         });
         bench.planProperty().addListener(o -> show());
-        bench.sideProperty().addListener(o -> show());
+        bench.whereProperty().addListener(o -> show());
         bench.pointedProperty()
                 .addListener(o -> select(marks, bench.pointedProperty().get()));
         bench.placementProperty()
@@ -131,7 +131,7 @@ public final class MarkBench extends VBox {
     private void show() {
         showing = true;
         RunPlan run = bench.run().orElse(null);
-        heading.setText(Words.border(bench.sideProperty().get()) + ": marks and placements");
+        heading.setText(bench.name(bench.whereProperty().get()) + ": marks and placements");
         if (run == null) {
             note.setText("Once the quilt is measured and divided, the marks of this side stand here.");
             marks.setItems(FXCollections.observableArrayList());
@@ -141,8 +141,8 @@ public final class MarkBench extends VBox {
                     .filter(m -> m.by() == Mark.MarkedBy.CHALK)
                     .toList();
             note.setText(Words.count(chalk.size(), "mark") + " to make. The left end is the "
-                    + Words.startCorner(run.side())
-                    + " corner. Lay the tape once; every reading is from the same zero. "
+                    + Words.start(run.id())
+                    + ". Lay the tape once; every reading is from the same zero. "
                     + bench.words().instruction(run.fit()));
             marks.setItems(FXCollections.observableArrayList(run.laidOut().marks()));
             placements.setItems(FXCollections.observableArrayList(run.laidOut().placements()));

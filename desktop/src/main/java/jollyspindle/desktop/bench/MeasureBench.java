@@ -2,17 +2,22 @@ package jollyspindle.desktop.bench;
 
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.plan.QuiltJob;
-import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.Easing;
+import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.words.Cautions;
+import jollyspindle.core.words.SquareWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -23,21 +28,43 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
-/** What the tape says: the job's name, the body, the border, the foot. */
+/** What the tape says: the job's name, the body, the borders, strips and areas, the foot. */
 public final class MeasureBench extends VBox {
+
+    /** What is measured in turn. */
+    private enum Page {
+        BODY("Body"),
+        BORDERS("Borders"),
+        STRIPS("Strips and areas");
+
+        private final String title;
+
+        Page(String title) {
+            this.title = title;
+        }
+    }
 
     private final Workbench bench;
     private final TextField name = new TextField();
     private final Label nameSaid = new Label();
     private final ComboBox<TapeScale> tape = new ComboBox<>();
-    private final ComboBox<Corners> corners = new ComboBox<>();
     private final LengthField foot;
-    private final Map<Dimension, LengthField> fields = new EnumMap<>(Dimension.class);
+    private final Map<Dimension, LengthField> fields = new HashMap<>();
+    private final Map<Boolean, ComboBox<Easing>> easings = new HashMap<>();
+    private final Label square = Labelled.wrapped("", "reason");
+    private final BordersPane borders;
+    private final StripsPane strips;
+    private final Map<Page, ToggleButton> pills = new EnumMap<>(Page.class);
+    private final Map<Page, Region> pages = new EnumMap<>(Page.class);
     private boolean showing;
 
     /**
@@ -48,8 +75,10 @@ public final class MeasureBench extends VBox {
     public MeasureBench(Workbench bench, Runnable toFoot) {
         this.bench = bench;
         getStyleClass().add("bench-content");
-        for (Dimension dimension : Dimension.values()) {
-            fields.put(dimension, field(dimension));
+        for (Dimension dimension : Quilt.unmeasured().dimensions()) {
+            if (dimension.border() == 0) {
+                fields.put(dimension, field(dimension));
+            }
         }
         foot = new LengthField(
                 "foot-radius",
@@ -69,23 +98,19 @@ public final class MeasureBench extends VBox {
                         job -> job.withTape(tape.getValue()));
             }
         });
-        Choices.prepare(corners, "corners", "How the border turns its corners", List.of(Corners.values()), Words::name);
-        corners.setOnAction(e -> {
-            if (!showing && corners.getValue() != null) {
-                bench.edit(
-                        "corners " + Words.name(corners.getValue()).toLowerCase(Locale.ROOT),
-                        job -> job.withQuilt(job.quilt().with(corners.getValue())));
-            }
-        });
         Hyperlink calibrate = new Hyperlink("measure it");
         calibrate.setId("calibrate");
         calibrate.setAccessibleText("Measure the foot by what it stitches");
         calibrate.setTooltip(new Tooltip("Measure the foot by what it stitches (Ctrl+K)"));
         calibrate.setOnAction(e -> toFoot.run());
         foot.beside(calibrate);
-        getChildren()
-                .addAll(
-                        grid(labelled("Job name", name, nameSaid), labelled("Tape measure", tape, null)),
+        square.setId("square-said");
+        borders = new BordersPane(bench, this::field);
+        strips = new StripsPane(bench);
+        pages.put(
+                Page.BODY,
+                new VBox(
+                        6,
                         heading("Body, seam to seam"),
                         grid(
                                 of(Dimension.BODY_TOP),
@@ -93,34 +118,78 @@ public final class MeasureBench extends VBox {
                                 of(Dimension.BODY_LEFT),
                                 of(Dimension.BODY_RIGHT)),
                         grid(of(Dimension.DIAGONAL_DOWN), of(Dimension.DIAGONAL_UP)),
-                        heading("Border, seam to raw edge"),
-                        grid(
-                                of(Dimension.DEPTH_TOP),
-                                of(Dimension.DEPTH_BOTTOM),
-                                of(Dimension.DEPTH_LEFT),
-                                of(Dimension.DEPTH_RIGHT)),
-                        grid(labelled("Corners", corners, null), foot, of(Dimension.RESERVE), of(Dimension.CLEARANCE)));
+                        grid(easing(true), easing(false)),
+                        square,
+                        heading("Machine"),
+                        grid(foot)));
+        pages.put(Page.BORDERS, new VBox(6, borders, grid(of(Dimension.RESERVE))));
+        pages.put(Page.STRIPS, strips);
+        HBox row = new HBox(4);
+        ToggleGroup together = new ToggleGroup();
+        for (Page page : Page.values()) {
+            ToggleButton pill = new ToggleButton(page.title);
+            pill.setId("measure-" + page.name().toLowerCase(Locale.ROOT));
+            pill.getStyleClass().add("page-button");
+            pill.setToggleGroup(together);
+            pill.setOnAction(e -> turnTo(page));
+            pills.put(page, pill);
+            row.getChildren().add(pill);
+        }
+        getChildren().addAll(grid(labelled("Job name", name, nameSaid), labelled("Tape measure", tape, null)), row);
+        getChildren().addAll(pages.values());
+        turnTo(Page.BODY);
         bench.planProperty().addListener(o -> show());
         show();
     }
 
+    private void turnTo(Page to) {
+        pills.forEach((page, pill) -> pill.setSelected(page == to));
+        pages.forEach((page, region) -> {
+            region.setVisible(page == to);
+            region.setManaged(page == to);
+        });
+    }
+
+    /** What two opposite sides are planned at. */
+    private Node easing(boolean across) {
+        ComboBox<Easing> box = new ComboBox<>();
+        String sides = across ? "top and bottom" : "right and left";
+        Choices.prepare(
+                box,
+                across ? "ease-across" : "ease-down",
+                "What " + sides + " are planned at, where they measure differently",
+                List.of(Easing.values()),
+                Words::name);
+        box.setOnAction(e -> {
+            Easing chosen = box.getValue();
+            if (!showing && chosen != null) {
+                bench.editQuilt(
+                        sides + " planned " + Words.name(chosen),
+                        quilt -> quilt.with(quilt.easing().with(across ? Side.TOP : Side.LEFT, chosen)));
+            }
+        });
+        easings.put(across, box);
+        return labelled("Plan " + sides, box, null);
+    }
+
     private LengthField field(Dimension dimension) {
-        String id = dimension.name().toLowerCase(Locale.ROOT).replace('_', '-');
         return new LengthField(
-                id,
+                dimension.code(),
                 label(dimension),
-                dimension.kind() == Dimension.Kind.DIAGONAL,
+                dimension.kind() == Dimension.Kind.DIAGONAL || dimension.kind() == Dimension.Kind.SEAM,
                 () -> bench.job().tape(),
                 inches -> objection(dimension, inches),
                 inches -> measured(dimension, inches));
     }
 
     private static String label(Dimension dimension) {
-        return switch (dimension) {
+        return switch (dimension.what()) {
             case DIAGONAL_DOWN -> "Diagonal from top left";
             case DIAGONAL_UP -> "Diagonal from bottom left";
-            case RESERVE, CLEARANCE -> Words.name(dimension);
-            default -> Words.capital(Words.name(dimension).replaceAll(".*, ", ""));
+            case RESERVE -> "Outer reserve";
+            case CLEARANCE -> "Seam clearance";
+            case SEAM -> "Seam, " + dimension.side().map(Words::name).orElse("");
+            default -> Words.capital(dimension.side().map(Words::name).orElse(""));
         };
     }
 
@@ -140,12 +209,12 @@ public final class MeasureBench extends VBox {
     private void measured(Dimension dimension, OptionalDouble inches) {
         String name = Words.name(dimension).toLowerCase(Locale.ROOT);
         if (inches.isEmpty()) {
-            bench.edit(name + " not measured", job -> job.withQuilt(job.quilt().without(dimension)));
+            bench.editQuilt(name + " not measured", quilt -> quilt.without(dimension));
             return;
         }
-        bench.edit(
+        bench.editQuilt(
                 name + " " + bench.words().exact(inches.getAsDouble()),
-                job -> job.withQuilt(job.quilt().measuring(dimension, inches.getAsDouble())));
+                quilt -> quilt.measuring(dimension, inches.getAsDouble()));
     }
 
     private void buildName() {
@@ -176,7 +245,7 @@ public final class MeasureBench extends VBox {
         });
     }
 
-    private static Node labelled(String text, Node field, Label said) {
+    static Node labelled(String text, Node field, Label said) {
         Label label = new Label(text);
         label.getStyleClass().add("length-label");
         label.setLabelFor(field);
@@ -197,7 +266,7 @@ public final class MeasureBench extends VBox {
         return label;
     }
 
-    private static GridPane grid(Node... nodes) {
+    static GridPane grid(Node... nodes) {
         GridPane grid = new GridPane();
         grid.setHgap(14);
         grid.setVgap(4);
@@ -219,8 +288,26 @@ public final class MeasureBench extends VBox {
             name.setText(job.name());
         }
         tape.setValue(job.tape());
-        corners.setValue(job.quilt().corners());
         fields.forEach((dimension, field) -> field.show(job.quilt().get(dimension)));
+        easings.get(true).setValue(job.quilt().easing().across());
+        easings.get(false).setValue(job.quilt().easing().down());
+        square.setText(bench.plan()
+                .squareness()
+                .map(sq -> new SquareWords(bench.words())
+                        .text(sq, job.quilt(), job.judging().squareLimit()))
+                .orElse(""));
+        square.getStyleClass()
+                .setAll(
+                        "label",
+                        bench.plan()
+                                        .squareness()
+                                        .filter(sq -> SquareWords.past(
+                                                sq, job.quilt(), job.judging().squareLimit()))
+                                        .isPresent()
+                                ? "reason-warning"
+                                : "reason");
+        borders.show();
+        strips.show();
         foot.show(OptionalDouble.of(job.machine().footRadius()));
         foot.setAccessibleHelp(Cautions.MANUAL_FIRST);
         showing = false;
@@ -228,6 +315,11 @@ public final class MeasureBench extends VBox {
 
     /** Goes to a field, ready to type over it. */
     public void focus(Dimension dimension) {
-        fields.get(dimension).requestFieldFocus();
+        turnTo(dimension.border() > 0 || dimension.kind() == Dimension.Kind.STRIP ? Page.BORDERS : Page.BODY);
+        if (dimension.border() > 0) {
+            borders.focus(dimension);
+        } else {
+            fields.get(dimension).requestFieldFocus();
+        }
     }
 }

@@ -1,17 +1,20 @@
 package jollyspindle.desktop.control;
 
 import jollyspindle.core.division.Candidate;
+import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.Reason;
-import jollyspindle.core.quilt.Side;
+import jollyspindle.core.division.SchoolKind;
+import jollyspindle.core.plan.GroupPlan;
+import jollyspindle.core.quilt.QuiltShape;
+import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.look.Palette;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -21,7 +24,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
-/** A candidate as a picture of the top border, with its numbers and reasons. Chosen by a click or the space bar. */
+/** A candidate as a picture of a run, with its numbers and reasons. Chosen by a click or the space bar. */
 public final class CandidateCard extends ToggleButton {
 
     private final double picture;
@@ -30,26 +33,40 @@ public final class CandidateCard extends ToggleButton {
     private final Label flag = new Label();
     private final VBox content;
 
-    public CandidateCard(Candidate candidate, Workbench bench, Palette palette, double width, boolean best) {
+    /**
+     * A card.
+     *
+     * @param shape of the quilt the candidate is for
+     * @param width of its picture, in pixels
+     * @param best whether it is the first of all
+     */
+    public CandidateCard(
+            Candidate candidate, Workbench bench, QuiltShape shape, Palette palette, double width, boolean best) {
         this.candidate = candidate;
         this.picture = width;
-        Words words = bench.words();
-        setId("candidate-" + candidate.counts().across() + "-"
-                + candidate.counts().down());
+        DivisionWords words = new DivisionWords(bench.words());
+        setId(id(candidate));
         getStyleClass().addAll("card", "choice");
         setMaxWidth(Double.MAX_VALUE);
-        Label title = new Label(Words.counts(candidate.counts()));
+        Label title = new Label(words.counts(candidate));
         title.getStyleClass().add("card-title");
+        title.setWrapText(true);
+        // Beside it stands the box that takes the card among those to be compared.
+        title.setMaxWidth(width - 96);
+        Label kind = new Label(words.kind(candidate));
+        kind.getStyleClass().add("school-name");
         flag.getStyleClass().add("chosen-flag");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         Label numbers = new Label("repeats " + words.repeats(candidate) + "; " + words.rise(candidate));
         numbers.setWrapText(true);
         numbers.getStyleClass().add("reason");
+        DividedRun shown = shown(candidate, bench.whereProperty().get());
         content = new VBox(
                 2,
-                new HBox(title, gap, flag),
-                RunPicture.draw(candidate, bench.job().quilt(), Side.TOP, palette, picture),
+                new HBox(8, kind, gap, flag),
+                title,
+                RunPicture.draw(shown, shape.run(shown.id()), palette, picture),
                 numbers);
         for (Reason.Tone tone : List.of(Reason.Tone.WARNING, Reason.Tone.GOOD, Reason.Tone.PLAIN)) {
             String said = candidate.reasons().stream()
@@ -71,13 +88,36 @@ public final class CandidateCard extends ToggleButton {
         content.setMaxWidth(picture);
         setGraphic(content);
         setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
-        setAccessibleText((best ? "Best: " : "") + Words.counts(candidate.counts()) + ", repeats "
+        setAccessibleText((best ? "Best: " : "") + words.kind(candidate) + ", " + words.counts(candidate) + ", repeats "
                 + words.repeats(candidate) + "; " + words.reasons(candidate));
-        setTooltip(new Tooltip(exactly(candidate, words)));
+        setTooltip(new Tooltip(words.sentence(candidate) + "\n" + exactly(candidate, bench)));
         setOnAction(e -> {
             setSelected(true);
             bench.choose(candidate);
         });
+    }
+
+    /** {@code candidate-10-12}, {@code candidate-corners-in-10-12}. */
+    private static String id(Candidate candidate) {
+        String kind = candidate
+                .kind()
+                .filter(k -> k != SchoolKind.EVEN)
+                .map(k -> k.name().toLowerCase(Locale.ROOT).replace('_', '-') + "-")
+                .orElse("");
+        return "candidate-" + kind
+                + candidate.counts().map(c -> c.across() + "-" + c.down()).orElseGet(() -> candidate.runs().stream()
+                        .map(r -> "" + r.division().count())
+                        .collect(Collectors.joining("-")));
+    }
+
+    private static DividedRun shown(Candidate candidate, RunId where) {
+        return candidate.byRun().containsKey(where)
+                ? candidate.run(where)
+                : candidate.runs().iterator().next();
+    }
+
+    public Candidate candidate() {
+        return candidate;
     }
 
     /** Its labels wrap, which a button by itself doesn't reckon with. */
@@ -91,15 +131,16 @@ public final class CandidateCard extends ToggleButton {
         return computePrefHeight(width);
     }
 
-    private static String exactly(Candidate candidate, Words words) {
-        return Stream.of(Side.values())
-                .map(side -> Words.name(side) + " " + words.exactly(candidate.repeat(side)))
+    private static String exactly(Candidate candidate, Workbench bench) {
+        return candidate.runs().stream()
+                .map(run -> Words.decapital(bench.name(run.id())) + " "
+                        + bench.words().exactly(run.division().repeat()))
                 .collect(Collectors.joining(", ", "Repeats exactly: ", ""));
     }
 
     /** Shows whether this is the one chosen. */
-    public void show(Optional<Candidate> chosen) {
-        boolean mine = chosen.filter(candidate::equals).isPresent();
+    public void show(GroupPlan group) {
+        boolean mine = group.chosen().byRun().equals(candidate.byRun());
         setSelected(mine);
         flag.setText(mine ? "chosen" : "");
     }

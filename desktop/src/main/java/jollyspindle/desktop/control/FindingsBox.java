@@ -2,6 +2,7 @@ package jollyspindle.desktop.control;
 
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
@@ -36,21 +37,31 @@ public final class FindingsBox extends VBox {
         show();
     }
 
+    /** {@code top} on a quilt with one border. */
+    private String name(RunId run) {
+        boolean one = bench.job().quilt().borders().size() == 1;
+        return one && run.side().isPresent() ? Words.name(run.side().get()) : Words.decapital(bench.name(run));
+    }
+
     private void show() {
         getChildren().clear();
         FindingWords said = new FindingWords(bench.words());
         // The same trouble on several sides is said once.
         Map<List<Object>, List<Finding>> grouped = bench.plan().findings().stream()
                 .collect(Collectors.groupingBy(
-                        f -> List.of(f.code(), f.severity(), f.remedy()), LinkedHashMap::new, Collectors.toList()));
+                        f -> List.of(f.code(), f.severity(), f.remedy(), f.run().map(RunId::group)),
+                        LinkedHashMap::new,
+                        Collectors.toList()));
         for (List<Finding> group : grouped.values()) {
             Finding finding = group.get(0);
             String where = group.stream()
-                    .flatMap(f -> f.side().stream())
-                    .map(Words::name)
+                    .flatMap(f -> f.run().stream())
+                    .map(this::name)
+                    .distinct()
                     .collect(Collectors.joining(", "));
             Label head = new Label(FindingWords.name(finding.severity()) + (where.isEmpty() ? "" : " · " + where));
             head.setWrapText(true);
+            head.setMinHeight(USE_PREF_SIZE);
             head.getStyleClass().add("region-name");
             Label text = new Label(said.text(finding));
             text.setWrapText(true);

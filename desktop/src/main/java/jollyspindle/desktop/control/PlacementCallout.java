@@ -64,7 +64,7 @@ public final class PlacementCallout extends ScrollPane {
         VBox.setMargin(sideTitle, new Insets(8, 0, 0, 0));
         setContent(content);
         bench.planProperty().addListener(o -> show());
-        bench.sideProperty().addListener(o -> show());
+        bench.whereProperty().addListener(o -> show());
         bench.placementProperty().addListener(o -> show());
         bench.stageProperty().addListener(o -> show());
         show();
@@ -100,9 +100,9 @@ public final class PlacementCallout extends ScrollPane {
 
     private void side(RunPlan run) {
         Words words = bench.words();
-        sideTitle.setText("Arcs on the " + Words.name(run.side()));
+        sideTitle.setText(bench.name(run.id()) + ": arcs");
         arc.setText(bench.job()
-                        .arc()
+                        .arc(run.id().group())
                         .map(t -> t.name() + " stitches radius "
                                 + words.length(t.stitchedRadius(bench.job().machine())) + ": ")
                         .orElse("")

@@ -7,10 +7,11 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.BodyShape;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.QuiltShape;
-import jollyspindle.core.quilt.RunFrame;
+import jollyspindle.core.quilt.RingShape;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Material;
@@ -93,9 +94,11 @@ final class QuiltPainter {
             if (bench.placementProperty().get() != null) {
                 template(bench.placementProperty().get());
             }
-            pointed();
         }
         findings(shape);
+        if (!measuring) {
+            pointed();
+        }
     }
 
     private void polygon(List<Point> points, boolean fill) {
@@ -111,9 +114,17 @@ final class QuiltPainter {
         g.setLineWidth(1.2);
         g.setStroke(p.seam());
         g.setFill(p.border());
-        polygon(shape.outer(), true);
+        List<RingShape> rings = shape.rings();
+        for (int i = rings.size() - 1; i >= 0; i--) {
+            boolean plain = bench.job().quilt().border(i + 1).plain();
+            g.setFill(plain ? p.cloth() : p.border());
+            polygon(rings.get(i).outer(), true);
+        }
         g.setFill(p.cloth());
         polygon(shape.body().corners(), true);
+        areas();
+        g.setFill(p.border());
+        shape.strips().forEach(strip -> polygon(strip.rectangle(), true));
         g.setLineWidth(1);
         g.setLineDashes(DOTS);
         shape.cornerSeams().forEach(seam -> view.stroke(g, seam));
@@ -122,11 +133,37 @@ final class QuiltPainter {
         g.setLineDashes();
     }
 
+    /** Blocks and medallion about the body's middle. */
+    private void areas() {
+        g.setStroke(p.seam());
+        for (Area area : bench.job().quilt().areas()) {
+            if (area instanceof Area.Blocks blocks) {
+                for (int column = 0; column < blocks.columns(); column++) {
+                    for (int row = 0; row < blocks.rows(); row++) {
+                        double left = -blocks.across() / 2 + column * (blocks.width() + blocks.gap());
+                        double top = blocks.down() / 2 - row * (blocks.height() + blocks.gap());
+                        Point corner = new Point(left, top);
+                        g.strokeRect(
+                                view.x(corner),
+                                view.y(corner),
+                                blocks.width() * view.scale(),
+                                blocks.height() * view.scale());
+                    }
+                }
+            } else {
+                double diameter = ((Area.Medallion) area).diameter();
+                Point corner = new Point(-diameter / 2, diameter / 2);
+                g.strokeOval(view.x(corner), view.y(corner), diameter * view.scale(), diameter * view.scale());
+            }
+        }
+    }
+
     private void highlight(QuiltShape shape) {
-        RunFrame frame = shape.runs().get(bench.sideProperty().get());
-        g.setStroke(p.chosen());
-        g.setLineWidth(3.5);
-        view.stroke(g, new Segment(frame.place(0, 0), frame.place(frame.length(), 0)));
+        shape.find(bench.whereProperty().get()).ifPresent(frame -> {
+            g.setStroke(p.chosen());
+            g.setLineWidth(3.5);
+            view.stroke(g, new Segment(frame.place(0, 0), frame.place(frame.length(), 0)));
+        });
     }
 
     private void stitching(RunPlan run) {
@@ -136,7 +173,7 @@ final class QuiltPainter {
     }
 
     private void marks(RunPlan run) {
-        boolean chosen = run.side() == bench.sideProperty().get();
+        boolean chosen = run.id().equals(bench.whereProperty().get());
         boolean marking = bench.stageProperty().get() == WorkStage.MARK;
         g.setStroke(p.mark());
         for (Mark mark : run.laidOut().marks()) {
@@ -160,13 +197,16 @@ final class QuiltPainter {
     }
 
     private void template(Placement placement) {
-        ArcTemplate template = bench.job().arc().orElse(null);
+        ArcTemplate template =
+                bench.job().arc(placement.templateId(), placement.guideId()).orElse(null);
         if (template == null) {
             return;
         }
         g.setFillRule(FillRule.EVEN_ODD);
-        g.setFill(p.tint(
-                bench.job().chosenTemplate().map(t -> t.material().tint()).orElse(Material.Tint.AMBER)));
+        g.setFill(p.tint(bench.job()
+                .template(placement.templateId())
+                .map(t -> t.material().tint())
+                .orElse(Material.Tint.AMBER)));
         g.setStroke(p.template());
         g.setLineWidth(1.8);
         for (Cut.Piece piece : template.cut().pieces()) {
@@ -230,10 +270,10 @@ final class QuiltPainter {
     private void findings(QuiltShape shape) {
         bench.plan().findings().stream()
                 .filter(f -> f.severity() != Finding.Severity.NOTE)
-                .flatMap(f -> f.side().stream())
+                .flatMap(f -> f.run().stream())
                 .distinct()
-                .forEach(side -> {
-                    RunFrame frame = shape.runs().get(side);
+                .flatMap(run -> shape.find(run).stream())
+                .forEach(frame -> {
                     Point at = frame.place(frame.length() / 2, frame.depth());
                     double x = view.x(at);
                     double y = view.y(at);
@@ -276,14 +316,31 @@ final class QuiltPainter {
         for (Side side : Side.values()) {
             BodyShape body = shape.body();
             Point middle = body.start(side).midpoint(body.start(side.next()));
-            Point inward = shape.runs().get(side).outward().times(-1);
-            boolean chosen = side == bench.sideProperty().get();
+            Point inward = body.start(side.next())
+                    .minus(body.start(side))
+                    .unit()
+                    .turnedLeft()
+                    .times(-1);
+            boolean chosen =
+                    bench.whereProperty().get().side().filter(side::equals).isPresent();
             text(p.ink(), words.exact(bench.job().quilt().length(Dimension.body(side))), middle, inward, 30, chosen);
-            double depth = bench.job().quilt().length(Dimension.depth(side));
-            // Beyond the crowns, where the stitching leaves room.
-            depth(words.exact(depth) + " deep", middle.plus(inward.times(-depth * 0.68)), side);
+            depths(side, middle, inward);
         }
         diagonals(shape.body());
+    }
+
+    /** How deep each border is, written on it. */
+    private void depths(Side side, Point middle, Point inward) {
+        double inside = 0;
+        for (int border = 1; border <= bench.job().quilt().borders().size(); border++) {
+            double depth = bench.job().quilt().length(Dimension.depth(border, side));
+            // Beyond the crowns, where the stitching leaves room; on a narrow one in its middle.
+            double share = depth * view.scale() < 40 ? 0.5 : 0.68;
+            if (depth * view.scale() > 14) {
+                depth(bench.words().exact(depth) + " deep", middle.plus(inward.times(-inside - depth * share)), side);
+            }
+            inside += depth;
+        }
     }
 
     private void depth(String text, Point at, Side side) {
@@ -293,6 +350,9 @@ final class QuiltPainter {
             g.rotate(-90);
         }
         g.setFont(look.font(14, false));
+        double half = (text.length() * 3.4 + 4) * look.scaleProperty().get();
+        g.setFill(p.border());
+        g.fillRect(-half, -9, 2 * half, 18);
         g.setFill(p.ink());
         g.fillText(text, 0, 0);
         g.restore();
@@ -300,9 +360,15 @@ final class QuiltPainter {
 
     private void text(Color colour, String text, Point at, Point towards, double by, boolean bold) {
         g.setFont(look.font(18, bold));
-        g.setFill(colour);
         double stretch = Math.abs(towards.x()) > 0.5 ? 1.5 : 1;
-        g.fillText(text, view.x(at) + towards.x() * by * stretch, view.y(at) - towards.y() * by);
+        double x = view.x(at) + towards.x() * by * stretch;
+        double y = view.y(at) - towards.y() * by;
+        // On whatever lies beneath, strips and areas too, it is read on cloth.
+        double half = (text.length() * 4.6 + 4) * look.scaleProperty().get();
+        g.setFill(p.cloth());
+        g.fillRect(x - half, y - 11, 2 * half, 22);
+        g.setFill(colour);
+        g.fillText(text, x, y);
     }
 
     private void diagonals(BodyShape body) {
@@ -356,7 +422,7 @@ final class QuiltPainter {
         g.setFont(look.font(17, false));
         g.setFill(p.ink());
         g.fillText(
-                "Measure the body\non all four sides,\nseam to seam; then\nthe border's depth,\nseam to raw edge.",
+                "Measure the body\non all four sides,\nseam to seam; then\nthe borders' depths,\nseam to raw edge.",
                 view.x(Point.ORIGIN),
                 view.y(Point.ORIGIN));
     }

@@ -6,7 +6,7 @@ import jollyspindle.core.placement.Placement;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
-import jollyspindle.core.quilt.Side;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
@@ -81,7 +81,7 @@ public final class QuiltTable extends Pane {
             }
             draw();
         });
-        bench.sideProperty().addListener(o -> draw());
+        bench.whereProperty().addListener(o -> draw());
         bench.stageProperty().addListener(o -> resized());
         bench.pointedProperty().addListener(o -> draw());
         bench.placementProperty().addListener(o -> draw());
@@ -93,6 +93,7 @@ public final class QuiltTable extends Pane {
         setOnMouseClicked(this::click);
         setOnMouseMoved(
                 e -> bench.pointedProperty().set(markAt(e.getX(), e.getY()).orElse(null)));
+        setOnMouseExited(e -> bench.pointedProperty().set(null));
         setOnScroll(this::scroll);
         setOnKeyPressed(this::key);
     }
@@ -127,8 +128,13 @@ public final class QuiltTable extends Pane {
     public void zoomToSide() {
         bench.plan().shape().ifPresent(shape -> {
             fitted = false;
-            Side side = bench.sideProperty().get();
-            show(shape.regions().get(side), hasCallout() && !side.isAcross() && getWidth() > 2 * callout());
+            RunId run = bench.whereProperty().get();
+            if (shape.find(run).isEmpty()) {
+                return;
+            }
+            List<Point> region = shape.region(run);
+            boolean upright = extent(region, false) > extent(region, true);
+            show(region, hasCallout() && upright && getWidth() > 2 * callout());
             draw();
         });
     }
@@ -217,12 +223,12 @@ public final class QuiltTable extends Pane {
             return;
         }
         Point place = view.place(e.getX(), e.getY());
-        sideAt(place).ifPresent(side -> {
-            bench.choose(side);
+        runAt(place).ifPresent(run -> {
+            bench.choose(run.id());
             if (bench.stageProperty().get() == WorkStage.MEASURE) {
-                measure.accept(Dimension.body(side));
+                run.id().side().ifPresent(side -> measure.accept(Dimension.body(side)));
             } else {
-                placementAt(side, place).ifPresent(bench.placementProperty()::set);
+                placementAt(run.id(), place).ifPresent(bench.placementProperty()::set);
             }
         });
     }
@@ -262,23 +268,26 @@ public final class QuiltTable extends Pane {
         return Math.hypot(view.x(mark.place()) - x, view.y(mark.place()) - y);
     }
 
-    private Optional<Side> sideAt(Point place) {
-        return bench.plan().shape().flatMap(shape -> Stream.of(Side.values())
-                .filter(side -> {
-                    RunFrame frame = shape.runs().get(side);
+    /** The run under a place: a strip before the border it may lie on, an inner border before one further out. */
+    private Optional<RunFrame> runAt(Point place) {
+        return bench.plan().shape().flatMap(shape -> Stream.concat(
+                        shape.strips().stream(), shape.rings().stream().flatMap(r -> r.runs().values().stream()))
+                .filter(frame -> {
                     Point from = place.minus(frame.origin());
                     double along = from.dot(frame.along());
                     double across = from.dot(frame.outward());
+                    // A strip ends where it ends; a border goes on round its corners.
+                    double beyond = frame.id().side().isPresent() ? frame.depth() : 0;
                     return across > -12 / view.scale()
                             && across < frame.depth()
-                            && along > -frame.depth()
-                            && along < frame.length() + frame.depth();
+                            && along > -beyond
+                            && along < frame.length() + beyond;
                 })
                 .findFirst());
     }
 
-    private Optional<Placement> placementAt(Side side, Point place) {
-        return bench.plan().run(side).flatMap(run -> run.laidOut().placements().stream()
+    private Optional<Placement> placementAt(RunId run, Point place) {
+        return bench.plan().run(run).flatMap(plan -> plan.laidOut().placements().stream()
                 .min(Comparator.comparingDouble(p -> p.line().at(0.5).distance(place))));
     }
 

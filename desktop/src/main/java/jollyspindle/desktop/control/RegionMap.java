@@ -1,14 +1,18 @@
 package jollyspindle.desktop.control;
 
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.quilt.GroupId;
+import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltShape;
+import jollyspindle.core.quilt.RunFrame;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
 
-import java.util.EnumMap;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
 import javafx.css.PseudoClass;
@@ -18,11 +22,15 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Polygon;
 
-/** The quilt's regions: a small map that can be clicked, and under it the same as a list for the keyboard. */
+/**
+ * The quilt's regions: a small map that can be clicked, and under it the same for the keyboard. Where there are several
+ * borders or strips, one of them is turned to, and its runs are listed.
+ */
 public final class RegionMap extends VBox {
 
     private static final double WIDTH = 186;
@@ -32,18 +40,18 @@ public final class RegionMap extends VBox {
 
     private final Workbench bench;
     private final Pane map = new Pane();
-    private final Map<Side, ToggleButton> buttons = new EnumMap<>(Side.class);
-    private final Map<Side, Label> said = new EnumMap<>(Side.class);
-    private final Consumer<Side> opened;
+    private final VBox list = new VBox(2);
+    private final Consumer<RunId> opened;
     private final Predicate<Object> dropped;
+    private List<Object> listed = List.of();
 
     /**
      * A map for a workbench.
      *
-     * @param opened called when a side is asked for twice, to be shown large
-     * @param dropped called with what was dragged onto a side; whether that was anything to use there
+     * @param opened called when a run is asked for twice, to be shown large
+     * @param dropped called with what was dragged onto the run that has just been chosen; whether that was anything to use there
      */
-    public RegionMap(Workbench bench, Consumer<Side> opened, Predicate<Object> dropped) {
+    public RegionMap(Workbench bench, Consumer<RunId> opened, Predicate<Object> dropped) {
         super(2);
         this.bench = bench;
         this.opened = opened;
@@ -51,58 +59,14 @@ public final class RegionMap extends VBox {
         map.setMinSize(WIDTH, HEIGHT);
         map.setPrefSize(WIDTH, HEIGHT);
         map.setId("region-map");
-        getChildren().add(map);
-        ToggleGroup group = new ToggleGroup();
-        for (Side side : Side.values()) {
-            Label name = new Label(Words.border(side));
-            name.getStyleClass().add("region-name");
-            Label what = new Label();
-            what.getStyleClass().add("faint");
-            what.setId("region-said-" + Words.name(side));
-            said.put(side, what);
-            ToggleButton button = new ToggleButton();
-            button.setGraphic(new VBox(name, what));
-            button.setId("region-" + Words.name(side));
-            button.setToggleGroup(group);
-            button.setMaxWidth(Double.MAX_VALUE);
-            button.getStyleClass().add("region-button");
-            button.setOnAction(e -> {
-                button.setSelected(true);
-                bench.choose(side);
-            });
-            button.setOnMouseClicked(e -> {
-                if (e.getClickCount() == 2) {
-                    opened.accept(side);
-                }
-            });
-            takesDrops(button, side);
-            buttons.put(side, button);
-            getChildren().add(button);
-        }
+        getChildren().addAll(map, list);
         bench.planProperty().addListener(o -> show());
-        bench.sideProperty().addListener(o -> show());
+        bench.whereProperty().addListener(o -> show());
         show();
     }
 
     private void show() {
-        Words words = bench.words();
-        for (Side side : Side.values()) {
-            buttons.get(side).setSelected(side == bench.sideProperty().get());
-            String text = bench.plan()
-                    .run(side)
-                    .map(run -> run.division().count() + " of "
-                            + words.length(run.division().repeat()))
-                    .orElse("not planned yet");
-            said.get(side).setText(text);
-            buttons.get(side)
-                    .setTooltip(new Tooltip(bench.plan()
-                            .run(side)
-                            .map(run -> "Repeats of exactly "
-                                    + words.exactly(run.division().repeat())
-                                    + ". Click to show this side on the tape, twice to show it large")
-                            .orElse("Click to show this side, twice to show it large")));
-            buttons.get(side).setAccessibleText(Words.border(side) + ", " + text);
-        }
+        list();
         map.getChildren().clear();
         QuiltShape shape = bench.plan().shape().orElse(null);
         if (shape == null) {
@@ -124,10 +88,120 @@ public final class RegionMap extends VBox {
         Polygon body = polygon(shape.body().corners(), view);
         body.getStyleClass().add("map-body");
         map.getChildren().add(body);
-        for (Side side : Side.values()) {
-            side(side, polygon(shape.regions().get(side), view));
+        for (RunFrame frame : shape.runs().values()) {
+            Polygon cloth = polygon(shape.region(frame.id()), view);
+            if (bench.job().quilt().groups().contains(frame.id().group())) {
+                region(frame.id(), cloth);
+            } else {
+                cloth.getStyleClass().add("map-body");
+                map.getChildren().add(cloth);
+            }
         }
     }
+
+    // --- the list ----------------------------------------------------------------------------------------------
+
+    private void list() {
+        Quilt quilt = bench.job().quilt();
+        List<GroupId> groups = quilt.groups();
+        GroupId chosen = bench.groupId();
+        List<Object> wanted = List.of(groups, chosen, quilt.strips());
+        // Made anew only when other regions are to be listed, so that the keyboard's place isn't lost.
+        if (!wanted.equals(listed)) {
+            listed = wanted;
+            list.getChildren().clear();
+            if (groups.size() > 1) {
+                list.getChildren().add(groups(groups));
+            }
+            ToggleGroup group = new ToggleGroup();
+            for (RunId run : groups.contains(chosen) ? quilt.runs(chosen) : List.<RunId>of()) {
+                list.getChildren().add(button(run, group));
+            }
+        }
+        for (Node node : list.getChildren()) {
+            if (node.getUserData() instanceof RunId run) {
+                say((ToggleButton) node, run);
+            }
+        }
+    }
+
+    private Node groups(List<GroupId> groups) {
+        HBox row = new HBox(3);
+        VBox rows = new VBox(3);
+        ToggleGroup together = new ToggleGroup();
+        for (GroupId id : groups) {
+            ToggleButton button = new ToggleButton(id.strip() ? "S" + id.number() : "" + id.number());
+            button.setId("group-" + id.code());
+            button.getStyleClass().add("zero-button");
+            button.setToggleGroup(together);
+            String name = Words.name(id, bench.job().quilt());
+            button.setTooltip(new Tooltip(name));
+            button.setAccessibleText(name);
+            button.setSelected(id.equals(bench.groupId()));
+            button.setOnAction(e -> {
+                button.setSelected(true);
+                bench.choose(first(id));
+            });
+            if (row.getChildren().size() == 4) {
+                rows.getChildren().add(row);
+                row = new HBox(3);
+            }
+            row.getChildren().add(button);
+        }
+        rows.getChildren().add(row);
+        return rows;
+    }
+
+    /** The same side of another border, or a strip. */
+    private RunId first(GroupId id) {
+        Side side = bench.whereProperty().get().side().orElse(Side.TOP);
+        return id.strip() ? RunId.strip(id.number()) : RunId.of(id.number(), side);
+    }
+
+    private ToggleButton button(RunId run, ToggleGroup group) {
+        Label name = new Label(bench.name(run));
+        name.getStyleClass().add("region-name");
+        Label what = new Label();
+        what.getStyleClass().add("faint");
+        what.setId("region-said-" + run.code());
+        ToggleButton button = new ToggleButton();
+        button.setUserData(run);
+        button.setGraphic(new VBox(name, what));
+        button.setId("region-" + run.code());
+        button.setToggleGroup(group);
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.getStyleClass().add("region-button");
+        button.setOnAction(e -> {
+            button.setSelected(true);
+            bench.choose(run);
+        });
+        button.setOnMouseClicked(e -> {
+            if (e.getClickCount() == 2) {
+                opened.accept(run);
+            }
+        });
+        takesDrops(button, run);
+        return button;
+    }
+
+    private void say(ToggleButton button, RunId run) {
+        Words words = bench.words();
+        button.setSelected(run.equals(bench.whereProperty().get()));
+        String text = bench.plan()
+                .run(run)
+                .map(r -> r.division().count() + " of "
+                        + words.length(r.division().repeat()))
+                .orElse("not planned yet");
+        ((Label) ((VBox) button.getGraphic()).getChildren().get(1)).setText(text);
+        button.setTooltip(new Tooltip(bench.plan()
+                .run(run)
+                .map(r -> "Repeats of exactly " + words.exactly(r.division().repeat())
+                        + ". Click to show this run on the tape, twice to show it large")
+                .orElse("Click to show this run, twice to show it large")));
+        button.setAccessibleText(bench.name(run) + ", " + text);
+    }
+
+    // --- the map -----------------------------------------------------------------------------------------------
 
     private void placeholder() {
         View view = new View((HEIGHT / 2 - 4) / 46, WIDTH / 2, HEIGHT / 2);
@@ -136,35 +210,38 @@ public final class RegionMap extends VBox {
         for (Side side : Side.values()) {
             int a = side.ordinal();
             int b = (a + 1) % 4;
-            side(side, polygon(List.of(i.get(a), o.get(a), o.get(b), i.get(b)), view));
+            region(RunId.of(side), polygon(new ArrayList<>(List.of(i.get(a), o.get(a), o.get(b), i.get(b))), view));
         }
     }
 
-    private void side(Side side, Polygon polygon) {
+    private void region(RunId run, Polygon polygon) {
+        boolean chosen = run.equals(bench.whereProperty().get());
         polygon.getStyleClass().add("map-side");
-        polygon.setId("map-" + Words.name(side));
+        polygon.setId("map-" + run.code());
         polygon.setCursor(Cursor.HAND);
-        polygon.pseudoClassStateChanged(CHOSEN, side == bench.sideProperty().get());
+        polygon.pseudoClassStateChanged(CHOSEN, chosen);
         polygon.setOnMouseClicked(e -> {
-            bench.choose(side);
+            bench.choose(run);
             if (e.getClickCount() == 2) {
-                opened.accept(side);
+                opened.accept(run);
             }
         });
-        takesDrops(polygon, side);
+        takesDrops(polygon, run);
         map.getChildren().add(polygon);
-        if (side == bench.sideProperty().get()) {
+        if (chosen) {
             polygon.setViewOrder(-1);
         }
     }
 
     /** Lights up under a template that is dragged over it, and uses it when it is let go. */
-    private void takesDrops(Node node, Side side) {
+    private void takesDrops(Node node, RunId run) {
         node.setOnMouseDragEntered(e -> node.pseudoClassStateChanged(DROP, true));
         node.setOnMouseDragExited(e -> node.pseudoClassStateChanged(DROP, false));
         node.setOnMouseDragReleased(e -> {
-            if (dropped.test(e.getGestureSource())) {
-                bench.choose(side);
+            RunId before = bench.whereProperty().get();
+            bench.choose(run);
+            if (!dropped.test(Optional.ofNullable(e.getGestureSource()).orElse(node))) {
+                bench.choose(before);
             }
         });
     }

@@ -1,50 +1,83 @@
 package jollyspindle.desktop.control;
 
-import jollyspindle.core.division.Candidate;
+import jollyspindle.core.division.DividedRun;
+import jollyspindle.core.division.Figure;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
-import jollyspindle.core.quilt.Dimension;
-import jollyspindle.core.quilt.Quilt;
-import jollyspindle.core.quilt.Side;
+import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.desktop.look.Palette;
 
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 
-/** A side's border as a candidate would divide it, small and to scale. */
+/** A run as a candidate would divide it, small and to scale. */
 final class RunPicture {
+
+    /** A narrow strip is drawn no lower, in pixels. */
+    private static final double LOWEST = 14;
 
     private RunPicture() {}
 
-    static Canvas draw(Candidate candidate, Quilt quilt, Side side, Palette p, double width) {
-        double repeat = candidate.repeat(side);
-        int count = candidate.counts().on(side);
-        double depth = quilt.length(Dimension.depth(side));
-        double clearance = quilt.length(Dimension.CLEARANCE);
-        double scale = width / (repeat * count);
-        View view = new View(scale, 0, depth * scale + 1);
-        Canvas canvas = new Canvas(width, depth * scale + 4);
+    /**
+     * Draws a run.
+     *
+     * @param divided the run's cells and what stands on them
+     * @param frame of the run
+     * @param width of the picture, in pixels
+     */
+    static Canvas draw(DividedRun divided, RunFrame frame, Palette p, double width) {
+        double length = divided.division().length();
+        double scale = width / length;
+        double high = Math.max(LOWEST, frame.depth() * scale);
+        View view = new View(scale, 0, high + 1);
+        Canvas canvas = new Canvas(width, high + 4);
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.setFill(p.border());
-        g.fillRect(0, 1, width, depth * scale);
+        g.fillRect(0, 1, width, high);
         g.setStroke(p.seam());
         g.setLineWidth(1);
-        double limit = depth - quilt.length(Dimension.RESERVE);
+        double limit = frame.depth() - frame.reserve();
         g.setLineDashes(4, 3);
-        view.stroke(g, new Segment(new Point(0, limit), new Point(repeat * count, limit)));
+        view.stroke(g, new Segment(new Point(0, limit), new Point(length, limit)));
         g.setLineDashes();
-        view.stroke(g, new Segment(new Point(0, 0), new Point(repeat * count, 0)));
-        candidate.fit(side).ifPresent(fit -> {
-            CircularSegment segment = fit.segment();
-            g.setStroke(p.stitch());
-            g.setLineWidth(1.6);
-            for (int k = 0; k < count; k++) {
-                Point centre = new Point((k + 0.5) * repeat, clearance + segment.height() - segment.radius());
-                view.stroke(g, new Arc(centre, segment.radius(), Math.PI / 2 + segment.sweep() / 2, -segment.sweep()));
-            }
-        });
+        view.stroke(g, new Segment(new Point(0, 0), new Point(length, 0)));
+        for (Figure figure : divided.figures()) {
+            figure(g, p, view, figure, frame);
+        }
         return canvas;
+    }
+
+    private static void figure(GraphicsContext g, Palette p, View view, Figure figure, RunFrame frame) {
+        double from = figure.cell().from();
+        double to = figure.cell().to();
+        g.setStroke(p.stitch());
+        g.setLineWidth(1.6);
+        if (figure instanceof Figure.WholeArc whole) {
+            view.stroke(g, arc(whole.fit().segment(), figure.cell().middle(), frame));
+        } else if (figure instanceof Figure.HalfArc half) {
+            Arc arc = arc(half.fit().segment(), half.fromCrown() ? from : to, frame);
+            view.stroke(g, half.fromCrown() ? arc.piece(0.5, 1) : arc.piece(0, 0.5));
+        } else if (figure instanceof Figure.HalvesMeeting halves) {
+            CircularSegment segment = halves.fit().segment();
+            double cut = halves.cut();
+            view.stroke(g, arc(segment, from + segment.chord() / 2, frame).piece(0, cut));
+            view.stroke(g, arc(segment, to - segment.chord() / 2, frame).piece(1 - cut, 1));
+        } else {
+            // Left free: hatched, so that it isn't told by the missing line alone.
+            g.setStroke(p.mark());
+            g.setLineWidth(1);
+            double y = view.originY();
+            double top = view.y(new Point(0, frame.depth() - frame.reserve()));
+            for (double x = from * view.scale(); x < to * view.scale(); x += 6) {
+                g.strokeLine(x, y, Math.min(x + (y - top) / 2, to * view.scale()), top);
+            }
+        }
+    }
+
+    private static Arc arc(CircularSegment segment, double crownAlong, RunFrame frame) {
+        Point centre = new Point(crownAlong, frame.clearance() + segment.height() - segment.radius());
+        return new Arc(centre, segment.radius(), Math.PI / 2 + segment.sweep() / 2, -segment.sweep());
     }
 }

@@ -1,6 +1,5 @@
 package jollyspindle.desktop.control;
 
-import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 import org.kordamp.ikonli.Ikon;
@@ -24,11 +23,11 @@ public final class TableHead extends HBox {
         what.setId("table-head");
         what.getStyleClass().add("heading");
         what.setMinWidth(60);
-        Runnable show = () -> what.setText(Words.border(bench.sideProperty().get())
+        Runnable show = () -> what.setText(bench.name(bench.whereProperty().get())
                 + (bench.stageProperty().get() == WorkStage.MARK ? "" : size()));
         bench.stageProperty().addListener(o -> show.run());
         bench.planProperty().addListener(o -> show.run());
-        bench.sideProperty().addListener(o -> show.run());
+        bench.whereProperty().addListener(o -> show.run());
         show.run();
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
@@ -46,7 +45,7 @@ public final class TableHead extends HBox {
     private String size() {
         return bench.plan()
                 .shape()
-                .map(shape -> shape.runs().get(bench.sideProperty().get()))
+                .flatMap(shape -> shape.find(bench.whereProperty().get()))
                 .map(run -> ", " + bench.words().length(run.length()) + " by "
                         + bench.words().length(run.depth()))
                 .orElse(", not measured yet");

@@ -1,20 +1,27 @@
 package jollyspindle.desktop.model;
 
 import jollyspindle.core.division.Candidate;
+import jollyspindle.core.division.School;
+import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.placement.Placement;
+import jollyspindle.core.plan.GroupPlan;
+import jollyspindle.core.plan.Moves;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
-import jollyspindle.core.plan.RingLayout;
+import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Shelf;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.Kind;
+import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.job.JobFile;
@@ -22,7 +29,9 @@ import jollyspindle.files.json.UnknownFields;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -30,6 +39,8 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
 
 /**
  * The job on the table. Every change goes through {@link #edit}, which plans the changed job and remembers the one before;
@@ -37,13 +48,23 @@ import javafx.beans.property.SimpleObjectProperty;
  */
 public final class Workbench {
 
+    /** More candidates have no room side by side. */
+    public static final int MOST_COMPARED = 3;
+
     private final ReadOnlyObjectWrapper<Shelf> shelf = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<WorkPlan> plan = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>();
     private final BooleanProperty saved = new SimpleBooleanProperty(true);
     private final ObjectProperty<WorkStage> stage = new SimpleObjectProperty<>(WorkStage.MEASURE);
-    private final ObjectProperty<Side> side = new SimpleObjectProperty<>(Side.TOP);
+    private final ObjectProperty<RunId> where = new SimpleObjectProperty<>(RunId.of(Side.TOP));
     private final ObjectProperty<Zero> zero = new SimpleObjectProperty<>(Zero.LEFT);
+    private final ObjectProperty<Mark> zeroMark = new SimpleObjectProperty<>();
+    private final ObjectProperty<Scope> scope = new SimpleObjectProperty<>(Scope.ALL);
+    private final ReadOnlyObjectWrapper<Moves> moved = new ReadOnlyObjectWrapper<>();
+    private final Planner planner = new Planner();
+    private final ObservableList<Map<RunId, School>> compared = FXCollections.observableArrayList();
+    private final BooleanProperty comparing = new SimpleBooleanProperty();
+    private Desk beforePreview;
     private final ObjectProperty<Mark> pointed = new SimpleObjectProperty<>();
     private final ObjectProperty<Placement> placement = new SimpleObjectProperty<>();
     private final History history = new History();
@@ -72,7 +93,7 @@ public final class Workbench {
                 shelf().machine(),
                 Quilt.unmeasured(),
                 arc.stream().toList(),
-                new RingLayout(arc.map(Template::id), Optional.empty(), 6, Optional.empty()));
+                RunLayout.of(arc.map(Template::id), 6));
     }
 
     /** Lays another shelf beside the table, with no history; a new job that nobody has touched begins with it. */
@@ -111,20 +132,29 @@ public final class Workbench {
         QuiltJob job = desk.job();
         Mark wasPointed = pointed.get();
         Placement wasPlaced = placement.get();
-        WorkPlan next = Planner.plan(job)
+        WorkPlan next = planner.planAgain(job)
                 .withFindings(Planner.compareWithShelf(job, desk.shelf().templates()));
         pointed.set(null);
         placement.set(null);
         shelf.set(desk.shelf());
+        if (job.quilt().groups().stream().noneMatch(where.get().group()::equals)) {
+            where.set(
+                    job.quilt().groups().isEmpty()
+                            ? RunId.of(Side.TOP)
+                            : job.quilt().runs(job.quilt().groups().get(0)).get(0));
+        }
         plan.set(next);
         saved.set(job.equals(savedJob));
         // What was pointed at stays so where it still exists.
+        Mark wasZero = zeroMark.get();
+        if (wasZero != null) {
+            zeroMark.set(mark(next, wasZero.id()).orElse(null));
+            if (zeroMark.get() == null && zero.get() == Zero.MARK) {
+                zero.set(Zero.LEFT);
+            }
+        }
         if (wasPointed != null) {
-            next.runs().stream()
-                    .flatMap(r -> r.laidOut().marks().stream())
-                    .filter(m -> m.id().equals(wasPointed.id()))
-                    .findFirst()
-                    .ifPresent(pointed::set);
+            mark(next, wasPointed.id()).ifPresent(pointed::set);
         }
         if (wasPlaced != null) {
             next.runs().stream()
@@ -132,6 +162,58 @@ public final class Workbench {
                     .filter(p -> p.id().equals(wasPlaced.id()))
                     .findFirst()
                     .ifPresent(placement::set);
+        }
+    }
+
+    private static Optional<Mark> mark(WorkPlan plan, String id) {
+        return plan.runs().stream()
+                .flatMap(r -> r.laidOut().marks().stream())
+                .filter(m -> m.id().equals(id))
+                .findFirst();
+    }
+
+    /**
+     * Changes what was measured, and tells by {@link #movedProperty} what that moved on the cloth.
+     *
+     * @param name what was done, as the undo command tells it
+     */
+    public void editQuilt(String name, UnaryOperator<Quilt> change) {
+        WorkPlan before = plan();
+        edit(name, job -> job.withQuilt(change.apply(job.quilt())));
+        moved.set(Moves.between(before, plan()));
+    }
+
+    /**
+     * Shows a changed job without remembering a step for it, while something is dragged. The next preview starts from the job
+     * before the first one.
+     */
+    public void preview(UnaryOperator<QuiltJob> change) {
+        if (beforePreview == null) {
+            beforePreview = desk();
+        }
+        show(beforePreview.withJob(change));
+    }
+
+    /**
+     * Remembers what was previewed as one step.
+     *
+     * @param name what was done, as the undo command tells it
+     */
+    public void keepPreview(String name) {
+        Desk before = beforePreview;
+        beforePreview = null;
+        if (before != null && !before.equals(desk())) {
+            history.did(name, before);
+            plan.set(plan.get().withFindings(List.of()));
+        }
+    }
+
+    /** Lets go what was previewed. */
+    public void dropPreview() {
+        Desk before = beforePreview;
+        beforePreview = null;
+        if (before != null) {
+            show(before);
         }
     }
 
@@ -177,10 +259,10 @@ public final class Workbench {
         return new Desk(job(), shelf());
     }
 
-    /** Uses an edge of a template for the border: the job takes a copy of it as it is now. */
+    /** Uses an edge of a template for the border or strip that is looked at: the job takes a copy of it as it is now. */
     public void use(Template template, Optional<String> guideId) {
         edit("template " + template.name(), job -> job.withTemplate(template)
-                .withTemplateChosen(template.id(), guideId));
+                .editing(groupId(), layout -> layout.withTemplate(template.id(), guideId)));
     }
 
     /** Takes the shelf's copy of a template into the job, in place of the job's own. */
@@ -238,23 +320,46 @@ public final class Workbench {
 
     /** Chooses another candidate, so many places further down the list. */
     public void stepCandidate(int places) {
-        List<Candidate> candidates = plan().candidates();
-        plan().chosen().ifPresent(chosen -> {
-            int index = candidates.indexOf(chosen) + places;
-            if (index >= 0 && index < candidates.size()) {
-                choose(candidates.get(index));
+        group().ifPresent(group -> {
+            int index = group.candidates().indexOf(group.chosen()) + places;
+            if (index >= 0 && index < group.candidates().size()) {
+                choose(group.candidates().get(index));
             }
         });
     }
 
-    public void choose(Candidate candidate) {
-        edit("repeats " + Words.counts(candidate.counts()), job -> job.withCounts(candidate.counts()));
+    /** Chooses the best candidate of the next school in the list, or of the one before. */
+    public void stepSchool(int by) {
+        group().ifPresent(group -> {
+            List<Optional<SchoolKind>> kinds =
+                    group.candidates().stream().map(Candidate::kind).distinct().toList();
+            int next = Math.floorMod(kinds.indexOf(group.chosen().kind()) + by, kinds.size());
+            group.candidates().stream()
+                    .filter(c -> c.kind().equals(kinds.get(next)))
+                    .findFirst()
+                    .ifPresent(this::choose);
+        });
     }
 
-    /** More or fewer repeats on the chosen side and the one opposite; the neighbours follow. */
+    /** Divides the runs of the scope as a candidate does. */
+    public void choose(Candidate candidate) {
+        Map<RunId, School> schools = new TreeMap<>(candidate.schools());
+        schools.keySet().removeIf(id -> !scope.get().takes(id, where.get()));
+        divide(schools);
+    }
+
+    /** Divides runs by given schools; others stay as they are. */
+    public void divide(Map<RunId, School> schools) {
+        boolean even = schools.values().stream().allMatch(School.Even.class::isInstance);
+        String said = new DivisionWords(words()).schools(new TreeMap<>(schools));
+        edit((even ? "repeats " : "division ") + said, job -> job.choosing(schools));
+    }
+
+    /** More or fewer repeats on the chosen run and the one opposite; the neighbours follow. */
     public void stepRepeats(int step) {
-        Planner.step(plan(), side.get(), step)
-                .ifPresent(counts -> edit("repeats " + Words.counts(counts), job -> job.withCounts(counts)));
+        Planner.step(plan(), where.get(), step).ifPresent(candidate -> {
+            divide(candidate.schools());
+        });
     }
 
     /** Shows the next placement of the chosen side, or the one before; from none, the first or the last. */
@@ -277,18 +382,57 @@ public final class Workbench {
         });
     }
 
-    /** Turns to a side; what was pointed at on another is let go. */
-    public void choose(Side chosen) {
-        if (side.get() != chosen) {
+    /** Turns to a side of the border that is looked at, or of the innermost one. */
+    public void choose(Side side) {
+        choose(where.get() instanceof RunId.BorderRun border ? RunId.of(border.border(), side) : RunId.of(side));
+    }
+
+    /** Turns to a run; what was pointed at on another is let go. */
+    public void choose(RunId run) {
+        if (!where.get().equals(run)) {
             pointed.set(null);
             placement.set(null);
-            side.set(chosen);
+            if (zero.get() == Zero.MARK) {
+                zero.set(Zero.LEFT);
+            }
+            zeroMark.set(null);
+            if (!run.group().equals(where.get().group())) {
+                comparing.set(false);
+                compared.clear();
+            }
+            where.set(run);
         }
     }
 
-    /** The chosen side's run, if it is planned. */
+    /** Lays the tape's zero at a mark of the chosen run. */
+    public void layZero(Mark mark) {
+        zeroMark.set(mark);
+        zero.set(Zero.MARK);
+    }
+
+    /** The chosen run, if it is planned. */
     public Optional<RunPlan> run() {
-        return plan().run(side.get());
+        return plan().run(where.get());
+    }
+
+    /** How the runs come out that the chosen one is divided with. */
+    public Optional<GroupPlan> group() {
+        return plan().group(where.get().group());
+    }
+
+    /** The border or strip the chosen run belongs to. */
+    public GroupId groupId() {
+        return where.get().group();
+    }
+
+    /** A run as the quilter calls it. */
+    public String name(RunId run) {
+        return Words.name(run, job().quilt());
+    }
+
+    /** Changes the layout of the border or strip that is looked at. */
+    public void editLayout(String name, UnaryOperator<RunLayout> change) {
+        edit(name, job -> job.editing(groupId(), change));
     }
 
     public WorkPlan plan() {
@@ -328,8 +472,58 @@ public final class Workbench {
         return stage;
     }
 
-    public ObjectProperty<Side> sideProperty() {
-        return side;
+    /** The run that is looked at. */
+    public ObjectProperty<RunId> whereProperty() {
+        return where;
+    }
+
+    /** The ways to come out that are to be seen side by side, at most {@link #MOST_COMPARED}. */
+    public ObservableList<Map<RunId, School>> compared() {
+        return compared;
+    }
+
+    /** Takes a candidate among those to be compared, or takes it out; the earliest makes room for one too many. */
+    public void compare(Candidate candidate, boolean wanted) {
+        Map<RunId, School> schools = candidate.schools();
+        compared.remove(schools);
+        if (wanted) {
+            if (compared.size() == MOST_COMPARED) {
+                compared.remove(0);
+            }
+            compared.add(schools);
+        }
+        if (compared.size() < 2) {
+            comparing.set(false);
+        }
+    }
+
+    /** The ways to be seen side by side, each with the quilt planned so; those that no longer divide their runs are left out. */
+    public List<Way> waysCompared() {
+        GroupId looked = groupId();
+        return compared.stream()
+                .map(schools -> planner.planAgain(job().choosing(schools)))
+                .flatMap(plan -> plan.group(looked).stream().map(g -> new Way(g.chosen(), plan)))
+                .toList();
+    }
+
+    /** Whether candidates are seen side by side. */
+    public BooleanProperty comparingProperty() {
+        return comparing;
+    }
+
+    /** Which runs a candidate is chosen for. */
+    public ObjectProperty<Scope> scopeProperty() {
+        return scope;
+    }
+
+    /** What the last change of a measurement moved. */
+    public ReadOnlyObjectProperty<Moves> movedProperty() {
+        return moved.getReadOnlyProperty();
+    }
+
+    /** The mark the tape's zero lies at, if it lies at one. */
+    public ReadOnlyObjectProperty<Mark> zeroMarkProperty() {
+        return zeroMark;
     }
 
     public ObjectProperty<Zero> zeroProperty() {

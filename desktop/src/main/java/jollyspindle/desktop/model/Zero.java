@@ -4,5 +4,7 @@ package jollyspindle.desktop.model;
 public enum Zero {
     LEFT,
     CENTRE,
-    RIGHT
+    RIGHT,
+    /** At a mark, see {@link Workbench#zeroMarkProperty}. */
+    MARK
 }

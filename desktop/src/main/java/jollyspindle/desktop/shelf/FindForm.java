@@ -130,9 +130,7 @@ final class FindForm extends FlowPane {
                     case SPAN ->
                         List.of(
                                 run.map(r -> r.division().repeat()).orElse(6.0),
-                                Math.max(
-                                        0.5,
-                                        depth - reserve - bench.job().quilt().length(Dimension.CLEARANCE)));
+                                Math.max(0.5, run.map(r -> r.frame().room()).orElse(depth - reserve)));
                     case CIRCLE -> List.of(2.0);
                     case RINGS -> List.of(0.5, 6.0);
                     case FAN -> List.of(depth, reserve);

@@ -15,8 +15,10 @@ import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
@@ -97,6 +99,24 @@ abstract class Hands {
         robot.interact(() -> {
             bench.start(DemoJob.heronWeir());
             bench.stageProperty().set(stage);
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Brings what may be scrolled out of sight into it. */
+    static void scrollTo(FxRobot robot, String id) {
+        Node node = robot.lookup(id).query();
+        robot.interact(() -> {
+            ScrollPane pane = null;
+            for (Node n = node; n != null; n = n.getParent()) {
+                if (n instanceof ScrollPane p) {
+                    pane = p;
+                }
+            }
+            Bounds in = pane.getContent().sceneToLocal(node.localToScene(node.getBoundsInLocal()));
+            double hidden = pane.getContent().getBoundsInLocal().getHeight()
+                    - pane.getViewportBounds().getHeight();
+            pane.setVvalue(hidden <= 0 ? 0 : Math.max(0, Math.min(1, (in.getMinY() - 60) / hidden)));
         });
         WaitForAsyncUtils.waitForFxEvents();
     }

@@ -1,5 +1,7 @@
 package jollyspindle.desktop.app;
 
+import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.ArcForm;
@@ -69,23 +71,6 @@ class ShelfStageTest extends Hands {
 
     private Template template(String id) {
         return bench.shelf().template(id).orElseThrow();
-    }
-
-    private static void scrollTo(FxRobot robot, String id) {
-        Node node = robot.lookup(id).query();
-        robot.interact(() -> {
-            javafx.scene.control.ScrollPane pane = null;
-            for (Node n = node; n != null; n = n.getParent()) {
-                if (n instanceof javafx.scene.control.ScrollPane p) {
-                    pane = p;
-                }
-            }
-            javafx.geometry.Bounds in = pane.getContent().sceneToLocal(node.localToScene(node.getBoundsInLocal()));
-            double hidden = pane.getContent().getBoundsInLocal().getHeight()
-                    - pane.getViewportBounds().getHeight();
-            pane.setVvalue(hidden <= 0 ? 0 : Math.max(0, Math.min(1, (in.getMinY() - 60) / hidden)));
-        });
-        WaitForAsyncUtils.waitForFxEvents();
     }
 
     private static void typeAt(FxRobot robot, String field, String text) {
@@ -315,7 +300,7 @@ class ShelfStageTest extends Hands {
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(bench.job().layout().templateId()).contains("mill-bridge");
         assertThat(bench.job().chosenTemplate()).contains(template("mill-bridge"));
-        assertThat(bench.sideProperty().get()).isEqualTo(jollyspindle.core.quilt.Side.LEFT);
+        assertThat(bench.whereProperty().get()).isEqualTo(RunId.of(Side.LEFT));
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         assertThat(bench.job().layout().templateId()).contains("orchard-hill");
         robot.clickOn("#shelf-search").write("furrow long", 0);
@@ -331,6 +316,7 @@ class ShelfStageTest extends Hands {
         Template other = template("orchard-hill").resized(5);
         robot.interact(() -> bench.edit("as another shelf had it", job -> job.withTemplate(other)));
         assertThat(robot.lookup("#remedy-changed-on-shelf").tryQuery()).isPresent();
+        scrollTo(robot, "#remedy-changed-on-shelf");
         robot.clickOn("#remedy-changed-on-shelf");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#remedy-changed-on-shelf").tryQuery()).isEmpty();

@@ -2,8 +2,10 @@ package jollyspindle.desktop.app;
 
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Counts;
+import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.files.job.JobFile;
@@ -49,6 +51,7 @@ class WindowTest extends Hands {
         type(robot, "#body-bottom", "61.5");
         type(robot, "#body-left", "6'1 1/4\"");
         type(robot, "#body-right", "186.055 cm");
+        robot.clickOn("#measure-borders");
         type(robot, "#depth-top", "7 1/4");
     }
 
@@ -74,6 +77,7 @@ class WindowTest extends Hands {
         assertThat(read(robot, "#reading-top-valley-5")).isEqualTo("30 3/4");
         assertThat(read(robot, "#reading-top-valley-10")).isEqualTo("61 1/2");
 
+        scrollTo(robot, "#candidate-11-13");
         robot.clickOn("#candidate-11-13");
         assertThat(read(robot, "#region-said-right")).isEqualTo("13 of 5 5/8 generous");
         assertThat(read(robot, "#tape-summary")).startsWith("11 repeats");
@@ -102,13 +106,14 @@ class WindowTest extends Hands {
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(read(robot, "#job-title")).isEqualTo("Corn Lane");
         assertThat(read(robot, "#region-said-top")).startsWith("11 of 5 9/16 generous");
-        assertThat(bench.job().layout().counts()).contains(new Counts(11, 13));
+        assertThat(bench.job()).isEqualTo(bench.job().withCounts(new Counts(11, 13)));
         assertThat(Settings.read(folder.resolve("settings")).recent()).contains(file);
     }
 
     @Test
     void wrongLengthsAreToldBesideTheFieldAndTheLastGoodOneStands(FxRobot robot) {
         measure(robot);
+        robot.clickOn("#measure-body");
         for (String[] wrong : new String[][] {
             {"sixty", "isn't a length"},
             {"0", "must be more than 0"},
@@ -124,8 +129,10 @@ class WindowTest extends Hands {
         robot.clickOn("#body-top").push(KeyCode.ESCAPE);
         assertThat(read(robot, "#body-top")).isEqualTo("61 1/2");
         assertThat(read(robot, "#body-top-said")).startsWith("61 1/2");
+        robot.clickOn("#measure-borders");
         type(robot, "#depth-top", "62");
         assertThat(read(robot, "#depth-top-said")).contains("deeper than the body's 61 1/2");
+        robot.clickOn("#measure-body");
         type(robot, "#foot-radius", "2");
         assertThat(read(robot, "#foot-radius-said")).contains("at most 1/2");
         type(robot, "#diagonal-down", "200");
@@ -145,6 +152,7 @@ class WindowTest extends Hands {
         assertThat(read(robot, "#region-said-top")).isEqualTo("10 of 18.2 cm scant");
         robot.clickOn("#undo");
         assertThat(read(robot, "#body-top")).isEqualTo("71 5/8");
+        robot.clickOn("#measure-borders");
         ComboBox<?> corners = robot.lookup("#corners").queryComboBox();
         robot.clickOn(corners).push(KeyCode.DOWN).push(KeyCode.DOWN).push(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
@@ -186,7 +194,10 @@ class WindowTest extends Hands {
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         assertThat(read(robot, "#region-said-top")).startsWith("10 of 7 3/16 scant");
         robot.push(KeyCode.PAGE_DOWN);
-        assertThat(read(robot, "#region-said-top")).startsWith("11 of");
+        assertThat(read(robot, "#region-said-top")).startsWith("10 of");
+        assertThat(bench.group().orElseThrow().chosen().kind()).contains(SchoolKind.HALF_STEPS);
+        robot.push(KeyCode.SHIFT, KeyCode.PAGE_DOWN);
+        assertThat(bench.group().orElseThrow().chosen().kind()).contains(SchoolKind.CENTRE_OUT);
         robot.push(KeyCode.ALT, KeyCode.DIGIT2);
         assertThat(read(robot, "#tape-ends")).startsWith("left end: top right corner");
     }
@@ -223,7 +234,7 @@ class WindowTest extends Hands {
     void aSideIsClickedOnTheMapAndOnTheTable(FxRobot robot) {
         demo(robot, WorkStage.LAY_OUT);
         robot.clickOn("#map-left");
-        assertThat(bench.sideProperty().get()).isEqualTo(Side.LEFT);
+        assertThat(bench.whereProperty().get()).isEqualTo(RunId.of(Side.LEFT));
         assertThat(read(robot, "#table-head")).isEqualTo("Left border, 86 1/4 by 7 1/4");
         demo(robot, WorkStage.MEASURE);
         Node table = robot.lookup("#quilt-table").query();
@@ -267,8 +278,10 @@ class WindowTest extends Hands {
         demo(robot, WorkStage.LAY_OUT);
         robot.interact(() -> bench.choose(Side.TOP));
         robot.interact(() -> bench.edit("five", job -> job.withCounts(new Counts(5, 12))));
-        assertThat(robot.lookup("#findings").lookup(".finding").queryAll()).hasSize(1);
+        assertThat(robot.lookup("#findings").lookup(".finding-problem").queryAll())
+                .hasSize(1);
         assertThat(robot.lookup("To be settled · top, bottom").queryAll()).isNotEmpty();
+        scrollTo(robot, "#remedy-repeat-too-wide");
         robot.clickOn(robot.lookup("#remedy-repeat-too-wide").nth(0).<Button>query());
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#findings").lookup(".finding-problem").queryAll())

@@ -5,6 +5,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.look.Palette;
@@ -85,7 +86,7 @@ class QuiltTableTest {
                 .placements()
                 .get(6);
         robot.clickOn(onScreen(arc.line().at(0.5)));
-        assertThat(bench.sideProperty().get()).isEqualTo(Side.BOTTOM);
+        assertThat(bench.whereProperty().get()).isEqualTo(RunId.of(Side.BOTTOM));
         assertThat(bench.placementProperty().get().id()).isEqualTo("bottom-arc-7");
         robot.interact(() -> bench.stageProperty().set(WorkStage.MEASURE));
         robot.clickOn(onScreen(mark("right-valley-5").place()));
@@ -100,7 +101,7 @@ class QuiltTableTest {
         robot.drag(onScreen(Point.ORIGIN), MouseButton.PRIMARY).moveBy(40, -30).drop();
         assertThat(table.view().originX() - fitted.originX()).isCloseTo(40, within(1.5));
         assertThat(table.view().originY() - fitted.originY()).isCloseTo(-30, within(1.5));
-        assertThat(bench.sideProperty().get()).as("a drag is no click").isEqualTo(Side.TOP);
+        assertThat(bench.whereProperty().get()).as("a drag is no click").isEqualTo(RunId.of(Side.TOP));
         Point under = table.view().place(200, 150);
         robot.moveTo(table.localToScreen(200, 150)).scroll(3, VerticalDirection.UP);
         // Which way a wheel turns differs between platforms; that it zooms by steps doesn't.
@@ -126,7 +127,7 @@ class QuiltTableTest {
     @Test
     void aSideShownLargeFillsTheTable(FxRobot robot) {
         robot.interact(table::zoomToSide);
-        List<Point> region = bench.plan().shape().orElseThrow().regions().get(Side.TOP);
+        List<Point> region = bench.plan().shape().orElseThrow().region(RunId.of(Side.TOP));
         double left = region.stream().mapToDouble(p -> table.view().x(p)).min().orElseThrow();
         double right = region.stream().mapToDouble(p -> table.view().x(p)).max().orElseThrow();
         assertThat(right - left).isGreaterThan(0.9 * table.getWidth());

@@ -6,7 +6,10 @@ import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.QuiltShape;
+import jollyspindle.core.quilt.RingShape;
+import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
@@ -80,7 +83,15 @@ public final class PlanSvg {
         element("desc", "Drawn at true size by Jolly Spindle; one unit is one inch.");
         group("cloth", "fill", "#FDFBF6", "stroke", "#9C8A70", "stroke-width", "0.06");
         polygon("quilt", shape.outer());
+        for (RingShape ring : shape.rings()) {
+            if (ring.border() < shape.rings().size()) {
+                polygon(GroupId.border(ring.border()).code(), ring.outer());
+            }
+        }
         polygon("body", shape.body().corners());
+        for (RunFrame strip : shape.strips()) {
+            polygon(strip.id().code(), strip.rectangle());
+        }
         out.writeEndElement();
         group("corner-seams", "stroke", "#9C8A70", "stroke-width", "0.04", "stroke-dasharray", "0.06 0.18");
         for (Segment seam : shape.cornerSeams()) {
@@ -109,7 +120,7 @@ public final class PlanSvg {
         for (Arc arc : run.laidOut().lines()) {
             number++;
             out.writeStartElement("path");
-            out.writeAttribute("id", Words.name(run.side()) + "-arc-" + number);
+            out.writeAttribute("id", run.id().code() + "-arc-" + number);
             out.writeAttribute("d", path(arc));
             out.writeEndElement();
         }

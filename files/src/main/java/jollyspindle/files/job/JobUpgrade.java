@@ -3,6 +3,8 @@ package jollyspindle.files.job;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.core.words.Words;
 
 /** Brings jobs of earlier file versions up to the newest. What makes no sense is left for the reader to tell. */
 final class JobUpgrade {
@@ -16,6 +18,38 @@ final class JobUpgrade {
                     arcOfVersion1(template);
                 }
             });
+        }
+        if (from <= 2) {
+            oneBorderOfVersion2(root);
+        }
+    }
+
+    /** Up to version 2 a quilt had one border, divided evenly, with its facts spread among the quilt's. */
+    private static void oneBorderOfVersion2(ObjectNode root) {
+        if (root.get("quilt") instanceof ObjectNode quilt) {
+            ObjectNode border = quilt.putArray("borders").addObject();
+            border.put("id", "border-1");
+            move(quilt, "corners", border, "corners");
+            move(quilt, "borderDepth", border, "depth");
+            move(quilt, "clearance", border, "clearance");
+        }
+        if (root.remove("layout") instanceof ObjectNode layout) {
+            ArrayNode layouts = root.putArray("layouts");
+            layouts.add(layout);
+            layout.put("id", "border-1");
+            if (layout.remove("division") instanceof ObjectNode division) {
+                ObjectNode wish = layout.putObject("wish");
+                move(division, "wantedRepeat", wish, "repeat");
+                if (division.remove("counts") instanceof ObjectNode counts) {
+                    ArrayNode chosen = layout.putArray("chosen");
+                    for (Side side : Side.values()) {
+                        chosen.addObject()
+                                .put("id", Words.name(side))
+                                .put("school", "even")
+                                .set("count", counts.get(side.isAcross() ? "across" : "down"));
+                    }
+                }
+            }
         }
     }
 

@@ -1,10 +1,16 @@
 package jollyspindle.files.job;
 
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.division.Judging;
 import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.Border;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.json.Fields;
 import jollyspindle.files.shelf.TemplateWriter;
@@ -15,7 +21,12 @@ final class JobWriter {
     static final String DOWN = "topLeftToBottomRight";
     static final String UP = "bottomLeftToTopRight";
     static final String ARCS = "arcs";
-    static final String EVEN = "even";
+
+    /** Areas, as files name them. */
+    enum AreaKind {
+        BLOCKS,
+        MEDALLION
+    }
 
     private JobWriter() {}
 
@@ -26,32 +37,88 @@ final class JobWriter {
         TemplateWriter.machine(root.putObject("machine"), job.machine());
         quilt(root.putObject("quilt"), job.quilt());
         TemplateWriter.templates(root.putArray("templates"), job.templates());
-        ObjectNode layout = root.putObject("layout");
-        layout.put("motif", ARCS);
-        job.layout().templateId().ifPresent(id -> layout.put("template", id));
-        job.layout().guideId().ifPresent(id -> layout.put("edge", id));
-        ObjectNode division = layout.putObject("division");
-        division.put("school", EVEN);
-        division.put("wantedRepeat", job.layout().wantedRepeat());
-        job.layout().counts().ifPresent(counts -> division.putObject("counts")
-                .put("across", counts.across())
-                .put("down", counts.down()));
+        if (!job.judging().equals(Judging.usual())) {
+            LayoutWriter.judging(root.putObject("judging"), job.judging());
+        }
+        LayoutWriter.write(root.putArray("layouts"), job.layouts());
         return root;
     }
 
     private static void quilt(ObjectNode node, Quilt quilt) {
-        node.put("corners", Fields.name(quilt.corners()));
         ObjectNode body = node.putObject("body");
-        ObjectNode depth = node.putObject("borderDepth");
         for (Side side : Side.values()) {
             put(body, Words.name(side), quilt, Dimension.body(side));
-            put(depth, Words.name(side), quilt, Dimension.depth(side));
         }
         ObjectNode diagonals = node.putObject("diagonals");
         put(diagonals, DOWN, quilt, Dimension.DIAGONAL_DOWN);
         put(diagonals, UP, quilt, Dimension.DIAGONAL_UP);
+        if (!quilt.easing().equals(Quilt.Easings.NONE)) {
+            node.putObject("plannedAt")
+                    .put("topAndBottom", Fields.name(quilt.easing().across()))
+                    .put("rightAndLeft", Fields.name(quilt.easing().down()));
+        }
         put(node, "reserve", quilt, Dimension.RESERVE);
-        put(node, "clearance", quilt, Dimension.CLEARANCE);
+        ArrayNode borders = node.putArray("borders");
+        for (int number = 1; number <= quilt.borders().size(); number++) {
+            border(borders.addObject(), quilt, number);
+        }
+        if (!quilt.strips().isEmpty()) {
+            ArrayNode strips = node.putArray("strips");
+            for (int number = 1; number <= quilt.strips().size(); number++) {
+                strip(strips.addObject(), quilt.strips().get(number - 1), number);
+            }
+        }
+        if (!quilt.areas().isEmpty()) {
+            ArrayNode areas = node.putArray("areas");
+            quilt.areas().forEach(area -> area(areas.addObject(), area));
+        }
+    }
+
+    private static void border(ObjectNode node, Quilt quilt, int number) {
+        Border border = quilt.border(number);
+        node.put("id", GroupId.border(number).code());
+        node.put("corners", Fields.name(border.corners()));
+        if (border.plain()) {
+            node.put("plain", true);
+        }
+        border.unit().ifPresent(unit -> node.put("unit", unit));
+        ObjectNode depth = node.putObject("depth");
+        for (Side side : Side.values()) {
+            put(depth, Words.name(side), quilt, Dimension.depth(number, side));
+        }
+        boolean seams = number > 1
+                && quilt.measured().keySet().stream()
+                        .anyMatch(d -> d.kind() == Dimension.Kind.SEAM && d.border() == number);
+        if (seams) {
+            ObjectNode seam = node.putObject("innerSeam");
+            for (Side side : Side.values()) {
+                put(seam, Words.name(side), quilt, Dimension.seam(number, side));
+            }
+        }
+        put(node, "clearance", quilt, Dimension.clearance(number));
+    }
+
+    private static void strip(ObjectNode node, Strip strip, int number) {
+        node.put("id", GroupId.strip(number).code());
+        node.put("name", strip.name());
+        node.put("kind", Fields.name(strip.kind()));
+        node.putArray("start").add(strip.start().x()).add(strip.start().y());
+        // What was typed in degrees stays that number.
+        node.put("angleDegrees", Math.rint(Math.toDegrees(strip.angle()) * 1e9) / 1e9);
+        node.put("length", strip.length());
+        node.put("width", strip.width());
+        strip.unit().ifPresent(unit -> node.put("unit", unit));
+    }
+
+    private static void area(ObjectNode node, Area area) {
+        if (area instanceof Area.Blocks blocks) {
+            node.put("kind", Fields.name(AreaKind.BLOCKS));
+            node.put("columns", blocks.columns()).put("rows", blocks.rows());
+            node.put("width", blocks.width()).put("height", blocks.height()).put("gap", blocks.gap());
+        } else {
+            node.put("kind", Fields.name(AreaKind.MEDALLION));
+            node.put("diameter", ((Area.Medallion) area).diameter());
+        }
     }
 
     private static void put(ObjectNode node, String field, Quilt quilt, Dimension dimension) {

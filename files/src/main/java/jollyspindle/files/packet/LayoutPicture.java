@@ -5,7 +5,10 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.QuiltShape;
+import jollyspindle.core.quilt.RingShape;
 import jollyspindle.core.quilt.RunFrame;
+import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.Side;
 import jollyspindle.core.words.Words;
 
 import java.awt.Color;
@@ -38,7 +41,13 @@ final class LayoutPicture {
         double scale = Math.min(width / across, (height - captionHeight) / down);
         Sheet.Mapping to = new Sheet.Mapping(scale, left + width / 2, top + (height - captionHeight) / 2);
         sheet.polygon(to.map(shape.outer()), SEAM, BORDER);
+        for (RingShape ring : shape.rings()) {
+            sheet.polygon(to.map(ring.outer()), SEAM, null);
+        }
         sheet.polygon(to.map(shape.body().corners()), SEAM, CLOTH);
+        for (RunFrame strip : shape.strips()) {
+            sheet.polygon(to.map(strip.rectangle()), SEAM, BORDER);
+        }
         sheet.polygon(to.map(shape.reserve()), RESERVE, null);
         sheet.curves(shape.cornerSeams(), to, DITCH);
         for (RunPlan run : plan.runs()) {
@@ -69,7 +78,11 @@ final class LayoutPicture {
 
     private static void label(Sheet sheet, RunPlan run, Sheet.Mapping to) throws IOException {
         RunFrame frame = run.frame();
-        boolean across = run.side().isAcross();
+        // Inside the body beside the innermost border; beyond its own seam elsewhere there is no room.
+        if (!run.id().equals(RunId.of(run.id().side().orElse(Side.TOP)))) {
+            return;
+        }
+        boolean across = run.id().side().orElseThrow().isAcross();
         Point at = to.map(frame.place(frame.length() / 2, across ? -5 : -9));
         sheet.textCentred(Words.count(run.division().count(), "repeat"), at.x(), at.y() + 0.04, 9, false);
     }

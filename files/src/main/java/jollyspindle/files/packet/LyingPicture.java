@@ -15,6 +15,7 @@ import jollyspindle.core.words.Words;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.Locale;
 
 /** How the template lies for the first arc of a run, turned as it is turned on the quilt. */
 final class LyingPicture {
@@ -40,7 +41,8 @@ final class LyingPicture {
 
     /** Draws under a line of the sheet, in the middle, as large as goes into a box given in inches. */
     void draw(Sheet sheet, double top, double width, double height) throws IOException {
-        ArcTemplate template = plan.job().arc().orElseThrow();
+        ArcTemplate template =
+                plan.job().arc(placement.templateId(), placement.guideId()).orElseThrow();
         List<Curve> outline = template.outlineCurves().stream()
                 .map(c -> c.posed(placement.pose()))
                 .toList();
@@ -68,7 +70,12 @@ final class LyingPicture {
                 to,
                 OUTER);
         sheet.curves(List.of(new Segment(frame.place(0, 0), frame.place(shown, 0))), to, SEAM);
-        sheet.curves(run.laidOut().lines().subList(0, Math.min(2, run.division().count())), to, NEXT);
+        sheet.curves(
+                run.laidOut()
+                        .lines()
+                        .subList(0, Math.min(2, run.laidOut().lines().size())),
+                to,
+                NEXT);
         sheet.curves(outline, to, EDGE);
         laid(sheet, template, to);
         sheet.curves(List.of(placement.line()), to, STITCH);
@@ -76,8 +83,8 @@ final class LyingPicture {
         sheet.rectangle(start.x() - START_SIZE, start.y() - START_SIZE, 2 * START_SIZE, 2 * START_SIZE, START);
         boolean onSeam = placement.registration() instanceof Registration.OnSeam;
         sheet.textCentred(
-                "How it lies for " + Words.name(placement).toLowerCase(java.util.Locale.ROOT) + " on the "
-                        + Words.name(run.side())
+                "How it lies for " + Words.name(placement).toLowerCase(Locale.ROOT) + " on the "
+                        + Words.decapital(Words.name(run.id(), plan.job().quilt()))
                         + ", with the quilt's top edge up. Start at the small square"
                         + (onSeam ? "; the heavy ochre line lies on the seam." : "."),
                 sheet.width() / 2,

@@ -3,13 +3,19 @@ package jollyspindle.files.packet;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
+import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.Border;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Stitching;
+import jollyspindle.core.shelf.Template;
 import jollyspindle.core.words.Cautions;
+import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
@@ -22,10 +28,16 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
-/** Makes the packet: cover, mark lists, placement lists, one repeat at true size, cautions. */
+/** Makes the packet: cover, mark lists, placement lists, one repeat and marking strips at true size, cautions. */
 public final class Packet {
 
     private static final double HEAD = 1.05;
@@ -81,6 +93,9 @@ public final class Packet {
                 placements(run);
             }
             trueSize(plan.runs().get(0));
+            for (RunPlan run : plan.runs()) {
+                strip(run);
+            }
             advice();
             sheet.close();
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
@@ -117,16 +132,28 @@ public final class Packet {
     private void cover() throws IOException {
         open(plan.job().name(), paper.upright());
         double y = HEAD + 0.2;
+        double width = sheet.width() - 2 * Sheet.MARGIN;
         for (String[] fact : facts()) {
-            sheet.text(fact[0], Sheet.MARGIN, y, 10, true, Sheet.INK);
-            for (String line : sheet.wrap(fact[1], sheet.width() - 2 * Sheet.MARGIN - 1.6, 10)) {
-                sheet.text(line, Sheet.MARGIN + 1.6, y, 10);
-                y += 0.19;
+            List<String> names = type.wrap(fact[0], NAMES - GAP, 10, true);
+            List<String> lines = sheet.wrap(fact[1], width - NAMES, 10);
+            double high = 0.19 * Math.max(names.size(), lines.size()) + 0.04;
+            if (y + high > bottom()) {
+                open(plan.job().name() + ", continued", paper.upright());
+                y = HEAD + 0.2;
             }
-            y += 0.04;
+            for (int line = 0; line < names.size(); line++) {
+                sheet.text(names.get(line), Sheet.MARGIN, y + 0.19 * line, 10, true, Sheet.INK);
+            }
+            for (int line = 0; line < lines.size(); line++) {
+                sheet.text(lines.get(line), Sheet.MARGIN + NAMES, y + 0.19 * line, 10);
+            }
+            y += high;
         }
-        new LayoutPicture(plan)
-                .draw(sheet, Sheet.MARGIN, y + 0.05, sheet.width() - 2 * Sheet.MARGIN, bottom() - y - 0.05);
+        if (bottom() - y < LEAST_LAYOUT) {
+            open(plan.job().name() + ", the whole quilt", paper.upright());
+            y = HEAD + 0.1;
+        }
+        new LayoutPicture(plan).draw(sheet, Sheet.MARGIN, y + 0.05, width, bottom() - y - 0.05);
     }
 
     private List<String[]> facts() {
@@ -137,23 +164,29 @@ public final class Packet {
             "top " + measured(Dimension.BODY_TOP) + ", right " + measured(Dimension.BODY_RIGHT) + ", bottom "
                     + measured(Dimension.BODY_BOTTOM) + ", left " + measured(Dimension.BODY_LEFT)
         });
-        facts.add(new String[] {"Border", border()});
-        facts.add(new String[] {"Counts", counts()});
+        planned().ifPresent(said -> facts.add(new String[] {"Planned at", said}));
+        for (int number = 1; number <= job.quilt().borders().size(); number++) {
+            facts.add(new String[] {job.quilt().borders().size() == 1 ? "Border" : "Border " + number, border(number)});
+        }
+        for (GroupPlan group : plan.groups()) {
+            String name = plan.groups().size() == 1 ? "" : Words.name(group.id(), job.quilt()) + ": ";
+            facts.add(new String[] {"Division", name + division(group)});
+        }
         ShelfWords shelf = new ShelfWords(words);
-        job.chosenTemplate()
-                .ifPresent(t -> facts.add(new String[] {
-                    "Template",
-                    t.name() + ": " + shelf.marked(t) + "; "
-                            + shelf.summary(Stitching.of(t, job.machine())) + " with a foot of radius "
-                            + words.exact(job.machine().footRadius())
-                }));
-        Map<String, String> sides = new LinkedHashMap<>();
+        Set<Template> used = new LinkedHashSet<>();
+        plan.groups().forEach(g -> job.chosenTemplate(g.id()).ifPresent(used::add));
+        used.forEach(t -> facts.add(new String[] {
+            "Template",
+            t.name() + ": " + shelf.marked(t) + "; " + shelf.summary(Stitching.of(t, job.machine()))
+                    + " with a foot of radius " + words.exact(job.machine().footRadius())
+        }));
+        Map<String, List<String>> sides = new LinkedHashMap<>();
         for (RunPlan run : plan.runs()) {
             String said = "repeat " + words.length(run.division().repeat()) + ", rise "
                     + words.length(run.fit().segment().height()) + ". " + words.instruction(run.fit());
-            sides.merge(said, Words.name(run.side()), (a, b) -> a + ", " + b);
+            sides.computeIfAbsent(said, t -> new ArrayList<>()).add(shortName(run.id()));
         }
-        sides.forEach((said, who) -> facts.add(new String[] {Words.capital(who), said}));
+        sides.forEach((said, who) -> facts.add(new String[] {Words.capital(String.join(", ", who)), said}));
         facts.add(new String[] {
             "In all",
             Words.count(plan.repeats(), "arc") + ", " + Words.count(plan.placements(), "placement") + ", "
@@ -167,25 +200,51 @@ public final class Packet {
         return words.exact(plan.job().quilt().length(dimension));
     }
 
-    private String border() {
-        QuiltJob job = plan.job();
+    /** {@code top} on a quilt with one border, {@code border 2, top} or the strip's name elsewhere. */
+    private String shortName(RunId run) {
+        boolean one = plan.job().quilt().borders().size() == 1;
+        return one && run.side().isPresent()
+                ? Words.name(run.side().get())
+                : Words.decapital(Words.name(run, plan.job().quilt()));
+    }
+
+    /** What eased sides are planned at; nothing if all are planned as measured. */
+    private Optional<String> planned() {
+        Quilt quilt = plan.job().quilt();
+        if (quilt.easing().equals(Quilt.Easings.NONE)) {
+            return Optional.empty();
+        }
+        return Optional.of(Stream.of(Side.values())
+                .map(side -> Words.name(side) + " " + words.length(quilt.planned(side)))
+                .collect(Collectors.joining(", ")));
+    }
+
+    private String border(int number) {
+        Quilt quilt = plan.job().quilt();
         List<String> depths = new ArrayList<>();
         for (Side side : Side.values()) {
-            depths.add(measured(Dimension.depth(side)));
+            depths.add(measured(Dimension.depth(number, side)));
         }
         String deep = depths.stream().distinct().count() == 1
                 ? depths.get(0) + " deep"
                 : "top " + depths.get(0) + ", right " + depths.get(1) + ", bottom " + depths.get(2) + ", left "
                         + depths.get(3) + " deep";
-        return deep + "; corners: " + Words.name(job.quilt().corners()).toLowerCase(java.util.Locale.ROOT)
-                + "; outer reserve " + measured(Dimension.RESERVE) + ", seam clearance "
-                + measured(Dimension.CLEARANCE);
+        Border border = quilt.border(number);
+        return deep + "; corners: " + Words.name(border.corners()).toLowerCase(Locale.ROOT)
+                + border.unit().stream()
+                        .mapToObj(unit -> "; pieced from units of " + words.exact(unit))
+                        .collect(Collectors.joining())
+                + (border.plain() ? "; left plain" : "; seam clearance " + measured(Dimension.clearance(number)))
+                + (number == quilt.borders().size() ? "; outer reserve " + measured(Dimension.RESERVE) : "");
     }
 
-    private String counts() {
-        return plan.chosen()
-                .map(c -> "repeats: " + Words.counts(c.counts()) + " (" + words.reasons(c) + ")")
-                .orElse("");
+    private String division(GroupPlan group) {
+        DivisionWords said = new DivisionWords(words);
+        String way = said.kind(group.chosen()).toLowerCase(Locale.ROOT) + ", " + said.counts(group.chosen());
+        // Where there is more than one to be told, the weightiest reason must do.
+        return plan.groups().size() == 1
+                ? way + " (" + said.reasons(group.chosen()) + ")"
+                : way + ". " + said.sentence(group.chosen());
     }
 
     /** A column of a list: its head, and how far its left edge is from the margin, as a part of the width. */
@@ -198,11 +257,10 @@ public final class Packet {
                 new Column("From right end", 0.38),
                 new Column("From centre", 0.57),
                 new Column("Above seam", 0.79));
-        String title = Words.border(run.side()) + ": marks";
+        String title = Words.name(run.id(), plan.job().quilt()) + ": marks";
         String note = "Run of " + words.length(run.division().length()) + ", divided into "
-                + Words.count(run.division().count(), "repeat") + " of "
-                + words.length(run.division().repeat())
-                + ". Left end: the " + Words.startCorner(run.side()) + " corner, seen with the outside edge up."
+                + new DivisionWords(words).school(run.divided().school())
+                + ". Left end: the " + Words.start(run.id()) + ", seen with the outside edge up."
                 + " Lay the tape once and mark every reading from the same zero.";
         List<List<String>> rows = new ArrayList<>();
         rows.add(List.of("Before loading the quilt"));
@@ -234,9 +292,12 @@ public final class Packet {
                 new Column("Stop at", 0.675),
                 new Column("Sweep", 0.935));
         Placement first = run.laidOut().placements().get(0);
-        String title = Words.border(run.side()) + ": placements";
-        String note = plan.job().chosenTemplate().map(t -> t.name() + ", ").orElse("") + Words.edge(first.edge())
-                + ". " + words.instruction(run.fit()) + " Stitch from " + Words.direction(run.side())
+        String title = Words.name(run.id(), plan.job().quilt()) + ": placements";
+        String note = plan.job()
+                        .template(first.templateId())
+                        .map(t -> t.name() + ", ")
+                        .orElse("")
+                + Words.edge(first.edge()) + ". " + lying(run) + " Stitch from " + Words.direction(run.id())
                 + " without a break; crowns towards the outer edge."
                 + " The first lies " + Words.turn(first.pose().rotation()) + " ("
                 + Words.degrees(first.pose().rotation()) + ").";
@@ -257,10 +318,38 @@ public final class Packet {
         }
     }
 
+    /** How the template is laid; where arcs of the run are laid otherwise, which and how. */
+    private String lying(RunPlan run) {
+        List<RunPlan.LaidAlike> alike = run.laidAlike();
+        if (alike.size() == 1) {
+            return words.instruction(run.fit());
+        }
+        return alike.stream()
+                .map(group -> (group.arcs().size() == 1 ? "Arc " : "Arcs ") + listed(group.arcs()) + ": "
+                        + words.instruction(group.fit()))
+                .collect(Collectors.joining(" "));
+    }
+
+    /** {@code 1 to 4, 7}. */
+    private static String listed(List<Integer> numbers) {
+        List<String> said = new ArrayList<>();
+        for (int i = 0; i < numbers.size(); ) {
+            int j = i;
+            while (j + 1 < numbers.size() && numbers.get(j + 1) == numbers.get(j) + 1) {
+                j++;
+            }
+            said.add(j == i ? "" + numbers.get(i) : numbers.get(i) + " to " + numbers.get(j));
+            i = j + 1;
+        }
+        return String.join(", ", said);
+    }
+
     private static String at(Mark mark) {
         return Words.name(mark) + ", " + mark.readings().fromLeft().text();
     }
 
+    private static final double NAMES = 1.6;
+    private static final double LEAST_LAYOUT = 3;
     private static final double ROW = 0.21;
     private static final double LINE = 0.17;
     private static final double GAP = 0.08;
@@ -330,8 +419,38 @@ public final class Packet {
     private void trueSize(RunPlan run) throws IOException {
         TrueSizeRepeat picture = new TrueSizeRepeat(plan, run);
         PDRectangle size = picture.fits(paper.width()) ? paper.upright() : paper.sideways();
-        open("One repeat of the " + Words.name(run.side()) + " border at true size", size);
+        open(
+                "One repeat at true size: "
+                        + Words.decapital(Words.name(run.id(), plan.job().quilt())),
+                size);
         picture.draw(sheet, HEAD, bottom());
+    }
+
+    /** The run's marking strip, as many pieces to a page as it has room for. */
+    private void strip(RunPlan run) throws IOException {
+        PDRectangle size = paper.sideways();
+        double width = size.getWidth() / Sheet.POINTS - 2 * Sheet.MARGIN;
+        MarkingStrip strip = new MarkingStrip(run, plan.job().tape(), width);
+        String title = "Marking strip at true size: "
+                + Words.decapital(Words.name(run.id(), plan.job().quilt()));
+        double y = 0;
+        for (int piece = 0; piece < strip.pieces(); piece++) {
+            if (piece == 0 || y + MarkingStrip.HIGH + 0.3 > bottom()) {
+                open(title + (piece == 0 ? "" : ", continued"), size);
+                y = HEAD + 0.12;
+                if (piece == 0) {
+                    y = paragraph(
+                                    "Cut the pieces out, stick each one's tab under the next where the letters meet, and lay"
+                                            + " the strip's lower edge on the seam, its left end at the run's. V valleys,"
+                                            + " C crowns; readings from the left end. Measure the square first.",
+                                    HEAD,
+                                    width)
+                            + 0.1;
+                }
+            }
+            strip.draw(sheet, piece, Sheet.MARGIN, y);
+            y += MarkingStrip.STEP;
+        }
     }
 
     private void advice() throws IOException {
@@ -343,7 +462,9 @@ public final class Packet {
             y += 0.25;
             FindingWords said = new FindingWords(words);
             for (Finding finding : plan.findings()) {
-                String where = finding.side().map(s -> Words.border(s) + ": ").orElse("");
+                String where = finding.run()
+                        .map(r -> Words.name(r, plan.job().quilt()) + ": ")
+                        .orElse("");
                 y = paragraph(FindingWords.name(finding.severity()) + ". " + where + said.text(finding), y, width)
                         - 0.05;
             }

@@ -8,7 +8,6 @@ import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
-import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.SeamRegister;
 import jollyspindle.core.words.Words;
@@ -38,7 +37,7 @@ final class TrueSizeRepeat {
     TrueSizeRepeat(WorkPlan plan, RunPlan run) {
         this.plan = plan;
         this.run = run;
-        this.template = plan.job().arc().orElseThrow();
+        this.template = plan.job().arc(run.id().group()).orElseThrow();
         this.segment = run.fit().segment();
         this.words = new Words(plan.job().tape());
     }
@@ -50,10 +49,10 @@ final class TrueSizeRepeat {
 
     void draw(Sheet sheet, double top, double bottom) throws IOException {
         boolean whole = fits(sheet.width());
-        double clearance = plan.job().quilt().length(Dimension.CLEARANCE);
+        double clearance = run.frame().clearance();
         double room = bottom - top - 0.75;
         // The crown stands below the text, or the reserve line if that still fits on the paper.
-        double toReserve = run.frame().depth() - plan.job().quilt().length(Dimension.RESERVE);
+        double toReserve = run.frame().depth() - run.frame().reserve();
         boolean showsReserve = toReserve + 0.6 <= room;
         double above = showsReserve ? toReserve : segment.height() + clearance + 0.2;
         double left = whole ? (sheet.width() - segment.chord()) / 2 : Sheet.MARGIN + 0.2;

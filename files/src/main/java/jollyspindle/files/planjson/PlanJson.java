@@ -3,22 +3,27 @@ package jollyspindle.files.planjson;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import jollyspindle.core.division.Candidate;
-import jollyspindle.core.division.EvenDivision;
+import jollyspindle.core.division.RunDivision;
+import jollyspindle.core.division.Stepping;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
+import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.quilt.Squareness;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.SeamRegister;
+import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
 
@@ -37,10 +42,12 @@ public final class PlanJson {
 
     private final WorkPlan plan;
     private final Words words;
+    private final DivisionJson division;
 
     private PlanJson(WorkPlan plan) {
         this.plan = plan;
         this.words = new Words(plan.job().tape());
+        this.division = new DivisionJson(plan.job().tape());
     }
 
     /** The plan as JSON text, ending in a line break. The same plan always gives the same text. */
@@ -52,14 +59,14 @@ public final class PlanJson {
         QuiltJob job = plan.job();
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("format", "jolly-spindle-plan");
-        root.put("version", 1);
+        root.put("version", 2);
         root.put("job", job.name());
         root.put("tape", name(job.tape()));
         number(root.putObject("machine"), "footRadius", job.machine().footRadius());
         plan.shape().ifPresent(shape -> quilt(root.putObject("quilt"), shape));
-        job.arc().ifPresent(t -> template(root.putObject("template"), t));
-        ArrayNode candidates = root.putArray("candidates");
-        plan.candidates().forEach(c -> candidate(candidates.addObject(), c));
+        plan.squareness().ifPresent(s -> squareness(root.putObject("squareness"), s));
+        ArrayNode groups = root.putArray("groups");
+        plan.groups().forEach(g -> group(groups.addObject(), g));
         ArrayNode runs = root.putArray("runs");
         plan.runs().forEach(r -> run(runs.addObject(), r));
         ArrayNode findings = root.putArray("findings");
@@ -95,49 +102,67 @@ public final class PlanJson {
         number(node, "thickness", template.thickness());
     }
 
-    private void candidate(ObjectNode node, Candidate candidate) {
-        node.put("across", candidate.counts().across());
-        node.put("down", candidate.counts().down());
-        node.put("chosen", plan.chosen().filter(candidate::equals).isPresent());
-        ObjectNode repeats = node.putObject("repeat");
-        ObjectNode rises = node.putObject("rise");
+    private void squareness(ObjectNode node, Squareness squareness) {
+        number(node, "topLessBottom", squareness.across());
+        number(node, "rightLessLeft", squareness.down());
+        squareness.diagonals().ifPresent(by -> number(node, "diagonalsDiffer", by));
+        ArrayNode corners = node.putArray("cornersDegrees");
+        squareness.corners().forEach(angle -> corners.add(rounded(Math.toDegrees(angle))));
+        ObjectNode measured = node.putObject("measured");
+        ObjectNode planned = node.putObject("planned");
         for (Side side : Side.values()) {
-            number(repeats, Words.name(side), candidate.repeat(side));
-            candidate
-                    .fit(side)
-                    .ifPresent(
-                            fit -> number(rises, Words.name(side), fit.segment().height()));
+            number(measured, Words.name(side), plan.job().quilt().length(Dimension.body(side)));
+            number(planned, Words.name(side), plan.job().quilt().planned(side));
         }
-        number(node, "mismatch", candidate.mismatch());
-        number(node, "penalty", candidate.penalty());
-        ArrayNode reasons = node.putArray("reasons");
-        candidate.reasons().forEach(r -> reasons.add(words.reason(r)));
+    }
+
+    private void group(ObjectNode node, GroupPlan group) {
+        node.put("id", group.id().code());
+        node.put("name", Words.name(group.id(), plan.job().quilt()));
+        template(node.putObject("template"), group.set().template());
+        node.put("wish", new DivisionWords(words).wish(group.set().wish()));
+        plan.job().layout(group.id()).tie().ifPresent(tie -> node.putObject("tie")
+                .put("to", GroupId.border(tie.to()).code())
+                .put("ratio", name(tie.ratio())));
+        ArrayNode candidates = node.putArray("candidates");
+        group.candidates().forEach(c -> division.candidate(candidates.addObject(), c)
+                .put("chosen", c.byRun().equals(group.chosen().byRun())));
     }
 
     private void run(ObjectNode node, RunPlan run) {
-        EvenDivision division = run.division();
-        node.put("side", Words.name(run.side()));
+        RunDivision cells = run.division();
+        node.put("id", run.id().code());
+        node.put("group", run.id().group().code());
+        run.id().side().ifPresent(side -> node.put("side", Words.name(side)));
         point(node.putArray("origin"), run.frame().origin());
         degrees(node, "rotationDegrees", run.frame().rotation());
-        number(node, "length", division.length());
+        number(node, "length", cells.length());
         number(node, "depth", run.frame().depth());
-        node.put("count", division.count());
-        number(node, "repeat", division.repeat());
+        node.put("school", name(run.divided().school().kind()));
+        node.put("count", cells.count());
+        number(node, "repeat", cells.repeat());
         number(node, "radius", run.fit().segment().radius());
         number(node, "rise", run.fit().segment().height());
         degrees(node, "sweepDegrees", run.fit().segment().sweep());
-        number(node, "overRoom", run.fit().overRoom());
+        number(node, "overRoom", run.divided().overRoom());
+        number(
+                node,
+                "steppedError",
+                Stepping.error(cells.repeat(), cells.count(), plan.job().tape()));
         register(node.putObject("seamRegister"), run.fit().register());
         ObjectNode positions = node.putObject("positions");
         ArrayNode valleys = positions.putArray("valleys");
         ArrayNode crowns = positions.putArray("crowns");
-        for (int k = 0; k <= division.count(); k++) {
-            valleys.add(rounded(division.valley(k)));
-            if (k > 0) {
-                crowns.add(rounded(division.crown(k)));
+        for (Mark mark : run.laidOut().marks()) {
+            if (mark.kind() == Mark.Kind.VALLEY || mark.kind() == Mark.Kind.CROWN) {
+                (mark.kind() == Mark.Kind.VALLEY ? valleys : crowns).add(rounded(mark.along()));
             }
         }
-        number(positions, "centre", division.centre());
+        number(positions, "centre", cells.centre());
+        each(
+                run.divided().figures(),
+                node.putArray("cells"),
+                (cell, figure) -> division.cell(cell, figure, run.divided()));
         each(run.laidOut().marks(), node.putArray("marks"), this::mark);
         each(run.laidOut().placements(), node.putArray("placements"), this::placement);
         ArrayNode lines = node.putArray("stitchLines");
@@ -200,6 +225,7 @@ public final class PlanJson {
         node.put("part", placement.part());
         node.put("parts", placement.parts());
         node.put("template", placement.templateId());
+        node.put("guide", placement.guideId());
         node.put("edge", name(placement.edge()));
         node.put("footSide", placement.edge() == ArcEdge.CONVEX ? "outside-the-curve" : "inside-the-curve");
         ObjectNode pose = node.putObject("pose");
@@ -208,7 +234,7 @@ public final class PlanJson {
         pose.put("turn", Words.turn(placement.pose().rotation()));
         ObjectNode registration = node.putObject("registration");
         if (placement.registration() instanceof Registration.OnSeam on) {
-            registration.put("on", Words.name(placement.side()) + "-seam");
+            registration.put("on", placement.run().code() + "-seam");
             register(registration, on.what());
         } else {
             registration.put("on", "marks");
@@ -226,7 +252,10 @@ public final class PlanJson {
         FindingWords said = new FindingWords(words);
         node.put("code", finding.code());
         node.put("severity", name(finding.severity()));
-        finding.side().ifPresent(side -> node.put("side", Words.name(side)));
+        finding.run().ifPresent(run -> {
+            node.put("run", run.code());
+            run.side().ifPresent(side -> node.put("side", Words.name(side)));
+        });
         node.put("text", said.text(finding));
         finding.remedy().ifPresent(remedy -> node.put("remedy", said.text(remedy)));
     }

@@ -7,7 +7,6 @@ import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Dimension;
-import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
 import org.junit.jupiter.api.Test;
 import org.w3c.dom.Document;
@@ -69,7 +68,7 @@ class PlanSvgTest {
         for (RunPlan run : plan.runs()) {
             for (int i = 0; i < run.laidOut().lines().size(); i++) {
                 Arc arc = run.laidOut().lines().get(i);
-                String id = Words.name(run.side()) + "-arc-" + (i + 1);
+                String id = run.id().code() + "-arc-" + (i + 1);
                 Matcher d = ARC.matcher(byId(document, "path", id).getAttribute("d"));
                 assertThat(d.matches()).isTrue();
                 Point start = new Point(Double.parseDouble(d.group(1)), -Double.parseDouble(d.group(2)));

@@ -7,7 +7,7 @@ import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.plan.QuiltJob;
-import jollyspindle.core.plan.RingLayout;
+import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Quilt;
@@ -20,6 +20,7 @@ import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.form.ArcForm;
 import jollyspindle.core.shelf.form.SizeLabel;
 import jollyspindle.files.FileTrouble;
+import jollyspindle.files.Rich;
 import jollyspindle.files.json.Schemas;
 import jollyspindle.files.json.UnknownFields;
 import net.jqwik.api.ForAll;
@@ -40,6 +41,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -96,11 +98,10 @@ class JobFileTest {
                                         ? ArcForm.bulging(5.5, Math.toRadians(Math.round(sweep)), 3)
                                         : ArcForm.hollow(5.5, Math.toRadians(Math.round(sweep)), 3))
                         .withLabel(new SizeLabel(SizeLabel.Printed.RADIUS, label))),
-                new RingLayout(
-                        Optional.of("mill-bridge"),
-                        edge == ArcEdge.CONVEX ? Optional.empty() : Optional.of("hollow"),
-                        wanted,
-                        counts));
+                RunLayout.of(Optional.of("mill-bridge"), wanted)
+                        .withTemplate(
+                                "mill-bridge", edge == ArcEdge.CONVEX ? Optional.empty() : Optional.of("hollow")));
+        job = counts.isPresent() ? job.withCounts(counts.get()) : job;
         byte[] written = JobFile.format(job, UnknownFields.none());
         assertThat(JobFile.parse(written).job()).isEqualTo(job);
         assertThat(SCHEMA.validate(JSON.readTree(written))).isEmpty();
@@ -114,7 +115,7 @@ class JobFileTest {
                 Machine.usual(),
                 Quilt.unmeasured(),
                 List.of(),
-                new RingLayout(Optional.empty(), Optional.empty(), 6, Optional.empty()));
+                RunLayout.of(Optional.empty(), 6));
         byte[] written = JobFile.format(job, UnknownFields.none());
         assertThat(JobFile.parse(written).job()).isEqualTo(job);
         assertThat(SCHEMA.validate(JSON.readTree(written))).isEmpty();
@@ -165,6 +166,41 @@ class JobFileTest {
         assertThatThrownBy(() -> parse(text.replace("\"radius\" : 4.0,", ""))).hasMessageContaining("form");
     }
 
+    @Test
+    void jobsOfTheSecondVersionAreUpgraded() throws Exception {
+        JobFile.Opened opened =
+                JobFile.read(Path.of("src/test/resources/jollyspindle/files/job/version-2.spindle.json"));
+        assertThat(opened.job()).isEqualTo(DemoJob.heronWeir().withCounts(new Counts(10, 12)));
+        ObjectNode again = (ObjectNode) JSON.readTree(JobFile.format(opened.job(), opened.unknown()));
+        assertThat(again.path("quilt").path("batting").asText()).isEqualTo("wool");
+        assertThat(again.path("layouts").get(0).path("mood").asText()).isEqualTo("calm");
+        assertThat(SCHEMA.validate(again)).isEmpty();
+    }
+
+    @Test
+    void everythingAJobCanHoldReadsBack() throws Exception {
+        byte[] written = JobFile.format(Rich.job(), UnknownFields.none());
+        assertThat(JobFile.parse(written).job()).isEqualTo(Rich.job());
+        assertThat(SCHEMA.validate(JSON.readTree(written))).isEmpty();
+        String text = new String(written, StandardCharsets.UTF_8);
+        Map.ofEntries(
+                        Map.entry("\"id\" : \"border-3\",\n    \"motif\"", "\"id\" : \"border-9\",\n    \"motif\""),
+                        Map.entry("\"school\" : \"by-hand\"", "\"school\" : \"by-ear\""),
+                        Map.entry("\"ratio\" : \"double\"", "\"ratio\" : \"triple\""),
+                        Map.entry("\"shortest\" : 5.0", "\"shortest\" : 9.0"),
+                        Map.entry("\"valley\" : 7", "\"valley\" : 12"),
+                        Map.entry("\"id\" : \"border-3-left\"", "\"id\" : \"left\""),
+                        Map.entry("\"stretchUnseen\" : 0.25", "\"stretchUnseen\" : 25"),
+                        Map.entry("\"to\" : 1", "\"to\" : 3"),
+                        Map.entry("\"columns\" : 4", "\"columns\" : 0"),
+                        Map.entry("\"name\" : \"Sash\"", "\"name\" : \" \""),
+                        Map.entry("\"innerSeam\"", "\"clearance\""))
+                .forEach((was, now) -> assertThatThrownBy(() -> parse(text.replace(was, now)))
+                        .as(now)
+                        .isInstanceOf(FileTrouble.class)
+                        .satisfies(e -> assertThat(text).contains(was)));
+    }
+
     static Stream<Arguments> wrongFiles() {
         String demo = demo();
         return Stream.of(
@@ -176,9 +212,9 @@ class JobFileTest {
                 Arguments.of("[1, 2]", "isn't a Jolly Spindle job"),
                 Arguments.of("null", "isn't a Jolly Spindle job"),
                 Arguments.of("{\"format\": \"recipe\"}", "isn't a Jolly Spindle job"),
-                Arguments.of(demo.replace("\"version\" : 2", "\"version\" : 7"), "newer Jolly Spindle"),
-                Arguments.of(demo.replace("\"version\" : 2", "\"version\" : 0"), "“version”"),
-                Arguments.of(demo.replace("\"version\" : 2", "\"version\" : 1.5"), "“version”"),
+                Arguments.of(demo.replace("\"version\" : 3", "\"version\" : 7"), "newer Jolly Spindle"),
+                Arguments.of(demo.replace("\"version\" : 3", "\"version\" : 0"), "“version”"),
+                Arguments.of(demo.replace("\"version\" : 3", "\"version\" : 1.5"), "“version”"),
                 Arguments.of(demo.replace("71.625", "NaN"), "line"),
                 Arguments.of(demo.replace("71.625", "1e999"), "quilt › body › top"),
                 Arguments.of(demo.replace("71.625", "-3"), "quilt › body › top"),
@@ -188,7 +224,7 @@ class JobFileTest {
                 Arguments.of(demo.replace("71.625", "[71.625]"), "there is a list"),
                 Arguments.of(demo.replace("71.625", "5"), "less than the border's depth"),
                 Arguments.of(demo.replace("71.625", "1" + "0".repeat(200)), "quilt › body › top"),
-                Arguments.of(demo.replace("71.625", "1" + "0".repeat(5000)), "line 13"),
+                Arguments.of(demo.replace("71.625", "1" + "0".repeat(5000)), "line 12"),
                 Arguments.of(demo.replace("\"mitred\"", "\"round\""), "mitred, cornerstones"),
                 Arguments.of(demo.replace("\"Heron Weir\"", "\"\""), "“name”"),
                 Arguments.of(demo.replace("\"Heron Weir\"", "\"" + "x".repeat(100) + "\""), "“name”"),

@@ -2,11 +2,16 @@ package jollyspindle.files.packet;
 
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Counts;
+import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
+import jollyspindle.files.Rich;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
 import org.apache.pdfbox.cos.COSName;
@@ -18,10 +23,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
+import java.awt.geom.Line2D;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 
 import static org.assertj.core.api.Assertions.assertThat;
@@ -35,6 +42,7 @@ class PacketTest {
 
         private final List<Rectangle2D> rectangles = new ArrayList<>();
         private final List<Rectangle2D> curves = new ArrayList<>();
+        private final List<Line2D> lines = new ArrayList<>();
         private Rectangle2D rectangle;
         private List<Point2D> path = new ArrayList<>();
         private boolean curved;
@@ -53,6 +61,9 @@ class PacketTest {
         public void strokePath() {
             if (rectangle != null) {
                 rectangles.add(rectangle);
+            }
+            if (!curved && path.size() == 2) {
+                lines.add(new Line2D.Double(path.get(0), path.get(1)));
             }
             if (curved) {
                 Rectangle2D box =
@@ -175,6 +186,65 @@ class PacketTest {
                 assertThat(box.getMaxX())
                         .isLessThan(document.getPage(page - 1).getMediaBox().getWidth() - 36);
             }
+        }
+    }
+
+    /** Every piece of a strip is where it says: its marks stand at their true places, and the pieces add up to the run. */
+    @ParameterizedTest
+    @EnumSource(PaperSize.class)
+    void markingStripsAreDrawnAtTrueSize(PaperSize paper) throws Exception {
+        WorkPlan plan = Planner.plan(DemoJob.heronWeir());
+        try (PDDocument document = packet(DemoJob.heronWeir(), paper)) {
+            for (RunPlan run : plan.runs()) {
+                String title = "Marking strip at true size: " + Words.decapital(Words.name(run.id()));
+                int page = pageWith(document, title);
+                List<Double> marked = new ArrayList<>();
+                double joined = 0;
+                for (;
+                        page <= document.getNumberOfPages()
+                                && text(document, page).contains(title);
+                        page++) {
+                    List<Line2D> lines = new Strokes(document.getPage(page - 1)).lines;
+                    // The lower edge of each piece, from the top of the page down.
+                    List<Line2D> edges = lines.stream()
+                            .filter(l -> l.getY1() == l.getY2() && Math.abs(l.getX1() - 0.6 * 72) < 0.01)
+                            .filter(l -> lines.stream()
+                                    .anyMatch(tick -> tick.getX1() == tick.getX2()
+                                            && Math.abs(tick.getY2() - tick.getY1()) < 0.2 * 72
+                                            && Math.abs(tick.getY1() - l.getY1()) < 0.01
+                                            && Math.abs(tick.getX1() - l.getX1()) < 0.01))
+                            .filter(l -> l.getY1()
+                                    < document.getPage(0).getMediaBox().getHeight())
+                            .sorted(Comparator.comparingDouble(l -> -l.getY1()))
+                            .toList();
+                    for (Line2D edge : edges) {
+                        double from = joined;
+                        lines.stream()
+                                .filter(l -> l.getX1() == l.getX2() && Math.abs(l.getY1() - edge.getY1()) < 0.01)
+                                .filter(l -> Math.abs(l.getY2() - l.getY1()) > 0.3 * 72)
+                                .forEach(l -> marked.add(from + (l.getX1() - edge.getX1()) / 72));
+                        joined += (edge.getX2() - edge.getX1()) / 72;
+                    }
+                }
+                assertThat(joined).isCloseTo(run.division().length(), within(1e-3));
+                for (Mark mark : run.laidOut().marks()) {
+                    if (mark.kind() == Mark.Kind.VALLEY || mark.kind() == Mark.Kind.CROWN) {
+                        assertThat(marked).as(mark.id()).anySatisfy(x -> assertThat(x)
+                                .isCloseTo(mark.along(), within(1e-3)));
+                    }
+                }
+            }
+        }
+    }
+
+    @Test
+    void aRichJobGoesOnPaperWhole() throws Exception {
+        try (PDDocument document = packet(Rich.job(), PaperSize.A4)) {
+            assertThat(text(document, 1))
+                    .contains("Planned at", "Border 3", "pieced from units of 4 1/2", "left plain");
+            String all = new PDFTextStripper().getText(document);
+            assertThat(all).contains("Border 3, left: marks", "Sash: placements", "Slope: marks");
+            assertThat(all).contains("Arcs 1 to 3: ");
         }
     }
 

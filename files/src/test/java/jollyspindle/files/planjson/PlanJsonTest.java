@@ -6,9 +6,11 @@ import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.ArcForm;
+import jollyspindle.files.Rich;
 import org.junit.jupiter.api.Test;
 
 import java.io.IOException;
@@ -51,8 +53,10 @@ class PlanJsonTest {
                         .withTemplateChosen("mill-bridge", Optional.empty())),
                 found);
         names(json(demo.withQuilt(demo.quilt().with(Dimension.DEPTH_TOP, 1.5))), found);
+        names(json(Rich.job()), found);
         assertThat(found).hasSizeGreaterThan(60);
         assertThat(found.stream()
+                        .filter(name -> RunId.parse(name).isEmpty())
                         .filter(name -> !document.contains("`" + name + "`") && !document.contains("." + name + "`")))
                 .isEmpty();
     }
@@ -61,7 +65,12 @@ class PlanJsonTest {
     void agreesWithHandReckoning() throws IOException {
         JsonNode plan = json(DemoJob.heronWeir());
         JsonNode top = plan.path("runs").get(0);
-        assertThat(plan.path("template").path("stitchedRadius").asDouble()).isCloseTo(3.995, within(1e-9));
+        assertThat(plan.path("groups")
+                        .get(0)
+                        .path("template")
+                        .path("stitchedRadius")
+                        .asDouble())
+                .isCloseTo(3.995, within(1e-9));
         assertThat(top.path("repeat").asDouble()).isCloseTo(7.1625, within(1e-9));
         // R − √(R² − c²/4) and 2·asin(c/2R)
         assertThat(top.path("rise").asDouble())

@@ -1,0 +1,51 @@
+package jollyspindle.core.words;
+
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.TapeReading;
+import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.quilt.Quilt;
+
+/** A run's readings as plain text with tabs between columns, to be pasted wherever the quilter keeps notes. */
+public final class RunText {
+
+    private RunText() {}
+
+    /**
+     * The readings of a run: its marks, from both ends, the centre and a zero laid elsewhere.
+     *
+     * @param zero where else the tape's zero lies, in inches along the run; NaN if nowhere else
+     */
+    public static String of(RunPlan run, Quilt quilt, Words words, double zero) {
+        StringBuilder text = new StringBuilder();
+        text.append(Words.name(run.id(), quilt))
+                .append(", ")
+                .append(words.length(run.division().length()))
+                .append(": ")
+                .append(new DivisionWords(words).school(run.divided().school()))
+                .append(". Left end: ")
+                .append(Words.start(run.id()))
+                .append(".\n")
+                .append("Mark\tFrom left\tFrom right\tFrom centre")
+                .append(Double.isNaN(zero) ? "" : "\tFrom zero")
+                .append("\tAbove seam\tMade\n");
+        for (Mark mark : run.laidOut().marks()) {
+            text.append(Words.name(mark))
+                    .append('\t')
+                    .append(mark.readings().fromLeft().text())
+                    .append('\t')
+                    .append(mark.readings().fromRight().text())
+                    .append('\t')
+                    .append(Words.fromCentre(mark.readings().fromCentre()));
+            if (!Double.isNaN(zero)) {
+                TapeReading off = words.tape().read(mark.along() - zero);
+                text.append('\t').append(Words.fromCentre(off).replace("on the centre", "0"));
+            }
+            text.append('\t')
+                    .append(mark.across() == 0 ? "on it" : mark.height().text())
+                    .append('\t')
+                    .append(Words.making(mark))
+                    .append('\n');
+        }
+        return text.toString();
+    }
+}

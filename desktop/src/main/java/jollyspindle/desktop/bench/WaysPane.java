@@ -1,0 +1,185 @@
+package jollyspindle.desktop.bench;
+
+import jollyspindle.core.division.Candidate;
+import jollyspindle.core.plan.GroupPlan;
+import jollyspindle.core.quilt.RunId;
+import jollyspindle.desktop.control.CandidateCard;
+import jollyspindle.desktop.look.Look;
+import jollyspindle.desktop.model.Scope;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.collections.ListChangeListener;
+import javafx.geometry.Bounds;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** The ways a border or strip comes out, best first, as pictures; to be chosen for all its sides or some, or compared. */
+final class WaysPane extends VBox {
+
+    private static final double PICTURE = 286;
+
+    private final Workbench bench;
+    private final Look look;
+    private final VBox cards = new VBox(8);
+    private final ToggleGroup group = new ToggleGroup();
+    private final ScrollPane scroll = new ScrollPane();
+    private final HBox scopes = new HBox(4);
+    private final Button compare = new Button();
+    private List<Candidate> shown = List.of();
+    private RunId shownFor;
+
+    WaysPane(Workbench bench, Look look) {
+        super(6);
+        this.bench = bench;
+        this.look = look;
+        ToggleGroup together = new ToggleGroup();
+        for (Scope scope : Scope.values()) {
+            scopes.getChildren().add(scope(scope, together));
+        }
+        scopes.setAlignment(Pos.CENTER_LEFT);
+        compare.setId("compare");
+        compare.setMaxWidth(Double.MAX_VALUE);
+        compare.setOnAction(
+                e -> bench.comparingProperty().set(!bench.comparingProperty().get()));
+        bench.compared().addListener((ListChangeListener<Object>) c -> showCompare());
+        bench.comparingProperty().addListener(o -> showCompare());
+        scroll.setContent(cards);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setId("candidates");
+        scroll.setMinHeight(120);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(scopes, compare, scroll);
+        showCompare();
+    }
+
+    private Node scope(Scope scope, ToggleGroup together) {
+        ToggleButton button = new ToggleButton(
+                switch (scope) {
+                    case ALL -> "all sides";
+                    case OPPOSITE -> "with opposite";
+                    case ONE -> "this side";
+                });
+        button.setId("scope-" + scope.name().toLowerCase(Locale.ROOT));
+        button.getStyleClass().add("zero-button");
+        button.setToggleGroup(together);
+        button.setSelected(scope == bench.scopeProperty().get());
+        button.setTooltip(new Tooltip("What is chosen below holds for "
+                + switch (scope) {
+                    case ALL -> "all four sides";
+                    case OPPOSITE -> "this side and the one opposite";
+                    case ONE -> "this side alone";
+                }));
+        button.setOnAction(e -> {
+            button.setSelected(true);
+            bench.scopeProperty().set(scope);
+        });
+        return button;
+    }
+
+    private void showCompare() {
+        int marked = bench.compared().size();
+        boolean on = bench.comparingProperty().get();
+        compare.setVisible(marked > 1);
+        compare.setManaged(marked > 1);
+        compare.setText(on ? "Back to the quilt" : "Compare these " + marked + " side by side");
+        for (Node node : cards.getChildren()) {
+            if (node instanceof StackPane pane && pane.getChildren().get(1) instanceof CheckBox box) {
+                box.setSelected(bench.compared().contains(((Candidate) box.getUserData()).schools()));
+            }
+        }
+    }
+
+    /** Draws everything anew, since it looks otherwise now. */
+    void redraw() {
+        shown = List.of();
+        show();
+    }
+
+    void show() {
+        Optional<GroupPlan> plan = bench.group();
+        boolean border = !bench.groupId().strip();
+        scopes.setVisible(border);
+        scopes.setManaged(border);
+        List<Candidate> candidates = plan.map(GroupPlan::candidates).orElse(List.of());
+        if (!candidates.equals(shown)
+                || !bench.whereProperty().get().equals(shownFor)
+                || cards.getChildren().isEmpty()) {
+            shown = candidates;
+            shownFor = bench.whereProperty().get();
+            List<Node> next = new ArrayList<>();
+            for (Candidate candidate : candidates) {
+                next.add(card(candidate, next.isEmpty()));
+            }
+            cards.getChildren().setAll(next);
+            if (next.isEmpty()) {
+                Label empty =
+                        new Label("Measure the quilt first; then the ways it comes out even stand here, best first.");
+                empty.setWrapText(true);
+                empty.getStyleClass().add("faint");
+                cards.getChildren().add(empty);
+            }
+        }
+        cards.getChildren().forEach(node -> {
+            if (node instanceof StackPane pane && pane.getChildren().get(0) instanceof CandidateCard card) {
+                card.show(plan.orElseThrow());
+                if (card.isSelected()) {
+                    Platform.runLater(() -> bringIntoView(pane));
+                }
+            }
+        });
+        showCompare();
+    }
+
+    private Node card(Candidate candidate, boolean best) {
+        CandidateCard card = new CandidateCard(
+                candidate,
+                bench,
+                bench.plan().shape().orElseThrow(),
+                look.palette(),
+                PICTURE * look.scaleProperty().get(),
+                best);
+        card.setToggleGroup(group);
+        CheckBox box = new CheckBox("compare");
+        box.getStyleClass().add("faint");
+        box.setId("compare-" + card.getId());
+        box.setUserData(candidate);
+        box.setTooltip(new Tooltip("Compare this way with others, side by side"));
+        box.setAccessibleText("Compare " + card.getAccessibleText());
+        box.setOnAction(e -> bench.compare(candidate, box.isSelected()));
+        StackPane.setAlignment(box, Pos.TOP_RIGHT);
+        StackPane.setMargin(box, new Insets(28, 8, 0, 0));
+        StackPane pane = new StackPane(card, box);
+        // Only the box itself takes clicks; beside it the card does.
+        box.setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
+        return pane;
+    }
+
+    private void bringIntoView(Node card) {
+        double hidden = cards.getHeight() - scroll.getViewportBounds().getHeight();
+        Bounds place = card.getBoundsInParent();
+        double top = scroll.getVvalue() * hidden;
+        boolean seen = place.getMinY() >= top - 1
+                && place.getMaxY() <= top + scroll.getViewportBounds().getHeight() + 1;
+        if (hidden > 0 && !seen) {
+            scroll.setVvalue(Math.min(1, place.getMinY() / hidden));
+        }
+    }
+}

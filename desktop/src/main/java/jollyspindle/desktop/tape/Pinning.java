@@ -1,0 +1,55 @@
+package jollyspindle.desktop.tape;
+
+import jollyspindle.core.division.School;
+import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.words.Words;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/** Pins valleys of a run by hand; the others spread between those that are pinned. */
+final class Pinning {
+
+    private Pinning() {}
+
+    /** The run divided by hand with a valley at a place, in inches along it; nothing if it would pass a neighbour's pin. */
+    static Optional<School> pinned(RunPlan run, int valley, double along) {
+        Map<Integer, Double> pins = pins(run);
+        pins.put(valley, along);
+        School school = new School.ByHand(run.division().cells().size(), pins);
+        return school.divide(run.division().length()).map(d -> school);
+    }
+
+    private static Map<Integer, Double> pins(RunPlan run) {
+        return run.divided().school() instanceof School.ByHand hand ? new TreeMap<>(hand.pins()) : new TreeMap<>();
+    }
+
+    /**
+     * Pins a valley.
+     *
+     * @return whether it could be
+     */
+    static boolean pin(Workbench bench, RunPlan run, int valley, double along) {
+        Optional<School> school = pinned(run, valley, along);
+        school.ifPresent(s -> bench.edit(name(bench, valley, along), job -> job.choosing(Map.of(run.id(), s))));
+        return school.isPresent();
+    }
+
+    static String name(Workbench bench, int valley, double along) {
+        return "valley " + valley + " at " + bench.words().length(along);
+    }
+
+    /** Lets a valley go again; with the last pin the run is divided evenly. */
+    static void unpin(Workbench bench, RunPlan run, int valley) {
+        Map<Integer, Double> pins = pins(run);
+        if (pins.remove(valley) != null) {
+            int count = run.division().cells().size();
+            School school = pins.isEmpty() ? new School.Even(count) : new School.ByHand(count, pins);
+            bench.edit(
+                    "valley " + valley + " of the " + Words.decapital(bench.name(run.id())) + " let go",
+                    job -> job.choosing(Map.of(run.id(), school)));
+        }
+    }
+}

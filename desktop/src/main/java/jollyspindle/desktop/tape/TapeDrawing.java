@@ -1,0 +1,413 @@
+package jollyspindle.desktop.tape;
+
+import jollyspindle.core.division.Figure;
+import jollyspindle.core.division.School;
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.TapeReading;
+import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.words.Words;
+import jollyspindle.desktop.look.Look;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import javafx.css.PseudoClass;
+import javafx.geometry.VPos;
+import javafx.scene.Node;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.Pane;
+import javafx.scene.shape.Circle;
+import javafx.scene.shape.Line;
+import javafx.scene.shape.LineTo;
+import javafx.scene.shape.MoveTo;
+import javafx.scene.shape.Path;
+import javafx.scene.shape.Polygon;
+import javafx.scene.shape.Rectangle;
+import javafx.scene.text.Text;
+
+/** Draws a stretch of a run along a tape, once; redrawn whenever anything changes. */
+final class TapeDrawing {
+
+    /** What is drawn of a run: which readings, from which zero, and what of it is pinned. */
+    record Shown(Set<Reading> readings, TapeZero zero) {}
+
+    /** Where readings can stand. */
+    enum Reading {
+        VALLEYS,
+        CROWNS,
+        HALVES
+    }
+
+    static final double HEIGHT = 138;
+    static final double SECOND_HEIGHT = 66;
+    static final double SIDE = 44;
+    private static final double BAND = 36;
+    private static final int STEPS = 40;
+    private static final double HIGHEST_ARC = 34;
+    private static final double NEAREST_TICKS = 3.5;
+    private static final double BELOW_SEAM = 38;
+    private static final double ROOM_FOR_LEAN = 84;
+    private static final double ROOM_FOR_NUMBER = 62;
+    private static final double ROOM_FOR_HALF = 31;
+    private static final double ROOM_FOR_HALVES = 150;
+    private static final double SMALL_ROW = 13;
+    private static final PseudoClass CROWDED = PseudoClass.getPseudoClass("crowded");
+
+    /** Sizes of the type, in pixels before scaling, as the style sheet has them. */
+    private static final double VALLEY_TYPE = 18;
+
+    private static final double CROWN_TYPE = 16;
+    private static final double SMALL_TYPE = 13.5;
+    private static final double NUMBER_TYPE = 15;
+
+    private final Pane pane;
+    private final Look look;
+    private final Words words;
+    private final Map<String, List<Text>> byMark = new HashMap<>();
+    private final Map<String, Double> widths;
+    private final Text measure = new Text();
+
+    /**
+     * A drawing.
+     *
+     * @param pane to draw on
+     * @param widths of texts that were measured before
+     */
+    TapeDrawing(Pane pane, Look look, Words words, Map<String, Double> widths) {
+        this.pane = pane;
+        this.look = look;
+        this.words = words;
+        this.widths = widths;
+    }
+
+    /** The texts of each mark's reading, by the mark's id. */
+    Map<String, List<Text>> byMark() {
+        return byMark;
+    }
+
+    /** Grows with the type. */
+    private double px(double pixels) {
+        return pixels * look.scaleProperty().get();
+    }
+
+    /** Draws the run that is chosen. */
+    void first(RunPlan run, Stretch view, Shown shown) {
+        double bandTop = px(HEIGHT - BAND);
+        double seam = bandTop - px(BELOW_SEAM);
+        pane.getChildren().add(band(view, bandTop));
+        ticks(run, view, shown.zero(), bandTop);
+        arcs(run, view, seam);
+        pins(run, view, bandTop);
+        double room = room(run, view);
+        if (shown.readings().contains(Reading.HALVES)) {
+            halves(run, view, shown.zero(), seam, room);
+        }
+        for (Mark mark : run.laidOut().marks()) {
+            if (view.shows(mark.along())) {
+                reading(run, mark, view, shown, bandTop, room);
+            }
+        }
+    }
+
+    /** Draws another run beneath: its band, and its valleys against those above. */
+    void second(RunPlan run, Stretch view, TapeZero zero, RunPlan above, Stretch aboveView) {
+        double top = px(HEIGHT + 20);
+        Rectangle band = band(view, top);
+        band.setHeight(px(20));
+        pane.getChildren().add(band);
+        double room = room(run, view);
+        for (Mark mark : run.laidOut().marks()) {
+            if (mark.kind() != Mark.Kind.VALLEY || !view.shows(mark.along())) {
+                continue;
+            }
+            double x = view.x(mark.along());
+            line(x, top - 4, top + px(14), "valley-tick");
+            TapeReading reading = zero.read(mark, words.tape());
+            boolean hidden = room < px(ROOM_FOR_NUMBER) && mark.number() % 2 == 1;
+            if (!hidden) {
+                Text number = new Text(reading.number() + sign(reading));
+                number.setId("second-" + mark.id());
+                add(number, "second-reading", x, top + px(36), SMALL_TYPE, false);
+            }
+            // How far it stands from the valley above it, where there is one.
+            above.laidOut().marks().stream()
+                    .filter(m -> m.kind() == Mark.Kind.VALLEY && m.number() == mark.number())
+                    .filter(m -> aboveView.shows(m.along()))
+                    .findFirst()
+                    .ifPresent(m -> join(aboveView.x(m.along()), x, top));
+        }
+    }
+
+    /** A thin line from a valley on the tape above to the same valley beneath. */
+    private void join(double above, double beneath, double top) {
+        Line line = new Line(above, px(HEIGHT) + 1, beneath, top - 4);
+        line.getStyleClass().add("tape-seam");
+        pane.getChildren().add(line);
+    }
+
+    private static double room(RunPlan run, Stretch view) {
+        double narrowest = run.division().cells().stream()
+                .mapToDouble(c -> c.width())
+                .min()
+                .orElse(run.division().repeat());
+        return view.scale() * Math.max(narrowest, run.division().repeat() / 2);
+    }
+
+    private Rectangle band(Stretch view, double top) {
+        Rectangle band = new Rectangle(view.left(), top, view.width(), px(BAND));
+        band.getStyleClass().add("tape-band");
+        return band;
+    }
+
+    private void ticks(RunPlan run, Stretch view, TapeZero zero, double top) {
+        TapeScale tape = words.tape();
+        double pixels = view.scale();
+        int every = 1;
+        while (tape.tick() * every * pixels < NEAREST_TICKS && every < tape.ticksPerUnit()) {
+            every = tape.isMetric() ? (every == 1 ? 5 : 10) : every * 2;
+        }
+        int numbered = numberedUnits(tape, pixels);
+        Path path = new Path();
+        path.getStyleClass().add("tape-ticks");
+        // From the zero both ways; what falls beside the run or out of sight isn't drawn.
+        long first = (long) Math.floor((view.from() - zero.along()) / tape.tick());
+        long last = (long) Math.ceil((view.to() - zero.along()) / tape.tick());
+        for (long tick = first; tick <= last; tick++) {
+            double along = zero.along() + tick * tape.tick();
+            if (tick % every != 0
+                    || !view.shows(along)
+                    || along < -1e-9
+                    || along > run.division().length() + 1e-9) {
+                continue;
+            }
+            double x = Math.rint(view.x(along)) + 0.5;
+            long rest = Math.floorMod(tick, (long) tape.ticksPerUnit());
+            double size =
+                    rest == 0 ? 14 : 2 * rest == tape.ticksPerUnit() ? 10 : 4 * rest % tape.ticksPerUnit() == 0 ? 8 : 6;
+            path.getElements().addAll(new MoveTo(x, top), new LineTo(x, top + size));
+            long unit = tick / tape.ticksPerUnit();
+            if (rest == 0 && unit % numbered == 0) {
+                Text number = new Text(Long.toString(Math.abs(unit)));
+                if (!tape.isMetric() && unit % 12 == 0) {
+                    number.setStyle("-fx-font-weight: 600;");
+                }
+                add(number, "tape-number", x, top + px(29), NUMBER_TYPE, false);
+            }
+        }
+        // Ticks under the numbers, over the band.
+        pane.getChildren().add(1, path);
+    }
+
+    private int numberedUnits(TapeScale tape, double pixels) {
+        int[] steps = tape.isMetric() ? new int[] {1, 5, 10, 20} : new int[] {1, 2, 6, 12};
+        for (int step : steps) {
+            if (step * tape.unit() * pixels >= px(26)) {
+                return step;
+            }
+        }
+        return steps[steps.length - 1];
+    }
+
+    /** The size of a type on the screen decides its width; measuring it each time would cost most of a frame. */
+    private double width(String text, double size, boolean bold) {
+        String key = text + '|' + size + bold + look.scaleProperty().get();
+        return widths.computeIfAbsent(key, k -> {
+            measure.setText(text);
+            measure.setFont(look.font(size, bold));
+            return measure.getLayoutBounds().getWidth();
+        });
+    }
+
+    private void add(Text text, String style, double middle, double baseline, double size, boolean bold) {
+        text.getStyleClass().add(style);
+        text.setTextOrigin(VPos.BASELINE);
+        text.setY(baseline);
+        double width = width(text.getText(), size, bold);
+        text.setX(Math.max(0, Math.min(pane.getWidth() - width, middle - width / 2)));
+        pane.getChildren().add(text);
+    }
+
+    /** The stitch lines as they are, only flatter where they are higher than the tape has room for. */
+    private void arcs(RunPlan run, Stretch view, double seam) {
+        double pixels = view.scale();
+        double highest = run.divided().figures().stream()
+                .flatMap(f -> f.arc().stream())
+                .mapToDouble(fit -> fit.segment().height())
+                .max()
+                .orElse(1);
+        double squash = Math.min(1, px(HIGHEST_ARC) / (highest * pixels));
+        Path path = new Path();
+        path.getStyleClass().add("tape-arc");
+        double turn = -run.frame().rotation();
+        for (Arc arc : run.laidOut().lines()) {
+            double from = local(run, arc.start(), turn).x();
+            double to = local(run, arc.end(), turn).x();
+            if (to < view.from() || from > view.to()) {
+                continue;
+            }
+            // Fine enough for what is seen of it, however near that is.
+            double first = Math.max(0, Math.min(1, (view.from() - from) / (to - from)));
+            double last = Math.max(0, Math.min(1, (view.to() - from) / (to - from)));
+            boolean begun = false;
+            for (int i = 0; i <= STEPS; i++) {
+                Point p = local(run, arc.at(first + (last - first) * i / STEPS), turn);
+                if (view.shows(p.x())) {
+                    double y = seam - (p.y() - run.frame().clearance()) * pixels * squash;
+                    double x = view.x(p.x());
+                    path.getElements().add(begun ? new LineTo(x, y) : new MoveTo(x, y));
+                    begun = true;
+                }
+            }
+        }
+        Line line = new Line(view.left(), seam, view.left() + view.width(), seam);
+        line.getStyleClass().add("tape-seam");
+        pane.getChildren().addAll(line, path);
+        for (Figure figure : run.divided().figures()) {
+            if (figure instanceof Figure.Empty && view.shows(figure.cell().middle())) {
+                free(figure, view, seam);
+            }
+        }
+    }
+
+    /** A space that carries nothing is dotted, and says so. */
+    private void free(Figure figure, Stretch view, double seam) {
+        double from = Math.max(view.left(), view.x(figure.cell().from()));
+        double to = Math.min(view.left() + view.width(), view.x(figure.cell().to()));
+        Rectangle space = new Rectangle(from, seam - px(HIGHEST_ARC), to - from, px(HIGHEST_ARC));
+        space.getStyleClass().add("tape-free");
+        pane.getChildren().add(space);
+    }
+
+    private static Point local(RunPlan run, Point place, double turn) {
+        return place.minus(run.frame().origin()).turned(turn);
+    }
+
+    /** A pin's head on each valley that was pinned by hand. */
+    private void pins(RunPlan run, Stretch view, double bandTop) {
+        if (!(run.divided().school() instanceof School.ByHand hand)) {
+            return;
+        }
+        hand.pins().keySet().stream().sorted().forEach(k -> {
+            double along = run.division().boundary(k);
+            if (view.shows(along)) {
+                double x = view.x(along);
+                Polygon pin = new Polygon(x - 4, bandTop - px(36), x + 4, bandTop - px(36), x, bandTop - px(28));
+                pin.getStyleClass().add("tape-pin");
+                Circle head = new Circle(x, bandTop - px(39), 5);
+                head.getStyleClass().add("tape-pin");
+                head.setId("pin-" + k);
+                pane.getChildren().addAll(pin, head);
+            }
+        });
+    }
+
+    /** Readings halfway between each valley and the next crown, where there is room for them. */
+    private void halves(RunPlan run, Stretch view, TapeZero zero, double seam, double room) {
+        List<Double> places = run.laidOut().marks().stream()
+                .filter(m -> m.kind() == Mark.Kind.VALLEY || m.kind() == Mark.Kind.CROWN)
+                .map(Mark::along)
+                .sorted(Comparator.naturalOrder())
+                .toList();
+        for (int i = 0; i + 1 < places.size(); i++) {
+            double along = (places.get(i) + places.get(i + 1)) / 2;
+            if (!view.shows(along) || places.get(i + 1) - places.get(i) < 1e-9) {
+                continue;
+            }
+            double x = view.x(along);
+            line(x, seam - 4, seam + 2, "crown-tick");
+            if (room >= px(ROOM_FOR_HALVES)) {
+                TapeReading reading = zero.read(along, words.tape());
+                Text number = new Text(reading.number() + sign(reading));
+                number.setId("half-" + i);
+                add(number, "half-reading", x, seam - px(7), SMALL_TYPE, false);
+            }
+        }
+    }
+
+    private static String sign(TapeReading reading) {
+        return switch (reading.lean()) {
+            case ON -> "";
+            case SCANT -> "−";
+            case GENEROUS -> "+";
+        };
+    }
+
+    private void reading(RunPlan run, Mark mark, Stretch view, Shown shown, double bandTop, double room) {
+        boolean valley = mark.kind() == Mark.Kind.VALLEY;
+        boolean crown = mark.kind() == Mark.Kind.CROWN || mark.kind() == Mark.Kind.MEETING;
+        if (!valley && !crown) {
+            return;
+        }
+        double x = view.x(mark.along());
+        double seam = bandTop - px(BELOW_SEAM);
+        line(x, bandTop - 3, bandTop + (valley ? 18 : 9), valley ? "valley-tick" : "crown-tick");
+        if (valley) {
+            line(x, seam - 6, seam + 3, "valley-tick");
+        }
+        if (!shown.readings().contains(valley ? Reading.VALLEYS : Reading.CROWNS)) {
+            return;
+        }
+        TapeReading reading = shown.zero().read(mark, words.tape());
+        boolean off = reading.lean() != TapeReading.Lean.ON;
+        boolean wide = room >= px(ROOM_FOR_LEAN);
+        // Where the word has no room its sign stands for it.
+        Text number = new Text(reading.number() + (valley && wide ? "" : sign(reading)));
+        number.setId("reading-" + mark.id());
+        // Where the numbers would run into each other they are set small, in two rows; where even that is too much,
+        // every other one waits to be pointed at.
+        boolean crowded = room < px(ROOM_FOR_NUMBER);
+        boolean hidden = room < px(ROOM_FOR_HALF) && mark.number() / 2 % 2 == 1;
+        double row = crowded && mark.number() % 2 == 1 ? px(SMALL_ROW) : 0;
+        if (crowded) {
+            number.getStyleClass().add("crowded");
+        }
+        add(
+                number,
+                valley ? "valley-reading" : "crown-reading",
+                x,
+                valley ? bandTop - px(18) + row : seam - px(HIGHEST_ARC) - 5 - row,
+                crowded ? SMALL_TYPE : valley ? VALLEY_TYPE : CROWN_TYPE,
+                valley);
+        Tooltip.install(
+                number, new Tooltip(Words.name(mark) + ": " + reading.text() + ", exactly " + reading.exactText()));
+        List<Text> texts = new ArrayList<>(List.of(number));
+        if (off && valley && wide) {
+            Text lean = new Text(reading.lean() == TapeReading.Lean.SCANT ? "scant" : "generous");
+            add(lean, "lean", x, bandTop - px(5), 14, false);
+            texts.add(lean);
+        }
+        texts.forEach(text -> {
+            text.pseudoClassStateChanged(CROWDED, hidden);
+            text.setVisible(!hidden);
+        });
+        byMark.put(mark.id(), texts);
+    }
+
+    private void line(double x, double from, double to, String style) {
+        Line line = new Line(x, from, x, to);
+        line.getStyleClass().add(style);
+        pane.getChildren().add(line);
+    }
+
+    /** Marks a reading as pointed at, or no longer. */
+    void point(Mark was, Mark now) {
+        if (was != null && byMark.containsKey(was.id())) {
+            for (Text node : byMark.get(was.id())) {
+                node.getStyleClass().remove("pointed");
+                node.setVisible(!node.getPseudoClassStates().contains(CROWDED));
+            }
+        }
+        if (now != null && byMark.containsKey(now.id())) {
+            for (Node node : byMark.get(now.id())) {
+                node.getStyleClass().add("pointed");
+                node.setVisible(true);
+            }
+        }
+    }
+}

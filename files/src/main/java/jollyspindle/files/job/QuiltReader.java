@@ -1,0 +1,161 @@
+package jollyspindle.files.job;
+
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.Border;
+import jollyspindle.core.quilt.Corners;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.Easing;
+import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.core.quilt.Strip;
+import jollyspindle.core.words.Words;
+import jollyspindle.files.FileTrouble;
+import jollyspindle.files.json.Fields;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.TreeMap;
+
+/** From a job file's fields to the quilt as measured. */
+final class QuiltReader {
+
+    /** More areas than a quilt has. */
+    private static final int MOST_AREAS = 20;
+
+    private final TreeMap<Dimension, Double> measured = new TreeMap<>();
+    private final Map<Dimension, String> places = new TreeMap<>();
+
+    private QuiltReader() {}
+
+    static Quilt read(Fields fields, TapeScale tape) throws FileTrouble {
+        return new QuiltReader().quilt(fields, tape);
+    }
+
+    private Quilt quilt(Fields fields, TapeScale tape) throws FileTrouble {
+        Fields body = fields.object("body");
+        for (Side side : Side.values()) {
+            take(body, Words.name(side), Dimension.body(side));
+        }
+        body.done();
+        Optional<Fields> diagonals = fields.optionalObject("diagonals");
+        if (diagonals.isPresent()) {
+            take(diagonals.get(), JobWriter.DOWN, Dimension.DIAGONAL_DOWN);
+            take(diagonals.get(), JobWriter.UP, Dimension.DIAGONAL_UP);
+            diagonals.get().done();
+        }
+        take(fields, "reserve", Dimension.RESERVE);
+        List<Border> borders = new ArrayList<>();
+        for (Fields border : fields.objects("borders", Quilt.MOST_BORDERS)) {
+            borders.add(border(border, borders.size() + 1));
+        }
+        Quilt quilt = new Quilt(measured, borders, easings(fields), strips(fields), areas(fields));
+        fields.done();
+        Optional<Dimension> wrong = QuiltRules.firstRefused(quilt);
+        if (wrong.isPresent()) {
+            double inches = quilt.length(wrong.get());
+            QuiltRules.Refusal why =
+                    QuiltRules.refusal(quilt, wrong.get(), inches).orElseThrow();
+            throw new FileTrouble(
+                    "At “" + places.get(wrong.get()) + "”: " + new Words(tape).refusal(why, wrong.get(), inches));
+        }
+        return quilt;
+    }
+
+    private Border border(Fields fields, int number) throws FileTrouble {
+        fields.optionalText("id");
+        Border border = new Border(
+                fields.choice("corners", Corners.class),
+                fields.has("plain") && fields.flag("plain"),
+                fields.optionalNumber("unit", 1e-3, QuiltRules.LONGEST));
+        Fields depth = fields.object("depth");
+        Optional<Fields> seam = fields.optionalObject("innerSeam");
+        for (Side side : Side.values()) {
+            take(depth, Words.name(side), Dimension.depth(number, side));
+            if (seam.isPresent() && number > 1) {
+                take(seam.get(), Words.name(side), Dimension.seam(number, side));
+            }
+        }
+        depth.done();
+        if (seam.isPresent()) {
+            seam.get().done();
+        }
+        take(fields, "clearance", Dimension.clearance(number));
+        fields.done();
+        return border;
+    }
+
+    private static Quilt.Easings easings(Fields fields) throws FileTrouble {
+        Optional<Fields> found = fields.optionalObject("plannedAt");
+        if (found.isEmpty()) {
+            return Quilt.Easings.NONE;
+        }
+        Quilt.Easings easings = new Quilt.Easings(
+                found.get().choice("topAndBottom", Easing.class), found.get().choice("rightAndLeft", Easing.class));
+        found.get().done();
+        return easings;
+    }
+
+    private static List<Strip> strips(Fields fields) throws FileTrouble {
+        List<Strip> strips = new ArrayList<>();
+        if (!fields.has("strips")) {
+            return strips;
+        }
+        for (Fields strip : fields.objects("strips", Strip.MOST)) {
+            strip.optionalText("id");
+            String name = strip.text("name");
+            if (name.isBlank() || name.length() > Strip.LONGEST_NAME) {
+                throw strip.trouble("name", "a strip's name has 1 to " + Strip.LONGEST_NAME + " characters.");
+            }
+            List<Double> start = strip.numbers("start", -QuiltRules.LONGEST, QuiltRules.LONGEST, 2);
+            if (start.size() != 2) {
+                throw strip.trouble("start", "there should be two numbers: to the right, and upwards.");
+            }
+            strips.add(new Strip(
+                    name,
+                    strip.choice("kind", Strip.Kind.class),
+                    new Point(start.get(0), start.get(1)),
+                    Math.toRadians(strip.number("angleDegrees", -360, 360)),
+                    strip.number("length", 1e-3, QuiltRules.LONGEST),
+                    strip.number("width", 1e-3, QuiltRules.LONGEST),
+                    strip.optionalNumber("unit", 1e-3, QuiltRules.LONGEST)));
+            strip.done();
+        }
+        return strips;
+    }
+
+    private static List<Area> areas(Fields fields) throws FileTrouble {
+        List<Area> areas = new ArrayList<>();
+        if (!fields.has("areas")) {
+            return areas;
+        }
+        for (Fields area : fields.objects("areas", MOST_AREAS)) {
+            areas.add(
+                    switch (area.choice("kind", JobWriter.AreaKind.class)) {
+                        case BLOCKS ->
+                            new Area.Blocks(
+                                    area.whole("columns", 1, Area.MOST),
+                                    area.whole("rows", 1, Area.MOST),
+                                    area.number("width", 1e-3, QuiltRules.LONGEST),
+                                    area.number("height", 1e-3, QuiltRules.LONGEST),
+                                    area.number("gap", 0, QuiltRules.LONGEST));
+                        case MEDALLION -> new Area.Medallion(area.number("diameter", 1e-3, QuiltRules.LONGEST));
+                    });
+            area.done();
+        }
+        return areas;
+    }
+
+    private void take(Fields fields, String field, Dimension dimension) throws FileTrouble {
+        OptionalDouble value = fields.optionalNumber(field, 0, QuiltRules.LONGEST);
+        if (value.isPresent()) {
+            measured.put(dimension, value.getAsDouble());
+            places.put(dimension, fields.place(field));
+        }
+    }
+}
