@@ -95,6 +95,8 @@ public final class CandidateFinder {
     /** Each run's division depends on its own school alone, and every pair asks for it again. */
     private final Map<RunId, Map<School, Optional<DividedRun>>> divided = new HashMap<>();
 
+    private final Map<RunId, Map<School, Optional<Weight>>> weighed = new HashMap<>();
+
     private List<Candidate> found;
 
     /**
@@ -197,34 +199,43 @@ public final class CandidateFinder {
         // Which pairs are best is settled on numbers alone; the candidates themselves are made of the few that are.
         Map<School, Pair> bestFirst = new LinkedHashMap<>();
         Map<School, Pair> bestSecond = new LinkedHashMap<>();
+        Map<School, Optional<Weight>> onSecond = new LinkedHashMap<>();
+        second.forEach(two -> onSecond.put(two, weight(1, two)));
         for (School one : first) {
-            for (School two : axes.size() > 1 ? second : List.of(one)) {
-                if (!look(one).equals(look(two))) {
-                    // Unlike things in the odd spaces of top and sides are no quilter's wish.
-                    continue;
-                }
-                Map<RunId, School> schools = schools(one, two);
-                weigh(schools).ifPresent(penalty -> {
-                    Pair pair = new Pair(one, two, penalty);
+            Optional<Weight> here = weight(axes.get(0), one);
+            if (here.isEmpty()) {
+                continue;
+            }
+            if (axes.size() == 1) {
+                Pair alone = new Pair(one, one, penalty(here.get(), schools(one, one)));
+                bestFirst.put(one, alone);
+                continue;
+            }
+            for (School two : second) {
+                // Unlike things in the odd spaces of top and sides are no quilter's wish.
+                if (onSecond.get(two).isPresent() && look(one).equals(look(two))) {
+                    Weight both = here.get().with(onSecond.get(two).get());
+                    Pair pair = new Pair(one, two, penalty(both, tied.isEmpty() ? Map.of() : schools(one, two)));
                     bestFirst.merge(one, pair, Pair::better);
                     bestSecond.merge(two, pair, Pair::better);
-                });
+                }
             }
         }
         Set<Pair> found = new LinkedHashSet<>(bestFirst.values());
         found.addAll(bestSecond.values());
+        // Pairs stand with the fewest repeats first, and sorting leaves equals as they stand.
         return found.stream()
                 .sorted(Comparator.comparingDouble(Pair::penalty))
+                .filter(kind == SchoolKind.EVEN ? pair -> true : firstOfItsLook())
+                .limit(kind == SchoolKind.EVEN ? EVEN_LISTED : OTHERS_LISTED)
                 .flatMap(pair -> judge(schools(pair.one, pair.two)).stream())
                 .sorted(BEST_FIRST)
-                .filter(kind == SchoolKind.EVEN ? c -> true : firstOfItsLook())
-                .limit(kind == SchoolKind.EVEN ? EVEN_LISTED : OTHERS_LISTED)
                 .toList();
     }
 
-    private static Predicate<Candidate> firstOfItsLook() {
+    private static Predicate<Pair> firstOfItsLook() {
         Set<Object> seen = new HashSet<>();
-        return candidate -> seen.add(look(candidate.runs().iterator().next().school()));
+        return pair -> seen.add(look(pair.one));
     }
 
     /** What stands in the odd space, whatever its size and its template. */
@@ -425,23 +436,47 @@ public final class CandidateFinder {
                 .computeIfAbsent(school, s -> set.divide(run, s));
     }
 
-    private Optional<Double> weigh(Map<RunId, School> schools) {
-        List<DividedRun> runs = new ArrayList<>();
+    private Optional<Weight> weight(Run run, School school) {
+        return weighed.computeIfAbsent(run.id(), id -> new HashMap<>())
+                .computeIfAbsent(school, s -> divided(run, s).map(d -> Weight.of(d, oddness(d), look(s), set.tape())));
+    }
+
+    /** What a school weighs on all runs of an axis; nothing if it leaves one no room. */
+    private Optional<Weight> weight(int axis, School school) {
+        Map<RunId, School> schools = new TreeMap<>();
+        set.onAxis(axis).forEach(run -> schools.put(run.id(), school));
+        return weight(schools);
+    }
+
+    private Optional<Weight> weight(Map<RunId, School> schools) {
+        Weight all = null;
         for (Run run : set.runs()) {
-            Optional<DividedRun> one = divided(run, schools.get(run.id()));
-            if (one.isEmpty()) {
-                return Optional.empty();
+            School school = schools.get(run.id());
+            if (school != null) {
+                Optional<Weight> one = weight(run, school);
+                if (one.isEmpty()) {
+                    return Optional.empty();
+                }
+                all = all == null ? one.get() : all.with(one.get());
             }
-            runs.add(one.get());
         }
-        double penalty = penalty(runs);
+        return Optional.ofNullable(all);
+    }
+
+    private Optional<Double> weigh(Map<RunId, School> schools) {
+        return weight(schools).map(w -> penalty(w, schools));
+    }
+
+    /** What runs weigh, and what follows for the borders tied to them; the schools are asked for only if there are any. */
+    private double penalty(Weight weight, Map<RunId, School> schools) {
+        double penalty = weight.penalty(set.judging(), set.wish().repeat(), UNLIKE_SPACES, TOO_WIDE);
         for (TiedSet other : tied) {
             penalty += other.tie()
                     .follow(schools)
                     .flatMap(followed -> other.finder().weigh(followed))
                     .orElse(TOO_WIDE);
         }
-        return Optional.of(penalty);
+        return penalty;
     }
 
     /**
@@ -458,58 +493,6 @@ public final class CandidateFinder {
                             run.id(), divided(run, schools.get(run.id())).orElseThrow()));
             return new Candidate(runs, penalty, reasons(runs.values()));
         });
-    }
-
-    private double penalty(List<DividedRun> runs) {
-        Judging j = set.judging();
-        double sum = 0;
-        double longest = 0;
-        double shortest = Double.MAX_VALUE;
-        double uneven = 0;
-        double over = 0;
-        int parts = 1;
-        double odd = 0;
-        double widest = 0;
-        double narrowest = Double.MAX_VALUE;
-        double off = 0;
-        boolean tooWide = false;
-        for (DividedRun run : runs) {
-            double repeat = run.division().repeat();
-            sum += repeat;
-            longest = Math.max(longest, repeat);
-            shortest = Math.min(shortest, repeat);
-            uneven = Math.max(uneven, run.division().unevenness());
-            over = Math.max(over, run.overRoom());
-            parts = Math.max(parts, run.parts());
-            odd = Math.max(odd, oddness(run));
-            widest = Math.max(widest, run.division().leftover());
-            narrowest = Math.min(narrowest, run.division().leftover());
-            off += run.marksBetween() == 0 ? 0 : 1 - (double) run.onTick(set.tape()) / run.marksBetween();
-            tooWide |= run.tooWide() > 0;
-        }
-        return j.offWanted() * Math.abs(sum / runs.size() - set.wish().repeat())
-                + j.mismatch() * (longest - shortest)
-                + j.offWanted() * uneven
-                + j.stretch() * Math.max(0, uneven - j.stretchUnseen())
-                + j.intoReserve() * over
-                + j.placement() * (parts - 1)
-                + j.unlike() * unlike(runs)
-                + j.readings() * off / runs.size()
-                + j.oddSpace() * (odd + UNLIKE_SPACES * (widest - narrowest) / (sum / runs.size()))
-                + (tooWide ? TOO_WIDE : 0);
-    }
-
-    private static int unlike(List<DividedRun> runs) {
-        DividedRun first = runs.get(0);
-        int unlike = 0;
-        unlike += runs.stream()
-                        .allMatch(
-                                r -> r.division().onCentre() == first.division().onCentre())
-                ? 0
-                : 1;
-        unlike += runs.stream().allMatch(r -> look(r.school()).equals(look(first.school()))) ? 0 : 1;
-        unlike += runs.stream().anyMatch(r -> r.school() instanceof School.HalfSteps) ? 1 : 0;
-        return unlike;
     }
 
     private double oddness(DividedRun run) {

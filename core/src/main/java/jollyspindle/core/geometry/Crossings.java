@@ -77,13 +77,16 @@ public final class Crossings {
         places.add(nearest);
     }
 
-    private static void circles(Arc c, Arc d, List<Point> places) {
+    private static void circles(Arc one, Arc other, List<Point> places) {
+        // Reckoned from the smaller circle: from a very large one, rounding would carry places off both.
+        Arc c = one.radius() <= other.radius() ? one : other;
+        Arc d = c == one ? other : one;
         double between = c.centre().distance(d.centre());
         if (between < SAME) {
             return;
         }
         Point u = d.centre().minus(c.centre()).times(1 / between);
-        double along = (between * between + (c.radius() - d.radius()) * (c.radius() + d.radius())) / (2 * between);
+        double along = ((between - d.radius()) * (between + d.radius()) + c.radius() * c.radius()) / (2 * between);
         double half = Math.sqrt(Math.max(0, (c.radius() - along) * (c.radius() + along)));
         Point foot = c.centre().plus(u.times(along));
         places.add(foot.plus(u.turnedLeft().times(half)));

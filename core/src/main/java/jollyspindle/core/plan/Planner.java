@@ -3,6 +3,7 @@ package jollyspindle.core.plan;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.CandidateFinder;
 import jollyspindle.core.division.DividedRun;
+import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.Run;
 import jollyspindle.core.division.RunSet;
 import jollyspindle.core.division.School;
@@ -10,6 +11,7 @@ import jollyspindle.core.division.Tie;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.MeasureInspector;
 import jollyspindle.core.inspection.RunInspector;
+import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.motif.SingleArcs;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
@@ -20,6 +22,7 @@ import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Squareness;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Concern;
+import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateInspector;
 
@@ -43,12 +46,24 @@ import java.util.TreeMap;
  */
 public final class Planner {
 
-    /** What the candidates of a group depend on. */
-    private record Weighed(RunSet set, List<Tied> tied) {}
+    /** What the candidates of a group depend on; its runs and whatever of the job decides how they are weighed. */
+    private record Weighed(Subject subject, List<Tied> tied) {}
 
-    private record Tied(Tie tie, RunSet set) {}
+    private record Subject(
+            List<Run> runs,
+            RunLayout layout,
+            List<Template> templates,
+            Machine machine,
+            TapeScale tape,
+            Judging judging,
+            OptionalDouble unit) {}
+
+    private record Tied(Tie tie, Subject subject) {}
 
     private Map<Weighed, CandidateFinder> remembered = Map.of();
+
+    /** The round edges of templates that have been cut. */
+    private final Map<Template, List<ArcTemplate>> cut = new HashMap<>();
 
     /** Plans a job, whatever state it is in. */
     public static WorkPlan plan(QuiltJob job) {
@@ -120,7 +135,8 @@ public final class Planner {
         private final Quilt quilt;
         private final QuiltShape shape;
         private final List<Finding> findings;
-        private final Map<GroupId, RunSet> sets = new TreeMap<>();
+        private final Map<GroupId, Subject> subjects = new TreeMap<>();
+        private final Map<GroupId, CandidateFinder> finders = new TreeMap<>();
         private final Map<GroupId, GroupPlan> groups = new TreeMap<>();
         private final List<RunPlan> runs = new ArrayList<>();
         private final Map<Weighed, CandidateFinder> used = new HashMap<>();
@@ -136,11 +152,14 @@ public final class Planner {
         WorkPlan plan() {
             List<Template> looked = new ArrayList<>();
             for (GroupId group : quilt.groups()) {
-                template(group, looked).ifPresent(arc -> sets.put(group, set(group, arc)));
+                if (isUsable(group, looked)) {
+                    subjects.put(group, subject(group));
+                }
             }
-            sets.keySet().forEach(this::divide);
+            subjects.keySet().forEach(this::divide);
             groups.values().forEach(this::layOut);
             remembered = used;
+            cut.keySet().retainAll(job.templates());
             return new WorkPlan(
                     job,
                     Optional.of(shape),
@@ -152,12 +171,12 @@ public final class Planner {
                             .toList());
         }
 
-        /** The template of a group, if it can be used; what is the matter with it is told once. */
-        private Optional<ArcTemplate> template(GroupId group, List<Template> looked) {
-            Optional<ArcTemplate> arc = job.arc(group);
+        /** Whether a group's template can be used; what is the matter with it is told once. */
+        private boolean isUsable(GroupId group, List<Template> looked) {
+            Optional<ArcTemplate> arc = arc(group);
             if (arc.isEmpty()) {
                 findings.add(new Finding.NoTemplate(quilt.runs(group).get(0)));
-                return arc;
+                return false;
             }
             Template template = job.chosenTemplate(group).orElseThrow();
             boolean first = !looked.contains(template);
@@ -171,55 +190,87 @@ public final class Planner {
                             arc.get().edgeRadius(),
                             job.machine().footRadius()));
                 }
-                return Optional.empty();
+                return false;
             }
             if (first) {
                 TemplateInspector.inspect(template, job.machine()).stream()
                         .filter(Planner::concernsTheJob)
                         .forEach(c -> findings.add(new Finding.TemplateConcern(template.name(), c)));
             }
-            return arc;
+            return true;
         }
 
-        private RunSet set(GroupId group, ArcTemplate template) {
+        /** The edge a group is stitched along. Cutting templates takes a while, so those that were cut are asked first. */
+        private Optional<ArcTemplate> arc(GroupId group) {
+            return job.chosenTemplate(group)
+                    .map(template -> cut.computeIfAbsent(template, Template::arcs))
+                    .flatMap(arcs -> arcs.stream()
+                            .filter(arc -> job.layout(group)
+                                    .guideId()
+                                    .filter(arc.guideId()::equals)
+                                    .isPresent())
+                            .findFirst()
+                            .or(() -> arcs.stream().findFirst()));
+        }
+
+        private Subject subject(GroupId group) {
             List<Run> all = quilt.runs(group).stream()
                     .map(shape::run)
                     .map(frame -> new Run(frame.id(), frame.length(), frame.room(), frame.clearance()))
                     .toList();
-            List<ArcTemplate> others = job.templates().stream()
-                    .flatMap(t -> t.arcs().stream())
-                    .filter(arc -> arc.difficulty(job.machine()).isEmpty())
-                    .toList();
-            return new RunSet(
+            RunLayout layout = job.layout(group);
+            return new Subject(
                     all,
-                    template,
-                    others,
+                    // What was chosen isn't weighed by itself.
+                    layout.choosingNone(),
+                    job.templates(),
                     job.machine(),
                     job.tape(),
-                    job.layout(group).wish(),
                     job.judging(),
                     quilt.unit(group));
         }
 
+        private RunSet set(GroupId group) {
+            Subject subject = subjects.get(group);
+            List<ArcTemplate> others = job.templates().stream()
+                    .flatMap(t -> cut.computeIfAbsent(t, Template::arcs).stream())
+                    .filter(arc -> arc.difficulty(job.machine()).isEmpty())
+                    .toList();
+            return new RunSet(
+                    subject.runs(),
+                    arc(group).orElseThrow(),
+                    others,
+                    subject.machine(),
+                    subject.tape(),
+                    subject.layout().wish(),
+                    subject.judging(),
+                    subject.unit());
+        }
+
         /** A group's finder, remembered if it has been used before; the borders tied to it count with it. */
         private CandidateFinder finder(GroupId group) {
-            List<Tied> tied = sets.keySet().stream()
+            CandidateFinder known = finders.get(group);
+            if (known != null) {
+                return known;
+            }
+            List<Tied> tied = subjects.keySet().stream()
                     .flatMap(other -> job.layout(other).tie().stream()
                             .filter(tie -> GroupId.border(tie.to()).equals(group)
                                     && GroupId.border(tie.border()).equals(other))
-                            .map(tie -> new Tied(tie, sets.get(other))))
+                            .map(tie -> new Tied(tie, subjects.get(other))))
                     .toList();
-            Weighed key = new Weighed(sets.get(group), tied);
+            Weighed key = new Weighed(subjects.get(group), tied);
             CandidateFinder finder = remembered.get(key);
             if (finder == null) {
                 finder = new CandidateFinder(
-                        sets.get(group),
+                        set(group),
                         tied.stream()
                                 .map(t -> new CandidateFinder.TiedSet(
                                         finder(GroupId.border(t.tie().border())), t.tie()))
                                 .toList());
             }
             used.put(key, finder);
+            finders.put(group, finder);
             return finder;
         }
 

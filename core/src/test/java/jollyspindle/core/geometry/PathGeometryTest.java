@@ -58,6 +58,24 @@ class PathGeometryTest {
         assertThat(area).isCloseTo(buffer.getArea(), within(1e-4 * (1 + buffer.getArea())));
     }
 
+    /** An arc so large that it is almost straight crosses a small one at the same place, whichever is asked first. */
+    @Property
+    void crossingsDontDependOnWhichIsAskedFirst(
+            @ForAll @DoubleRange(min = 0.5, max = 20) double small,
+            @ForAll @DoubleRange(min = 100, max = 200_000) double large,
+            @ForAll @DoubleRange(min = -0.9, max = 0.9) double off) {
+        Arc one = new Arc(new Point(0, 0), small, -1.5, 3);
+        Arc other = new Arc(new Point(off * small, -large), large, Math.PI / 2 + 3 * small / large, -6 * small / large);
+        List<Crossings.Crossing> there = Crossings.of(one, other);
+        List<Crossings.Crossing> back = Crossings.of(other, one);
+        assertThat(there).hasSameSizeAs(back).isNotEmpty();
+        for (Crossings.Crossing c : there) {
+            assertThat(one.at(c.onFirst()).distance(other.at(c.onSecond()))).isLessThan(1e-8);
+            assertThat(back).anySatisfy(b -> assertThat(other.at(b.onFirst()).distance(one.at(c.onFirst())))
+                    .isLessThan(1e-7));
+        }
+    }
+
     @Property
     void areasAndInsidesAgreeWithAwt(
             @ForAll @IntRange(max = 100_000) int seed,

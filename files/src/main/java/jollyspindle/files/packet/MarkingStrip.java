@@ -110,7 +110,7 @@ final class MarkingStrip {
     private static void join(Sheet sheet, double x, double top, int joint, int inward) throws IOException {
         sheet.line(x, top, x, top + HIGH, JOIN);
         double middle = x + 0.13 * inward;
-        double y = top + 0.38;
+        double y = top + 0.25;
         sheet.polygon(
                 List.of(
                         new Point(middle - 0.09, y),
