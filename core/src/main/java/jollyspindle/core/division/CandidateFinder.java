@@ -375,7 +375,7 @@ public final class CandidateFinder {
         List<Filling> fillings = new ArrayList<>(List.of(new Filling.TwoHalfArcs(), new Filling.OwnMotif()));
         set.others().forEach(t -> fillings.add(new Filling.LargerArc(t.templateId(), t.guideId())));
         return IntStream.of(most, most - 1)
-                .filter(each -> each >= 1 && each <= Counts.MOST)
+                .filter(each -> each >= 1 && each <= Counts.MOST && isWished(2 * each, axis))
                 .boxed()
                 .flatMap(each -> fillings.stream().map(f -> new School.CornersIn(repeat, each, f)));
     }

@@ -7,6 +7,7 @@ import jollyspindle.core.shelf.ArcFit;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * A run divided, and what stands on its cells.
@@ -22,15 +23,12 @@ public record DividedRun(Run run, School school, RunDivision division, List<Figu
         return run.id();
     }
 
-    /** How the template suits the run's first whole repeat, or its halves if there is none; nothing if it can't span it. */
+    /** How the template suits the run's first whole repeat that it can span, or its halves; nothing if it can span none. */
     public Optional<ArcFit> fit() {
-        return figures.stream()
-                .filter(f -> f.cell().kind() == Cell.Kind.REPEAT)
-                .findFirst()
-                .or(() -> figures.stream()
-                        .filter(f -> f.cell().kind() == Cell.Kind.HALF)
-                        .findFirst())
-                .flatMap(Figure::arc);
+        return Stream.of(Cell.Kind.REPEAT, Cell.Kind.HALF)
+                .flatMap(kind -> figures.stream().filter(f -> f.cell().kind() == kind))
+                .flatMap(f -> f.arc().stream())
+                .findFirst();
     }
 
     /** How far the highest crown passes the room it has, in inches; below 0 if room is left. */

@@ -140,13 +140,13 @@ public record QuiltJob(
         return withTemplates(all);
     }
 
-    /** What was decided for a group; while nothing was, the innermost border's template and repeat. */
+    /** What was decided for a group; while nothing was, the template and the repeat of the first for which something was. */
     public RunLayout layout(GroupId group) {
         RunLayout own = layouts.get(group);
         if (own != null) {
             return own;
         }
-        RunLayout first = layouts.get(FIRST);
+        RunLayout first = layouts.isEmpty() ? null : layouts.get(layouts.firstKey());
         return first == null
                 ? RunLayout.of(Optional.empty(), USUAL_REPEAT)
                 : RunLayout.of(first.templateId(), first.wish().repeat()).withGuide(first.guideId());
