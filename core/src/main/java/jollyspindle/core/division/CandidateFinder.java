@@ -592,10 +592,20 @@ public final class CandidateFinder {
             reasons.add(new Reason.HalvesAtCorners());
         }
         all.stream()
+                .filter(r -> r.school() instanceof School.ByIncrements)
+                .max(Comparator.comparingDouble(r -> Math.abs(sliver(r))))
+                .filter(r -> Math.abs(sliver(r)) > SAME)
+                .ifPresent(r ->
+                        reasons.add(new Reason.Sliver(sliver(r), r.division().onCentre() == OnCentre.VALLEY)));
+        all.stream()
                 .filter(r -> r.school() instanceof School.ByPiecing)
                 .map(r -> (School.ByPiecing) r.school())
                 .findFirst()
                 .ifPresent(s -> reasons.add(new Reason.SeamsMark(s.units(), s.parts())));
+    }
+
+    private static double sliver(DividedRun run) {
+        return ((School.ByIncrements) run.school()).sliver(run.run().length());
     }
 
     /** What could stand astride the mitre; strips and arcs off the seam have no such place. */

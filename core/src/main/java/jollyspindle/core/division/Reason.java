@@ -129,6 +129,19 @@ public sealed interface Reason {
     }
 
     /**
+     * A stencil's marks run in from both ends leave a sliver in the middle, merged into one mark.
+     *
+     * @param inches of it, on the run where it is largest; below 0 if it is lacking there
+     * @param shared whether two repeats share it; otherwise the one about the centre takes it all
+     */
+    record Sliver(double inches, boolean shared) implements Reason {
+        @Override
+        public Tone tone() {
+            return Tone.PLAIN;
+        }
+    }
+
+    /**
      * How many marks between the ends lie on a tick of the tape.
      *
      * @param on of them do

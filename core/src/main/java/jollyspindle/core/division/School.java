@@ -401,6 +401,16 @@ public sealed interface School {
             return found;
         }
 
+        /**
+         * What the marks from both ends leave between them in the middle of a run.
+         *
+         * @param length of the run, in inches
+         * @return in inches; below 0 if it is lacking there
+         */
+        public double sliver(double length) {
+            return length - marks(length) * step;
+        }
+
         private long marks(double length) {
             return Math.round(length / step);
         }

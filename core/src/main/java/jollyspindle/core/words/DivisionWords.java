@@ -258,6 +258,14 @@ public record DivisionWords(Words words) {
                     ? "pieced seams mark every valley"
                     : "pieced seams mark every " + ordinal(seams.parts()) + " valley";
         }
+        if (reason instanceof Reason.Sliver sliver) {
+            String size = words.difference(sliver.inches());
+            String more = sliver.inches() > 0 ? " longer" : " shorter";
+            return "the marks leave " + size + (sliver.inches() > 0 ? " over" : " too little") + " in the middle: "
+                    + (sliver.shared()
+                            ? "the two repeats beside it are " + words.difference(sliver.inches() / 2) + more
+                            : "the repeat there is " + size + more);
+        }
         if (reason instanceof Reason.Readings readings) {
             return readings.on() + " of " + Words.count(readings.of(), "mark") + " on a tick of the tape";
         }
@@ -323,6 +331,11 @@ public record DivisionWords(Words words) {
         return Math.abs(off) < 1.0 / 128
                 ? "as high as its neighbours"
                 : words.difference(off) + (off > 0 ? " higher" : " lower") + " than its neighbours";
+    }
+
+    /** What a cornerstone's own arcs want: from midpoint to midpoint of its sides, W/√2 (derived). */
+    public String cornerstone(double side) {
+        return "a cornerstone's arcs run from midpoint to midpoint, " + words.length(side / Math.sqrt(2)) + " wide";
     }
 
     /** All of a candidate's reasons in a row. */

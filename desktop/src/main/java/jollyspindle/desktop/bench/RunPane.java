@@ -9,6 +9,8 @@ import jollyspindle.core.division.School;
 import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.quilt.Corners;
+import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
@@ -196,6 +198,11 @@ final class RunPane extends VBox {
     /** What the corner could do with the end pieces. */
     private String corner(DividedRun run, double end) {
         GroupPlan group = bench.group().orElseThrow();
+        if (run.id() instanceof RunId.BorderRun border
+                && bench.job().quilt().border(border.border()).corners() == Corners.CORNERSTONES) {
+            double side = bench.job().quilt().length(Dimension.depth(border.border(), border.where()));
+            return "; " + new DivisionWords(bench.words()).cornerstone(side);
+        }
         Optional<CornerArc> arc = run.id().side().isEmpty()
                 ? Optional.empty()
                 : CornerArc.of(

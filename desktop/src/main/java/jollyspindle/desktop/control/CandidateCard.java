@@ -74,7 +74,8 @@ public final class CandidateCard extends ToggleButton {
                     .map(words::reason)
                     .collect(Collectors.joining("; "));
             if (!said.isEmpty()) {
-                Label label = new Label((tone == Reason.Tone.WARNING ? "Take care: " : "") + said);
+                Label label =
+                        new Label((tone == Reason.Tone.WARNING ? "Take care: " + said : Words.capital(said)) + ".");
                 label.setWrapText(true);
                 label.getStyleClass()
                         .add(
