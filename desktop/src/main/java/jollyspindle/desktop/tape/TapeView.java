@@ -71,6 +71,10 @@ public final class TapeView extends VBox {
     private double to = Double.NaN;
     private RunId shownRun;
     private ValleyDrag drag;
+
+    /** Whether a mark was clicked, and so stays pointed at while the mouse goes elsewhere. */
+    private boolean held;
+
     private double pressedX;
     private Stretch pressedView;
 
@@ -105,8 +109,13 @@ public final class TapeView extends VBox {
         drawing.widthProperty().addListener(o -> draw());
         // The type grows only after its style is applied, so the drawing follows a moment later.
         look.scaleProperty().addListener(o -> Platform.runLater(this::draw));
-        drawing.setOnMouseMoved(
-                e -> bench.pointedProperty().set(nearest(e.getX(), GRASP).orElse(null)));
+        drawing.setOnMouseMoved(e -> {
+            if (!held || bench.pointedProperty().get() == null) {
+                held = false;
+                bench.pointedProperty().set(nearest(e.getX(), GRASP).orElse(null));
+            }
+        });
+        drawing.setOnMouseClicked(this::clicked);
         drawing.setOnMousePressed(this::pressed);
         drawing.setOnMouseDragged(this::dragged);
         drawing.setOnMouseReleased(this::released);
@@ -258,9 +267,9 @@ public final class TapeView extends VBox {
         refused.setText("");
         bench.run().ifPresent(run -> {
             pressedView = view(run);
-            nearest(e.getX(), NEAR)
-                    .flatMap(m -> pointedValley(run).filter(m::equals))
-                    .ifPresent(m -> drag = new ValleyDrag(bench, run, m.number()));
+            Optional<Mark> taken = nearest(e.getX(), NEAR);
+            taken.ifPresent(bench.pointedProperty()::set);
+            taken.flatMap(m -> pointedValley(run)).ifPresent(m -> drag = new ValleyDrag(bench, run, m.number()));
         });
         if (e.getClickCount() == 2 && drag != null) {
             bench.run()
@@ -290,6 +299,15 @@ public final class TapeView extends VBox {
         if (drag != null) {
             drag.end();
             drag = null;
+        }
+    }
+
+    /** A click holds the mark that is pointed at, for the keys and buttons that do something with it; beside all it lets go. */
+    private void clicked(MouseEvent e) {
+        if (e.isStillSincePress()) {
+            Optional<Mark> mark = nearest(e.getX(), GRASP);
+            held = mark.isPresent();
+            bench.pointedProperty().set(mark.orElse(null));
         }
     }
 
