@@ -73,6 +73,7 @@ public final class MainWindow {
     private final QuiltTable table;
     private final TapeView tape;
     private final CompareView compare;
+    private final LayOutBench layOut;
     private final MeasureBench measureBench;
     private final BorderPane tablePane = new BorderPane();
     private final Map<WorkStage, Region> benches = new EnumMap<>(WorkStage.class);
@@ -101,7 +102,7 @@ public final class MainWindow {
         measureBench = new MeasureBench(bench, this::toFoot);
         benches.put(WorkStage.MEASURE, bench(measureBench, 400));
         benches.put(WorkStage.SHELF, bench(shelfBench, 380));
-        LayOutBench layOut = new LayOutBench(bench, look);
+        layOut = new LayOutBench(bench, look);
         layOut.getStyleClass().add("bench");
         widen(layOut, 346);
         benches.put(WorkStage.LAY_OUT, layOut);
@@ -388,6 +389,14 @@ public final class MainWindow {
     public void tellFault() {
         messages.tell(
                 "Something went wrong inside Jolly Spindle. Your job is still here; save it under another name to be safe.");
+    }
+
+    MeasureBench measureBench() {
+        return measureBench;
+    }
+
+    LayOutBench layOutBench() {
+        return layOut;
     }
 
     QuiltTable table() {

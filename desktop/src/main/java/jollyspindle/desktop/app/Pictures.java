@@ -1,8 +1,18 @@
 package jollyspindle.desktop.app;
 
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.division.Candidate;
+import jollyspindle.core.division.School;
+import jollyspindle.core.division.Tie;
+import jollyspindle.core.quilt.Border;
+import jollyspindle.core.quilt.Corners;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.GroupId;
+import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.FootMeasurement;
+import jollyspindle.desktop.model.Scope;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.files.AtomicFile;
@@ -12,6 +22,8 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import javafx.application.Platform;
@@ -40,6 +52,19 @@ final class Pictures {
                 bench.start(DemoJob.heronWeir());
                 bench.stageProperty().set(WorkStage.MEASURE);
             }),
+            new Shot("measure-borders", (bench, window) -> {
+                bench.editQuilt("two more borders", quilt -> {
+                    Quilt more = quilt.withBorderOutside(Border.USUAL.withPlain(true))
+                            .withBorderOutside(Border.USUAL.with(Corners.CORNERSTONES));
+                    return more.measuring(Dimension.depth(2, Side.TOP), 1.5)
+                            .measuring(Dimension.depth(3, Side.TOP), 5.5);
+                });
+                bench.edit(
+                        "as many outside",
+                        job -> job.editing(
+                                GroupId.border(3), layout -> layout.with(Optional.of(new Tie(3, 1, Tie.Ratio.SAME)))));
+                window.measureBench().focus(Dimension.depth(3, Side.TOP));
+            }),
             new Shot("shelf", (bench, window) -> bench.stageProperty().set(WorkStage.SHELF)),
             new Shot("shelf-find", (bench, window) -> window.shelf().find()),
             new Shot("shelf-foot", (bench, window) -> {
@@ -57,7 +82,24 @@ final class Pictures {
                 bench.start(DemoJob.heronWeir());
                 bench.stageProperty().set(WorkStage.LAY_OUT);
             }),
+            new Shot("lay-out-compared", (bench, window) -> {
+                List<Candidate> ways = bench.group().orElseThrow().candidates();
+                bench.compare(ways.get(0), true);
+                bench.compare(ways.get(3), true);
+                bench.compare(ways.get(5), true);
+                bench.comparingProperty().set(true);
+            }),
+            new Shot("lay-out-by-hand", (bench, window) -> {
+                bench.comparingProperty().set(false);
+                bench.scopeProperty().set(Scope.ONE);
+                bench.divide(Map.of(RunId.of(Side.TOP), new School.ByHand(10, Map.of(3, 21.0, 7, 50.5))));
+                window.layOutBench().showRun();
+                bench.layZero(bench.run().orElseThrow().laidOut().marks().get(6));
+            }),
             new Shot("lay-out-side-large", (bench, window) -> {
+                bench.start(DemoJob.heronWeir());
+                window.layOutBench().showWays();
+                bench.scopeProperty().set(Scope.ALL);
                 bench.choose(Side.RIGHT);
                 window.table().zoomToSide();
 

@@ -139,6 +139,16 @@ public final class LayOutBench extends VBox {
         show();
     }
 
+    /** Shows the ways to come out. */
+    public void showWays() {
+        turnTo(Page.WAYS);
+    }
+
+    /** Shows the run that is looked at by itself. */
+    public void showRun() {
+        turnTo(Page.RUN);
+    }
+
     private static ScrollPane scrolled(Region content) {
         ScrollPane pane = new ScrollPane(content);
         pane.setFitToWidth(true);

@@ -110,6 +110,7 @@ final class WaysPane extends VBox {
     /** Draws everything anew, since it looks otherwise now. */
     void redraw() {
         shown = List.of();
+        cards.getChildren().clear();
         show();
     }
 

@@ -111,12 +111,8 @@ public final class CompareView extends VBox {
         row = line(row, "Way", ways, c -> said.kind(c));
         row = line(row, "Counts", ways, said::counts);
         row = line(row, "Repeats", ways, said::repeats);
-        row = line(row, "Rises", ways, said::rise);
-        row = line(row, "Change", ways, c -> bench.words()
-                .difference(c.runs().stream()
-                        .mapToDouble(r -> r.division().largestChange())
-                        .max()
-                        .orElse(0)));
+        row = line(row, "Rises", ways, c -> said.rise(c).replaceFirst("^rise ", ""));
+        row = line(row, "Change", ways, this::change);
         row = line(row, "Centre", ways, c -> of(c, said, Reason.Centres.class));
         row = line(row, "Odd space", ways, c -> {
             String middle = of(c, said, Reason.Middle.class);
@@ -161,6 +157,15 @@ public final class CompareView extends VBox {
             canvas.relocate(pictures.getWidth() * NAMES / 100 + i * width, 0);
             pictures.getChildren().add(canvas);
         }
+    }
+
+    /** The largest change of a repeat against the one that is meant. */
+    private String change(Candidate candidate) {
+        double most = candidate.runs().stream()
+                .mapToDouble(r -> r.division().largestChange())
+                .max()
+                .orElse(0);
+        return most < 1e-6 ? "none" : bench.words().difference(most);
     }
 
     private static String of(Candidate candidate, DivisionWords said, Class<? extends Reason> kind) {

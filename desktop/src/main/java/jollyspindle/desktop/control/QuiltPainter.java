@@ -335,7 +335,7 @@ final class QuiltPainter {
         for (int border = 1; border <= bench.job().quilt().borders().size(); border++) {
             double depth = bench.job().quilt().length(Dimension.depth(border, side));
             // Beyond the crowns, where the stitching leaves room; on a narrow one in its middle.
-            double share = depth * view.scale() < 40 ? 0.5 : 0.68;
+            double share = depth * view.scale() < 26 ? 0.5 : 0.68;
             if (depth * view.scale() > 14) {
                 depth(bench.words().exact(depth) + " deep", middle.plus(inward.times(-inside - depth * share)), side);
             }

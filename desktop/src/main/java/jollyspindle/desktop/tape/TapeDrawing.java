@@ -1,5 +1,6 @@
 package jollyspindle.desktop.tape;
 
+import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.School;
 import jollyspindle.core.geometry.Arc;
@@ -153,6 +154,7 @@ final class TapeDrawing {
 
     private static double room(RunPlan run, Stretch view) {
         double narrowest = run.division().cells().stream()
+                .filter(c -> c.kind() != Cell.Kind.HALF)
                 .mapToDouble(c -> c.width())
                 .min()
                 .orElse(run.division().repeat());

@@ -32,7 +32,7 @@ final class TapeTools extends FlowPane {
     private boolean showing;
 
     TapeTools(TapeView tape, Workbench bench) {
-        super(14, 4);
+        super(12, 4);
         this.tape = tape;
         this.bench = bench;
         setAlignment(Pos.CENTER_LEFT);
@@ -40,7 +40,7 @@ final class TapeTools extends FlowPane {
         for (Zero kind : Zero.values()) {
             zero.getChildren().add(zero(kind));
         }
-        HBox show = row("show");
+        HBox show = row("");
         for (TapeDrawing.Reading reading : TapeDrawing.Reading.values()) {
             show.getChildren().add(reading(reading));
         }
@@ -62,7 +62,7 @@ final class TapeTools extends FlowPane {
         beside.setOnAction(e -> tape.lay(beside.getValue()));
         ToggleButton snap = new ToggleButton("snap");
         snap.setId("tape-snap");
-        snap.getStyleClass().add("zero-button");
+        snap.getStyleClass().add("tape-button");
         snap.setSelected(tape.isSnapping());
         snap.setTooltip(new Tooltip("A dragged valley goes to the tape's ticks; hold Alt to do otherwise for once"));
         snap.setOnAction(e -> tape.snap(snap.isSelected()));
@@ -113,9 +113,9 @@ final class TapeTools extends FlowPane {
 
     private static String name(TapeView.Beside other) {
         return switch (other) {
-            case NONE -> "one tape";
-            case OPPOSITE -> "and opposite";
-            case NEXT -> "and next side";
+            case NONE -> "one side";
+            case OPPOSITE -> "opposite";
+            case NEXT -> "next side";
         };
     }
 
@@ -123,7 +123,7 @@ final class TapeTools extends FlowPane {
         String name = kind.name().toLowerCase(Locale.ROOT);
         ToggleButton button = new ToggleButton(name);
         button.setId("zero-" + name);
-        button.getStyleClass().add("zero-button");
+        button.getStyleClass().add("tape-button");
         button.setTooltip(new Tooltip(
                 switch (kind) {
                     case LEFT -> "Read the tape from the left end (Home)";
@@ -149,7 +149,7 @@ final class TapeTools extends FlowPane {
         String name = reading.name().toLowerCase(Locale.ROOT);
         ToggleButton button = new ToggleButton(name);
         button.setId("show-" + name);
-        button.getStyleClass().add("zero-button");
+        button.getStyleClass().add("tape-button");
         button.setSelected(tape.shows(reading));
         button.setTooltip(new Tooltip(
                 switch (reading) {
