@@ -4,6 +4,7 @@ import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.words.DivisionWords;
+import jollyspindle.core.words.SquareWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.planjson.PlanJson;
@@ -50,6 +51,9 @@ final class PlanCommand implements Callable<Integer> {
     private static void summary(WorkPlan plan, PrintWriter out) {
         Words words = new Words(plan.job().tape());
         out.println(plan.job().name());
+        plan.squareness()
+                .ifPresent(s -> out.println(new SquareWords(words)
+                        .text(s, plan.job().quilt(), plan.job().judging().squareLimit())));
         DivisionWords said = new DivisionWords(words);
         for (GroupPlan group : plan.groups()) {
             out.println(Words.name(group.id(), plan.job().quilt()) + ": "

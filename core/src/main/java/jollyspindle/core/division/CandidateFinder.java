@@ -590,6 +590,8 @@ public final class CandidateFinder {
                         corner(r))));
         if (all.stream().anyMatch(r -> r.school() instanceof School.HalfSteps)) {
             reasons.add(new Reason.HalvesAtCorners());
+        } else if (all.stream().allMatch(r -> r.end().isEmpty())) {
+            reasons.add(new Reason.ValleysAtCorners());
         }
         all.stream()
                 .filter(r -> r.school() instanceof School.ByIncrements)

@@ -112,6 +112,14 @@ public sealed interface Reason {
         }
     }
 
+    /** A valley stands at every corner. */
+    record ValleysAtCorners() implements Reason {
+        @Override
+        public Tone tone() {
+            return Tone.PLAIN;
+        }
+    }
+
     /** Half a repeat stands at every corner. */
     record HalvesAtCorners() implements Reason {
         @Override

@@ -250,6 +250,9 @@ public record DivisionWords(Words words) {
             return words.length(ends.width()) + " at each end"
                     + (ends.aside() ? ", little enough to leave" : ": " + ends(ends));
         }
+        if (reason instanceof Reason.ValleysAtCorners) {
+            return "a valley at each corner";
+        }
         if (reason instanceof Reason.HalvesAtCorners) {
             return "half an arc at each corner";
         }

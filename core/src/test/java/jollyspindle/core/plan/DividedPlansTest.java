@@ -404,6 +404,22 @@ class DividedPlansTest {
     }
 
     @Test
+    void aQuiltWithoutBordersHasItsStripsPlanned() {
+        QuiltJob job = three().withoutBorder(3).withoutBorder(2).withoutBorder(1);
+        WorkPlan bare = Planner.plan(job);
+        assertThat(bare.runs()).isEmpty();
+        assertThat(bare.findings()).extracting(Finding::code).containsExactly("no-template");
+        assertThat(bare.shape().orElseThrow().outer())
+                .isEqualTo(bare.shape().orElseThrow().body().corners());
+        GroupId strip = GroupId.strip(1);
+        WorkPlan plan = Planner.plan(job.editing(strip, l -> l.withTemplate("orchard-hill", Optional.empty())));
+        assertThat(plan.runs()).singleElement().satisfies(r -> {
+            assertThat(r.id()).isEqualTo(RunId.strip(1));
+            assertThat(r.division().length()).isEqualTo(60);
+        });
+    }
+
+    @Test
     void aTiedBorderFollows() {
         QuiltJob tied = three().editing(GroupId.border(3), l -> l.with(Optional.of(new Tie(3, 1, Tie.Ratio.SAME))));
         WorkPlan plan = Planner.plan(tied);

@@ -126,6 +126,7 @@ class DivisionWordsTest {
                         new Reason.Ends(2.5, EndUse.CORNER, false, Optional.of(new CornerArc(1, 0.5))),
                         "2 1/2 at each end: for the corner's motif; one arc astride the mitre would stand 1/2 past the room"),
                 Arguments.of(new Reason.HalvesAtCorners(), "half an arc at each corner"),
+                Arguments.of(new Reason.ValleysAtCorners(), "a valley at each corner"),
                 Arguments.of(new Reason.SeamsMark(2, 1), "pieced seams mark every valley"),
                 Arguments.of(new Reason.SeamsMark(3, 2), "pieced seams mark every second valley"),
                 Arguments.of(new Reason.SeamsMark(4, 3), "pieced seams mark every third valley"),

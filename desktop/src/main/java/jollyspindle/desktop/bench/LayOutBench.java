@@ -118,7 +118,8 @@ public final class LayOutBench extends VBox {
         house(null);
         // Its pictures take longer than a frame allows: they are drawn while they are looked at.
         InvalidationListener follow = o -> {
-            if (bench.stageProperty().get() == WorkStage.LAY_OUT) {
+            boolean waits = page == Page.WAYS && bench.isPreviewing();
+            if (bench.stageProperty().get() == WorkStage.LAY_OUT && !waits) {
                 show();
             }
         };

@@ -4,10 +4,12 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.List;
 import java.util.function.Function;
+import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.FXCollections;
 import javafx.scene.control.Label;
@@ -83,8 +85,15 @@ public final class MarkBench extends VBox {
                 bench.placementProperty().set(now);
             }
         });
-        bench.planProperty().addListener(o -> show());
-        bench.whereProperty().addListener(o -> show());
+        // Shown while it is looked at; a valley that is dragged elsewhere needn't wait for it.
+        InvalidationListener follow = o -> {
+            if (bench.stageProperty().get() == WorkStage.MARK) {
+                show();
+            }
+        };
+        bench.planProperty().addListener(follow);
+        bench.stageProperty().addListener(follow);
+        bench.whereProperty().addListener(follow);
         bench.pointedProperty()
                 .addListener(o -> select(marks, bench.pointedProperty().get()));
         bench.placementProperty()

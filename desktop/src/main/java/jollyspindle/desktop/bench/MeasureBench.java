@@ -14,6 +14,7 @@ import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
+import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.EnumMap;
@@ -23,6 +24,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import javafx.beans.InvalidationListener;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Hyperlink;
@@ -138,7 +140,14 @@ public final class MeasureBench extends VBox {
         getChildren().addAll(grid(labelled("Job name", name, nameSaid), labelled("Tape measure", tape, null)), row);
         getChildren().addAll(pages.values());
         turnTo(Page.BODY);
-        bench.planProperty().addListener(o -> show());
+        // Shown while it is looked at; a valley that is dragged elsewhere needn't wait for it.
+        InvalidationListener follow = o -> {
+            if (bench.stageProperty().get() == WorkStage.MEASURE) {
+                show();
+            }
+        };
+        bench.planProperty().addListener(follow);
+        bench.stageProperty().addListener(follow);
         show();
     }
 

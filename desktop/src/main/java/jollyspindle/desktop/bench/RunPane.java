@@ -54,6 +54,8 @@ final class RunPane extends VBox {
     private final ComboBox<SchoolKind> kind = new ComboBox<>();
     private final VBox numbers = new VBox(6);
     private final Label result = Labelled.wrapped("", "reason");
+    private final Label pinned = Labelled.wrapped("", "reason");
+    private final Button free = new Button("Let all pins go");
     private boolean showing;
 
     /** What the fields were made for; made anew only when that changes, so that the keyboard's place isn't lost. */
@@ -69,6 +71,7 @@ final class RunPane extends VBox {
                 begin(kind.getValue());
             }
         });
+        free.setId("run-unpin");
         result.setId("run-result");
         getChildren().addAll(Labelled.of("This run comes out", kind), numbers, result);
     }
@@ -156,10 +159,16 @@ final class RunPane extends VBox {
         showing = true;
         School school = run.get().school();
         kind.setValue(school.kind());
-        Object wanted = List.of(run.get().id(), school, bench.job().tape(), bench.shelf());
+        // A pin that is dragged changes what is said, not the fields.
+        Object numbered = school instanceof School.ByHand hand ? hand.count() : school;
+        Object wanted =
+                List.of(run.get().id(), school.kind(), numbered, bench.job().tape(), bench.shelf());
         if (!wanted.equals(madeFor)) {
             madeFor = wanted;
             numbers.getChildren().setAll(fields(run.get(), school));
+        }
+        if (school instanceof School.ByHand hand) {
+            showPins(hand);
         }
         result.getStyleClass().setAll("label", "reason");
         result.setText(said(run.get()));
@@ -280,23 +289,21 @@ final class RunPane extends VBox {
             return List.of(step, ways(School.ByIncrements.all(run.run().length(), steps.step()), steps));
         }
         School.ByHand hand = (School.ByHand) school;
-        Button free = new Button("Let all pins go");
-        free.setId("run-unpin");
-        free.setDisable(hand.pins().isEmpty());
-        free.setOnAction(e -> divide(new School.ByHand(hand.count(), Map.of())));
+        return List.of(count("run-count", "Repeats", hand.count(), n -> new School.ByHand(n, Map.of())), pinned, free);
+    }
+
+    private void showPins(School.ByHand hand) {
         String pins = new TreeMap<>(hand.pins())
                 .entrySet().stream()
                         .map(p ->
                                 "valley " + p.getKey() + " at " + bench.words().length(p.getValue()))
                         .collect(Collectors.joining(", "));
-        return List.of(
-                count("run-count", "Repeats", hand.count(), n -> new School.ByHand(n, Map.of())),
-                Labelled.wrapped(
-                        pins.isEmpty()
-                                ? "Drag a valley on the tape, or point at it there and press Enter."
-                                : "Pinned: " + pins + ".",
-                        "reason"),
-                free);
+        pinned.setText(
+                pins.isEmpty()
+                        ? "Drag a valley on the tape, or point at it there and press Enter."
+                        : "Pinned: " + pins + ".");
+        free.setDisable(hand.pins().isEmpty());
+        free.setOnAction(e -> divide(new School.ByHand(hand.count(), Map.of())));
     }
 
     private Node count(String id, String name, int now, IntFunction<School> with) {

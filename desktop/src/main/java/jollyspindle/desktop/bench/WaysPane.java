@@ -1,6 +1,7 @@
 package jollyspindle.desktop.bench;
 
 import jollyspindle.core.division.Candidate;
+import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.desktop.control.CandidateCard;
@@ -9,8 +10,10 @@ import jollyspindle.desktop.model.Scope;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.collections.ListChangeListener;
@@ -44,6 +47,8 @@ final class WaysPane extends VBox {
     private final Button compare = new Button();
     private List<Candidate> shown = List.of();
     private RunId shownFor;
+    private Optional<TapeScale> shownTape = Optional.empty();
+    private Map<Candidate, Node> made = new IdentityHashMap<>();
 
     WaysPane(Workbench bench, Look look) {
         super(6);
@@ -110,6 +115,7 @@ final class WaysPane extends VBox {
     /** Draws everything anew, since it looks otherwise now. */
     void redraw() {
         shown = List.of();
+        made.clear();
         cards.getChildren().clear();
         show();
     }
@@ -124,11 +130,21 @@ final class WaysPane extends VBox {
                 || !bench.whereProperty().get().equals(shownFor)
                 || cards.getChildren().isEmpty()) {
             shown = candidates;
-            shownFor = bench.whereProperty().get();
+            if (!bench.whereProperty().get().equals(shownFor)
+                    || !Optional.of(bench.job().tape()).equals(shownTape)) {
+                made.clear();
+            }
+            // Cards of the same candidates are used again: a valley that is dragged changes but one.
+            Map<Candidate, Node> kept = new IdentityHashMap<>();
             List<Node> next = new ArrayList<>();
             for (Candidate candidate : candidates) {
-                next.add(card(candidate, next.isEmpty()));
+                Node node = made.get(candidate);
+                kept.put(candidate, node == null ? card(candidate, next.isEmpty()) : node);
+                next.add(kept.get(candidate));
             }
+            made = kept;
+            shownTape = Optional.of(bench.job().tape());
+            shownFor = bench.whereProperty().get();
             cards.getChildren().setAll(next);
             if (next.isEmpty()) {
                 Label empty =

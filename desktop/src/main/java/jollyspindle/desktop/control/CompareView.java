@@ -114,10 +114,16 @@ public final class CompareView extends VBox {
         row = line(row, "Rises", ways, c -> said.rise(c).replaceFirst("^rise ", ""));
         row = line(row, "Change", ways, this::change);
         row = line(row, "Centre", ways, c -> of(c, said, Reason.Centres.class));
-        row = line(row, "Odd space", ways, c -> {
+        row = line(
+                row,
+                "Corners",
+                ways,
+                c -> of(c, said, Reason.ValleysAtCorners.class)
+                        + of(c, said, Reason.HalvesAtCorners.class)
+                        + of(c, said, Reason.Ends.class));
+        row = line(row, "Middle", ways, c -> {
             String middle = of(c, said, Reason.Middle.class);
-            String ends = of(c, said, Reason.Ends.class);
-            return middle.isEmpty() && ends.isEmpty() ? "none" : middle + ends;
+            return middle.isEmpty() ? "no odd space" : middle;
         });
         row = line(
                 row,

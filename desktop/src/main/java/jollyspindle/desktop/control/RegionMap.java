@@ -44,6 +44,7 @@ public final class RegionMap extends VBox {
     private final Consumer<RunId> opened;
     private final Predicate<Object> dropped;
     private List<Object> listed = List.of();
+    private List<Object> drawn = List.of();
 
     /**
      * A map for a workbench.
@@ -67,8 +68,16 @@ public final class RegionMap extends VBox {
 
     private void show() {
         list();
-        map.getChildren().clear();
         QuiltShape shape = bench.plan().shape().orElse(null);
+        List<Object> wanted = List.of(
+                Optional.ofNullable(shape),
+                bench.whereProperty().get(),
+                bench.job().quilt().groups());
+        if (wanted.equals(drawn)) {
+            return;
+        }
+        drawn = wanted;
+        map.getChildren().clear();
         if (shape == null) {
             placeholder();
             return;

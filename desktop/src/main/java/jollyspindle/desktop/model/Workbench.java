@@ -1,6 +1,7 @@
 package jollyspindle.desktop.model;
 
 import jollyspindle.core.division.Candidate;
+import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.School;
 import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.marking.Mark;
@@ -82,18 +83,19 @@ public final class Workbench {
         start(newJob());
     }
 
-    /** A job with nothing measured, for the shelf's machine and its first arc. */
+    /** A job with nothing measured, for the shelf's machine and its first arc, judged as the job before it was. */
     public QuiltJob newJob() {
         Optional<Template> arc = shelf().templates().stream()
                 .filter(t -> !t.retired() && t.kind() == Kind.ARC && !t.arcs().isEmpty())
                 .findFirst();
         return new QuiltJob(
-                "New quilt",
-                TapeScale.SIXTEENTHS,
-                shelf().machine(),
-                Quilt.unmeasured(),
-                arc.stream().toList(),
-                RunLayout.of(arc.map(Template::id), 6));
+                        "New quilt",
+                        TapeScale.SIXTEENTHS,
+                        shelf().machine(),
+                        Quilt.unmeasured(),
+                        arc.stream().toList(),
+                        RunLayout.of(arc.map(Template::id), 6))
+                .with(plan.get() == null ? Judging.usual() : job().judging());
     }
 
     /** Lays another shelf beside the table, with no history; a new job that nobody has touched begins with it. */
@@ -204,8 +206,14 @@ public final class Workbench {
         beforePreview = null;
         if (before != null && !before.equals(desk())) {
             history.did(name, before);
+            // The same plan once more, for those who wait until the preview is over.
             plan.set(plan.get().withFindings(List.of()));
         }
+    }
+
+    /** Whether what is shown is a preview, which isn't remembered yet. */
+    public boolean isPreviewing() {
+        return beforePreview != null;
     }
 
     /** Lets go what was previewed. */

@@ -71,6 +71,7 @@ final class TapeDrawing {
     private final Look look;
     private final Words words;
     private final Map<String, List<Text>> byMark = new HashMap<>();
+    private final List<Node> nodes = new ArrayList<>();
     private final Map<String, Double> widths;
     private final Text measure = new Text();
 
@@ -87,9 +88,9 @@ final class TapeDrawing {
         this.widths = widths;
     }
 
-    /** The texts of each mark's reading, by the mark's id. */
-    Map<String, List<Text>> byMark() {
-        return byMark;
+    /** Puts everything that was drawn on the pane, at once. */
+    void show() {
+        pane.getChildren().setAll(nodes);
     }
 
     /** Grows with the type. */
@@ -101,7 +102,7 @@ final class TapeDrawing {
     void first(RunPlan run, Stretch view, Shown shown) {
         double bandTop = px(HEIGHT - BAND);
         double seam = bandTop - px(BELOW_SEAM);
-        pane.getChildren().add(band(view, bandTop));
+        nodes.add(band(view, bandTop));
         ticks(run, view, shown.zero(), bandTop);
         arcs(run, view, seam);
         pins(run, view, bandTop);
@@ -121,7 +122,7 @@ final class TapeDrawing {
         double top = px(HEIGHT + 20);
         Rectangle band = band(view, top);
         band.setHeight(px(20));
-        pane.getChildren().add(band);
+        nodes.add(band);
         double room = room(run, view);
         for (Mark mark : run.laidOut().marks()) {
             if (mark.kind() != Mark.Kind.VALLEY || !view.shows(mark.along())) {
@@ -149,7 +150,7 @@ final class TapeDrawing {
     private void join(double above, double beneath, double top) {
         Line line = new Line(above, px(HEIGHT) + 1, beneath, top - 4);
         line.getStyleClass().add("tape-seam");
-        pane.getChildren().add(line);
+        nodes.add(line);
     }
 
     private static double room(RunPlan run, Stretch view) {
@@ -203,7 +204,7 @@ final class TapeDrawing {
             }
         }
         // Ticks under the numbers, over the band.
-        pane.getChildren().add(1, path);
+        nodes.add(1, path);
     }
 
     private int numberedUnits(TapeScale tape, double pixels) {
@@ -232,7 +233,7 @@ final class TapeDrawing {
         text.setY(baseline);
         double width = width(text.getText(), size, bold);
         text.setX(Math.max(0, Math.min(pane.getWidth() - width, middle - width / 2)));
-        pane.getChildren().add(text);
+        nodes.add(text);
     }
 
     /** The stitch lines as they are, only flatter where they are higher than the tape has room for. */
@@ -269,7 +270,7 @@ final class TapeDrawing {
         }
         Line line = new Line(view.left(), seam, view.left() + view.width(), seam);
         line.getStyleClass().add("tape-seam");
-        pane.getChildren().addAll(line, path);
+        nodes.addAll(List.of(line, path));
         for (Figure figure : run.divided().figures()) {
             if (figure instanceof Figure.Empty && view.shows(figure.cell().middle())) {
                 free(figure, view, seam);
@@ -283,7 +284,7 @@ final class TapeDrawing {
         double to = Math.min(view.left() + view.width(), view.x(figure.cell().to()));
         Rectangle space = new Rectangle(from, seam - px(HIGHEST_ARC), to - from, px(HIGHEST_ARC));
         space.getStyleClass().add("tape-free");
-        pane.getChildren().add(space);
+        nodes.add(space);
     }
 
     private static Point local(RunPlan run, Point place, double turn) {
@@ -304,7 +305,7 @@ final class TapeDrawing {
                 Circle head = new Circle(x, bandTop - px(39), 5);
                 head.getStyleClass().add("tape-pin");
                 head.setId("pin-" + k);
-                pane.getChildren().addAll(pin, head);
+                nodes.addAll(List.of(pin, head));
             }
         });
     }
@@ -376,11 +377,13 @@ final class TapeDrawing {
                 valley ? bandTop - px(18) + row : seam - px(HIGHEST_ARC) - 5 - row,
                 crowded ? SMALL_TYPE : valley ? VALLEY_TYPE : CROWN_TYPE,
                 valley);
-        Tooltip.install(
-                number, new Tooltip(Words.name(mark) + ": " + reading.text() + ", exactly " + reading.exactText()));
+        // Made only when it is wanted: they take longer than the drawing.
+        number.setOnMouseEntered(e -> Tooltip.install(
+                number, new Tooltip(Words.name(mark) + ": " + reading.text() + ", exactly " + reading.exactText())));
         List<Text> texts = new ArrayList<>(List.of(number));
         if (off && valley && wide) {
             Text lean = new Text(reading.lean() == TapeReading.Lean.SCANT ? "scant" : "generous");
+            lean.setId("lean-" + mark.id());
             add(lean, "lean", x, bandTop - px(5), 14, false);
             texts.add(lean);
         }
@@ -394,7 +397,7 @@ final class TapeDrawing {
     private void line(double x, double from, double to, String style) {
         Line line = new Line(x, from, x, to);
         line.getStyleClass().add(style);
-        pane.getChildren().add(line);
+        nodes.add(line);
     }
 
     /** Marks a reading as pointed at, or no longer. */

@@ -442,6 +442,7 @@ public final class TapeView extends VBox {
             Stretch beneath = new Stretch(view.from() + shift, view.to() + shift, view.left(), view.width());
             drawn.second(o, beneath, its, run, view);
         });
+        drawn.show();
         point(null, bench.pointedProperty().get());
     }
 

@@ -23,6 +23,7 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.control.ComboBox;
@@ -231,6 +232,18 @@ class DividingTest extends Hands {
         assertThat(bench.job().quilt().borders()).hasSize(1);
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         assertThat(bench.job().quilt().borders()).hasSize(2);
+        // A quilt may have no border at all; every stage still opens, and one can be added again.
+        robot.clickOn("#border-remove").clickOn("#border-remove");
+        assertThat(bench.job().quilt().borders()).isEmpty();
+        assertThat(bench.plan().shape()).as("its body is drawn").isPresent();
+        for (WorkStage stage : WorkStage.values()) {
+            robot.clickOn("#stage-" + stage.name().toLowerCase(Locale.ROOT).replace('_', '-'));
+            assertThat(bench.stageProperty().get()).isEqualTo(stage);
+        }
+        robot.clickOn("#stage-measure").clickOn("#border-add");
+        assertThat(bench.job().quilt().borders()).hasSize(1);
+        assertThat(bench.plan().findings()).as("its depth is asked for").anyMatch(f -> f.code()
+                .equals("not-measured"));
     }
 
     @Test

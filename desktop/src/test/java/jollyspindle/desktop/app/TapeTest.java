@@ -257,7 +257,8 @@ class TapeTest extends Hands {
         assertThat(bench.group().orElseThrow().chosen().kind()).contains(SchoolKind.HALF_STEPS);
         assertThat(read(robot, "#tape-summary")).startsWith("Half steps");
         // Half a repeat from the corner stands the first valley; crowns stand at the corners.
-        assertThat(read(robot, "#reading-top-valley-1")).isEqualTo("3 9/16+");
+        assertThat(read(robot, "#reading-top-valley-1")).isEqualTo("3 9/16");
+        assertThat(read(robot, "#lean-top-valley-1")).isEqualTo("generous");
         assertThat(robot.lookup("#reading-top-valley-0").tryQuery()).isEmpty();
         assertThat(read(robot, "#reading-top-crown-1")).isEqualTo("0");
         robot.push(KeyCode.SHIFT, KeyCode.PAGE_UP);
