@@ -16,15 +16,19 @@ import jollyspindle.core.division.Wish;
 import jollyspindle.core.plan.Moves;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.Side;
 
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Says how runs come out: schools, candidates, and what speaks for and against them.
@@ -190,34 +194,40 @@ public record DivisionWords(Words words) {
         return candidate.kind().map(DivisionWords::name).orElse("Sides by themselves");
     }
 
-    /** The repeats that are meant, each once: {@code 7 3/16 scant and 7 3/16}. */
+    /**
+     * The repeats that are meant, across and down: {@code 7 3/16 scant and 7 3/16}; the shortest and the longest where
+     * opposite sides differ by more than a tick of the tape.
+     */
     public String repeats(Candidate candidate) {
-        List<DividedRun> runs = List.copyOf(candidate.runs());
-        if (runs.size() == 1) {
-            return words.length(runs.get(0).division().repeat());
-        }
-        String across = mean(runs, true);
-        String down = mean(runs, false);
-        return across.equals(down) ? across : across + " and " + down;
+        return lengths(candidate, r -> Stream.of(r.division().repeat()));
     }
 
-    private String mean(List<DividedRun> runs, boolean across) {
-        return words.length(runs.stream()
-                .filter(r -> r.id().side().filter(s -> s.isAcross() == across).isPresent())
-                .mapToDouble(r -> r.division().repeat())
-                .average()
-                .orElse(0));
-    }
-
-    /** The rises of a candidate's usual repeats, or that there is none. */
+    /** The rises of a candidate's usual repeats, said as {@link #repeats} are, or that there is none. */
     public String rise(Candidate candidate) {
-        String rises = candidate.runs().stream()
-                .flatMap(run -> run.fit().stream())
-                .map(fit -> words.length(fit.segment().height()))
-                .distinct()
-                .limit(2)
-                .collect(Collectors.joining(" and "));
+        String rises = lengths(
+                candidate, r -> r.fit().stream().map(fit -> fit.segment().height()));
         return rises.isEmpty() ? "no rise" : "rise " + rises;
+    }
+
+    private String lengths(Candidate candidate, Function<DividedRun, Stream<Double>> length) {
+        List<DoubleSummaryStatistics> axes = Stream.of(true, false)
+                .map(across -> candidate.runs().stream()
+                        .filter(r -> r.id().side().map(Side::isAcross).orElse(true) == across)
+                        .flatMap(length)
+                        .mapToDouble(d -> d)
+                        .summaryStatistics())
+                .filter(all -> all.getCount() > 0)
+                .toList();
+        if (axes.stream()
+                .allMatch(all -> all.getMax() - all.getMin() <= words.tape().tick())) {
+            return axes.stream()
+                    .map(all -> words.length(all.getAverage()))
+                    .distinct()
+                    .collect(Collectors.joining(" and "));
+        }
+        axes.get(0).combine(axes.get(axes.size() - 1));
+        return words.length(axes.get(0).getMin()) + " to "
+                + words.length(axes.get(0).getMax());
     }
 
     public String reason(Reason reason) {

@@ -36,7 +36,7 @@ public record SquareWords(Words words) {
     public String text(Squareness square, Quilt quilt, double limit) {
         List<String> said = new ArrayList<>();
         said.add(differ(square.across(), "Top", "bottom"));
-        said.add(differ(square.down(), "Right", "left"));
+        said.add(differ(square.down(), "right", "left"));
         if (square.diagonals().isPresent()) {
             double by = square.diagonals().getAsDouble();
             said.add(Math.abs(by) < ALIKE ? "diagonals alike" : "diagonals " + words.difference(by) + " apart");

@@ -182,6 +182,23 @@ class DivisionWordsTest {
         }
     }
 
+    /** Two readings are both said; of more the shortest and the longest. */
+    @Test
+    void saysRepeatsAndRisesThatDiffer() {
+        QuiltJob job = DemoJob.heronWeir();
+        Candidate even = chosen(job);
+        // 71 5/8 by 10 and 86 3/8 by 12; the arc's radius is 3.989, so spans of 7.1625 and 7.198 rise 2.232 and 2.268.
+        assertThat(SAID.repeats(even)).isEqualTo("7 3/16 scant and 7 3/16 generous");
+        assertThat(SAID.rise(even)).isEqualTo("rise 2 1/4 scant and 2 1/4 generous");
+        Candidate mixed = chosen(job.choosing(Map.of(RunId.of(Side.TOP), new School.CentreOut(7, 10))));
+        assertThat(SAID.repeats(mixed)).isEqualTo("7 to 7 3/16 generous");
+        assertThat(SAID.rise(mixed)).isEqualTo("rise 2 1/16 generous to 2 1/4 generous");
+    }
+
+    private static Candidate chosen(QuiltJob job) {
+        return Planner.plan(job).groups().get(0).chosen();
+    }
+
     // --- square --------------------------------------------------------------------------------------------------
 
     @Test
@@ -190,7 +207,7 @@ class DivisionWordsTest {
         Quilt demo = DemoJob.heronWeir().quilt();
         assertThat(square.text(Squareness.of(demo), demo, 0.005))
                 .isEqualTo(
-                        "Square? Top 1/8 shorter than bottom; Right 1/8 longer than left; diagonals 1/8 apart; corners"
+                        "Square? Top 1/8 shorter than bottom; right 1/8 longer than left; diagonals 1/8 apart; corners"
                                 + " up to 0.2° off square.");
         Quilt eased = demo.with(new Quilt.Easings(Easing.MEAN, Easing.TO_LONGER));
         assertThat(square.text(Squareness.of(eased), eased, 0.005))
@@ -200,7 +217,7 @@ class DivisionWordsTest {
         assertThat(SquareWords.past(Squareness.of(off), off, 0.005)).isTrue();
         assertThat(square.text(Squareness.of(off), off, 0.005))
                 .contains(
-                        "Right 1 3/4 longer than left", "measure both diagonals", "More than 0.5 % of a side is seen.");
+                        "right 1 3/4 longer than left", "measure both diagonals", "More than 0.5 % of a side is seen.");
         assertThat(SquareWords.past(Squareness.of(off), off, 0.05))
                 .as("the limit is a setting")
                 .isFalse();

@@ -460,13 +460,16 @@ final class RunPane extends VBox {
         divide(next).ifPresent(this::refuse);
     }
 
-    /** A run's school, and the same for the run opposite if both are to be alike. */
+    /** A run's school, and the same for the run opposite if both are to be alike, or for all that are picked. */
     private Map<RunId, School> both(RunId id, School school) {
         Map<RunId, School> schools = new TreeMap<>(Map.of(id, school));
-        if (bench.scopeProperty().get() != Scope.ONE) {
+        Scope scope = bench.scopeProperty().get();
+        if (scope != Scope.ONE) {
             bench.group().orElseThrow().set().runs().stream()
-                    .filter(r -> r.id().side().isPresent()
-                            && r.id().side().equals(id.side().map(Side::opposite)))
+                    .filter(r -> scope == Scope.PICKED
+                            ? bench.inScope(r.id())
+                            : r.id().side().isPresent()
+                                    && r.id().side().equals(id.side().map(Side::opposite)))
                     .filter(r -> school.divide(r.length()).isPresent())
                     .forEach(r -> schools.put(r.id(), school));
         }

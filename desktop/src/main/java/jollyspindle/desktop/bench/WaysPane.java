@@ -4,6 +4,8 @@ import jollyspindle.core.division.Candidate;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.CandidateCard;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Scope;
@@ -15,8 +17,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import javafx.application.Platform;
 import javafx.collections.ListChangeListener;
+import javafx.collections.SetChangeListener;
 import javafx.geometry.Bounds;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -44,6 +48,7 @@ final class WaysPane extends VBox {
     private final ToggleGroup group = new ToggleGroup();
     private final ScrollPane scroll = new ScrollPane();
     private final HBox scopes = new HBox(4);
+    private final HBox picks = new HBox(12);
     private final Button compare = new Button();
     private List<Candidate> shown = List.of();
     private RunId shownFor;
@@ -59,6 +64,9 @@ final class WaysPane extends VBox {
             scopes.getChildren().add(scope(scope, together));
         }
         scopes.setAlignment(Pos.CENTER_LEFT);
+        for (Side side : Side.values()) {
+            picks.getChildren().add(pick(side));
+        }
         compare.setId("compare");
         compare.setMaxWidth(Double.MAX_VALUE);
         compare.setOnAction(
@@ -71,7 +79,7 @@ final class WaysPane extends VBox {
         scroll.setId("candidates");
         scroll.setMinHeight(120);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(scopes, compare, scroll);
+        getChildren().addAll(scopes, picks, compare, scroll);
         showCompare();
     }
 
@@ -79,8 +87,9 @@ final class WaysPane extends VBox {
         ToggleButton button = new ToggleButton(
                 switch (scope) {
                     case ALL -> "all sides";
-                    case OPPOSITE -> "with opposite";
+                    case OPPOSITE -> "pair";
                     case ONE -> "this side";
+                    case PICKED -> "some";
                 });
         button.setId("scope-" + scope.name().toLowerCase(Locale.ROOT));
         button.getStyleClass().add("zero-button");
@@ -91,12 +100,42 @@ final class WaysPane extends VBox {
                     case ALL -> "all four sides";
                     case OPPOSITE -> "this side and the one opposite";
                     case ONE -> "this side alone";
+                    case PICKED -> "the sides that are picked";
                 }));
         button.setOnAction(e -> {
             button.setSelected(true);
             bench.scopeProperty().set(scope);
+            if (scope == Scope.PICKED && bench.picked().isEmpty()) {
+                bench.whereProperty().get().side().ifPresent(bench.picked()::add);
+            }
+            showPicks();
         });
         return button;
+    }
+
+    private Node pick(Side side) {
+        CheckBox box = new CheckBox(Words.name(side));
+        box.setId("pick-" + Words.name(side));
+        box.selectedProperty().addListener((o, was, is) -> {
+            if (is) {
+                bench.picked().add(side);
+            } else {
+                bench.picked().remove(side);
+            }
+        });
+        // The last one stays: a way is for some side.
+        bench.picked().addListener((SetChangeListener<Side>) c -> {
+            box.setSelected(bench.picked().contains(side));
+            box.setDisable(bench.picked().equals(Set.of(side)));
+        });
+        return box;
+    }
+
+    private void showPicks() {
+        boolean wanted =
+                bench.scopeProperty().get() == Scope.PICKED && !bench.groupId().strip();
+        picks.setVisible(wanted);
+        picks.setManaged(wanted);
     }
 
     private void showCompare() {
@@ -125,6 +164,7 @@ final class WaysPane extends VBox {
         boolean border = !bench.groupId().strip();
         scopes.setVisible(border);
         scopes.setManaged(border);
+        showPicks();
         List<Candidate> candidates = plan.map(GroupPlan::candidates).orElse(List.of());
         if (!candidates.equals(shown)
                 || !bench.whereProperty().get().equals(shownFor)

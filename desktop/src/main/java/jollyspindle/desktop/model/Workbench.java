@@ -29,6 +29,7 @@ import jollyspindle.files.job.JobFile;
 import jollyspindle.files.json.UnknownFields;
 
 import java.nio.file.Path;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,6 +43,7 @@ import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
+import javafx.collections.ObservableSet;
 
 /**
  * The job on the table. Every change goes through {@link #edit}, which plans the changed job and remembers the one before;
@@ -61,6 +63,7 @@ public final class Workbench {
     private final ObjectProperty<Zero> zero = new SimpleObjectProperty<>(Zero.LEFT);
     private final ObjectProperty<Mark> zeroMark = new SimpleObjectProperty<>();
     private final ObjectProperty<Scope> scope = new SimpleObjectProperty<>(Scope.ALL);
+    private final ObservableSet<Side> picked = FXCollections.observableSet(EnumSet.noneOf(Side.class));
     private final ReadOnlyObjectWrapper<Moves> moved = new ReadOnlyObjectWrapper<>();
     private final Planner planner = new Planner();
     private final ObservableList<Map<RunId, School>> compared = FXCollections.observableArrayList();
@@ -352,8 +355,13 @@ public final class Workbench {
     /** Divides the runs of the scope as a candidate does. */
     public void choose(Candidate candidate) {
         Map<RunId, School> schools = new TreeMap<>(candidate.schools());
-        schools.keySet().removeIf(id -> !scope.get().takes(id, where.get()));
+        schools.keySet().removeIf(id -> !inScope(id));
         divide(schools);
+    }
+
+    /** Whether what is chosen holds for a run too. A strip stands alone. */
+    public boolean inScope(RunId run) {
+        return run.equals(where.get()) && run.side().isEmpty() || scope.get().takes(run, where.get(), picked);
     }
 
     /** Divides runs by given schools; others stay as they are. */
@@ -520,6 +528,11 @@ public final class Workbench {
     }
 
     /** Which runs a candidate is chosen for. */
+    /** The sides that {@link Scope#PICKED} means. */
+    public ObservableSet<Side> picked() {
+        return picked;
+    }
+
     public ObjectProperty<Scope> scopeProperty() {
         return scope;
     }

@@ -23,6 +23,7 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
+import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -104,6 +105,18 @@ class DividingTest extends Hands {
         scrollTo(robot, "#candidate-half-steps-10-12");
         robot.clickOn("#candidate-half-steps-10-12");
         assertThat(school(Side.LEFT).kind()).isEqualTo(SchoolKind.HALF_STEPS);
+        // Any sides may be picked, and the last of them can't be dropped.
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(school(Side.BOTTOM).kind()).isEqualTo(SchoolKind.EVEN);
+        robot.clickOn("#scope-picked").clickOn("#pick-right");
+        assertThat(bench.picked()).containsExactlyInAnyOrder(Side.TOP, Side.RIGHT);
+        scrollTo(robot, "#candidate-half-steps-10-12");
+        robot.clickOn("#candidate-half-steps-10-12");
+        assertThat(Arrays.stream(Side.values()).filter(s -> school(s).kind() == SchoolKind.HALF_STEPS))
+                .containsExactly(Side.TOP, Side.RIGHT);
+        robot.clickOn("#pick-top").clickOn("#pick-right");
+        assertThat(bench.picked()).containsExactly(Side.RIGHT);
     }
 
     @Test
