@@ -175,7 +175,7 @@ final class DivideCommand implements Callable<Integer> {
             spec.commandLine()
                     .getErr()
                     .println(
-                            "spindle: " + tape.read(run).text() + " doesn't come out by " + school.way()
+                            "spindle: " + tape.read(run).text() + " doesn't come out with --school " + school.way()
                                     + ": there is no room for the repeats, or they don't divide it. Try another count or repeat.");
             return SpindleCommand.TROUBLE;
         }

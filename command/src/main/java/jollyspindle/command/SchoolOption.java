@@ -11,6 +11,7 @@ import picocli.CommandLine;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 
+import java.util.Arrays;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -18,6 +19,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 
 /** How a run is made to come out: the school, and what it needs. */
 final class SchoolOption {
@@ -36,6 +38,16 @@ final class SchoolOption {
         @Override
         public String toString() {
             return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        }
+
+        /** Reads it as it is typed, in whichever case. */
+        static Way read(String typed) {
+            return Arrays.stream(values())
+                    .filter(w -> w.toString().equals(typed.strip().toLowerCase(Locale.ROOT)))
+                    .findFirst()
+                    .orElseThrow(() -> new CommandLine.TypeConversionException("“" + typed
+                            + "” isn't a school. They are: "
+                            + Arrays.stream(values()).map(Way::toString).collect(Collectors.joining(", ")) + "."));
         }
     }
 
@@ -156,10 +168,10 @@ final class SchoolOption {
                     Optional.of(new School.Fudged(repeat(about, spec), countOr(length, about, spec), spread(spec)));
                 case PIECING -> Optional.of(new School.ByPiecing(needed("--unit", unit, spec, tape), units, parts));
                 case INCREMENTS -> Optional.of(new School.ByIncrements(needed("--step", step, spec, tape), steps));
-                case BY_HAND -> Optional.of(new School.ByHand(countOr(length, about, spec), pins(spec, tape)));
+                case BY_HAND -> Optional.of(new School.ByHand(countOr(length, about, spec), pins(length, spec, tape)));
             };
         } catch (IllegalArgumentException e) {
-            throw wrong(spec, way + ": " + e.getMessage() + ".");
+            throw wrong(spec, "--school " + way + ": " + e.getMessage() + ".");
         }
     }
 
@@ -206,10 +218,19 @@ final class SchoolOption {
         }
     }
 
-    private Map<Integer, Double> pins(CommandSpec spec, TapeScale tape) {
-        Map<Integer, Double> read = new TreeMap<>();
-        pins.forEach((valley, text) ->
-                read.put(valley, Typed.length(spec, "--pin " + valley, text, tape, QuiltRules.LONGEST)));
+    private Map<Integer, Double> pins(double length, CommandSpec spec, TapeScale tape) {
+        TreeMap<Integer, Double> read = new TreeMap<>();
+        new TreeMap<>(pins).forEach((valley, text) -> {
+            double at = Typed.length(spec, "--pin " + valley, text, tape, length);
+            if (!read.isEmpty() && at <= read.lastEntry().getValue()) {
+                throw wrong(
+                        spec,
+                        "--pin: valley " + valley + " at " + tape.read(at).text() + " doesn't come after valley "
+                                + read.lastKey() + " at "
+                                + tape.read(read.lastEntry().getValue()).text() + ".");
+            }
+            read.put(valley, at);
+        });
         return read;
     }
 }

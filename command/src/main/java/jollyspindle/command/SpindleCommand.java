@@ -37,6 +37,7 @@ public final class SpindleCommand implements Runnable {
     public static CommandLine commandLine() {
         CommandLine line = new CommandLine(new SpindleCommand());
         line.setCaseInsensitiveEnumValuesAllowed(true);
+        line.registerConverter(SchoolOption.Way.class, SchoolOption.Way::read);
         line.setExecutionExceptionHandler((trouble, command, parsed) -> {
             if (trouble instanceof jollyspindle.files.FileTrouble) {
                 command.getErr().println("spindle: " + trouble.getMessage());

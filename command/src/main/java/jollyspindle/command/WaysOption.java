@@ -116,6 +116,14 @@ final class WaysOption {
             TapeScale tape,
             ShelfOption from)
             throws FileTrouble {
+        OptionalDouble least = optional(spec, "--shortest", shortest, tape);
+        OptionalDouble most = optional(spec, "--longest", longest, tape);
+        if (least.isPresent() && most.isPresent() && least.getAsDouble() > most.getAsDouble()) {
+            throw new CommandLine.ParameterException(
+                    spec.commandLine(),
+                    "--shortest " + tape.read(least.getAsDouble()).text() + " is longer than --longest "
+                            + tape.read(most.getAsDouble()).text() + ". Change one of them.");
+        }
         Wish wish;
         try {
             wish = new Wish(
@@ -123,8 +131,8 @@ final class WaysOption {
                     whole(across),
                     whole(down),
                     parity,
-                    optional(spec, "--shortest", shortest, tape),
-                    optional(spec, "--longest", longest, tape),
+                    least,
+                    most,
                     only,
                     school.step(spec, tape).orElse(Wish.USUAL_INCREMENT));
         } catch (IllegalArgumentException e) {
@@ -149,7 +157,7 @@ final class WaysOption {
                 .isPresent()) {
             spec.commandLine()
                     .getErr()
-                    .println("spindle: these runs don't come out by " + school.way()
+                    .println("spindle: these runs don't come out with --school " + school.way()
                             + " as wished. The nearest even ways are listed.");
         }
         return found;
