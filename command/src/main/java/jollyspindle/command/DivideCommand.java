@@ -100,7 +100,7 @@ final class DivideCommand implements Callable<Integer> {
             return bySchool(run, wished);
         }
         double wanted = wished.orElseThrow(() -> new CommandLine.ParameterException(
-                spec.commandLine(), "Say --about, how long a repeat should be, or a --school."));
+                spec.commandLine(), "Say --about, how long a repeat should be, or --count, how many, or a --school."));
         List<EvenDivision> found = RunCounts.near(run, wanted, LISTED);
         List<Candidate> all = ways.find(spec, ways.one(run), wanted, Optional.empty(), school, tape, shelf);
         PrintWriter out = spec.commandLine().getOut();
@@ -119,6 +119,12 @@ final class DivideCommand implements Callable<Integer> {
     }
 
     private int ring(Optional<Double> wished) throws FileTrouble {
+        if (school.counts()) {
+            throw new CommandLine.ParameterException(
+                    spec.commandLine(),
+                    "--count is for one run. For four sides, --across says how many repeats top and bottom get, and"
+                            + " --down the left and right side.");
+        }
         double wanted = wished.orElseThrow(() ->
                 new CommandLine.ParameterException(spec.commandLine(), "Say --about, how long a repeat should be."));
         List<Candidate> found = ways.find(spec, ways.four(spec, tape), wanted, school.kind(), school, tape, shelf);
@@ -174,9 +180,9 @@ final class DivideCommand implements Callable<Integer> {
         if (found.isEmpty()) {
             spec.commandLine()
                     .getErr()
-                    .println(
-                            "spindle: " + tape.read(run).text() + " doesn't come out with --school " + school.way()
-                                    + ": there is no room for the repeats, or they don't divide it. Try another count or repeat.");
+                    .println("spindle: " + tape.read(run).text() + " doesn't come out with --school " + school.way()
+                            + ": there is no room for the repeats, or they don't divide it. "
+                            + school.comingOut(spec, run, tape).orElse("Try another count or repeat."));
             return SpindleCommand.TROUBLE;
         }
         RunDivision division = found.get();

@@ -12,6 +12,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -60,7 +61,8 @@ final class SchoolOption {
     @Option(
             names = "--school",
             description =
-                    "How it is made to come out: ${COMPLETION-CANDIDATES}. If not said, the even ways are listed.")
+                    "How it is made to come out: ${COMPLETION-CANDIDATES}. If not said, all ways are listed, or with"
+                            + " --count that one even way is shown.")
     private Way way;
 
     @Option(names = "--count", description = "How many repeats; for corners-in from each corner.")
@@ -142,18 +144,23 @@ final class SchoolOption {
                 : OptionalDouble.of(Typed.length(spec, "--step", step, tape, Wish.LONGEST_REPEAT));
     }
 
+    /** Whether one way is asked for, and not the list of them; a count alone asks for the even one. */
     boolean given() {
-        return way != null;
+        return way != null || count != null;
+    }
+
+    boolean counts() {
+        return count != null;
     }
 
     Way way() {
-        return way;
+        return way == null ? Way.EVEN : way;
     }
 
     /** The school for a run; nothing if the run has no room for it. */
     Optional<? extends School> school(CommandSpec spec, double length, Optional<Double> about, TapeScale tape) {
         try {
-            return switch (way) {
+            return switch (way()) {
                 case EVEN -> Optional.of(new School.Even(countOr(length, about, spec)));
                 case HALF_STEPS -> Optional.of(new School.HalfSteps(countOr(length, about, spec)));
                 case CORNERS_IN ->
@@ -171,8 +178,30 @@ final class SchoolOption {
                 case BY_HAND -> Optional.of(new School.ByHand(countOr(length, about, spec), pins(length, spec, tape)));
             };
         } catch (IllegalArgumentException e) {
-            throw wrong(spec, "--school " + way + ": " + e.getMessage() + ".");
+            throw wrong(spec, "--school " + way() + ": " + e.getMessage() + ".");
         }
+    }
+
+    /** What of the same school comes out on a run where the typed doesn't, in a sentence. */
+    Optional<String> comingOut(CommandSpec spec, double length, TapeScale tape) {
+        if (way == Way.INCREMENTS) {
+            double marks = needed("--step", step, spec, tape);
+            List<Integer> numbers = School.ByIncrements.all(length, marks).stream()
+                    .map(School.ByIncrements::steps)
+                    .sorted()
+                    .toList();
+            return numbers.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of("With marks every " + tape.read(marks).text() + ", these --steps come out: "
+                            + numbers.stream().map(String::valueOf).collect(Collectors.joining(", ")) + ".");
+        }
+        if (way == Way.PIECING) {
+            String repeats = School.ByPiecing.all(length, needed("--unit", unit, spec, tape)).stream()
+                    .map(s -> s.units() + " --parts " + s.parts())
+                    .collect(Collectors.joining(", "));
+            return repeats.isEmpty() ? Optional.empty() : Optional.of("These --units come out: " + repeats + ".");
+        }
+        return Optional.empty();
     }
 
     private static CommandLine.ParameterException wrong(CommandSpec spec, String message) {

@@ -46,6 +46,8 @@ class DivideSchoolsTest {
                 "--length '71 5/8' --school increments --step 1 --steps 6 | up to 3/16 from 6",
                 "--length '71 5/8' --count 10 --school by-hand --pin 3=20 --pin 7=50 | repeat    7 1/2",
                 "--length 60 --school even --count 10 | 60, even: 10 whole repeats",
+                "--length 60 --count 10 | 60, even: 10 whole repeats",
+                "--length '60 3/4' --school increments --step 1 --steps 6 | up to 3/8 from 6",
                 "--length '157.48 cm' --about '15.24 cm' --school half-steps --tape centimetres | 157.5 cm scant, half-steps: 9",
             })
     void dividesByEachSchool(String line, String said) {
@@ -61,6 +63,9 @@ class DivideSchoolsTest {
             value = {
                 "--length 10 --about 6 --school corners-in | 1 | there is no room for the repeats",
                 "--length 71 --school increments --step 1 --steps 7 | 1 | or they don't divide it",
+                "--length '62.3' --school increments --step 1 --steps 6 | 1 | these --steps come out: 1, 2, 3, 7, 9, 21, 31, 62, 63.",
+                "--length 70 --school piecing --unit 10 --units 5 | 1 | These --units come out: ",
+                "--left 71 --right 71 --top 71 --bottom 71 --about 6 --count 9 | 2 | --across says how many repeats top and",
                 "--length 71 | 2 | Say --about",
                 "--length 71 --school corners-in | 2 | comes --about",
                 "--length 71 --school even | 2 | comes --count, or --about",

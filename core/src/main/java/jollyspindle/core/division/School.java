@@ -6,10 +6,12 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.ToLongFunction;
+import java.util.stream.LongStream;
 
 /**
  * A way to make a run come out (common practice, no source). All lengths in inches.
@@ -368,6 +370,7 @@ public sealed interface School {
     /**
      * A stencil's even marks run in from both ends; a repeat spans a whole number of them. The sliver that is left in the
      * middle, or lacking there, is merged into one mark: both repeats beside it take half of it, or the one round it all.
+     * It is always less than one step; where the marks below or above it both make whole repeats, the smaller is taken.
      *
      * @param step from mark to mark
      * @param steps to a repeat
@@ -386,16 +389,17 @@ public sealed interface School {
 
         @Override
         public Optional<School> stepped(int by, double length) {
-            return next(all(length, step), by, s -> marks(length) / s.steps(), marks(length) / steps);
+            return next(all(length, step), by, s -> s.repeats(length), repeats(length));
         }
 
         /** All numbers of steps that come out on a run, fewest repeats first. */
         public static List<ByIncrements> all(double length, double step) {
-            long marks = Math.round(length / step);
             List<ByIncrements> found = new ArrayList<>();
-            for (long steps = marks; steps >= 1; steps--) {
-                if (marks % steps == 0 && marks / steps <= Counts.MOST) {
-                    found.add(new ByIncrements(step, (int) steps));
+            for (int steps = (int) Math.min(Counts.MOST, Math.ceil(length / step)); steps >= 1; steps--) {
+                ByIncrements way = new ByIncrements(step, steps);
+                long repeats = way.repeats(length);
+                if (repeats >= 1 && repeats <= Counts.MOST) {
+                    found.add(way);
                 }
             }
             return found;
@@ -404,24 +408,34 @@ public sealed interface School {
         /**
          * What the marks from both ends leave between them in the middle of a run.
          *
-         * @param length of the run, in inches
+         * @param length of a run that comes out, in inches
          * @return in inches; below 0 if it is lacking there
          */
         public double sliver(double length) {
-            return length - marks(length) * step;
+            return length - marks(length).orElseThrow() * step;
         }
 
-        private long marks(double length) {
-            return Math.round(length / step);
+        private long repeats(double length) {
+            return marks(length).orElse(0) / steps;
+        }
+
+        /** The spaces from mark to mark if they make whole repeats, and the sliver is less than one of them. */
+        private OptionalLong marks(double length) {
+            double spaces = length / step;
+            return LongStream.of((long) Math.floor(spaces), (long) Math.ceil(spaces))
+                    .filter(m -> m >= steps && m % steps == 0)
+                    .boxed()
+                    .min(Comparator.comparingDouble(m -> Math.abs(spaces - m)))
+                    .map(OptionalLong::of)
+                    .orElseGet(OptionalLong::empty);
         }
 
         @Override
         public Optional<RunDivision> divide(double length) {
-            long marks = marks(length);
-            if (marks < steps || marks % steps != 0) {
+            if (repeats(length) < 1 || repeats(length) > Counts.MOST) {
                 return Optional.empty();
             }
-            int count = (int) (marks / steps);
+            int count = (int) repeats(length);
             double repeat = step * steps;
             List<Cell> cells = new ArrayList<>();
             double at = 0;

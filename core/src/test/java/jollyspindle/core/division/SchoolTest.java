@@ -191,6 +191,40 @@ class SchoolTest {
         assertThat(new School.ByIncrements(1, 7).divide(71.625)).isEmpty();
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        // length, step, steps: repeats, sliver, the middle repeats
+        "60.7,  1,   6,  10,  0.7,  6.35",
+        "60.25, 1,   6,  10,  0.25, 6.125",
+        "59.25, 1,   6,  10, -0.75, 5.625",
+        "61.3,  1,   6,   0,  0,    0",
+        "61.3,  1,  61,   1,  0.3, 61.3",
+        "61.3,  1,  31,   2, -0.7, 30.65",
+        "47,    1.5, 4,   8, -1,    5.5",
+        "45.5,  1.5, 6,   5,  0.5,  9.5",
+        "6,     1,   3,   2,  0,    3",
+        "2.5,   1,   3,   1, -0.5,  2.5",
+        "1.9,   1,   3,   0,  0,    0",
+    })
+    void sliverOfLessThanAStepIsMergedIntoTheMiddleMark(
+            double length, double step, int steps, int repeats, double sliver, double middle) {
+        School.ByIncrements way = new School.ByIncrements(step, steps);
+        if (repeats == 0) {
+            assertThat(way.divide(length)).isEmpty();
+            assertThat(School.ByIncrements.all(length, step)).doesNotContain(way);
+            return;
+        }
+        RunDivision division = way.divide(length).orElseThrow();
+        assertThat(division.repeats()).isEqualTo(repeats);
+        assertThat(way.sliver(length)).isCloseTo(sliver, within(1e-9));
+        assertThat(division.cells().get((repeats - 1) / 2).width()).isCloseTo(middle, within(1e-9));
+        assertThat(division.cells().get(repeats / 2).width()).isCloseTo(middle, within(1e-9));
+        if (repeats > 2) {
+            assertThat(division.cells().get(0).width()).isCloseTo(step * steps, within(1e-9));
+        }
+        assertThat(School.ByIncrements.all(length, step)).contains(way);
+    }
+
     @Test
     void valleysPinnedByHandHoldAndTheOthersSpread() {
         RunDivision hand =

@@ -283,7 +283,7 @@ final class RunPane extends VBox {
                     this::lengthObjection,
                     inches -> nearest(School.ByIncrements.all(run.run().length(), inches.getAsDouble()), run)
                             .map(this::divide)
-                            .orElse(Optional.of("No such marks."))
+                            .orElse(Optional.of("This run doesn't come out with such marks. Try another distance."))
                             .ifPresent(this::refuse));
             step.show(OptionalDouble.of(steps.step()));
             return List.of(step, ways(School.ByIncrements.all(run.run().length(), steps.step()), steps));
