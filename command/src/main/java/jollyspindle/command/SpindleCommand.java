@@ -5,6 +5,9 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Spec;
 
+import java.io.PrintWriter;
+import java.util.regex.Pattern;
+
 /** The command line's root. Exit status: 0 done; 1 the job has problems, or a file can't be used; 2 wrong use. */
 @Command(
         name = "spindle",
@@ -30,6 +33,8 @@ public final class SpindleCommand implements Runnable {
     /** The job has problems, or a file can't be used. */
     public static final int TROUBLE = 1;
 
+    private static final Pattern FRACTION = Pattern.compile("\\d+/\\d+.*");
+
     @Spec
     private CommandSpec spec;
 
@@ -45,7 +50,27 @@ public final class SpindleCommand implements Runnable {
             }
             throw trouble;
         });
+        line.setParameterExceptionHandler((wrong, arguments) -> refuse(wrong));
         return line;
+    }
+
+    /** Says what was wrong and where to read on. All options would push that off the screen. */
+    private static int refuse(CommandLine.ParameterException wrong) {
+        CommandLine command = wrong.getCommandLine();
+        PrintWriter err = command.getErr();
+        err.println(wrong.getMessage());
+        if (wrong instanceof CommandLine.UnmatchedArgumentException unmatched) {
+            CommandLine.UnmatchedArgumentException.printSuggestions(wrong, err);
+            if (unmatched.getUnmatched().stream().anyMatch(FRACTION.asMatchPredicate())) {
+                err.println("A length with a space in it goes in quotes: '71 5/8'.");
+            }
+        }
+        if (command.getParent() == null) {
+            command.usage(err);
+        } else {
+            err.println("See spindle " + command.getCommandName() + " --help.");
+        }
+        return command.getCommandSpec().exitCodeOnInvalidInput();
     }
 
     @Override

@@ -154,33 +154,37 @@ class SpindleCommandTest {
     }
 
     @ParameterizedTest
-    @ValueSource(
-            strings = {
-                "",
-                "knit",
-                "plan",
-                "packet JOB",
-                "divide --length 73",
-                "divide --length abc --about 6",
-                "divide --length 0 --about 6",
-                "divide --length -5 --about 6",
-                "divide --length 300 --about 6",
-                "divide --length 73 --about 6 --tape furlongs",
-                "arc --radius 4",
-                "arc --radius 4 --span 6 --rise 1",
-                "arc --radius 4 --span 9",
-                "arc --radius 4 --rise 5",
-                "arc --span 4 --rise 3",
-                "packet JOB -o x.pdf --paper a3",
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '"',
+            value = {
+                " | Which command? | Usage: spindle",
+                "knit | Unmatched argument at index 0: 'knit' | Usage: spindle",
+                "plan | Missing required parameter: 'JOB' | See spindle plan --help.",
+                "packet JOB | Missing required option | See spindle packet --help.",
+                "divide --length 73 | Say --about | See spindle divide --help.",
+                "divide --length 71 5/8 --about 6 | Unmatched | goes in quotes: '71 5/8'.",
+                "divide --lenght 73 --about 6 | Unknown options: '--lenght' | Possible solutions: --length",
+                "divide --length abc --about 6 | “abc” | --length",
+                "divide --length 0 --about 6 | more than 0 and at most 200 | --length",
+                "divide --length -5 --about 6 | -5 | --length",
+                "divide --length 300 --about 6 | “300” reads 300 | at most 200",
+                "divide --length 73 --about 6 --tape furlongs | furlongs | --tape",
+                "arc --radius 4 | two | See spindle arc --help.",
+                "arc --radius 4 --span 6 --rise 1 | two | See spindle arc --help.",
+                "arc --radius 4 --span 9 | at most 8 | See spindle arc --help.",
+                "arc --radius 4 --rise 5 | 4 | See spindle arc --help.",
+                "arc --span 4 --rise 3 | 2 | See spindle arc --help.",
+                "packet JOB -o x.pdf --paper a3 | a3 | See spindle packet --help.",
             })
-    void wrongUseEndsWithTwoAndSaysWhy(String words) {
+    void wrongUseEndsWithTwoAndSaysWhy(String words, String why, String andThen) {
         Done done = run(
-                words.isEmpty()
+                words == null
                         ? new String[0]
                         : words.replace("JOB", job.toString()).split(" "));
         assertThat(done.status()).isEqualTo(2);
         assertThat(done.out()).isEmpty();
-        assertThat(done.err()).contains("Usage: spindle").doesNotContain("Exception");
+        assertThat(done.err()).contains(why, andThen).doesNotContain("Exception");
     }
 
     @ParameterizedTest
