@@ -1,9 +1,12 @@
 package jollyspindle.command;
 
+import jollyspindle.core.motif.CornerDesign;
+import jollyspindle.core.motif.Design;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.words.DivisionWords;
+import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.SquareWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
@@ -17,6 +20,7 @@ import picocli.CommandLine.Spec;
 import java.io.PrintWriter;
 import java.util.Locale;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 
 /** {@code spindle plan}. */
 @Command(
@@ -59,18 +63,29 @@ final class PlanCommand implements Callable<Integer> {
             out.println(Words.name(group.id(), plan.job().quilt()) + ": "
                     + said.kind(group.chosen()).toLowerCase(Locale.ROOT) + ", " + said.counts(group.chosen()) + "; "
                     + said.reasons(group.chosen()));
+            Design design = plan.job().layout(group.id()).design();
+            MotifWords motifs = new MotifWords(words);
+            out.println("  stitched: "
+                    + design.layers().stream().map(l -> motifs.text(l.motif())).collect(Collectors.joining("; then "))
+                    + (design.corner().kind() == CornerDesign.Kind.PLAIN
+                            ? ""
+                            : "; corners: "
+                                    + Words.decapital(
+                                            MotifWords.name(design.corner().kind()))));
         }
         for (RunPlan run : plan.runs()) {
             out.printf(
-                    "%-18s %s; repeats of %s, rise %s; on the seam: %s%n",
+                    "%-18s %s; repeats of %s%s%n",
                     Words.name(run.id(), plan.job().quilt()) + ":",
                     said.school(run.divided().school()),
                     words.length(run.division().repeat()),
-                    words.length(run.fit().segment().height()),
-                    words.register(run.fit().register()));
+                    run.fit()
+                            .map(fit -> ", rise " + words.length(fit.segment().height()) + "; on the seam: "
+                                    + words.register(fit.register()))
+                            .orElse(""));
         }
         if (!plan.runs().isEmpty()) {
-            out.println("In all: " + Words.count(plan.repeats(), "arc") + ", "
+            out.println("In all: " + Words.count(plan.repeats(), "line") + ", "
                     + Words.count(plan.placements(), "placement") + ", "
                     + Words.count(plan.chalkMarks(), "mark") + " to make");
         }

@@ -63,7 +63,8 @@ class SpindleCommandTest {
         Done done = run("plan", job.toString());
         assertThat(done.status()).isZero();
         assertThat(done.err()).isEmpty();
-        assertThat(done.out()).contains("Heron Weir", "10 across, 12 down", "Left border:", "44 arcs");
+        assertThat(done.out())
+                .contains("Heron Weir", "10 across, 12 down", "Left border:", "stitched: arcs", "44 lines");
         JsonNode plan = new ObjectMapper()
                 .readTree(run("plan", job.toString(), "--json").out());
         assertThat(plan.path("runs")).hasSize(4);

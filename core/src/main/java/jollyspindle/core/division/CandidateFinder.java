@@ -511,6 +511,9 @@ public final class CandidateFinder {
         if (figure instanceof Figure.HalvesMeeting halves) {
             return ODD_FIGURE + Math.abs(halves.height() - rise);
         }
+        if (figure instanceof Figure.Other) {
+            return ODD_FIGURE + Math.abs(run.division().repeat() - width);
+        }
         return switch (((Figure.Empty) figure).why()) {
             case OWN_MOTIF -> OWN_SPACE + (width < run.division().repeat() / 2 ? NARROW : 0);
             case CORNER -> CORNER_SPACE;
@@ -615,10 +618,11 @@ public final class CandidateFinder {
         return run.id().side().isPresent()
                         && run.run().clearance() == 0
                         && run.run().room() < QuiltRules.LONGEST
-                ? CornerArc.of(
-                        run.division().leftover(),
-                        set.template().stitchedRadius(set.machine()),
-                        run.run().room())
+                ? set.template()
+                        .flatMap(template -> CornerArc.of(
+                                run.division().leftover(),
+                                template.stitchedRadius(set.machine()),
+                                run.run().room()))
                 : Optional.empty();
     }
 

@@ -18,7 +18,9 @@ public record Cell(Kind kind, double from, double to) {
         /** The odd space in the middle, for a motif of its own. */
         MIDDLE,
         /** The odd space at an end, which goes into the corner. */
-        END
+        END,
+        /** What the corner's motif takes of the run before anything is divided. */
+        CORNER
     }
 
     public Cell {
@@ -30,6 +32,11 @@ public record Cell(Kind kind, double from, double to) {
     /** In inches. */
     public double width() {
         return to - from;
+    }
+
+    /** This cell further along, in inches. */
+    public Cell moved(double by) {
+        return new Cell(kind, from + by, to + by);
     }
 
     /** In inches along the run. */

@@ -5,6 +5,7 @@ import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.shelf.ArcFit;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -31,11 +32,41 @@ public record DividedRun(Run run, School school, RunDivision division, List<Figu
                 .findFirst();
     }
 
+    /** Whether something is stitched on it. */
+    public boolean stitched() {
+        return figures.stream().anyMatch(f -> !(f instanceof Figure.Empty));
+    }
+
+    /**
+     * This run with what the corners take at both ends, in inches, so that it has its true length.
+     *
+     * @param left at least 0
+     * @param right at least 0
+     */
+    public DividedRun between(double left, double right) {
+        if (left == 0 && right == 0) {
+            return this;
+        }
+        RunDivision whole = division.between(left, right);
+        List<Figure> all = new ArrayList<>();
+        if (left > 0) {
+            all.add(new Figure.Empty(whole.cells().get(0), Figure.Why.CORNER));
+        }
+        figures.forEach(f -> all.add(f.moved(left)));
+        if (right > 0) {
+            all.add(new Figure.Empty(whole.cells().get(whole.cells().size() - 1), Figure.Why.CORNER));
+        }
+        return new DividedRun(
+                new Run(run.id(), whole.length(), run.room(), run.clearance()), school, whole, List.copyOf(all));
+    }
+
     /** How far the highest crown passes the room it has, in inches; below 0 if room is left. */
     public double overRoom() {
         return figures.stream()
-                .flatMap(f -> f.arc().stream())
-                .mapToDouble(ArcFit::overRoom)
+                .flatMap(f -> f instanceof Figure.Other other
+                        ? Stream.of(other.overRoom())
+                        : f.arc().map(ArcFit::overRoom).stream())
+                .mapToDouble(over -> over)
                 .max()
                 .orElse(Double.NEGATIVE_INFINITY);
     }
@@ -73,13 +104,13 @@ public record DividedRun(Run run, School school, RunDivision division, List<Figu
 
     /** The marks between the ends that lie on a tick of the tape, read from the zero that suits best: left end or centre. */
     public int onTick(TapeScale tape) {
-        return Math.max(onTick(tape, 0), onTick(tape, division.length() / 2));
+        return Math.max(onTick(tape, 0), onTick(tape, run.left() + division.length() / 2));
     }
 
     private int onTick(TapeScale tape, double zero) {
         int on = 0;
         for (int k = 1; k < division.cells().size(); k++) {
-            double ticks = (division.boundary(k) - zero) / tape.tick();
+            double ticks = (division.boundary(k) + run.left() - zero) / tape.tick();
             on += Math.abs(ticks - Math.rint(ticks)) <= TapeReading.ON_THE_TICK ? 1 : 0;
         }
         return on;

@@ -11,7 +11,10 @@ public sealed interface Figure {
     /** The piece of the run it stands on. */
     Cell cell();
 
-    /** How the template suits it; nothing if nothing is stitched there. */
+    /** This figure further along the run, in inches. */
+    Figure moved(double by);
+
+    /** How the template suits it; nothing if no arc is stitched there. */
     default Optional<ArcFit> arc() {
         return Optional.empty();
     }
@@ -27,6 +30,11 @@ public sealed interface Figure {
         public Optional<ArcFit> arc() {
             return Optional.of(fit);
         }
+
+        @Override
+        public WholeArc moved(double by) {
+            return new WholeArc(cell.moved(by), template, fit);
+        }
     }
 
     /**
@@ -40,6 +48,11 @@ public sealed interface Figure {
         @Override
         public Optional<ArcFit> arc() {
             return Optional.of(fit);
+        }
+
+        @Override
+        public HalfArc moved(double by) {
+            return new HalfArc(cell.moved(by), template, fit, fromCrown);
         }
     }
 
@@ -58,6 +71,11 @@ public sealed interface Figure {
             return Optional.of(fit);
         }
 
+        @Override
+        public HalvesMeeting moved(double by) {
+            return new HalvesMeeting(cell.moved(by), template, fit, height, meeting);
+        }
+
         /** Where the left arc is cut, as a part of its whole sweep: before its crown, on it or beyond. */
         public double cut() {
             double aside = (cell.width() - fit.segment().chord()) / 2;
@@ -66,8 +84,25 @@ public sealed interface Figure {
         }
     }
 
+    /**
+     * Something that isn't an arc of the run's template; its motif knows what.
+     *
+     * @param overRoom how far it passes the room it has, in inches; below 0 if room is left
+     */
+    record Other(Cell cell, double overRoom) implements Figure {
+        @Override
+        public Other moved(double by) {
+            return new Other(cell.moved(by), overRoom);
+        }
+    }
+
     /** Nothing that is stitched with the run. */
-    record Empty(Cell cell, Why why) implements Figure {}
+    record Empty(Cell cell, Why why) implements Figure {
+        @Override
+        public Empty moved(double by) {
+            return new Empty(cell.moved(by), why);
+        }
+    }
 
     /** Why nothing is stitched on a cell. */
     enum Why {

@@ -37,7 +37,7 @@ public record MiddleOption(Filling filling, Figure figure, double off, double ov
                 .filter(e -> e.difficulty(set.machine()).isEmpty())
                 .toList();
         RunSet with = new RunSet(
-                set.runs(), set.template(), usable, set.machine(), set.tape(), set.wish(), set.judging(), set.unit());
+                set.runs(), set.repeating(), usable, set.machine(), set.tape(), set.wish(), set.judging(), set.unit());
         List<MiddleOption> found = new ArrayList<>();
         usable.stream()
                 .map(edge -> new Filling.LargerArc(edge.templateId(), edge.guideId()))

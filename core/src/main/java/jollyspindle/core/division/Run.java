@@ -9,13 +9,19 @@ import jollyspindle.core.quilt.RunId;
  * @param length in inches, over 0
  * @param room from where the motif stands to where nothing may be stitched, in inches
  * @param clearance from the seam to where the motif stands, in inches
+ * @param left what the corner's motif takes at the left end before it begins, in inches; marks are read from there on
  */
-public record Run(RunId id, double length, double room, double clearance) {
+public record Run(RunId id, double length, double room, double clearance, double left) {
 
     public Run {
         if (!(length > 0) || !Double.isFinite(length)) {
             throw new IllegalArgumentException("a run is longer than 0, not " + length);
         }
+    }
+
+    /** A run that no corner takes anything of. */
+    public Run(RunId id, double length, double room, double clearance) {
+        this(id, length, room, clearance, 0);
     }
 
     /** Which runs it shares its count with: top and bottom are on one axis, right and left on another. */

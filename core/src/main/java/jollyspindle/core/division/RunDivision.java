@@ -1,5 +1,6 @@
 package jollyspindle.core.division;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 
@@ -49,6 +50,53 @@ public record RunDivision(double repeat, List<Cell> cells) {
      */
     public double boundary(int k) {
         return k == 0 ? 0 : cells.get(k - 1).to();
+    }
+
+    /** The cells that were divided: all but what the corners take. */
+    public List<Cell> divided() {
+        return cells.stream().filter(c -> c.kind() != Cell.Kind.CORNER).toList();
+    }
+
+    /**
+     * Where two divided cells meet, in inches along the run.
+     *
+     * @param k 0 is the left end of the first one
+     */
+    public double valley(int k) {
+        List<Cell> inner = divided();
+        return k == 0 ? inner.get(0).from() : inner.get(k - 1).to();
+    }
+
+    /** What the corner takes at the left end, in inches. */
+    public double cornerLeft() {
+        return divided().get(0).from();
+    }
+
+    /** What the corner takes at the right end, in inches. */
+    public double cornerRight() {
+        List<Cell> inner = divided();
+        return length() - inner.get(inner.size() - 1).to();
+    }
+
+    /**
+     * This division with what the corners take at both ends.
+     *
+     * @param left in inches, at least 0
+     * @param right in inches, at least 0
+     */
+    public RunDivision between(double left, double right) {
+        if (left == 0 && right == 0) {
+            return this;
+        }
+        List<Cell> all = new ArrayList<>();
+        if (left > 0) {
+            all.add(new Cell(Cell.Kind.CORNER, 0, left));
+        }
+        cells.forEach(c -> all.add(c.moved(left)));
+        if (right > 0) {
+            all.add(new Cell(Cell.Kind.CORNER, length() + left, length() + left + right));
+        }
+        return new RunDivision(repeat, all);
     }
 
     /** The middles of whole repeats, in inches along the run: their crowns. */

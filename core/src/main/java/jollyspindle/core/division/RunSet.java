@@ -17,7 +17,7 @@ import java.util.OptionalDouble;
  * The runs that are divided together, and everything that decides how: the four sides of a border, or a strip by itself.
  *
  * @param runs in order
- * @param template that is to span a repeat; without a difficulty on this machine
+ * @param repeating what is to stand on a repeat
  * @param others the job's other round edges, for odd spaces; each without a difficulty
  * @param machine to be used
  * @param tape marks are read on
@@ -27,7 +27,7 @@ import java.util.OptionalDouble;
  */
 public record RunSet(
         List<Run> runs,
-        ArcTemplate template,
+        Repeating repeating,
         List<ArcTemplate> others,
         Machine machine,
         TapeScale tape,
@@ -41,6 +41,24 @@ public record RunSet(
     public RunSet {
         runs = List.copyOf(runs);
         others = List.copyOf(others);
+    }
+
+    /** Runs for the arcs of one template. */
+    public RunSet(
+            List<Run> runs,
+            ArcTemplate template,
+            List<ArcTemplate> others,
+            Machine machine,
+            TapeScale tape,
+            Wish wish,
+            Judging judging,
+            OptionalDouble unit) {
+        this(runs, new Repeating.Arcs(template), others, machine, tape, wish, judging, unit);
+    }
+
+    /** The template whose arcs stand on the repeats; nothing if no arcs do. */
+    public Optional<ArcTemplate> template() {
+        return repeating instanceof Repeating.Arcs arcs ? Optional.of(arcs.template()) : Optional.empty();
     }
 
     Run run(RunId id) {
@@ -64,15 +82,20 @@ public record RunSet(
         return onAxis(axis).stream().mapToDouble(Run::length).min().orElseThrow();
     }
 
-    double widest() {
-        return ArcFit.widest(template, machine);
+    /** The widest repeat that can be spanned, in inches. */
+    public double widest() {
+        return repeating.widest(machine);
     }
 
     /**
-     * The template's own repeat: the span of the engraved rise line whose span is nearest to the wanted repeat, since it
+     * The repeat that comes by itself. Of arcs: the span of the engraved rise line whose span is nearest to the wanted repeat, since it
      * needs no tape. In inches; nothing if no line comes near.
      */
     public OptionalDouble ownRepeat() {
+        if (repeating instanceof Repeating.Figures figures) {
+            return figures.own();
+        }
+        ArcTemplate template = ((Repeating.Arcs) repeating).template();
         double radius = template.stitchedRadius(machine);
         double clearance = runs.get(0).clearance();
         return template.riseLines().stream()
@@ -94,6 +117,12 @@ public record RunSet(
     }
 
     private List<Figure> figures(Run run, School school, RunDivision division) {
+        return repeating instanceof Repeating.Arcs arcs
+                ? arcs(arcs.template(), run, school, division)
+                : others((Repeating.Figures) repeating, run, school, division);
+    }
+
+    private List<Figure> arcs(ArcTemplate template, Run run, School school, RunDivision division) {
         List<Figure> figures = new ArrayList<>();
         double half = division.repeat() / 2;
         Optional<ArcFit> usual = fit(template, run, division.repeat());
@@ -110,9 +139,36 @@ public record RunSet(
                     figures.add(fit.<Figure>map(f -> new Figure.HalfArc(cell, template, f, atLeft))
                             .orElseGet(() -> new Figure.Empty(cell, Figure.Why.TOO_WIDE)));
                 }
-                case MIDDLE -> figures.add(middle(cell, run, beside, ((School.CornersIn) school).filling()));
-                default -> figures.add(end(cell, run, ((School.CentreOut) school).ends()));
+                case MIDDLE -> figures.add(middle(cell, template, run, beside, ((School.CornersIn) school).filling()));
+                default -> figures.add(end(cell, template, run, ((School.CentreOut) school).ends()));
             }
+        }
+        return List.copyOf(figures);
+    }
+
+    /** Figures that take the width they are given; in an odd space one stands only where an arc would. */
+    private static List<Figure> others(Repeating.Figures what, Run run, School school, RunDivision division) {
+        List<Figure> figures = new ArrayList<>();
+        for (Cell cell : division.cells()) {
+            double width = cell.kind() == Cell.Kind.HALF ? 2 * cell.width() : cell.width();
+            Optional<Figure.Why> empty = Optional.empty();
+            if (cell.kind() == Cell.Kind.MIDDLE) {
+                Filling filling = ((School.CornersIn) school).filling();
+                empty = filling instanceof Filling.OwnMotif
+                        ? Optional.of(Figure.Why.OWN_MOTIF)
+                        : filling instanceof Filling.Plain ? Optional.of(Figure.Why.PLAIN) : Optional.empty();
+            } else if (cell.kind() == Cell.Kind.END) {
+                empty = switch (((School.CentreOut) school).ends()) {
+                    case CORNER -> Optional.of(Figure.Why.CORNER);
+                    case PLAIN -> Optional.of(Figure.Why.PLAIN);
+                    case SHORT_ARC -> Optional.empty();
+                };
+            }
+            if (empty.isEmpty() && width > what.widest() + 1e-9) {
+                empty = Optional.of(Figure.Why.TOO_WIDE);
+            }
+            figures.add(empty.<Figure>map(why -> new Figure.Empty(cell, why))
+                    .orElseGet(() -> new Figure.Other(cell, what.height() - run.room())));
         }
         return List.copyOf(figures);
     }
@@ -130,7 +186,7 @@ public record RunSet(
                 .orElseGet(() -> new Figure.Empty(cell, Figure.Why.TOO_WIDE));
     }
 
-    private Figure end(Cell cell, Run run, EndUse use) {
+    private Figure end(Cell cell, ArcTemplate template, Run run, EndUse use) {
         return switch (use) {
             case SHORT_ARC -> whole(cell, template, fit(template, run, cell.width()));
             case CORNER -> new Figure.Empty(cell, Figure.Why.CORNER);
@@ -138,7 +194,7 @@ public record RunSet(
         };
     }
 
-    private Figure middle(Cell cell, Run run, Optional<ArcFit> beside, Filling filling) {
+    private Figure middle(Cell cell, ArcTemplate template, Run run, Optional<ArcFit> beside, Filling filling) {
         if (filling instanceof Filling.LargerArc larger) {
             return edge(larger)
                     .map(with -> whole(cell, with, fit(with, run, cell.width())))

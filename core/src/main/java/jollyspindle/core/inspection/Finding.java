@@ -4,6 +4,10 @@ import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.School;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.motif.CornerDesign;
+import jollyspindle.core.motif.Design;
+import jollyspindle.core.motif.MotifKind;
+import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Easing;
 import jollyspindle.core.quilt.RunId;
@@ -12,6 +16,7 @@ import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Concern;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /** Something a quilter should know before a stitch is sewn; as numbers, said in words elsewhere. */
@@ -606,5 +611,88 @@ public sealed interface Finding {
         public Optional<Remedy> remedy() {
             return Optional.of(new Remedy.Measure(Dimension.DIAGONAL_DOWN));
         }
+    }
+
+    /**
+     * A motif isn't laid out as it was asked for, or there is something to know about it.
+     *
+     * @param where it is
+     * @param layer which motif of the run, from 1
+     * @param motif what it is
+     * @param obstacle what is the matter
+     * @param redesign the design that hasn't the trouble
+     */
+    record MotifTrouble(RunId where, int layer, MotifKind motif, Obstacle obstacle, Optional<Design> redesign)
+            implements Finding {
+        @Override
+        public Optional<RunId> run() {
+            return Optional.of(where);
+        }
+
+        @Override
+        public Severity severity() {
+            return severityOf(obstacle);
+        }
+
+        @Override
+        public String code() {
+            return "motif-" + codeOf(obstacle);
+        }
+
+        @Override
+        public Optional<Remedy> remedy() {
+            return remedyFor(obstacle, where, redesign);
+        }
+    }
+
+    /**
+     * A corner's motif isn't laid out as it was asked for.
+     *
+     * @param where the run at whose left end the corner is
+     * @param corner what was asked for
+     * @param obstacle what is the matter
+     * @param redesign the design that hasn't the trouble
+     */
+    record CornerTrouble(RunId where, CornerDesign.Kind corner, Obstacle obstacle, Optional<Design> redesign)
+            implements Finding {
+        @Override
+        public Optional<RunId> run() {
+            return Optional.of(where);
+        }
+
+        @Override
+        public Severity severity() {
+            return severityOf(obstacle);
+        }
+
+        @Override
+        public String code() {
+            return "corner-" + codeOf(obstacle);
+        }
+
+        @Override
+        public Optional<Remedy> remedy() {
+            return remedyFor(obstacle, where, redesign);
+        }
+    }
+
+    private static Severity severityOf(Obstacle obstacle) {
+        if (obstacle.stops()) {
+            return Severity.PROBLEM;
+        }
+        return obstacle instanceof Obstacle.Pinched ? Severity.NOTE : Severity.WARNING;
+    }
+
+    /** {@code no-tool}, {@code too-high}. */
+    private static String codeOf(Obstacle obstacle) {
+        return obstacle.getClass()
+                .getSimpleName()
+                .replaceAll("(?<=.)(?=[A-Z])", "-")
+                .toLowerCase(Locale.ROOT);
+    }
+
+    private static Optional<Remedy> remedyFor(Obstacle obstacle, RunId where, Optional<Design> redesign) {
+        return redesign.<Remedy>map(d -> new Remedy.Redesign(where.group(), d))
+                .or(() -> obstacle instanceof Obstacle.NoTool ? Optional.of(new Remedy.SeeShelf()) : Optional.empty());
     }
 }

@@ -1,6 +1,7 @@
 package jollyspindle.core.inspection;
 
 import jollyspindle.core.division.School;
+import jollyspindle.core.motif.Design;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Easing;
 import jollyspindle.core.quilt.GroupId;
@@ -39,6 +40,9 @@ public sealed interface Remedy {
      * @param longest allowed
      */
     record AllowRange(GroupId group, double shortest, double longest) implements Remedy {}
+
+    /** Stitch other motifs. */
+    record Redesign(GroupId group, Design design) implements Remedy {}
 
     /** Choose this border's counts by themselves. */
     record Untie(GroupId group) implements Remedy {}

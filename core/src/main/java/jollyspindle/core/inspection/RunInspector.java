@@ -80,17 +80,15 @@ public final class RunInspector {
 
     private void fits(DividedRun run, Optional<Remedy> clearing) {
         if (run.tooWide() > 0) {
-            findings.add(new Finding.RepeatTooWide(
-                    run.id(), run.tooWide(), ArcFit.widest(set.template(), set.machine()), clearing));
+            findings.add(new Finding.RepeatTooWide(run.id(), run.tooWide(), set.widest(), clearing));
         }
         if (run.overRoom() > 1e-9) {
             findings.add(new Finding.IntoReserve(run.id(), run.overRoom(), reserve, outermost, clearing));
         }
-        run.fit().ifPresent(fit -> plate(run.id(), fit));
+        run.fit().ifPresent(fit -> set.template().ifPresent(template -> plate(run.id(), fit, template)));
     }
 
-    private void plate(RunId id, ArcFit fit) {
-        ArcTemplate template = set.template();
+    private void plate(RunId id, ArcFit fit, ArcTemplate template) {
         // With an even number of parts the template never stands upright, and nothing is laid on the seam.
         if (fit.parts() % 2 == 1 && fit.register() instanceof SeamRegister.OffThePlate) {
             findings.add(new Finding.SeamOffPlate(id));

@@ -45,7 +45,29 @@ public record Mark(
         /** Where two half arcs meet in the middle of a run. */
         MEETING,
         /** Where one placement of an arc's template hands over to the next. */
-        HAND_OVER
+        HAND_OVER,
+        /** Where two repeats meet on the edge away from the seam. */
+        FAR_VALLEY,
+        /** A crown of the arcs on that edge. */
+        FAR_CROWN,
+        /** An outer mark, half a repeat on from the seam's. */
+        OUTER,
+        /** The point about which a fan turns. */
+        PIVOT,
+        /** The middle of a circle. */
+        MIDDLE,
+        /** Where a straight line starts on the seam. */
+        LINE_START,
+        /** Where a straight line ends on the far edge. */
+        LINE_END,
+        /** Where a zigzag turns, or an S does. */
+        TURN,
+        /** The point of a diamond. */
+        TIP,
+        /** A foot of a corner's arc. */
+        FOOT,
+        /** The middle of a cornerstone's side. */
+        MIDPOINT
     }
 
     /** What shows the place on the cloth. */
@@ -53,7 +75,9 @@ public record Mark(
         /** Chalk or another marker. */
         CHALK,
         /** A seam, so there is nothing to do. */
-        SEAM
+        SEAM,
+        /** A line of the template, once it is laid; nothing to do. */
+        TEMPLATE
     }
 
     /** When a mark is made. */
@@ -61,7 +85,9 @@ public record Mark(
         /** While the quilt still lies flat. */
         BEFORE_LOADING,
         /** On the frame, before the first stitch. */
-        LOADED
+        LOADED,
+        /** Once the lines before it are stitched. */
+        STITCHED
     }
 
     /**
@@ -72,4 +98,8 @@ public record Mark(
      * @param fromCentre from the run's centre; below zero to the left of it
      */
     public record Readings(TapeReading fromLeft, TapeReading fromRight, TapeReading fromCentre) {}
+
+    Mark shownBy(MarkedBy other) {
+        return new Mark(id, run, kind, number, onCentre, along, across, place, other, stage, readings, height);
+    }
 }

@@ -1,22 +1,31 @@
 package jollyspindle.core.marking;
 
 import jollyspindle.core.division.RunDivision;
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.RunFrame;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.OptionalDouble;
 
-/** Makes the marks of a run. Each is computed from the run's zero or its far end and rounded once. */
+/**
+ * Makes the marks of a run, each place once whatever is laid on it. Each is computed from the run's zero or its far end and
+ * rounded once.
+ */
 public final class Marker {
 
     /** How near a pieced seam must be to serve as a mark, in inches: a chalk line's width. */
     public static final double ON_A_SEAM = 1.0 / 64;
 
     private static final double EXACT = 1e-9;
+
+    /** Marks nearer than this, in inches, are the same one. */
+    private static final double SAME_PLACE = 1e-6;
 
     private static final Comparator<Mark> ALONG =
             Comparator.comparingDouble(Mark::along).thenComparing(Mark::kind).thenComparingInt(Mark::number);
@@ -27,12 +36,13 @@ public final class Marker {
     private final boolean endsOnSeams;
     private final OptionalDouble pieced;
     private final List<Mark> marks = new ArrayList<>();
+    private final Map<Mark.Kind, Integer> numbers = new EnumMap<>(Mark.Kind.class);
 
     /**
      * A marker for one run.
      *
      * @param frame the run
-     * @param division of the run
+     * @param division of the run, with what the corners take
      * @param tape the readings are for
      * @param endsOnSeams whether seams meet at both ends of the run and so mark them
      * @param unit the run is pieced from, in inches
@@ -49,26 +59,66 @@ public final class Marker {
                 : OptionalDouble.empty();
     }
 
-    /** Marks a valley, where two cells meet; 0 is the run's start. */
+    /** Marks a valley, where two cells meet; 0 is where the first one starts. */
     public Mark valley(int k) {
-        double along = division.boundary(k);
-        boolean centre = isCentre(along);
-        return add(
-                Mark.Kind.VALLEY,
-                k,
-                along,
-                frame.clearance(),
-                marksItself(along) ? Mark.MarkedBy.SEAM : Mark.MarkedBy.CHALK,
-                centre ? Mark.Stage.BEFORE_LOADING : Mark.Stage.LOADED);
+        return add(Mark.Kind.VALLEY, k, division.valley(k), frame.clearance(), loaded(division.valley(k)));
     }
 
-    private boolean marksItself(double along) {
+    /** Marks the centre on the seam, where no valley stands on it. */
+    public Mark centre() {
+        return add(Mark.Kind.CENTRE, 1, division.centre(), 0, Mark.Stage.BEFORE_LOADING);
+    }
+
+    /**
+     * Marks a place.
+     *
+     * @param number which of its kind
+     * @param place in the quilt's frame
+     */
+    public Mark at(Mark.Kind kind, int number, Point place, Mark.Stage stage) {
+        Point from = place.minus(frame.origin());
+        double along = from.dot(frame.along());
+        // What rounding makes of a place on the seam is the seam.
+        double across = snapped(from.dot(frame.outward()));
+        return add(kind, number, snapped(along), across, stage == Mark.Stage.LOADED ? loaded(along) : stage);
+    }
+
+    /** Marks a place, numbering it after the last of its kind. */
+    public Mark next(Mark.Kind kind, Point place, Mark.Stage stage) {
+        return at(kind, numbers.getOrDefault(kind, 0) + 1, place, stage);
+    }
+
+    /**
+     * Notes a place that the template shows by itself once it is laid, unless it is marked anyway.
+     *
+     * @param number which of its kind
+     * @param place in the quilt's frame
+     */
+    public void shownByTemplate(Mark.Kind kind, int number, Point place) {
+        int before = marks.size();
+        Point from = place.minus(frame.origin());
+        Mark mark = add(
+                kind, number, snapped(from.dot(frame.along())), snapped(from.dot(frame.outward())), Mark.Stage.LOADED);
+        if (marks.size() > before && mark.by() == Mark.MarkedBy.CHALK) {
+            marks.set(marks.indexOf(mark), mark.shownBy(Mark.MarkedBy.TEMPLATE));
+        }
+    }
+
+    private static double snapped(double inches) {
+        return Math.abs(inches) < EXACT ? 0 : inches;
+    }
+
+    private Mark.Stage loaded(double along) {
+        return isCentre(along) ? Mark.Stage.BEFORE_LOADING : Mark.Stage.LOADED;
+    }
+
+    private boolean marksItself(double along, double across) {
         boolean end = along < EXACT || along > division.length() - EXACT;
         if (end) {
-            return endsOnSeams;
+            return endsOnSeams && across == 0;
         }
         // Only on the seam does a pieced unit's seam end that can be laid on.
-        return frame.clearance() == 0
+        return across == 0
                 && pieced.isPresent()
                 && Math.abs(along - Math.rint(along / pieced.getAsDouble()) * pieced.getAsDouble()) <= ON_A_SEAM;
     }
@@ -77,43 +127,17 @@ public final class Marker {
         return Math.abs(along - division.centre()) < EXACT * Math.max(1, division.length());
     }
 
-    /**
-     * Marks a crown.
-     *
-     * @param number of the arc it belongs to, from 1
-     * @param along from the run's zero, in inches
-     * @param rise from the valleys to the crown, in inches
-     */
-    public Mark crown(int number, double along, double rise) {
-        return add(Mark.Kind.CROWN, number, along, frame.clearance() + rise, Mark.MarkedBy.CHALK, Mark.Stage.LOADED);
-    }
-
-    /**
-     * Marks where two half arcs meet.
-     *
-     * @param along from the run's zero, in inches
-     * @param height above the valleys, in inches
-     */
-    public Mark meeting(double along, double height) {
-        return add(Mark.Kind.MEETING, 1, along, frame.clearance() + height, Mark.MarkedBy.CHALK, Mark.Stage.LOADED);
-    }
-
-    /** Marks the centre on the seam, where no valley stands on it. */
-    public Mark centre() {
-        return add(Mark.Kind.CENTRE, 1, division.centre(), 0, Mark.MarkedBy.CHALK, Mark.Stage.BEFORE_LOADING);
-    }
-
-    /**
-     * Marks where an arc is handed over from one placement to the next.
-     *
-     * @param along from the run's zero, in inches
-     * @param across from the seam, in inches
-     */
-    public Mark handOver(int number, double along, double across) {
-        return add(Mark.Kind.HAND_OVER, number, along, across, Mark.MarkedBy.CHALK, Mark.Stage.LOADED);
-    }
-
-    private Mark add(Mark.Kind kind, int number, double along, double across, Mark.MarkedBy by, Mark.Stage stage) {
+    private Mark add(Mark.Kind kind, int wanted, double along, double across, Mark.Stage stage) {
+        Point place = frame.place(along, across);
+        for (Mark there : marks) {
+            if (there.place().distance(place) <= SAME_PLACE) {
+                return there;
+            }
+        }
+        // Two motifs may each have a third crown; the later one is numbered after all others.
+        boolean taken = marks.stream().anyMatch(m -> m.kind() == kind && m.number() == wanted);
+        int number = taken ? numbers.get(kind) + 1 : wanted;
+        numbers.merge(kind, number, Math::max);
         Mark mark = new Mark(
                 frame.id().code() + "-" + kind.name().toLowerCase(Locale.ROOT).replace('_', '-') + "-" + number,
                 frame.id(),
@@ -122,8 +146,8 @@ public final class Marker {
                 kind != Mark.Kind.HAND_OVER && isCentre(along),
                 along,
                 across,
-                frame.place(along, across),
-                by,
+                place,
+                marksItself(along, across) ? Mark.MarkedBy.SEAM : Mark.MarkedBy.CHALK,
                 stage,
                 new Mark.Readings(
                         tape.read(along), tape.read(division.length() - along), tape.read(along - division.centre())),

@@ -1,16 +1,23 @@
 package jollyspindle.core.motif;
 
-import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.StitchLine;
 
 import java.util.List;
 
 /**
- * A motif on a run.
+ * Motifs on a run.
  *
- * @param lines what is stitched, one arc a repeat, in the quilt's frame
+ * @param lines what is stitched, in the order of stitching
  * @param marks along the run
  * @param placements in the order in which they are stitched
  */
-public record LaidOut(List<Arc> lines, List<Mark> marks, List<Placement> placements) {}
+public record LaidOut(List<StitchLine> lines, List<Mark> marks, List<Placement> placements) {
+
+    public LaidOut {
+        lines = List.copyOf(lines);
+        marks = List.copyOf(marks);
+        placements = List.copyOf(placements);
+    }
+}

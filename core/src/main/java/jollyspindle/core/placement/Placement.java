@@ -1,39 +1,62 @@
 package jollyspindle.core.placement;
 
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.quilt.RunId;
-import jollyspindle.core.shelf.ArcEdge;
+
+import java.util.List;
+import java.util.stream.Stream;
 
 /**
- * How the template lies for one stitched piece of an arc.
+ * How the template lies for one stitched piece of a line.
  *
  * @param id unique in a plan, such as {@code top-arc-3} or {@code top-arc-3-part-2}
- * @param run it is on
- * @param repeat which arc of the run, from 1 at the run's zero
- * @param part which placement of that arc, from 1
- * @param parts how many placements that arc takes
- * @param templateId which template
- * @param guideId which edge of it, by its id
- * @param edge which way that edge curves; a convex edge has the foot outside the curve, a concave one inside
- * @param pose how it lies in the quilt's frame; its own origin is the centre of its edge's circle, home is crown up
+ * @param of the line that is stitched
+ * @param part which placement of that line, from 1
+ * @param parts how many placements that line takes
+ * @param tool which edge of which template
+ * @param pose how it lies in the quilt's frame; the tool's own origin and home are as {@link ToolId} says
  * @param registration what it is laid on
- * @param start mark under the needle when the line starts
- * @param end mark under the needle when the line ends
- * @param line what is stitched, in the quilt's frame, from start to end
+ * @param start under the needle when the piece starts
+ * @param end under the needle when the piece ends
+ * @param path what is stitched, in the quilt's frame, from start to end
  */
 public record Placement(
         String id,
-        RunId run,
-        int repeat,
+        StitchLine of,
         int part,
         int parts,
-        String templateId,
-        String guideId,
-        ArcEdge edge,
+        ToolId tool,
         Pose pose,
         Registration registration,
-        Mark start,
-        Mark end,
-        Arc line) {}
+        Spot start,
+        Spot end,
+        Path path) {
+
+    public RunId run() {
+        return of.run();
+    }
+
+    /** How far the stitching turns on the way, in radians; counter-clockwise if over 0. */
+    public double sweep() {
+        return path.curves().stream()
+                .filter(Arc.class::isInstance)
+                .mapToDouble(c -> ((Arc) c).sweep())
+                .sum();
+    }
+
+    /** The marks that it starts and stops on, and that the template is laid on. */
+    public Stream<Mark> marks() {
+        Stream<Mark> laid = registration instanceof Registration.OnSeam on
+                ? on.centre().stream()
+                : registration instanceof Registration.CentreOnMark on ? Stream.of(on.centre()) : Stream.empty();
+        return Stream.concat(Stream.of(start, end).flatMap(s -> s.mark().stream()), laid);
+    }
+
+    public List<Curve> curves() {
+        return path.curves();
+    }
+}

@@ -1,20 +1,52 @@
 package jollyspindle.core.placement;
 
+import jollyspindle.core.marking.Mark;
 import jollyspindle.core.shelf.SeamRegister;
+
+import java.util.Optional;
 
 /** What a template is laid on, so that it lies as planned. */
 public sealed interface Registration {
 
     /**
-     * Something of the template lies on the seam of the run.
+     * Something of the template lies on the edge of the run that the motif stands on.
      *
      * @param what of the template
+     * @param far whether that is the run's outer edge and not its seam
+     * @param centre the mark that the template's centre line lies on besides, where the ends of the line don't tell
      */
-    record OnSeam(SeamRegister what) implements Registration {}
+    record OnSeam(SeamRegister what, boolean far, Optional<Mark> centre) implements Registration {}
+
+    /**
+     * The edge lies along a start mark, and a line engraved at an angle to it lies on the seam.
+     *
+     * @param angle from the seam to the edge, in radians
+     */
+    record AtAngle(double angle) implements Registration {}
 
     /**
      * The template is turned, so that none of its lines is parallel to the seam: it is pushed against the foot with the
      * needle over the start mark, and against the foot again over the end mark.
      */
     record FootOnBothMarks() implements Registration {}
+
+    /** The template's centre line lies on the mitre, and its edge against the foot over both marks. */
+    record OnMitre() implements Registration {}
+
+    /**
+     * The edge lies along an earlier line of stitching, or a line engraved beside the edge does.
+     *
+     * @param lineId the earlier line
+     * @param fromEdge from the template's edge to what lies on the stitching, in inches; 0 if it is the edge itself
+     * @param engraved whether there is an engraved line at that distance; otherwise tape goes there
+     */
+    record OnStitching(String lineId, double fromEdge, boolean engraved) implements Registration {}
+
+    /**
+     * The template's centre lies on a mark, and one of its straight legs or lines on the seam.
+     *
+     * @param centre the mark
+     * @param legOnSeam whether something lies on the seam besides
+     */
+    record CentreOnMark(Mark centre, boolean legOnSeam) implements Registration {}
 }

@@ -71,8 +71,12 @@ public record Moves(List<Move> runs) {
                 now.division().count(),
                 was.division().repeat(),
                 now.division().repeat(),
-                now.fit().segment().height() - was.fit().segment().height(),
+                rise(now) - rise(was),
                 farthest);
+    }
+
+    private static double rise(RunPlan run) {
+        return run.fit().map(fit -> fit.segment().height()).orElse(0.0);
     }
 
     public boolean isNothing() {

@@ -4,21 +4,30 @@ import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.CandidateFinder;
 import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.Judging;
+import jollyspindle.core.division.Repeating;
 import jollyspindle.core.division.Run;
 import jollyspindle.core.division.RunSet;
 import jollyspindle.core.division.School;
 import jollyspindle.core.division.Tie;
+import jollyspindle.core.division.Wish;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.MeasureInspector;
 import jollyspindle.core.inspection.RunInspector;
 import jollyspindle.core.measure.TapeScale;
-import jollyspindle.core.motif.SingleArcs;
+import jollyspindle.core.motif.Design;
+import jollyspindle.core.motif.Layer;
+import jollyspindle.core.motif.Needs;
+import jollyspindle.core.motif.Obstacle;
+import jollyspindle.core.motif.RingDesigner;
+import jollyspindle.core.motif.Tools;
+import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Squareness;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Concern;
@@ -29,6 +38,7 @@ import jollyspindle.core.shelf.TemplateInspector;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -51,7 +61,8 @@ public final class Planner {
 
     private record Subject(
             List<Run> runs,
-            RunLayout layout,
+            Repeating repeating,
+            Wish wish,
             List<Template> templates,
             Machine machine,
             TapeScale tape,
@@ -64,6 +75,20 @@ public final class Planner {
 
     /** The round edges of templates that have been cut. */
     private final Map<Template, List<ArcTemplate>> cut = new HashMap<>();
+
+    private List<Template> offered = List.of();
+    private Machine machine;
+    private Tools tools;
+
+    /** The edges that templates offer, cut once for as long as they stay the same. */
+    private Tools tools(QuiltJob job) {
+        if (tools == null || !job.templates().equals(offered) || !job.machine().equals(machine)) {
+            offered = job.templates();
+            machine = job.machine();
+            tools = new Tools(offered, machine);
+        }
+        return tools;
+    }
 
     /** Plans a job, whatever state it is in. */
     public static WorkPlan plan(QuiltJob job) {
@@ -85,7 +110,7 @@ public final class Planner {
     }
 
     private static WorkPlan unplanned(QuiltJob job, Finding finding) {
-        return new WorkPlan(job, Optional.empty(), Optional.empty(), List.of(), List.of(), List.of(finding));
+        return new WorkPlan(job, Optional.empty(), Optional.empty(), List.of(), List.of(), List.of(), List.of(finding));
     }
 
     /** What the shelf says of a template besides doesn't touch the border. */
@@ -139,11 +164,16 @@ public final class Planner {
         private final Map<GroupId, CandidateFinder> finders = new TreeMap<>();
         private final Map<GroupId, GroupPlan> groups = new TreeMap<>();
         private final List<RunPlan> runs = new ArrayList<>();
+        private final List<RingDesigner.Corner> corners = new ArrayList<>();
+        private final Map<RunId, double[]> taken = new TreeMap<>();
+        private final Tools tools;
+        private final Set<List<Object>> toldBefore = new HashSet<>();
         private final Map<Weighed, CandidateFinder> used = new HashMap<>();
 
         Planning(QuiltJob job) {
             this.job = job;
             this.quilt = job.quilt();
+            this.tools = tools(job);
             this.shape = QuiltShape.of(quilt);
             this.findings = new ArrayList<>(
                     MeasureInspector.inspect(quilt, shape, job.judging().squareLimit()));
@@ -153,7 +183,7 @@ public final class Planner {
             List<Template> looked = new ArrayList<>();
             for (GroupId group : quilt.groups()) {
                 if (isUsable(group, looked)) {
-                    subjects.put(group, subject(group));
+                    subject(group).ifPresent(subject -> subjects.put(group, subject));
                 }
             }
             subjects.keySet().forEach(this::divide);
@@ -165,6 +195,7 @@ public final class Planner {
                     Optional.of(shape),
                     Optional.of(Squareness.of(quilt)),
                     List.copyOf(groups.values()),
+                    List.copyOf(corners),
                     List.copyOf(runs),
                     findings.stream()
                             .sorted(Comparator.comparing(Finding::severity))
@@ -173,6 +204,12 @@ public final class Planner {
 
         /** Whether a group's template can be used; what is the matter with it is told once. */
         private boolean isUsable(GroupId group, List<Template> looked) {
+            Layer main = job.layout(group).design().main();
+            Obstacle.Need need = Needs.template(main.motif());
+            if (need != Obstacle.Need.ARC) {
+                job.chosenTemplate(group).ifPresent(template -> concerns(template, looked));
+                return true;
+            }
             Optional<ArcTemplate> arc = arc(group);
             if (arc.isEmpty()) {
                 findings.add(new Finding.NoTemplate(quilt.runs(group).get(0)));
@@ -180,10 +217,10 @@ public final class Planner {
             }
             Template template = job.chosenTemplate(group).orElseThrow();
             boolean first = !looked.contains(template);
-            looked.add(template);
             Optional<ArcTemplate.Difficulty> difficulty = arc.get().difficulty(job.machine());
             if (difficulty.isPresent()) {
                 if (first) {
+                    looked.add(template);
                     findings.add(new Finding.TemplateUseless(
                             template.name(),
                             difficulty.get(),
@@ -192,12 +229,18 @@ public final class Planner {
                 }
                 return false;
             }
-            if (first) {
+            concerns(template, looked);
+            return true;
+        }
+
+        /** Tells once what the shelf says of a template that touches the job. */
+        private void concerns(Template template, List<Template> looked) {
+            if (!looked.contains(template)) {
+                looked.add(template);
                 TemplateInspector.inspect(template, job.machine()).stream()
                         .filter(Planner::concernsTheJob)
                         .forEach(c -> findings.add(new Finding.TemplateConcern(template.name(), c)));
             }
-            return true;
         }
 
         /** The edge a group is stitched along. Cutting templates takes a while, so those that were cut are asked first. */
@@ -213,21 +256,49 @@ public final class Planner {
                             .or(() -> arcs.stream().findFirst()));
         }
 
-        private Subject subject(GroupId group) {
-            List<Run> all = quilt.runs(group).stream()
-                    .map(shape::run)
-                    .map(frame -> new Run(frame.id(), frame.length(), frame.room(), frame.clearance()))
-                    .toList();
+        /** What is to be divided; nothing if the motif's template is missing. */
+        private Optional<Subject> subject(GroupId group) {
             RunLayout layout = job.layout(group);
-            return new Subject(
-                    all,
-                    // What was chosen isn't weighed by itself.
-                    layout.choosingNone(),
+            List<RunFrame> frames = quilt.runs(group).stream().map(shape::run).toList();
+            double room = frames.stream().mapToDouble(RunFrame::room).min().orElseThrow();
+            Optional<Needs> needs = Needs.of(layout.design().main(), tools, room);
+            if (needs.isEmpty()) {
+                findings.add(new Finding.MotifTrouble(
+                        frames.get(0).id(),
+                        1,
+                        layout.design().main().motif().kind(),
+                        new Obstacle.NoTool(
+                                Needs.template(layout.design().main().motif()), 0),
+                        Optional.empty()));
+                return Optional.empty();
+            }
+            if (!group.strip()) {
+                taken.putAll(RingDesigner.takenByCorners(
+                        layout.design(),
+                        tools,
+                        ring(group.number()),
+                        quilt.border(group.number()).corners(),
+                        layout.wish().repeat()));
+            }
+            return Optional.of(new Subject(
+                    frames.stream().map(this::netRun).toList(),
+                    needs.get().repeating(),
+                    needs.get().added(layout.wish()),
                     job.templates(),
                     job.machine(),
                     job.tape(),
                     job.judging(),
-                    quilt.unit(group));
+                    quilt.unit(group)));
+        }
+
+        private Map<Side, RunFrame> ring(int border) {
+            return shape.rings().get(border - 1).runs();
+        }
+
+        /** What is left of a run between what the corners take. */
+        private Run netRun(RunFrame frame) {
+            double[] ends = taken.getOrDefault(frame.id(), new double[2]);
+            return new Run(frame.id(), frame.length() - ends[0] - ends[1], frame.room(), frame.clearance(), ends[0]);
         }
 
         private RunSet set(GroupId group) {
@@ -238,11 +309,11 @@ public final class Planner {
                     .toList();
             return new RunSet(
                     subject.runs(),
-                    arc(group).orElseThrow(),
+                    subject.repeating(),
                     others,
                     subject.machine(),
                     subject.tape(),
-                    subject.layout().wish(),
+                    subject.wish(),
                     subject.judging(),
                     subject.unit());
         }
@@ -312,13 +383,37 @@ public final class Planner {
 
         private void layOut(GroupPlan group) {
             OptionalDouble unit = quilt.unit(group.id());
+            RunLayout layout = job.layout(group.id());
+            RingDesigner designer = new RingDesigner(layout.design(), tools, job.tape());
+            List<DividedRun> whole = new ArrayList<>();
             for (DividedRun divided : group.chosen().runs()) {
-                if (divided.fit().isPresent()) {
+                if (divided.stitched()) {
                     RunFrame frame = shape.run(divided.id());
-                    runs.add(new RunPlan(
-                            frame, divided, SingleArcs.layOut(frame, divided, job.tape(), endsOnSeams(frame), unit)));
+                    double[] ends = taken.getOrDefault(divided.id(), new double[2]);
+                    DividedRun all = divided.between(ends[0], ends[1]);
+                    designer.layOut(
+                            frame,
+                            all,
+                            endsOnSeams(frame),
+                            unit,
+                            group.id().strip() ? Map.of() : ring(group.id().number()),
+                            group.id().strip()
+                                    ? Corners.MITRED
+                                    : quilt.border(group.id().number()).corners());
+                    whole.add(all);
                 }
             }
+            if (!group.id().strip()) {
+                int border = group.id().number();
+                designer.layOutCorners(
+                        ring(border),
+                        quilt.border(border).corners(),
+                        layout.wish().repeat());
+            }
+            whole.forEach(
+                    divided -> runs.add(new RunPlan(shape.run(divided.id()), divided, designer.laidOut(divided.id()))));
+            corners.addAll(designer.corners());
+            designer.told().forEach(told -> tell(layout.design(), told));
             boolean outermost = !group.id().strip()
                     && group.id().number() == quilt.borders().size();
             findings.addAll(RunInspector.inspect(
@@ -327,6 +422,33 @@ public final class Planner {
                     group.candidates(),
                     outermost ? quilt.length(Dimension.RESERVE) : 0,
                     outermost));
+        }
+
+        /** Makes a finding of what a motif tells; what is the same on all sides is told once. */
+        private void tell(Design design, RingDesigner.Told told) {
+            boolean first = toldBefore.add(
+                    List.of(told.run().group(), told.layer(), told.obstacle().getClass()));
+            if (!first) {
+                return;
+            }
+            Optional<Design> better = Redesigns.without(design, told);
+            findings.add(
+                    told.layer() == 0
+                            ? new Finding.CornerTrouble(
+                                    told.run(),
+                                    design.corner(told.run().side().orElseThrow())
+                                            .kind(),
+                                    told.obstacle(),
+                                    better)
+                            : new Finding.MotifTrouble(
+                                    told.run(),
+                                    told.layer(),
+                                    design.layers()
+                                            .get(told.layer() - 1)
+                                            .motif()
+                                            .kind(),
+                                    told.obstacle(),
+                                    better));
         }
 
         private boolean endsOnSeams(RunFrame frame) {

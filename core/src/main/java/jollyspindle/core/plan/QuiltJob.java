@@ -3,7 +3,9 @@ package jollyspindle.core.plan;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.School;
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.placement.ToolId;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.RunId;
@@ -239,5 +241,15 @@ public record QuiltJob(
                 .flatMap(t -> t.arcs().stream())
                 .filter(arc -> arc.guideId().equals(guideId))
                 .findFirst();
+    }
+
+    /** The round edge that a placement follows, if it is one of an arc or circle template. */
+    public Optional<ArcTemplate> arc(ToolId tool) {
+        return arc(tool.templateId(), tool.guideId());
+    }
+
+    /** The acrylic that a placement lays down, in the frame of the edge it follows; empty if it isn't here any more. */
+    public List<Path> outlines(ToolId tool) {
+        return template(tool.templateId()).map(t -> t.outlines(tool.guideId())).orElse(List.of());
     }
 }

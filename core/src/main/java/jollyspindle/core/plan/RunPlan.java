@@ -11,6 +11,7 @@ import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What to do on one run.
@@ -41,9 +42,9 @@ public record RunPlan(RunFrame frame, DividedRun divided, LaidOut laidOut) {
         return divided.division();
     }
 
-    /** How the template suits the run's usual repeat. */
-    public ArcFit fit() {
-        return divided.fit().orElseThrow();
+    /** How the template suits the run's usual repeat; nothing if no arcs stand on the repeats. */
+    public Optional<ArcFit> fit() {
+        return divided.fit();
     }
 
     /** The run's arcs by how they are laid, the first first. */

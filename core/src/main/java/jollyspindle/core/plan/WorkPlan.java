@@ -1,8 +1,10 @@
 package jollyspindle.core.plan;
 
-import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.motif.RingDesigner;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunId;
@@ -21,6 +23,7 @@ import java.util.stream.Stream;
  * @param shape of the quilt, once what is needed is measured
  * @param squareness of the body, as soon as its sides are measured
  * @param groups how runs come out, borders from the body outward, then strips; missing where nothing can be divided
+ * @param corners what stands in the borders' corners
  * @param runs what to do, border by border clockwise from the top, then strips; missing where nothing can be planned
  * @param findings what the quilter should know, worst first
  */
@@ -29,6 +32,7 @@ public record WorkPlan(
         Optional<QuiltShape> shape,
         Optional<Squareness> squareness,
         List<GroupPlan> groups,
+        List<RingDesigner.Corner> corners,
         List<RunPlan> runs,
         List<Finding> findings) {
 
@@ -37,7 +41,7 @@ public record WorkPlan(
         List<Finding> all = Stream.concat(findings.stream(), more.stream())
                 .sorted(Comparator.comparing(Finding::severity))
                 .toList();
-        return new WorkPlan(job, shape, squareness, groups, runs, all);
+        return new WorkPlan(job, shape, squareness, groups, corners, runs, all);
     }
 
     public Optional<GroupPlan> group(GroupId id) {
@@ -57,14 +61,36 @@ public record WorkPlan(
         return findings.stream().anyMatch(f -> f.severity() == Finding.Severity.PROBLEM);
     }
 
-    /** How many arcs there are. */
+    /** All stitch lines, corners first. */
+    public List<StitchLine> lines() {
+        return Stream.concat(
+                        corners.stream().flatMap(c -> c.lines().stream()),
+                        runs.stream().flatMap(r -> r.laidOut().lines().stream()))
+                .toList();
+    }
+
+    /** The corner at a run's left end, if something is stitched there. */
+    public Optional<RingDesigner.Corner> corner(RunId run) {
+        return corners.stream().filter(c -> c.run().equals(run)).findFirst();
+    }
+
+    /** All placements of a run in the order of stitching, those of the corner at its left end first. */
+    public List<Placement> placements(RunId run) {
+        return Stream.concat(
+                        corner(run).stream().flatMap(c -> c.placements().stream()),
+                        run(run).stream().flatMap(r -> r.laidOut().placements().stream()))
+                .toList();
+    }
+
+    /** How many lines are stitched. */
     public int repeats() {
-        return runs.stream().mapToInt(r -> r.laidOut().lines().size()).sum();
+        return lines().size();
     }
 
     /** How often a template is placed. */
     public int placements() {
-        return runs.stream().mapToInt(r -> r.laidOut().placements().size()).sum();
+        return corners.stream().mapToInt(c -> c.placements().size()).sum()
+                + runs.stream().mapToInt(r -> r.laidOut().placements().size()).sum();
     }
 
     /** How many marks must be made; those on seams are not among them. */
@@ -75,11 +101,8 @@ public record WorkPlan(
                 .count();
     }
 
-    /** The length of all stitch lines, in inches. */
+    /** The length of all stitching, every pass counted, in inches. */
     public double stitchedLength() {
-        return runs.stream()
-                .flatMap(r -> r.laidOut().lines().stream())
-                .mapToDouble(Arc::length)
-                .sum();
+        return lines().stream().mapToDouble(l -> l.passes() * l.path().length()).sum();
     }
 }

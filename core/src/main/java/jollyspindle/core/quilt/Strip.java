@@ -72,7 +72,7 @@ public record Strip(
         return new Strip(name, kind, start, angle, length, width, other);
     }
 
-    RunFrame frame(int number) {
+    public RunFrame frame(int number) {
         return new RunFrame(
                 RunId.strip(number), start, new Point(Math.cos(angle), Math.sin(angle)), length, width, 0, 0);
     }

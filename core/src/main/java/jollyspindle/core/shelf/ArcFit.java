@@ -50,7 +50,12 @@ public record ArcFit(CircularSegment segment, double overRoom, int parts, SeamRe
         return overRoom <= 1e-9;
     }
 
-    private static SeamRegister register(ArcTemplate template, Machine machine, double crownAboveSeam) {
+    /**
+     * What of a template lies on the seam.
+     *
+     * @param crownAboveSeam where the needle's crown is to be, in inches
+     */
+    public static SeamRegister register(ArcTemplate template, Machine machine, double crownAboveSeam) {
         Optional<ArcTemplate.RiseLine> nearest = template.riseLines().stream()
                 .min(Comparator.comparingDouble(
                         line -> Math.abs(template.stitchedRise(line, machine) - crownAboveSeam)));

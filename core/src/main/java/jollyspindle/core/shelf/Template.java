@@ -125,6 +125,24 @@ public record Template(
         return form.cut(label, gap);
     }
 
+    /**
+     * The outlines of the acrylic in the frame of an edge: of a round one its circle's centre, of any other the template's
+     * own.
+     *
+     * @param guideId of the edge
+     */
+    public List<Path> outlines(String guideId) {
+        Cut cut = cut();
+        Point by = cut.guide(guideId)
+                .flatMap(Guide::round)
+                .map(r -> r.centre().times(-1))
+                .orElse(Point.ORIGIN);
+        return cut.pieces().stream()
+                .flatMap(p -> p.outlines().stream())
+                .map(o -> o.moved(by))
+                .toList();
+    }
+
     /** Whether the two are cut, engraved and made alike, so that a job plans with either in the same way. */
     public boolean worksLike(Template other) {
         return form.equals(other.form)

@@ -408,6 +408,7 @@ public record DivisionWords(Words words) {
             case HALF -> "half";
             case MIDDLE -> "middle";
             case END -> "end";
+            case CORNER -> "corner";
         };
     }
 }

@@ -84,6 +84,14 @@ public record FindingWords(Words words) {
             return "The diagonals are " + words.difference(dont.by()) + (dont.by() > 0 ? " longer" : " shorter")
                     + " than these four sides allow. Measure sides and diagonals again.";
         }
+        if (finding instanceof Finding.MotifTrouble trouble) {
+            return MotifWords.name(trouble.motif()) + ": "
+                    + Words.decapital(new MotifWords(words).text(trouble.obstacle()));
+        }
+        if (finding instanceof Finding.CornerTrouble trouble) {
+            return "Corner, " + Words.decapital(MotifWords.name(trouble.corner())) + ": "
+                    + Words.decapital(new MotifWords(words).text(trouble.obstacle()));
+        }
         return dividing(finding);
     }
 
@@ -174,6 +182,9 @@ public record FindingWords(Words words) {
         }
         if (remedy instanceof Remedy.AllowRange range) {
             return "Allow " + words.length(range.shortest()) + " to " + words.length(range.longest());
+        }
+        if (remedy instanceof Remedy.Redesign) {
+            return "Change it so that it fits";
         }
         if (remedy instanceof Remedy.Untie) {
             return "Choose its counts by themselves";

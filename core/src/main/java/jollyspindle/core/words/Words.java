@@ -268,6 +268,17 @@ public record Words(TapeScale tape) {
             case CENTRE -> "Centre";
             case MEETING -> "Meeting";
             case HAND_OVER -> "Hand-over " + mark.number();
+            case FAR_VALLEY -> "Far valley " + mark.number();
+            case FAR_CROWN -> "Far crown " + mark.number();
+            case OUTER -> "Outer mark " + mark.number();
+            case PIVOT -> "Pivot " + mark.number();
+            case MIDDLE -> "Circle's middle " + mark.number();
+            case LINE_START -> "Line start " + mark.number();
+            case LINE_END -> "Line end " + mark.number();
+            case TURN -> "Turn " + mark.number();
+            case TIP -> "Tip " + mark.number();
+            case FOOT -> "Foot " + mark.number();
+            case MIDPOINT -> "Midpoint " + mark.number();
         };
     }
 
@@ -286,17 +297,23 @@ public record Words(TapeScale tape) {
         if (mark.by() == Mark.MarkedBy.SEAM) {
             return "by the seam";
         }
+        if (mark.by() == Mark.MarkedBy.TEMPLATE) {
+            return "by the template";
+        }
         return stage(mark.stage());
     }
 
     public static String stage(Mark.Stage stage) {
-        return stage == Mark.Stage.BEFORE_LOADING ? "before loading" : "on the frame";
+        return switch (stage) {
+            case BEFORE_LOADING -> "before loading";
+            case LOADED -> "on the frame";
+            case STITCHED -> "after stitching";
+        };
     }
 
     /** {@code Arc 7}, or {@code Arc 7, part 1 of 2}. */
     public static String name(Placement placement) {
-        return "Arc " + placement.repeat()
-                + (placement.parts() > 1 ? ", part " + placement.part() + " of " + placement.parts() : "");
+        return MotifWords.name(placement);
     }
 
     /** How the template is turned from the way it is pictured, in words: {@code a quarter turn to the right}. */
@@ -323,7 +340,26 @@ public record Words(TapeScale tape) {
     /** What the template is laid on. */
     public String registration(Placement placement) {
         if (placement.registration() instanceof Registration.OnSeam on) {
-            return "on the " + seam(placement.run()) + ": " + register(on.what());
+            return "on the " + (on.far() ? "outer edge" : seam(placement.run())) + ": " + register(on.what())
+                    + on.centre()
+                            .map(m -> "; the template's centre line on " + decapital(name(m)))
+                            .orElse("");
+        }
+        if (placement.registration() instanceof Registration.AtAngle at) {
+            return "edge on the start mark, the template's line at " + degrees(at.angle()) + " on the seam";
+        }
+        if (placement.registration() instanceof Registration.OnMitre) {
+            return "the template's centre line on the mitre; foot over the start mark, then over the end mark";
+        }
+        if (placement.registration() instanceof Registration.OnStitching on) {
+            return on.fromEdge() < 1.0 / 256
+                    ? "the edge itself along the line stitched before"
+                    : (on.engraved() ? "the line engraved " : "tape ") + length(on.fromEdge())
+                            + " from the edge, on the line stitched before";
+        }
+        if (placement.registration() instanceof Registration.CentreOnMark on) {
+            return "the template's centre on " + decapital(name(on.centre()))
+                    + (on.legOnSeam() ? ", its leg on the seam" : "");
         }
         return "no line on the seam: foot over the start mark, then over the end mark, edge against it both times";
     }

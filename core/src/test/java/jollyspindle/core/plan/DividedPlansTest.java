@@ -16,6 +16,7 @@ import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.motif.Laid;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.quilt.Border;
 import jollyspindle.core.quilt.Corners;
@@ -156,17 +157,17 @@ class DividedPlansTest {
 
     private static void stitched(RunPlan run) {
         for (Placement placement : run.laidOut().placements()) {
-            assertThat(placement.line().start().distance(placement.start().place()))
+            assertThat(Laid.arc(placement).start().distance(placement.start().place()))
                     .isLessThan(1e-3);
-            assertThat(placement.line().end().distance(placement.end().place())).isLessThan(1e-3);
+            assertThat(Laid.arc(placement).end().distance(placement.end().place()))
+                    .isLessThan(1e-3);
         }
         int free = 0;
-        for (int i = 1; i < run.laidOut().lines().size(); i++) {
-            double gap = run.laidOut()
-                    .lines()
+        for (int i = 1; i < Laid.arcs(run).size(); i++) {
+            double gap = Laid.arcs(run)
                     .get(i - 1)
                     .end()
-                    .distance(run.laidOut().lines().get(i).start());
+                    .distance(Laid.arcs(run).get(i).start());
             free += gap > 1e-6 ? 1 : 0;
         }
         long empty = run.divided().figures().stream()
@@ -281,8 +282,8 @@ class DividedPlansTest {
             for (int i = 0; i < places.size(); i++) {
                 assertThat(seen.get(i)).isCloseTo(places.get(i), within(1e-9));
             }
-            Point mark = run.laidOut().lines().get(0).at(0.25);
-            assertThat(other.laidOut().lines().stream().flatMap(l -> Stream.of(l.at(0.75), l.at(0.25))))
+            Point mark = Laid.arcs(run).get(0).at(0.25);
+            assertThat(Laid.arcs(other).stream().flatMap(l -> Stream.of(l.at(0.75), l.at(0.25))))
                     .anySatisfy(p -> assertThat(p.distance(new Point(-mark.x(), mark.y())))
                             .isLessThan(1e-6));
         }
@@ -332,8 +333,8 @@ class DividedPlansTest {
             WorkPlan b = Planner.plan(large);
             assertThat(b.runs()).hasSameSizeAs(a.runs());
             for (int i = 0; i < a.runs().size(); i++) {
-                List<Arc> lines = a.runs().get(i).laidOut().lines();
-                List<Arc> larger = b.runs().get(i).laidOut().lines();
+                List<Arc> lines = Laid.arcs(a.runs().get(i));
+                List<Arc> larger = Laid.arcs(b.runs().get(i));
                 assertThat(larger).hasSameSizeAs(lines);
                 for (int n = 0; n < lines.size(); n++) {
                     assertThat(larger.get(n)

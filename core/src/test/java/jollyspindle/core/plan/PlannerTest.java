@@ -10,8 +10,10 @@ import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.motif.Laid;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Spot;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
@@ -97,7 +99,7 @@ class PlannerTest {
             run.id().side().ifPresent(side -> assertThat(count)
                     .isEqualTo(
                             plan.run(side.opposite()).orElseThrow().division().count()));
-            assertThat(run.laidOut().lines()).hasSize(count);
+            assertThat(Laid.arcs(run)).hasSize(count);
             checkMarks(run, job, ids);
             for (Placement placement : run.laidOut().placements()) {
                 assertThat(ids.add(placement.id())).as(placement.id()).isTrue();
@@ -106,15 +108,13 @@ class PlannerTest {
             checkThread(run);
             // Stitched inside its own border; at a corner that isn't square, the last arc may lean over its seam.
             double lean = 1e-3 + run.frame().depth() * slant(plan);
-            if (run.fit().fitsRoom()) {
+            if (run.fit().orElseThrow().fitsRoom()) {
                 Polygon region = polygon(plan.shape().orElseThrow().region(run.id()));
-                run.laidOut().lines().forEach(arc -> assertThat(
-                                region.buffer(lean).covers(line(arc)))
+                Laid.arcs(run).forEach(arc -> assertThat(region.buffer(lean).covers(line(arc)))
                         .as("inside its border")
                         .isTrue());
                 Polygon free = polygon(plan.shape().orElseThrow().reserve());
-                run.laidOut().lines().forEach(arc -> assertThat(
-                                free.buffer(lean).covers(line(arc)))
+                Laid.arcs(run).forEach(arc -> assertThat(free.buffer(lean).covers(line(arc)))
                         .as("clear of the reserve")
                         .isTrue());
             }
@@ -146,7 +146,7 @@ class PlannerTest {
                         case VALLEY -> length * mark.number() / count;
                         case CROWN -> length * (mark.number() - 0.5) / count;
                         case CENTRE -> length / 2;
-                        case HAND_OVER, MEETING -> mark.along();
+                        default -> mark.along();
                     };
             assertThat(Math.abs(mark.readings().fromLeft().onTape() - exact))
                     .isLessThanOrEqualTo(job.tape().tick() / 2 + 1e-9);
@@ -165,29 +165,30 @@ class PlannerTest {
     }
 
     private static void checkPlacement(Placement placement, ArcTemplate template, Machine machine) {
-        assertThat(placement.line().start().distance(placement.start().place())).isLessThan(1e-3);
-        assertThat(placement.line().end().distance(placement.end().place())).isLessThan(1e-3);
+        assertThat(Laid.arc(placement).start().distance(placement.start().place()))
+                .isLessThan(1e-3);
+        assertThat(Laid.arc(placement).end().distance(placement.end().place())).isLessThan(1e-3);
         // The needle runs a foot's radius from the placed acrylic edge everywhere; JTS measures.
         double used = template.usableSweep();
         LineString edge =
                 line(new Arc(Point.ORIGIN, template.edgeRadius(), (Math.PI - used) / 2, used).posed(placement.pose()));
-        for (Coordinate needle : line(placement.line(), 12).getCoordinates()) {
+        for (Coordinate needle : line(Laid.arc(placement), 12).getCoordinates()) {
             assertThat(edge.distance(JTS.createPoint(needle))).isCloseTo(machine.footRadius(), within(1e-3));
         }
-        assertThat(Math.abs(placement.line().sweep())).isLessThanOrEqualTo(template.usableSweep() + 1e-9);
-        assertThat(placement.line().radius()).isCloseTo(template.stitchedRadius(machine), within(1e-9));
+        assertThat(Math.abs(Laid.arc(placement).sweep())).isLessThanOrEqualTo(template.usableSweep() + 1e-9);
+        assertThat(Laid.arc(placement).radius()).isCloseTo(template.stitchedRadius(machine), within(1e-9));
     }
 
     /** Each piece starts where the one before it ended, from the run's left end to its right. */
     private static void checkThread(RunPlan run) {
-        Mark at = null;
+        Spot at = null;
         for (Placement placement : run.laidOut().placements()) {
             if (at != null) {
                 assertThat(placement.start()).isEqualTo(at);
             }
             at = placement.end();
         }
-        assertThat(at.along()).isCloseTo(run.division().length(), within(1e-9));
+        assertThat(at.mark().orElseThrow().along()).isCloseTo(run.division().length(), within(1e-9));
     }
 
     /** Divided evenly, whatever else would be better. */
@@ -215,11 +216,11 @@ class PlannerTest {
         RunPlan top = plan.run(Side.TOP).orElseThrow();
         // By hand: 71 5/8 / 10 = 7.1625; 3.995 − √(3.995² − 3.58125²) = 2.2245.
         assertThat(top.division().repeat()).isCloseTo(7.1625, within(1e-9));
-        assertThat(top.fit().segment().height()).isCloseTo(2.2245, within(5e-5));
+        assertThat(top.fit().orElseThrow().segment().height()).isCloseTo(2.2245, within(5e-5));
         assertThat(plan.repeats()).isEqualTo(44);
         assertThat(plan.placements()).isEqualTo(44);
-        // 9 + 11 valleys twice, and 44 crowns; the corner seams mark the rest.
-        assertThat(plan.chalkMarks()).isEqualTo(2 * (9 + 11) + 44);
+        // 9 + 11 valleys twice; the corner seams mark the rest, and the template's line finds the crowns.
+        assertThat(plan.chalkMarks()).isEqualTo(2 * (9 + 11));
     }
 
     @Property(tries = 120)
@@ -246,10 +247,11 @@ class PlannerTest {
                 Planner.plan(evenly(job.withTemplate(chosen).withTemplateChosen(chosen.id(), Optional.empty())));
         checkWhole(plan);
         assertThat(plan.runs()).hasSize(4);
-        boolean into = plan.runs().stream().anyMatch(r -> !r.fit().fitsRoom());
+        boolean into = plan.runs().stream().anyMatch(r -> !r.fit().orElseThrow().fitsRoom());
         assertThat(plan.findings().stream().anyMatch(Finding.IntoReserve.class::isInstance))
                 .isEqualTo(into);
-        boolean several = plan.runs().stream().anyMatch(r -> r.fit().parts() > 1);
+        boolean several =
+                plan.runs().stream().anyMatch(r -> r.fit().orElseThrow().parts() > 1);
         assertThat(plan.findings().stream().anyMatch(Finding.SeveralPlacements.class::isInstance))
                 .isEqualTo(several);
         assertThat(Planner.plan(plan.job())).as("the same job, the same plan").isEqualTo(plan);
@@ -271,13 +273,14 @@ class PlannerTest {
         for (RunPlan run : one.runs()) {
             RunPlan same = two.run(run.id()).orElseThrow();
             assertThat(same.laidOut().marks()).isEqualTo(run.laidOut().marks());
-            assertThat(same.laidOut().lines()).isEqualTo(run.laidOut().lines());
+            assertThat(Laid.arcs(same)).isEqualTo(Laid.arcs(run));
             assertThat(same.laidOut().placements())
                     .extracting(Placement::pose)
                     .isEqualTo(run.laidOut().placements().stream()
                             .map(Placement::pose)
                             .toList());
-            assertThat(same.fit().register()).hasSameClassAs(run.fit().register());
+            assertThat(same.fit().orElseThrow().register())
+                    .hasSameClassAs(run.fit().orElseThrow().register());
         }
     }
 
@@ -333,8 +336,8 @@ class PlannerTest {
             List<Placement> after =
                     turned.run(side.next()).orElseThrow().laidOut().placements();
             for (int i = 0; i < before.size(); i++) {
-                Point expected = before.get(i).line().at(0.25).turned(-Math.PI / 2);
-                assertThat(after.get(i).line().at(0.25).distance(expected)).isLessThan(1e-6);
+                Point expected = Laid.arc(before.get(i)).at(0.25).turned(-Math.PI / 2);
+                assertThat(Laid.arc(after.get(i)).at(0.25).distance(expected)).isLessThan(1e-6);
                 assertThat(Angles.normal(before.get(i).pose().rotation()
                                 - Math.PI / 2
                                 - after.get(i).pose().rotation()))
@@ -356,10 +359,8 @@ class PlannerTest {
         QuiltJob two = one.withQuilt(larger)
                 .withMachine(new Machine(0.25 * k))
                 .withTemplate(t.withForm(t.form().withMainSize(t.form().mainSize() * k)));
-        List<Arc> small =
-                Planner.plan(one).run(Side.LEFT).orElseThrow().laidOut().lines();
-        List<Arc> large =
-                Planner.plan(two).run(Side.LEFT).orElseThrow().laidOut().lines();
+        List<Arc> small = Laid.arcs(Planner.plan(one).run(Side.LEFT).orElseThrow());
+        List<Arc> large = Laid.arcs(Planner.plan(two).run(Side.LEFT).orElseThrow());
         for (int i = 0; i < small.size(); i++) {
             assertThat(large.get(i).at(0.3).distance(small.get(i).at(0.3).times(k)))
                     .isLessThan(1e-9);
@@ -385,7 +386,11 @@ class PlannerTest {
                             within(1e-9));
             assertThat(first.stream().filter(p -> p.registration() instanceof Registration.OnSeam))
                     .hasSize(parts % 2);
-            assertThat(first.get(parts / 2 - 1 + parts % 2).end().kind())
+            assertThat(first.get(parts / 2 - 1 + parts % 2)
+                            .end()
+                            .mark()
+                            .orElseThrow()
+                            .kind())
                     .isEqualTo(parts % 2 == 0 ? Mark.Kind.CROWN : Mark.Kind.HAND_OVER);
             assertThat(plan.findings().stream().filter(Finding.SeveralPlacements.class::isInstance))
                     .hasSize(4);

@@ -3,6 +3,7 @@ package jollyspindle.desktop.bench;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
@@ -56,19 +57,11 @@ public final class MarkBench extends VBox {
         column(marks, "Made", 112, Words::making);
         placements.setId("placement-list");
         placements.setAccessibleText("Placements");
-        column(placements, "Arc", 74, Words::name);
+        column(placements, "Line", 120, Words::name);
         column(placements, "Turn", 190, p -> Words.turn(p.pose().rotation()));
-        column(
-                placements,
-                "Start at",
-                170,
-                p -> Words.name(p.start()) + ", "
-                        + p.start().readings().fromLeft().text());
-        column(
-                placements,
-                "Stop at",
-                170,
-                p -> Words.name(p.end()) + ", " + p.end().readings().fromLeft().text());
+        column(placements, "Laid on", 220, p -> bench.words().registration(p));
+        column(placements, "Start at", 150, p -> MotifWords.at(p.start()));
+        column(placements, "Stop at", 150, p -> MotifWords.at(p.end()));
         Tab markTab = new Tab("Marks", marks);
         Tab placementTab = new Tab("Placements", placements);
         TabPane tabs = new TabPane(markTab, placementTab);
@@ -152,9 +145,9 @@ public final class MarkBench extends VBox {
             note.setText(Words.count(chalk.size(), "mark") + " to make. The left end is the "
                     + Words.start(run.id())
                     + ". Lay the tape once; every reading is from the same zero. "
-                    + bench.words().instruction(run.fit()));
+                    + run.fit().map(bench.words()::instruction).orElse(""));
             marks.setItems(FXCollections.observableArrayList(run.laidOut().marks()));
-            placements.setItems(FXCollections.observableArrayList(run.laidOut().placements()));
+            placements.setItems(FXCollections.observableArrayList(bench.plan().placements(run.id())));
         }
         showing = false;
         select(marks, bench.pointedProperty().get());

@@ -214,10 +214,12 @@ final class RunPane extends VBox {
         }
         Optional<CornerArc> arc = run.id().side().isEmpty()
                 ? Optional.empty()
-                : CornerArc.of(
-                        end,
-                        group.set().template().stitchedRadius(bench.job().machine()),
-                        run.run().room());
+                : group.set()
+                        .template()
+                        .flatMap(template -> CornerArc.of(
+                                end,
+                                template.stitchedRadius(bench.job().machine()),
+                                run.run().room()));
         return arc.map(a -> "; one arc astride the mitre with its feet there "
                         + (a.overRoom() <= 0 ? "clears the edge by " : "would stand past the room by ")
                         + bench.words().difference(a.overRoom()))

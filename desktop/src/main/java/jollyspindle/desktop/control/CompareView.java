@@ -219,9 +219,7 @@ public final class CompareView extends VBox {
         polygon(g, view, shape.body().corners());
         g.setStroke(p.stitch());
         g.setLineWidth(1.5);
-        for (RunPlan run : plan.runs()) {
-            run.laidOut().lines().forEach(line -> view.stroke(g, line));
-        }
+        plan.lines().forEach(line -> view.stroke(g, line.path()));
         g.setStroke(p.chosen());
         g.setFill(p.chosen());
         for (RunPlan run : plan.runs()) {

@@ -1,15 +1,17 @@
 package jollyspindle.desktop.control;
 
-import jollyspindle.core.marking.Mark;
+import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.shelf.ArcFit;
+import jollyspindle.core.words.MotifWords;
+import jollyspindle.core.words.PlacementWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -100,27 +102,48 @@ public final class PlacementCallout extends ScrollPane {
 
     private void side(RunPlan run) {
         Words words = bench.words();
-        sideTitle.setText(bench.name(run.id()) + ": arcs");
+        sideTitle.setText(bench.name(run.id()) + ": "
+                + Words.decapital(MotifWords.name(bench.job()
+                        .layout(run.id().group())
+                        .design()
+                        .main()
+                        .motif()
+                        .kind())));
+        for (Label label : List.of(room, register)) {
+            label.setManaged(run.fit().isPresent());
+            label.setVisible(run.fit().isPresent());
+        }
+        run.fit().ifPresentOrElse(fit -> fit(run, fit), () -> {
+            arc.setText(Words.capital(new MotifWords(words)
+                            .text(bench.job()
+                                    .layout(run.id().group())
+                                    .design()
+                                    .main()
+                                    .motif()))
+                    + ".");
+            arc.setTooltip(null);
+        });
+    }
+
+    private void fit(RunPlan run, ArcFit fit) {
+        Words words = bench.words();
+        CircularSegment segment = fit.segment();
         arc.setText(bench.job()
                         .arc(run.id().group())
                         .map(t -> t.name() + " stitches radius "
                                 + words.length(t.stitchedRadius(bench.job().machine())) + ": ")
                         .orElse("")
-                + "span " + words.length(run.fit().segment().chord()) + ", rise "
-                + words.length(run.fit().segment().height()) + ", sweep "
-                + Words.degrees(run.fit().segment().sweep())
-                + (run.fit().parts() > 1 ? ", in " + run.fit().parts() + " placements" : ""));
-        arc.setTooltip(new Tooltip(
-                "Exactly: radius " + words.exactly(run.fit().segment().radius()) + ", span "
-                        + words.exactly(run.fit().segment().chord()) + ", rise "
-                        + words.exactly(run.fit().segment().height())));
-        room.setText(words.room(run.fit()));
-        room.getStyleClass().setAll("label", run.fit().fitsRoom() ? "reason-good" : "reason-warning");
-        register.setText(words.instruction(run.fit()));
+                + "span " + words.length(segment.chord()) + ", rise " + words.length(segment.height()) + ", sweep "
+                + Words.degrees(segment.sweep()) + (fit.parts() > 1 ? ", in " + fit.parts() + " placements" : ""));
+        arc.setTooltip(new Tooltip("Exactly: radius " + words.exactly(segment.radius()) + ", span "
+                + words.exactly(segment.chord()) + ", rise " + words.exactly(segment.height())));
+        room.setText(words.room(fit));
+        room.getStyleClass().setAll("label", fit.fitsRoom() ? "reason-good" : "reason-warning");
+        register.setText(words.instruction(fit));
     }
 
     private void placement(RunPlan run) {
-        int all = run.laidOut().placements().size();
+        List<Placement> all = bench.plan().placements(run.id());
         Placement placement = bench.placementProperty().get();
         for (Label label : List.of(turn, path)) {
             label.setManaged(placement != null);
@@ -128,23 +151,17 @@ public final class PlacementCallout extends ScrollPane {
         }
         if (placement == null) {
             title.setText("How the template lies");
-            count.setText(Words.count(all, "placement"));
+            count.setText(Words.count(all.size(), "placement"));
             return;
         }
+        int index = all.indexOf(placement);
         title.setText(Words.name(placement));
-        count.setText((run.laidOut().placements().indexOf(placement) + 1) + " of " + all);
-        String laid = placement.registration() instanceof Registration.FootOnBothMarks
-                ? "; " + bench.words().registration(placement)
-                : "";
-        turn.setText("Template " + Words.turn(placement.pose().rotation()) + " ("
-                + Words.degrees(placement.pose().rotation()) + "), crown to the outer edge; "
-                + Words.edge(placement.edge()) + laid);
-        path.setText("Start " + at(placement.start()) + "; stop " + at(placement.end()) + "; sweep "
-                + Words.degrees(Math.abs(placement.line().sweep())));
-    }
-
-    private static String at(Mark mark) {
-        return Words.name(mark).toLowerCase(Locale.ROOT) + ", "
-                + mark.readings().fromLeft().text();
+        count.setText((index + 1) + " of " + all.size());
+        boolean onSeam = placement.registration() instanceof Registration.OnSeam;
+        turn.setText(new PlacementWords(bench.words())
+                        .lying(bench.job(), placement, index > 0 ? Optional.of(all.get(index - 1)) : Optional.empty())
+                + (onSeam ? "" : "; " + bench.words().registration(placement)) + ".");
+        path.setText("Start " + MotifWords.at(placement.start()) + "; stop " + MotifWords.at(placement.end())
+                + (placement.sweep() == 0 ? "" : "; sweep " + Words.degrees(Math.abs(placement.sweep()))));
     }
 }

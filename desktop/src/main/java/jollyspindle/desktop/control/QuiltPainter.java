@@ -1,5 +1,6 @@
 package jollyspindle.desktop.control;
 
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.inspection.Finding;
@@ -7,6 +8,7 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.BodyShape;
 import jollyspindle.core.quilt.Dimension;
@@ -16,7 +18,6 @@ import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Material;
 import jollyspindle.core.shelf.SeamRegister;
-import jollyspindle.core.shelf.form.Cut;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.look.Palette;
@@ -35,6 +36,7 @@ final class QuiltPainter {
 
     private static final double[] DOTS = {1.5, 4};
     private static final double[] DASHES = {7, 4};
+    private static final int MANY_LINES = 600;
     private static final double[] MARK_DASHES = {4, 3};
 
     private final Workbench bench;
@@ -86,7 +88,7 @@ final class QuiltPainter {
         boolean measuring = bench.stageProperty().get() == WorkStage.MEASURE;
         cloth(shape);
         highlight(shape);
-        bench.plan().runs().forEach(this::stitching);
+        stitching(bench.plan());
         if (measuring) {
             measures(shape);
         } else {
@@ -166,10 +168,10 @@ final class QuiltPainter {
         });
     }
 
-    private void stitching(RunPlan run) {
+    private void stitching(WorkPlan plan) {
         g.setStroke(p.stitch());
-        g.setLineWidth(Math.max(1.6, Math.min(3, view.scale() * 0.12)));
-        run.laidOut().lines().forEach(line -> view.stroke(g, line));
+        g.setLineWidth(Math.max(plan.lines().size() > MANY_LINES ? 1 : 1.6, Math.min(3, view.scale() * 0.12)));
+        plan.lines().forEach(line -> view.stroke(g, line.path()));
     }
 
     private void marks(RunPlan run) {
@@ -197,23 +199,23 @@ final class QuiltPainter {
     }
 
     private void template(Placement placement) {
-        ArcTemplate template =
-                bench.job().arc(placement.templateId(), placement.guideId()).orElse(null);
-        if (template == null) {
-            return;
-        }
+        List<Path> outlines = bench.job().outlines(placement.tool());
         g.setFillRule(FillRule.EVEN_ODD);
         g.setFill(p.tint(bench.job()
-                .template(placement.templateId())
+                .template(placement.tool().templateId())
                 .map(t -> t.material().tint())
                 .orElse(Material.Tint.AMBER)));
         g.setStroke(p.template());
         g.setLineWidth(1.8);
-        for (Cut.Piece piece : template.cut().pieces()) {
-            view.path(g, piece.posed(placement.pose()));
-            g.fill();
-            g.stroke();
-        }
+        view.paths(g, outlines.stream().map(o -> o.posed(placement.pose())).toList());
+        g.fill();
+        g.stroke();
+        bench.job().arc(placement.tool()).ifPresent(template -> lines(template, placement));
+        foot(placement);
+    }
+
+    /** The lines engraved on a round-edged template, and what of it lies on the seam. */
+    private void lines(ArcTemplate template, Placement placement) {
         g.setLineWidth(1);
         g.setLineDashes(DASHES);
         for (ArcTemplate.RiseLine line : template.riseLines()) {
@@ -229,7 +231,6 @@ final class QuiltPainter {
                 strokes(template, placement, tape.belowEdge());
             }
         }
-        foot(placement);
     }
 
     private void strokes(ArcTemplate template, Placement placement, double below) {
@@ -238,9 +239,9 @@ final class QuiltPainter {
 
     /** The foot at the start of the line, with the needle in it, and an arrow at the line's end. */
     private void foot(Placement placement) {
-        view.foot(g, p, placement.line().start(), bench.job().machine().footRadius());
-        Point end = placement.line().end();
-        Point before = placement.line().at(0.9);
+        view.foot(g, p, placement.path().start(), bench.job().machine().footRadius());
+        Point end = placement.path().end();
+        Point before = placement.curves().get(placement.curves().size() - 1).at(0.9);
         double angle = Math.atan2(view.y(end) - view.y(before), view.x(end) - view.x(before));
         g.setStroke(p.stitch());
         g.setLineWidth(2.5);

@@ -181,7 +181,7 @@ public final class QuiltTable extends Pane {
     /** Zooms about what is pointed at or placed, or about the middle of what is free; so many steps closer. */
     public void zoom(int steps) {
         Optional<Point> subject = Optional.ofNullable(bench.placementProperty().get())
-                .map(placement -> placement.line().at(0.5))
+                .map(placement -> middle(placement))
                 .or(() -> Optional.ofNullable(bench.pointedProperty().get()).map(Mark::place));
         double x = subject.map(view::x).orElse((getWidth() - kept) / 2);
         double y = subject.map(view::y).orElse(getHeight() / 2);
@@ -286,9 +286,13 @@ public final class QuiltTable extends Pane {
                 .findFirst());
     }
 
+    private static Point middle(Placement placement) {
+        return placement.curves().get(placement.curves().size() / 2).at(0.5);
+    }
+
     private Optional<Placement> placementAt(RunId run, Point place) {
-        return bench.plan().run(run).flatMap(plan -> plan.laidOut().placements().stream()
-                .min(Comparator.comparingDouble(p -> p.line().at(0.5).distance(place))));
+        return bench.plan().placements(run).stream()
+                .min(Comparator.comparingDouble(p -> p.path().distance(place)));
     }
 
     private void draw() {

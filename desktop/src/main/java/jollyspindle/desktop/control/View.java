@@ -80,6 +80,12 @@ public record View(double scale, double originX, double originY) {
         piece.outlines().forEach(outline -> trace(g, outline.curves()));
     }
 
+    /** Makes closed outlines the current path, as {@link #path(GraphicsContext, Cut.Piece)} does. */
+    void paths(GraphicsContext g, Iterable<Path> outlines) {
+        g.beginPath();
+        outlines.forEach(outline -> trace(g, outline.curves()));
+    }
+
     private void trace(GraphicsContext g, Iterable<? extends Curve> outline) {
         boolean first = true;
         for (Curve curve : outline) {

@@ -162,8 +162,7 @@ public final class Workbench {
             mark(next, wasPointed.id()).ifPresent(pointed::set);
         }
         if (wasPlaced != null) {
-            next.runs().stream()
-                    .flatMap(r -> r.laidOut().placements().stream())
+            next.placements(wasPlaced.run()).stream()
                     .filter(p -> p.id().equals(wasPlaced.id()))
                     .findFirst()
                     .ifPresent(placement::set);
@@ -381,7 +380,10 @@ public final class Workbench {
     /** Shows the next placement of the chosen side, or the one before; from none, the first or the last. */
     public void stepPlacement(int step) {
         run().ifPresent(run -> {
-            List<Placement> all = run.laidOut().placements();
+            List<Placement> all = plan().placements(run.id());
+            if (all.isEmpty()) {
+                return;
+            }
             int now = placement.get() == null ? -1 : all.indexOf(placement.get());
             int next = now < 0 ? (step > 0 ? 0 : all.size() - 1) : Math.floorMod(now + step, all.size());
             placement.set(all.get(next));

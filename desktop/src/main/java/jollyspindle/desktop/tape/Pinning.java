@@ -16,10 +16,13 @@ final class Pinning {
 
     /** The run divided by hand with a valley at a place, in inches along it; nothing if it would pass a neighbour's pin. */
     static Optional<School> pinned(RunPlan run, int valley, double along) {
+        // Pins are reckoned from where the corner leaves off.
+        double left = run.division().cornerLeft();
         Map<Integer, Double> pins = pins(run);
-        pins.put(valley, along);
-        School school = new School.ByHand(run.division().cells().size(), pins);
-        return school.divide(run.division().length()).map(d -> school);
+        pins.put(valley, along - left);
+        School school = new School.ByHand(run.division().divided().size(), pins);
+        return school.divide(run.division().length() - left - run.division().cornerRight())
+                .map(d -> school);
     }
 
     private static Map<Integer, Double> pins(RunPlan run) {
@@ -45,7 +48,7 @@ final class Pinning {
     static void unpin(Workbench bench, RunPlan run, int valley) {
         Map<Integer, Double> pins = pins(run);
         if (pins.remove(valley) != null) {
-            int count = run.division().cells().size();
+            int count = run.division().divided().size();
             School school = pins.isEmpty() ? new School.Even(count) : new School.ByHand(count, pins);
             bench.edit(
                     "valley " + valley + " of the " + Words.decapital(bench.name(run.id())) + " let go",

@@ -4,6 +4,7 @@ import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.School;
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeReading;
@@ -18,6 +19,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
@@ -155,7 +157,7 @@ final class TapeDrawing {
 
     private static double room(RunPlan run, Stretch view) {
         double narrowest = run.division().cells().stream()
-                .filter(c -> c.kind() != Cell.Kind.HALF)
+                .filter(c -> c.kind() != Cell.Kind.HALF && c.kind() != Cell.Kind.CORNER)
                 .mapToDouble(c -> c.width())
                 .min()
                 .orElse(run.division().repeat());
@@ -239,35 +241,14 @@ final class TapeDrawing {
     /** The stitch lines as they are, only flatter where they are higher than the tape has room for. */
     private void arcs(RunPlan run, Stretch view, double seam) {
         double pixels = view.scale();
-        double highest = run.divided().figures().stream()
-                .flatMap(f -> f.arc().stream())
-                .mapToDouble(fit -> fit.segment().height())
-                .max()
-                .orElse(1);
+        double turn = -run.frame().rotation();
+        double highest = highest(run, turn);
         double squash = Math.min(1, px(HIGHEST_ARC) / (highest * pixels));
         Path path = new Path();
         path.getStyleClass().add("tape-arc");
-        double turn = -run.frame().rotation();
-        for (Arc arc : run.laidOut().lines()) {
-            double from = local(run, arc.start(), turn).x();
-            double to = local(run, arc.end(), turn).x();
-            if (to < view.from() || from > view.to()) {
-                continue;
-            }
-            // Fine enough for what is seen of it, however near that is.
-            double first = Math.max(0, Math.min(1, (view.from() - from) / (to - from)));
-            double last = Math.max(0, Math.min(1, (view.to() - from) / (to - from)));
-            boolean begun = false;
-            for (int i = 0; i <= STEPS; i++) {
-                Point p = local(run, arc.at(first + (last - first) * i / STEPS), turn);
-                if (view.shows(p.x())) {
-                    double y = seam - (p.y() - run.frame().clearance()) * pixels * squash;
-                    double x = view.x(p.x());
-                    path.getElements().add(begun ? new LineTo(x, y) : new MoveTo(x, y));
-                    begun = true;
-                }
-            }
-        }
+        run.laidOut().lines().stream()
+                .flatMap(line -> line.path().curves().stream())
+                .forEach(curve -> trace(path, run, curve, view, seam, squash));
         Line line = new Line(view.left(), seam, view.left() + view.width(), seam);
         line.getStyleClass().add("tape-seam");
         nodes.addAll(List.of(line, path));
@@ -275,6 +256,41 @@ final class TapeDrawing {
             if (figure instanceof Figure.Empty && view.shows(figure.cell().middle())) {
                 free(figure, view, seam);
             }
+        }
+    }
+
+    private static double highest(RunPlan run, double turn) {
+        return run.laidOut().lines().stream()
+                .flatMap(line -> line.path().curves().stream())
+                .flatMap(c -> Stream.of(c.at(0.25), c.at(0.5), c.at(0.75), c.end()))
+                .mapToDouble(p -> local(run, p, turn).y() - run.frame().clearance())
+                .max()
+                .orElse(1);
+    }
+
+    private static void trace(Path path, RunPlan run, Curve curve, Stretch view, double seam, double squash) {
+        double turn = -run.frame().rotation();
+        double from = local(run, curve.start(), turn).x();
+        double to = local(run, curve.end(), turn).x();
+        boolean along = to > from;
+        if (along && (to < view.from() || from > view.to())) {
+            return;
+        }
+        // Fine enough for what is seen of it, however near that is.
+        double first = along ? Math.max(0, Math.min(1, (view.from() - from) / (to - from))) : 0;
+        double last = along ? Math.max(0, Math.min(1, (view.to() - from) / (to - from))) : 1;
+        int steps = curve instanceof Arc ? STEPS : 1;
+        boolean begun = false;
+        for (int i = 0; i <= steps; i++) {
+            Point p = local(run, curve.at(first + (last - first) * i / steps), turn);
+            if (!view.shows(p.x())) {
+                begun = false;
+                continue;
+            }
+            double y = seam - (p.y() - run.frame().clearance()) * view.scale() * squash;
+            double x = view.x(p.x());
+            path.getElements().add(begun ? new LineTo(x, y) : new MoveTo(x, y));
+            begun = true;
         }
     }
 
@@ -297,7 +313,7 @@ final class TapeDrawing {
             return;
         }
         hand.pins().keySet().stream().sorted().forEach(k -> {
-            double along = run.division().boundary(k);
+            double along = run.division().valley(k);
             if (view.shows(along)) {
                 double x = view.x(along);
                 Polygon pin = new Polygon(x - 4, bandTop - px(36), x + 4, bandTop - px(36), x, bandTop - px(28));

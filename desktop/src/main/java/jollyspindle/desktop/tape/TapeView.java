@@ -190,7 +190,7 @@ public final class TapeView extends VBox {
         return pointed(run)
                 .filter(m -> m.kind() == Mark.Kind.VALLEY
                         && m.number() > 0
-                        && m.number() < run.division().cells().size());
+                        && m.number() < run.division().divided().size());
     }
 
     private void press(KeyEvent e) {

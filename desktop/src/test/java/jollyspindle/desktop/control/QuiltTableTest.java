@@ -85,7 +85,7 @@ class QuiltTableTest {
                 .laidOut()
                 .placements()
                 .get(6);
-        robot.clickOn(onScreen(arc.line().at(0.5)));
+        robot.clickOn(onScreen(arc.curves().get(0).at(0.5)));
         assertThat(bench.whereProperty().get()).isEqualTo(RunId.of(Side.BOTTOM));
         assertThat(bench.placementProperty().get().id()).isEqualTo("bottom-arc-7");
         robot.interact(() -> bench.stageProperty().set(WorkStage.MEASURE));
@@ -156,8 +156,8 @@ class QuiltTableTest {
         int seen = 0;
         for (Placement arc : bench.plan().run(Side.LEFT).orElseThrow().laidOut().placements()) {
             for (double part : new double[] {0.2, 0.35, 0.65, 0.8}) {
-                double x = table.view().x(arc.line().at(part));
-                double y = table.view().y(arc.line().at(part));
+                double x = table.view().x(arc.curves().get(0).at(part));
+                double y = table.view().y(arc.curves().get(0).at(part));
                 if (x > 2 && y > 2 && x < table.getWidth() - 2 && y < table.getHeight() - 2) {
                     Color colour = image[0].getPixelReader().getColor((int) x, (int) y);
                     assertThat(distance(colour, Palette.LIGHT.stitch())).isLessThan(0.25);

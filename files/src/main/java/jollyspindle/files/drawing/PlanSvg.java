@@ -1,9 +1,12 @@
 package jollyspindle.files.drawing;
 
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.GroupId;
@@ -102,8 +105,8 @@ public final class PlanSvg {
         polygon("reserve-line", shape.reserve());
         out.writeEndElement();
         group("stitching", "fill", "none", "stroke", "#8E2440", "stroke-width", "0.06", "stroke-linecap", "round");
-        for (RunPlan run : plan.runs()) {
-            stitching(run);
+        for (StitchLine line : plan.lines()) {
+            stitching(line);
         }
         out.writeEndElement();
         group("marks", "stroke", "#1F4E9C", "stroke-width", "0.04", "stroke-dasharray", "0.1 0.06");
@@ -115,23 +118,41 @@ public final class PlanSvg {
         out.writeEndDocument();
     }
 
-    private void stitching(RunPlan run) throws XMLStreamException {
-        int number = 0;
-        for (Arc arc : run.laidOut().lines()) {
-            number++;
-            out.writeStartElement("path");
-            out.writeAttribute("id", run.id().code() + "-arc-" + number);
-            out.writeAttribute("d", path(arc));
-            out.writeEndElement();
-        }
+    private void stitching(StitchLine line) throws XMLStreamException {
+        out.writeStartElement("path");
+        out.writeAttribute("id", line.id());
+        out.writeAttribute("d", path(line.path()));
+        out.writeEndElement();
     }
 
-    /** An arc as path data. In the drawing, where y points down, a clockwise arc has the sweep flag 1. */
-    static String path(Arc arc) {
+    /** A path as path data. In the drawing, where y points down, a clockwise arc has the sweep flag 1. */
+    static String path(Path path) {
+        StringBuilder data = new StringBuilder("M ").append(place(path.start()));
+        for (Curve curve : path.curves()) {
+            if (curve instanceof Arc arc) {
+                // More than half a turn is drawn in two, since a whole one would start where it ends.
+                boolean more = Math.abs(arc.sweep()) > Math.PI;
+                arc(data, more ? arc.piece(0, 0.5) : arc);
+                if (more) {
+                    arc(data, arc.piece(0.5, 1));
+                }
+            } else {
+                data.append(" L ").append(place(curve.end()));
+            }
+        }
+        return data.toString();
+    }
+
+    private static void arc(StringBuilder data, Arc arc) {
         String radius = number(arc.radius());
-        return "M " + place(arc.start()) + " A " + radius + " " + radius + " 0 "
-                + (Math.abs(arc.sweep()) > Math.PI ? 1 : 0) + " " + (arc.sweep() < 0 ? 1 : 0) + " "
-                + place(arc.end());
+        data.append(" A ")
+                .append(radius)
+                .append(' ')
+                .append(radius)
+                .append(" 0 0 ")
+                .append(arc.sweep() < 0 ? 1 : 0)
+                .append(' ')
+                .append(place(arc.end()));
     }
 
     private void marks(RunPlan run) throws XMLStreamException {

@@ -14,7 +14,7 @@ public final class JobFile {
     /** What a job file's name ends in. */
     public static final String SUFFIX = ".spindle.json";
 
-    static final JsonFormat FORMAT = new JsonFormat("job", "jolly-spindle-job", 3, SUFFIX);
+    static final JsonFormat FORMAT = new JsonFormat("job", "jolly-spindle-job", 4, SUFFIX);
 
     /**
      * A job as it was opened.

@@ -22,6 +22,21 @@ final class JobUpgrade {
         if (from <= 2) {
             oneBorderOfVersion2(root);
         }
+        if (from <= 3) {
+            root.path("layouts").forEach(l -> {
+                if (l instanceof ObjectNode layout) {
+                    onlyArcsOfVersion3(layout);
+                }
+            });
+        }
+    }
+
+    /** Up to version 3 single arcs were the only motif there was. */
+    private static void onlyArcsOfVersion3(ObjectNode layout) {
+        ObjectNode layer = layout.putArray("layers").addObject();
+        move(layout, "motif", layer, "motif");
+        move(layout, "template", layer, "template");
+        move(layout, "edge", layer, "guide");
     }
 
     /** Up to version 2 a quilt had one border, divided evenly, with its facts spread among the quilt's. */

@@ -20,7 +20,6 @@ final class JobWriter {
 
     static final String DOWN = "topLeftToBottomRight";
     static final String UP = "bottomLeftToTopRight";
-    static final String ARCS = "arcs";
 
     /** Areas, as files name them. */
     enum AreaKind {

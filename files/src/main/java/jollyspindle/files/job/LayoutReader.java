@@ -8,6 +8,7 @@ import jollyspindle.core.division.School;
 import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.motif.Design;
 import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
@@ -52,9 +53,7 @@ final class LayoutReader {
     }
 
     private static RunLayout layout(Fields fields, GroupId id) throws FileTrouble {
-        fields.fixed("motif", JobWriter.ARCS);
-        Optional<String> template = fields.optionalText("template");
-        Optional<String> edge = fields.optionalText("edge");
+        Design design = DesignReader.read(fields);
         Wish wish = wish(fields.object("wish"));
         Optional<Fields> tied = fields.optionalObject("tie");
         Optional<Tie> tie = Optional.empty();
@@ -81,7 +80,7 @@ final class LayoutReader {
                 one.done();
             }
         }
-        return new RunLayout(template, edge, wish, tie, chosen);
+        return new RunLayout(design, wish, tie, chosen);
     }
 
     private static Wish wish(Fields fields) throws FileTrouble {

@@ -41,9 +41,7 @@ final class LayoutWriter {
 
     private static void write(ObjectNode node, GroupId id, RunLayout layout) {
         node.put("id", id.code());
-        node.put("motif", JobWriter.ARCS);
-        layout.templateId().ifPresent(template -> node.put("template", template));
-        layout.guideId().ifPresent(edge -> node.put("edge", edge));
+        DesignWriter.write(node, layout.design());
         wish(node.putObject("wish"), layout.wish());
         layout.tie().ifPresent(tie -> node.putObject("tie").put("to", tie.to()).put("ratio", Fields.name(tie.ratio())));
         if (!layout.chosen().isEmpty()) {

@@ -2,6 +2,7 @@ package jollyspindle.files.packet;
 
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.QuiltShape;
@@ -50,8 +51,10 @@ final class LayoutPicture {
         }
         sheet.polygon(to.map(shape.reserve()), RESERVE, null);
         sheet.curves(shape.cornerSeams(), to, DITCH);
+        for (StitchLine line : plan.lines()) {
+            sheet.curves(line.path().curves(), to, STITCH);
+        }
         for (RunPlan run : plan.runs()) {
-            sheet.curves(run.laidOut().lines(), to, STITCH);
             ticks(sheet, run, to);
             label(sheet, run, to);
         }

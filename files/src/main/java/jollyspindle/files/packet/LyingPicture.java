@@ -6,6 +6,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.RunFrame;
@@ -16,6 +17,7 @@ import jollyspindle.core.words.Words;
 import java.io.IOException;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /** How the template lies for the first arc of a run, turned as it is turned on the quilt. */
 final class LyingPicture {
@@ -41,9 +43,8 @@ final class LyingPicture {
 
     /** Draws under a line of the sheet, in the middle, as large as goes into a box given in inches. */
     void draw(Sheet sheet, double top, double width, double height) throws IOException {
-        ArcTemplate template =
-                plan.job().arc(placement.templateId(), placement.guideId()).orElseThrow();
-        List<Curve> outline = template.outlineCurves().stream()
+        List<Curve> outline = plan.job().outlines(placement.tool()).stream()
+                .flatMap(o -> o.curves().stream())
                 .map(c -> c.posed(placement.pose()))
                 .toList();
         RunFrame frame = run.frame();
@@ -70,18 +71,20 @@ final class LyingPicture {
                 to,
                 OUTER);
         sheet.curves(List.of(new Segment(frame.place(0, 0), frame.place(shown, 0))), to, SEAM);
-        sheet.curves(
-                run.laidOut()
-                        .lines()
-                        .subList(0, Math.min(2, run.laidOut().lines().size())),
-                to,
-                NEXT);
+        for (StitchLine line : run.laidOut().lines()) {
+            if (line.path().box().meets(box)) {
+                sheet.curves(line.path().curves(), to, NEXT);
+            }
+        }
         sheet.curves(outline, to, EDGE);
-        laid(sheet, template, to);
-        sheet.curves(List.of(placement.line()), to, STITCH);
-        Point start = to.map(placement.line().start());
+        Optional<ArcTemplate> round = plan.job().arc(placement.tool());
+        if (round.isPresent()) {
+            laid(sheet, round.get(), to);
+        }
+        sheet.curves(placement.path().curves(), to, STITCH);
+        Point start = to.map(placement.path().start());
         sheet.rectangle(start.x() - START_SIZE, start.y() - START_SIZE, 2 * START_SIZE, 2 * START_SIZE, START);
-        boolean onSeam = placement.registration() instanceof Registration.OnSeam;
+        boolean onSeam = placement.registration() instanceof Registration.OnSeam on && !on.far();
         sheet.textCentred(
                 "How it lies for " + Words.name(placement).toLowerCase(Locale.ROOT) + " on the "
                         + Words.decapital(Words.name(run.id(), plan.job().quilt()))

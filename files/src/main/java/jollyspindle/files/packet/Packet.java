@@ -17,6 +17,7 @@ import jollyspindle.core.shelf.Template;
 import jollyspindle.core.words.Cautions;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.FindingWords;
+import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
@@ -92,7 +93,11 @@ public final class Packet {
             for (RunPlan run : plan.runs()) {
                 placements(run);
             }
-            trueSize(plan.runs().get(0));
+            Optional<RunPlan> ofArcs =
+                    plan.runs().stream().filter(r -> r.fit().isPresent()).findFirst();
+            if (ofArcs.isPresent()) {
+                trueSize(ofArcs.get());
+            }
             for (RunPlan run : plan.runs()) {
                 strip(run);
             }
@@ -182,14 +187,17 @@ public final class Packet {
         }));
         Map<String, List<String>> sides = new LinkedHashMap<>();
         for (RunPlan run : plan.runs()) {
-            String said = "repeat " + words.length(run.division().repeat()) + ", rise "
-                    + words.length(run.fit().segment().height()) + ". " + words.instruction(run.fit());
+            String said = "repeat " + words.length(run.division().repeat())
+                    + run.fit()
+                            .map(fit ->
+                                    ", rise " + words.length(fit.segment().height()) + ". " + words.instruction(fit))
+                            .orElse("");
             sides.computeIfAbsent(said, t -> new ArrayList<>()).add(shortName(run.id()));
         }
         sides.forEach((said, who) -> facts.add(new String[] {Words.capital(String.join(", ", who)), said}));
         facts.add(new String[] {
             "In all",
-            Words.count(plan.repeats(), "arc") + ", " + Words.count(plan.placements(), "placement") + ", "
+            Words.count(plan.repeats(), "line") + ", " + Words.count(plan.placements(), "placement") + ", "
                     + Words.count(plan.chalkMarks(), "mark") + " to make, "
                     + words.length(plan.stitchedLength()) + " of stitching"
         });
@@ -267,12 +275,18 @@ public final class Packet {
         marks(run, Mark.Stage.BEFORE_LOADING, rows);
         rows.add(List.of("On the frame"));
         marks(run, Mark.Stage.LOADED, rows);
+        List<List<String>> later = new ArrayList<>();
+        marks(run, Mark.Stage.STITCHED, later);
+        if (!later.isEmpty()) {
+            rows.add(List.of("Once the lines before are stitched"));
+            rows.addAll(later);
+        }
         table(title, note, columns, rows);
     }
 
     private static void marks(RunPlan run, Mark.Stage stage, List<List<String>> rows) {
         for (Mark mark : run.laidOut().marks()) {
-            if (mark.stage() == stage) {
+            if (mark.stage() == stage && mark.by() != Mark.MarkedBy.TEMPLATE) {
                 boolean seam = mark.by() == Mark.MarkedBy.SEAM;
                 rows.add(List.of(
                         Words.name(mark) + (seam ? " (seam)" : mark.onCentre() ? " (centre)" : ""),
@@ -286,29 +300,30 @@ public final class Packet {
 
     private void placements(RunPlan run) throws IOException {
         List<Column> columns = List.of(
-                new Column("Arc", 0),
-                new Column("Turn the template", 0.165),
-                new Column("Start at", 0.42),
-                new Column("Stop at", 0.675),
-                new Column("Sweep", 0.935));
-        Placement first = run.laidOut().placements().get(0);
+                new Column("Line", 0),
+                new Column("Turn the template", 0.13),
+                new Column("Laid on", 0.385),
+                new Column("Start at", 0.575),
+                new Column("Stop at", 0.79));
+        List<Placement> all = plan.placements(run.id());
+        if (all.isEmpty()) {
+            return;
+        }
+        Placement first = all.get(0);
         String title = Words.name(run.id(), plan.job().quilt()) + ": placements";
-        String note = plan.job()
-                        .template(first.templateId())
-                        .map(t -> t.name() + ", ")
-                        .orElse("")
-                + Words.edge(first.edge()) + ". " + lying(run) + " Stitch from " + Words.direction(run.id())
-                + " without a break; crowns towards the outer edge."
-                + " The first lies " + Words.turn(first.pose().rotation()) + " ("
+        String note = lying(run) + "Stitch from " + Words.direction(run.id()) + ". The first lies "
+                + Words.turn(first.pose().rotation()) + " ("
                 + Words.degrees(first.pose().rotation()) + ").";
         List<List<String>> rows = new ArrayList<>();
-        for (Placement placement : run.laidOut().placements()) {
+        Placement before = null;
+        for (Placement placement : all) {
             rows.add(List.of(
                     Words.name(placement),
                     Words.turn(placement.pose().rotation()),
-                    at(placement.start()),
-                    at(placement.end()),
-                    Words.degrees(Math.abs(placement.line().sweep()))));
+                    laid(placement, before),
+                    Words.capital(MotifWords.at(placement.start())),
+                    Words.capital(MotifWords.at(placement.end()))));
+            before = placement;
         }
         double below = table(title, note, columns, rows);
         double room = bottom() - below;
@@ -321,13 +336,31 @@ public final class Packet {
     /** How the template is laid; where arcs of the run are laid otherwise, which and how. */
     private String lying(RunPlan run) {
         List<RunPlan.LaidAlike> alike = run.laidAlike();
+        if (alike.isEmpty()) {
+            return "";
+        }
         if (alike.size() == 1) {
-            return words.instruction(run.fit());
+            return words.instruction(alike.get(0).fit()) + " ";
         }
         return alike.stream()
-                .map(group -> (group.arcs().size() == 1 ? "Arc " : "Arcs ") + listed(group.arcs()) + ": "
-                        + words.instruction(group.fit()))
-                .collect(Collectors.joining(" "));
+                        .map(group -> (group.arcs().size() == 1 ? "Arc " : "Arcs ") + listed(group.arcs()) + ": "
+                                + words.instruction(group.fit()))
+                        .collect(Collectors.joining(" "))
+                + " ";
+    }
+
+    /** Which edge is laid on what; short where nothing changes. */
+    private String laid(Placement placement, Placement before) {
+        String on = Words.capital(words.registration(placement));
+        if (before != null && placement.tool().equals(before.tool())) {
+            return words.registration(before).equals(words.registration(placement)) ? "as before" : on;
+        }
+        String edge = placement.tool().edge().map(e -> ", " + Words.edge(e)).orElse("");
+        return plan.job()
+                        .template(placement.tool().templateId())
+                        .map(t -> t.name() + edge + ". ")
+                        .orElse("")
+                + on;
     }
 
     /** {@code 1 to 4, 7}. */
@@ -342,10 +375,6 @@ public final class Packet {
             i = j + 1;
         }
         return String.join(", ", said);
-    }
-
-    private static String at(Mark mark) {
-        return Words.name(mark) + ", " + mark.readings().fromLeft().text();
     }
 
     private static final double NAMES = 1.6;

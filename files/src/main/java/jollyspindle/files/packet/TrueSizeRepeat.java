@@ -38,7 +38,7 @@ final class TrueSizeRepeat {
         this.plan = plan;
         this.run = run;
         this.template = plan.job().arc(run.id().group()).orElseThrow();
-        this.segment = run.fit().segment();
+        this.segment = run.fit().orElseThrow().segment();
         this.words = new Words(plan.job().tape());
     }
 
@@ -60,7 +60,7 @@ final class TrueSizeRepeat {
         Sheet.Mapping to = new Sheet.Mapping(1, left, top + 0.75 + above);
         double end = whole ? segment.chord() : segment.chord() / 2;
         String note = "Stitch line solid; marks dashed; template's edge and engraved lines in ochre. "
-                + words.instruction(run.fit())
+                + words.instruction(run.fit().orElseThrow())
                 + (whole ? "" : " The repeat is wider than this paper: the half from valley to crown is drawn.");
         double y = top + 0.12;
         for (String line : sheet.wrap(note, sheet.width() - 2 * Sheet.MARGIN, 9.5)) {
@@ -81,7 +81,7 @@ final class TrueSizeRepeat {
         marks(sheet, to, clearance, whole);
         Arc line = stitchLine(clearance);
         sheet.curves(List.of(whole ? line : line.piece(0, 0.5)), to, STITCH);
-        if (run.fit().parts() == 1) {
+        if (run.fit().orElseThrow().parts() == 1) {
             drawTemplate(sheet, to, line.centre(), end);
         }
     }
@@ -119,7 +119,7 @@ final class TrueSizeRepeat {
         for (ArcTemplate.RiseLine line : template.riseLines()) {
             stroke(sheet, to, pose, line.belowCrown(), end, ENGRAVED, words.exact(line.label()));
         }
-        if (run.fit().register() instanceof SeamRegister.Tape tape) {
+        if (run.fit().orElseThrow().register() instanceof SeamRegister.Tape tape) {
             stroke(sheet, to, pose, tape.belowEdge(), end, EDGE, "tape's upper edge");
         }
     }

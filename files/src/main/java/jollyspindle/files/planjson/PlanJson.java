@@ -9,8 +9,11 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeReading;
+import jollyspindle.core.motif.RingDesigner;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunPlan;
@@ -25,15 +28,16 @@ import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.SeamRegister;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.FindingWords;
+import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
 
 import java.util.List;
 import java.util.function.Consumer;
 
-import static jollyspindle.files.planjson.Values.curve;
 import static jollyspindle.files.planjson.Values.degrees;
 import static jollyspindle.files.planjson.Values.name;
 import static jollyspindle.files.planjson.Values.number;
+import static jollyspindle.files.planjson.Values.path;
 import static jollyspindle.files.planjson.Values.point;
 import static jollyspindle.files.planjson.Values.rounded;
 
@@ -59,7 +63,7 @@ public final class PlanJson {
         QuiltJob job = plan.job();
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("format", "jolly-spindle-plan");
-        root.put("version", 2);
+        root.put("version", 3);
         root.put("job", job.name());
         root.put("tape", name(job.tape()));
         number(root.putObject("machine"), "footRadius", job.machine().footRadius());
@@ -69,10 +73,12 @@ public final class PlanJson {
         plan.groups().forEach(g -> group(groups.addObject(), g));
         ArrayNode runs = root.putArray("runs");
         plan.runs().forEach(r -> run(runs.addObject(), r));
+        ArrayNode corners = root.putArray("corners");
+        plan.corners().forEach(c -> corner(corners.addObject(), c));
         ArrayNode findings = root.putArray("findings");
         plan.findings().forEach(f -> finding(findings.addObject(), f));
         ObjectNode totals = root.putObject("totals");
-        totals.put("repeats", plan.repeats());
+        totals.put("lines", plan.repeats());
         totals.put("placements", plan.placements());
         totals.put("marksToMake", plan.chalkMarks());
         number(totals, "stitchedLength", plan.stitchedLength());
@@ -119,7 +125,13 @@ public final class PlanJson {
     private void group(ObjectNode node, GroupPlan group) {
         node.put("id", group.id().code());
         node.put("name", Words.name(group.id(), plan.job().quilt()));
-        template(node.putObject("template"), group.set().template());
+        ArrayNode layers = node.putArray("layers");
+        plan.job().layout(group.id()).design().layers().forEach(layer -> layers.addObject()
+                .put("motif", name(layer.motif().kind()))
+                .put("edge", name(layer.edge()))
+                .put("space", name(layer.space()))
+                .put("text", new MotifWords(words).text(layer.motif())));
+        group.set().template().ifPresent(template -> template(node.putObject("template"), template));
         node.put("wish", new DivisionWords(words).wish(group.set().wish()));
         plan.job().layout(group.id()).tie().ifPresent(tie -> node.putObject("tie")
                 .put("to", GroupId.border(tie.to()).code())
@@ -141,15 +153,21 @@ public final class PlanJson {
         node.put("school", name(run.divided().school().kind()));
         node.put("count", cells.count());
         number(node, "repeat", cells.repeat());
-        number(node, "radius", run.fit().segment().radius());
-        number(node, "rise", run.fit().segment().height());
-        degrees(node, "sweepDegrees", run.fit().segment().sweep());
-        number(node, "overRoom", run.divided().overRoom());
+        run.fit().ifPresent(fit -> {
+            number(node, "radius", fit.segment().radius());
+            number(node, "rise", fit.segment().height());
+            degrees(node, "sweepDegrees", fit.segment().sweep());
+            number(node, "overRoom", run.divided().overRoom());
+        });
+        if (cells.cornerLeft() > 0 || cells.cornerRight() > 0) {
+            number(node, "cornerTakesLeft", cells.cornerLeft());
+            number(node, "cornerTakesRight", cells.cornerRight());
+        }
         number(
                 node,
                 "steppedError",
                 Stepping.error(cells.repeat(), cells.count(), plan.job().tape()));
-        register(node.putObject("seamRegister"), run.fit().register());
+        run.fit().ifPresent(fit -> register(node.putObject("seamRegister"), fit.register()));
         ObjectNode positions = node.putObject("positions");
         ArrayNode valleys = positions.putArray("valleys");
         ArrayNode crowns = positions.putArray("crowns");
@@ -166,7 +184,29 @@ public final class PlanJson {
         each(run.laidOut().marks(), node.putArray("marks"), this::mark);
         each(run.laidOut().placements(), node.putArray("placements"), this::placement);
         ArrayNode lines = node.putArray("stitchLines");
-        run.laidOut().lines().forEach(line -> curve(lines.addObject(), line));
+        run.laidOut().lines().forEach(line -> line(lines.addObject(), line));
+    }
+
+    private void corner(ObjectNode node, RingDesigner.Corner corner) {
+        node.put("atLeftEndOf", corner.run().code());
+        node.put("kind", name(corner.design().kind()));
+        each(corner.placements(), node.putArray("placements"), this::placement);
+        ArrayNode lines = node.putArray("stitchLines");
+        corner.lines().forEach(line -> line(lines.addObject(), line));
+    }
+
+    private static void line(ObjectNode node, StitchLine line) {
+        node.put("id", line.id());
+        node.put("kind", name(line.kind()));
+        node.put("layer", line.layer());
+        node.put("number", line.number());
+        if (line.sub() > 0) {
+            node.put("sub", line.sub());
+        }
+        node.put("passes", line.passes());
+        node.put("text", MotifWords.name(line));
+        number(node, "length", line.path().length());
+        path(node.putArray("curves"), line.path());
     }
 
     private interface Writing<T> {
@@ -221,31 +261,65 @@ public final class PlanJson {
 
     private void placement(ObjectNode node, Placement placement) {
         node.put("id", placement.id());
-        node.put("repeat", placement.repeat());
+        node.put("lineId", placement.of().id());
+        node.put("number", placement.of().number());
         node.put("part", placement.part());
         node.put("parts", placement.parts());
-        node.put("template", placement.templateId());
-        node.put("guide", placement.guideId());
-        node.put("edge", name(placement.edge()));
-        node.put("footSide", placement.edge() == ArcEdge.CONVEX ? "outside-the-curve" : "inside-the-curve");
+        node.put("template", placement.tool().templateId());
+        node.put("guide", placement.tool().guideId());
+        placement.tool().edge().ifPresent(edge -> {
+            node.put("edge", name(edge));
+            node.put("footSide", edge == ArcEdge.CONVEX ? "outside-the-curve" : "inside-the-curve");
+        });
         ObjectNode pose = node.putObject("pose");
         point(pose.putArray("position"), placement.pose().position());
         degrees(pose, "rotationDegrees", placement.pose().rotation());
         pose.put("turn", Words.turn(placement.pose().rotation()));
         ObjectNode registration = node.putObject("registration");
         if (placement.registration() instanceof Registration.OnSeam on) {
-            registration.put("on", placement.run().code() + "-seam");
+            registration.put("on", placement.run().code() + (on.far() ? "-outer-edge" : "-seam"));
             register(registration, on.what());
+            on.centre().ifPresent(mark -> registration.put("centreLineOn", mark.id()));
         } else {
-            registration.put("on", "marks");
-            registration.put("kind", "foot-on-both-marks");
-            registration.put("text", words.registration(placement));
+            otherRegistration(registration, placement);
         }
-        node.put("startMark", placement.start().id());
-        node.put("endMark", placement.end().id());
-        node.put("direction", placement.line().sweep() < 0 ? "clockwise" : "counter-clockwise");
-        degrees(node, "sweepDegrees", Math.abs(placement.line().sweep()));
-        curve(node.putObject("line"), placement.line());
+        spot(node, "start", placement.start());
+        spot(node, "end", placement.end());
+        if (placement.sweep() != 0) {
+            node.put("direction", placement.sweep() < 0 ? "clockwise" : "counter-clockwise");
+            degrees(node, "sweepDegrees", Math.abs(placement.sweep()));
+        }
+        path(node.putArray("curves"), placement.path());
+    }
+
+    private void otherRegistration(ObjectNode node, Placement placement) {
+        if (placement.registration() instanceof Registration.OnStitching on) {
+            node.put("on", on.lineId());
+            node.put("kind", on.fromEdge() == 0 ? "edge" : on.engraved() ? "engraved-line" : "tape-on-back");
+            number(node, "fromEdge", on.fromEdge());
+        } else if (placement.registration() instanceof Registration.CentreOnMark on) {
+            node.put("on", on.centre().id());
+            node.put("kind", "centre");
+            node.put("legOnSeam", on.legOnSeam());
+        } else if (placement.registration() instanceof Registration.AtAngle at) {
+            node.put("on", placement.run().code() + "-seam");
+            node.put("kind", "line-at-angle");
+            degrees(node, "angleDegrees", at.angle());
+        } else if (placement.registration() instanceof Registration.OnMitre) {
+            node.put("on", "mitre");
+            node.put("kind", "centre-line");
+        } else {
+            node.put("on", "marks");
+            node.put("kind", "foot-on-both-marks");
+        }
+        node.put("text", words.registration(placement));
+    }
+
+    private static void spot(ObjectNode node, String which, Spot spot) {
+        spot.mark()
+                .ifPresentOrElse(
+                        mark -> node.put(which + "Mark", mark.id()),
+                        () -> node.put(which + "ShownBy", name(spot.shownBy())));
     }
 
     private void finding(ObjectNode node, Finding finding) {

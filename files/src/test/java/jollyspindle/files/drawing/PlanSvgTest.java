@@ -67,7 +67,7 @@ class PlanSvgTest {
         assertThat(document.getElementsByTagName("path").getLength()).isEqualTo(44);
         for (RunPlan run : plan.runs()) {
             for (int i = 0; i < run.laidOut().lines().size(); i++) {
-                Arc arc = run.laidOut().lines().get(i);
+                Arc arc = (Arc) run.laidOut().lines().get(i).path().curves().get(0);
                 String id = run.id().code() + "-arc-" + (i + 1);
                 Matcher d = ARC.matcher(byId(document, "path", id).getAttribute("d"));
                 assertThat(d.matches()).isTrue();

@@ -178,13 +178,31 @@ class JobFileTest {
     }
 
     @Test
+    void jobsOfTheThirdVersionAreUpgraded() throws Exception {
+        JobFile.Opened opened =
+                JobFile.read(Path.of("src/test/resources/jollyspindle/files/job/version-3.spindle.json"));
+        assertThat(opened.job())
+                .isEqualTo(DemoJob.heronWeir().withTemplateChosen("orchard-hill", Optional.of("bulging")));
+        ObjectNode again = (ObjectNode) JSON.readTree(JobFile.format(opened.job(), opened.unknown()));
+        assertThat(again.path("layouts").get(0).path("mood").asText()).isEqualTo("calm");
+        assertThat(again.path("layouts")
+                        .get(0)
+                        .path("layers")
+                        .get(0)
+                        .path("motif")
+                        .asText())
+                .isEqualTo("arcs");
+        assertThat(SCHEMA.validate(again)).isEmpty();
+    }
+
+    @Test
     void everythingAJobCanHoldReadsBack() throws Exception {
         byte[] written = JobFile.format(Rich.job(), UnknownFields.none());
         assertThat(JobFile.parse(written).job()).isEqualTo(Rich.job());
         assertThat(SCHEMA.validate(JSON.readTree(written))).isEmpty();
         String text = new String(written, StandardCharsets.UTF_8);
         Map.ofEntries(
-                        Map.entry("\"id\" : \"border-3\",\n    \"motif\"", "\"id\" : \"border-9\",\n    \"motif\""),
+                        Map.entry("\"id\" : \"border-3\",\n    \"layers\"", "\"id\" : \"border-9\",\n    \"layers\""),
                         Map.entry("\"school\" : \"by-hand\"", "\"school\" : \"by-ear\""),
                         Map.entry("\"ratio\" : \"double\"", "\"ratio\" : \"triple\""),
                         Map.entry("\"shortest\" : 5.0", "\"shortest\" : 9.0"),
@@ -212,9 +230,9 @@ class JobFileTest {
                 Arguments.of("[1, 2]", "isn't a Jolly Spindle job"),
                 Arguments.of("null", "isn't a Jolly Spindle job"),
                 Arguments.of("{\"format\": \"recipe\"}", "isn't a Jolly Spindle job"),
-                Arguments.of(demo.replace("\"version\" : 3", "\"version\" : 7"), "newer Jolly Spindle"),
-                Arguments.of(demo.replace("\"version\" : 3", "\"version\" : 0"), "“version”"),
-                Arguments.of(demo.replace("\"version\" : 3", "\"version\" : 1.5"), "“version”"),
+                Arguments.of(demo.replace("\"version\" : 4", "\"version\" : 7"), "newer Jolly Spindle"),
+                Arguments.of(demo.replace("\"version\" : 4", "\"version\" : 0"), "“version”"),
+                Arguments.of(demo.replace("\"version\" : 4", "\"version\" : 1.5"), "“version”"),
                 Arguments.of(demo.replace("71.625", "NaN"), "line"),
                 Arguments.of(demo.replace("71.625", "1e999"), "quilt › body › top"),
                 Arguments.of(demo.replace("71.625", "-3"), "quilt › body › top"),

@@ -96,7 +96,7 @@ class PlanJsonTest {
                         .as("a quilt that leans a little turns its templates a little")
                         .isLessThan(0.25);
                 assertThat(placement.path("direction").asText()).isEqualTo("clockwise");
-                JsonNode line = placement.path("line");
+                JsonNode line = placement.path("curves").get(0);
                 JsonNode start =
                         find(run.path("marks"), placement.path("startMark").asText());
                 assertThat(line.path("start").get(0).asDouble())

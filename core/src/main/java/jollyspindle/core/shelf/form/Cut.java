@@ -2,10 +2,10 @@ package jollyspindle.core.shelf.form;
 
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Crossings;
-import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
+import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
 
 import java.util.ArrayList;
@@ -113,43 +113,9 @@ public record Cut(List<Piece> pieces, List<Guide> guides) {
 
     /** What of a path lies on acrylic, in the path's direction. */
     public List<Path> within(Path path) {
-        List<Path> inside = new ArrayList<>();
-        List<Curve> chain = new ArrayList<>();
-        for (Curve curve : path.curves()) {
-            for (Curve piece : parted(curve)) {
-                Point middle = piece.at(0.5);
-                if (covers(middle) || isOnEdge(middle)) {
-                    chain.add(piece);
-                } else if (!chain.isEmpty()) {
-                    inside.add(new Path(chain));
-                    chain.clear();
-                }
-            }
-        }
-        if (!chain.isEmpty()) {
-            inside.add(new Path(chain));
-        }
-        return inside;
-    }
-
-    /** A curve in the pieces that the outlines part it into. */
-    private List<Curve> parted(Curve curve) {
-        List<Double> places = new ArrayList<>(List.of(0.0, 1.0));
-        for (Piece piece : pieces) {
-            for (Path outline : piece.outlines()) {
-                outline.curves().forEach(c -> Crossings.of(curve, c).forEach(x -> places.add(x.onFirst())));
-            }
-        }
-        places.sort(null);
-        List<Curve> parts = new ArrayList<>();
-        double from = 0;
-        for (double to : places) {
-            if ((to - from) * curve.length() > 1e-6) {
-                parts.add(from == 0 && to == 1 ? curve : curve.piece(from, to));
-                from = to;
-            }
-        }
-        return parts;
+        return pieces.stream()
+                .flatMap(piece -> Region.of(piece.outlines()).within(path).stream())
+                .toList();
     }
 
     private boolean isOnEdge(Point p) {

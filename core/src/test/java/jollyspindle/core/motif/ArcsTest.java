@@ -16,6 +16,7 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
@@ -42,6 +43,7 @@ import org.locationtech.jts.geom.Polygon;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 
 import static org.assertj.core.api.Assertions.assertThat;
@@ -49,7 +51,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 /** The motif by itself, on a run that lies level with its left end at the origin. */
-class SingleArcsTest {
+class ArcsTest {
 
     private static final ArcTemplate FOUR = four(ArcEdge.CONVEX, Math.PI).arcs().get(0);
 
@@ -78,12 +80,16 @@ class SingleArcsTest {
                 Wish.about(6),
                 Judging.usual(),
                 OptionalDouble.empty());
-        return SingleArcs.layOut(
+        RingDesigner designer = new RingDesigner(
+                Design.of(Layer.of(Motif.Arcs.single())), new Tools(List.of(), Machine.usual()), TapeScale.SIXTEENTHS);
+        designer.layOut(
                 frame,
                 set.divide(run, school).orElseThrow(),
-                TapeScale.SIXTEENTHS,
                 frame.clearance() == 0,
-                OptionalDouble.empty());
+                OptionalDouble.empty(),
+                Map.of(),
+                Corners.MITRED);
+        return designer.laidOut(frame.id());
     }
 
     // R = 4 with rises 3, 2, 1 spans 7.746, 6.928, 5.292 (common practice, no source; by Pythagoras).
@@ -92,7 +98,7 @@ class SingleArcsTest {
     void crownsStandAtTheRise(double span, double rise) {
         LaidOut laid = layOut(FOUR, 5 * span, 5, 0);
         for (int k = 1; k <= 5; k++) {
-            Point crown = laid.lines().get(k - 1).at(0.5);
+            Point crown = Laid.arcs(laid).get(k - 1).at(0.5);
             assertThat(crown.x()).isCloseTo((k - 0.5) * span, within(1e-6));
             assertThat(crown.y()).isCloseTo(rise, within(1e-5));
         }
@@ -107,8 +113,8 @@ class SingleArcsTest {
         LaidOut flat = layOut(FOUR, count * 6.5, count, 0);
         LaidOut lifted = layOut(FOUR, count * 6.5, count, clearance);
         for (int i = 0; i < count; i++) {
-            Arc a = flat.lines().get(i);
-            Arc b = lifted.lines().get(i);
+            Arc a = Laid.arcs(flat).get(i);
+            Arc b = Laid.arcs(lifted).get(i);
             assertThat(b.at(0.4).minus(a.at(0.4)).distance(new Point(0, clearance)))
                     .isLessThan(1e-9);
         }
@@ -127,22 +133,22 @@ class SingleArcsTest {
         List<Placement> first = laid.placements().subList(0, parts);
         for (int i = 0; i < parts; i++) {
             Placement placement = first.get(i);
-            assertThat(Math.abs(placement.line().sweep())).isCloseTo(sweep / parts, within(1e-9));
+            assertThat(Math.abs(Laid.arc(placement).sweep())).isCloseTo(sweep / parts, within(1e-9));
             assertThat(placement
                             .end()
                             .place()
                             .distance(new Point(
-                                    placement.end().along(), placement.end().across())))
+                                    placement.end().mark().orElseThrow().along(),
+                                    placement.end().mark().orElseThrow().across())))
                     .isLessThan(1e-9);
-            assertThat(placement.end().place().distance(placement.line().centre()))
+            assertThat(placement.end().place().distance(Laid.arc(placement).centre()))
                     .isCloseTo(4, within(1e-9));
             // The template's own crown stands in the middle of what it stitches.
             assertThat(Angles.normal(placement.pose().rotation()
                             + Math.PI / 2
-                            - placement
-                                    .line()
+                            - Laid.arc(placement)
                                     .at(0.5)
-                                    .minus(placement.line().centre())
+                                    .minus(Laid.arc(placement).centre())
                                     .angle()))
                     .isCloseTo(0, within(1e-9));
         }

@@ -1,0 +1,379 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.division.Figure;
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.CircularSegment;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.shelf.ArcEdge;
+import jollyspindle.core.shelf.ArcFit;
+import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.SeamRegister;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A row of arcs, standing on the valleys with their crowns away from the edge; stitched along the run, without a break
+ * unless a cell is left free.
+ */
+final class ArcRow {
+
+    /**
+     * An arc of the row as it came out, in the space's own frame.
+     *
+     * @param cell which, from 1
+     * @param line that was stitched
+     * @param template it was stitched with
+     * @param segment its radius, span and rise
+     * @param crownAlong where its crown is, or would be
+     * @param whole whether it goes from foot to foot
+     */
+    record Done(
+            int cell,
+            StitchLine line,
+            ArcTemplate template,
+            CircularSegment segment,
+            double crownAlong,
+            boolean whole) {}
+
+    private final Laying laying;
+    private final RunSpace space;
+    private final double base;
+    private final int passes;
+    private final List<Done> done = new ArrayList<>();
+    private int arcs;
+
+    /**
+     * A row.
+     *
+     * @param base how high above where motifs stand, in inches
+     */
+    ArcRow(Laying laying, double base, int passes) {
+        this.laying = laying;
+        this.space = laying.space;
+        this.base = base;
+        this.passes = passes;
+    }
+
+    /** Numbers arcs after those that stand elsewhere on the run already. */
+    void numberFrom(int before) {
+        arcs = before;
+    }
+
+    List<Done> done() {
+        return done;
+    }
+
+    double base() {
+        return base;
+    }
+
+    /** Lays one figure. */
+    void lay(Figure figure, int index) {
+        if (figure instanceof Figure.WholeArc arc) {
+            whole(arc.template(), arc.fit(), arc.cell().from(), arc.cell().to(), index);
+        } else if (figure instanceof Figure.HalfArc half) {
+            half(half, index);
+        } else if (figure instanceof Figure.HalvesMeeting meeting) {
+            meet(meeting, index);
+        }
+    }
+
+    /** Lays an arc over part of a cell, or all of it; the valleys at its ends are the cell's where they coincide. */
+    void whole(ArcTemplate template, ArcFit fit, double from, double to, int index) {
+        arcs++;
+        double crownAlong = (from + to) / 2;
+        Mark start = foot(from, index);
+        Mark end = foot(to, index);
+        // With an even number of placements one hands over on the crown.
+        if (fit.parts() % 2 == 0) {
+            laying.marker().at(crownKind(), arcs, crown(crownAlong, fit), Mark.Stage.LOADED);
+        }
+        boolean onCentre = Math.abs(crownAlong - space.length() / 2) < 1e-9 * space.length();
+        Optional<Mark> centre = onCentre && !space.hanging() && fit.parts() % 2 == 1
+                ? Optional.of(laying.marker().centre())
+                : Optional.empty();
+        stitch(template, fit, crownAlong, 0, 1, start, end, centre, index, true);
+    }
+
+    private void half(Figure.HalfArc half, int index) {
+        arcs++;
+        double crownAlong = half.fromCrown() ? half.cell().from() : half.cell().to();
+        Mark crown = laying.marker().at(crownKind(), arcs, crown(crownAlong, half.fit()), Mark.Stage.LOADED);
+        if (half.fromCrown()) {
+            stitch(
+                    half.template(),
+                    half.fit(),
+                    crownAlong,
+                    0.5,
+                    1,
+                    crown,
+                    foot(half.cell().to(), index),
+                    Optional.empty(),
+                    index,
+                    false);
+        } else {
+            stitch(
+                    half.template(),
+                    half.fit(),
+                    crownAlong,
+                    0,
+                    0.5,
+                    foot(half.cell().from(), index),
+                    crown,
+                    Optional.empty(),
+                    index,
+                    false);
+        }
+    }
+
+    private void meet(Figure.HalvesMeeting figure, int index) {
+        ArcFit fit = figure.fit();
+        double half = fit.segment().chord() / 2;
+        double cut = figure.cut();
+        Mark meeting = laying.marker()
+                .at(
+                        Mark.Kind.MEETING,
+                        1,
+                        space.place(figure.cell().middle(), base + figure.height()),
+                        Mark.Stage.LOADED);
+        arcs++;
+        stitch(
+                figure.template(),
+                fit,
+                figure.cell().from() + half,
+                0,
+                cut,
+                foot(figure.cell().from(), index),
+                meeting,
+                Optional.empty(),
+                index,
+                false);
+        arcs++;
+        stitch(
+                figure.template(),
+                fit,
+                figure.cell().to() - half,
+                1 - cut,
+                1,
+                meeting,
+                foot(figure.cell().to(), index),
+                Optional.empty(),
+                index,
+                false);
+    }
+
+    private Mark.Kind crownKind() {
+        return space.hanging() ? Mark.Kind.FAR_CROWN : Mark.Kind.CROWN;
+    }
+
+    private Point crown(double along, ArcFit fit) {
+        return space.place(along, base + fit.segment().height());
+    }
+
+    /** The mark at a foot: a valley if it is one. */
+    private Mark foot(double along, int index) {
+        List<Figure> all = space.divided();
+        if (Math.abs(along - all.get(index).cell().from()) < 1e-9) {
+            return laying.valley(index, along, base);
+        }
+        if (Math.abs(along - all.get(index).cell().to()) < 1e-9) {
+            return laying.valley(index + 1, along, base);
+        }
+        return laying.marker().next(Mark.Kind.FOOT, space.place(along, base), Mark.Stage.LOADED);
+    }
+
+    private void stitch(
+            ArcTemplate template,
+            ArcFit fit,
+            double crownAlong,
+            double from,
+            double to,
+            Mark start,
+            Mark end,
+            Optional<Mark> centre,
+            int index,
+            boolean whole) {
+        double half = fit.segment().chord() / 2;
+        // Of the first motif the division itself tells; further ones that aren't cut off have nobody else to tell.
+        double over = base + fit.segment().height() - space.room();
+        if (laying.number > 1 && laying.layer.space() == Layer.Space.ALL && over > 1e-9) {
+            laying.obstacle(new Obstacle.TooHigh(over));
+        }
+        Arc arc = space.placed(RunSpace.bulging(
+                crownAlong - half, crownAlong + half, base, fit.segment().radius()));
+        Arc piece = whole ? arc : arc.piece(from, to);
+        // A piece of an arc that goes on in one upright placement does so, too.
+        Registration registration = fit.parts() == 1 || whole
+                ? new Registration.OnSeam(register(template, fit.segment().height()), space.hanging(), centre)
+                : new Registration.FootOnBothMarks();
+        List<StitchLine> lines = laying.stitch(
+                new Sewing.Naming(Stitched.ARC, arcs, 0, passes),
+                piece,
+                Tool.Round.of(template, laying.machine()),
+                registration,
+                Spot.at(start),
+                Spot.at(end),
+                Sewing.Turn.MARKED);
+        if (lines.isEmpty()) {
+            return;
+        }
+        done.add(new Done(index + 1, lines.get(0), template, fit.segment(), crownAlong, whole));
+        laying.marker()
+                .shownByTemplate(
+                        crownKind(),
+                        arcs,
+                        space.place(crownAlong, base + fit.segment().height()));
+    }
+
+    private SeamRegister register(ArcTemplate template, double rise) {
+        return ArcFit.register(template, laying.machine(), rise + base + space.clearance());
+    }
+
+    // --- further lines -----------------------------------------------------------------------------------------
+
+    /**
+     * Stitches a line below each whole arc's first one.
+     *
+     * @param which of the lines, from 1
+     * @param inner how it follows
+     * @param drop from the first line's crown to its own, in inches
+     */
+    void inner(int which, Motif.Inner inner, double drop, int asked) {
+        for (Done arc : done) {
+            if (arc.whole()) {
+                inner(arc, which, inner, drop, asked);
+            }
+        }
+    }
+
+    private void inner(Done arc, int which, Motif.Inner inner, double drop, int asked) {
+        double rise = arc.segment().height() - drop;
+        Optional<ArcTemplate> template = Optional.of(arc.template());
+        double radius = arc.segment().radius();
+        if (inner == Motif.Inner.PARALLEL) {
+            radius -= drop;
+            template = laying.tools.arcOfRadius(radius);
+            if (template.isPresent()) {
+                radius = template.get().stitchedRadius(laying.machine());
+                rise = radius - (arc.segment().radius() - arc.segment().height());
+            }
+        }
+        if (rise <= 1e-6 || radius <= 0) {
+            laying.obstacle(new Obstacle.TooMany(asked, which));
+            return;
+        }
+        if (template.isEmpty()) {
+            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.ARC, radius));
+            return;
+        }
+        CircularSegment segment = CircularSegment.ofRadiusAndHeight(radius, Math.min(rise, radius));
+        double half = segment.chord() / 2;
+        Arc line = space.placed(RunSpace.bulging(arc.crownAlong() - half, arc.crownAlong() + half, base, radius));
+        Spot start = onBase(arc.crownAlong() - half);
+        Spot end = onBase(arc.crownAlong() + half);
+        laying.stitch(
+                new Sewing.Naming(
+                        inner == Motif.Inner.LOWERED ? Stitched.NESTED_ARC : Stitched.ECHO,
+                        arc.line().number(),
+                        which,
+                        passes),
+                line,
+                Tool.Round.of(template.get(), laying.machine()),
+                innerRegistration(arc, template.get(), inner, drop, rise),
+                start,
+                end,
+                Sewing.Turn.SLIDING);
+        if (inner != Motif.Inner.PARALLEL) {
+            laying.obstacle(new Obstacle.Pinched(gap(arc, which, segment)));
+        }
+    }
+
+    private Registration innerRegistration(
+            Done arc, ArcTemplate template, Motif.Inner inner, double drop, double rise) {
+        double fromEdge = drop - laying.machine().footRadius();
+        // Only a plate beyond the arc covers the line that is stitched already.
+        boolean covers = template.edge() == ArcEdge.CONCAVE;
+        if (inner != Motif.Inner.LOWERED && covers && fromEdge > -1e-9) {
+            boolean engraved = laying.tools.parallels(template).stream()
+                    .anyMatch(d -> Math.abs(d - fromEdge) <= SeamRegister.LINE_TOLERANCE);
+            return new Registration.OnStitching(arc.line().id(), Math.max(0, fromEdge), engraved);
+        }
+        Mark crown = laying.marker()
+                .at(
+                        crownKind(),
+                        arc.line().number(),
+                        space.place(arc.crownAlong(), base + arc.segment().height()),
+                        Mark.Stage.STITCHED);
+        return new Registration.OnSeam(register(template, rise), space.hanging(), Optional.of(crown));
+    }
+
+    /** How near a lowered line comes to the one above it, at its feet. */
+    private double gap(Done arc, int which, CircularSegment lower) {
+        double narrowest = Double.MAX_VALUE;
+        // The line just above is the last one that was stitched for this arc.
+        List<StitchLine> above = laying.sewing.lines().stream()
+                .filter(l -> l.number() == arc.line().number()
+                        && l.layer() == arc.line().layer()
+                        && l.sub() < which)
+                .toList();
+        Point foot = space.place(arc.crownAlong() - lower.chord() / 2, base);
+        for (StitchLine line : above) {
+            narrowest = Math.min(narrowest, line.path().distance(foot));
+        }
+        return narrowest;
+    }
+
+    /** A foot of a lowered line: on the seam, where there is one to see. */
+    private Spot onBase(double along) {
+        Point place = space.place(along, base);
+        if (base == 0 && space.clearance() == 0) {
+            return Spot.at(place, space.hanging() ? Spot.ShownBy.FAR_EDGE : Spot.ShownBy.SEAM);
+        }
+        return Spot.at(laying.marker().next(Mark.Kind.FOOT, place, Mark.Stage.STITCHED));
+    }
+
+    /** What the arcs enclose, each from its outermost line inwards. */
+    void enclose() {
+        for (Done arc : done) {
+            List<Path> outlines = new ArrayList<>();
+            laying.sewing.lines().stream()
+                    .filter(l -> l.layer() == arc.line().layer()
+                            && l.number() == arc.line().number()
+                            && (l.kind() == Stitched.ARC
+                                    || l.kind() == Stitched.NESTED_ARC
+                                    || l.kind() == Stitched.ECHO))
+                    .forEach(l -> outlines.add(closed(l.path())));
+            laying.enclosed.add(new Laying.Enclosed(arc.cell(), List.copyOf(outlines)));
+        }
+    }
+
+    /** A line closed along the edge it stands on; a piece of an arc is closed straight down first. */
+    private Path closed(Path line) {
+        List<Curve> curves = new ArrayList<>(line.curves());
+        Point end = foot(line.end());
+        Point start = foot(line.start());
+        for (Segment side :
+                List.of(new Segment(line.end(), end), new Segment(end, start), new Segment(start, line.start()))) {
+            if (side.length() > 1e-9) {
+                curves.add(side);
+            }
+        }
+        return new Path(curves);
+    }
+
+    private Point foot(Point p) {
+        Point down = space.place(0, 1).minus(space.place(0, 0));
+        double up = p.minus(space.place(0, base)).dot(down);
+        return Math.abs(up) < 1e-9 ? p : p.minus(down.times(up));
+    }
+}

@@ -1,0 +1,198 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.division.Cell;
+import jollyspindle.core.division.Figure;
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Lays out {@link Motif.Chevrons}: peaks or boxes, one a cell, with lines inside of them at a spacing.
+ *
+ * <p>A line inside a peak at spacing s has its tip s / cos β lower and its feet s / sin β nearer, where β is the slope of the
+ * sides (derived). Boxes take half of their cell; what joins them lies on the edge they stand on.
+ */
+final class ChevronsLayout {
+
+    private final Laying laying;
+    private final RunSpace space;
+    private final Motif.Chevrons motif;
+    private Tool.Straight straight;
+    private Optional<Tool.Round> corner = Optional.empty();
+
+    ChevronsLayout(Laying laying, Motif.Chevrons motif) {
+        this.laying = laying;
+        this.space = laying.space;
+        this.motif = motif;
+    }
+
+    /** How high a figure over a cell is, in inches. */
+    static double height(Motif.Chevrons motif, double width) {
+        return motif.height().orElse(width / 2);
+    }
+
+    void lay() {
+        Optional<Tool.Straight> found = laying.tools.straight(laying.layer.templateId(), laying.layer.guideId());
+        if (found.isEmpty()) {
+            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.STRAIGHT_EDGE, 0));
+            return;
+        }
+        straight = found.get();
+        if (motif.rounding() > 0) {
+            corner = laying.tools.round(motif.rounding());
+            if (corner.isEmpty()) {
+                laying.obstacle(new Obstacle.NoTool(Obstacle.Need.CIRCLE, motif.rounding()));
+                return;
+            }
+        }
+        List<Figure> figures = space.divided();
+        int number = 0;
+        for (int i = 0; i < figures.size(); i++) {
+            Cell cell = figures.get(i).cell();
+            if (!(figures.get(i) instanceof Figure.Empty) && cell.kind() != Cell.Kind.HALF) {
+                figure(cell, i, ++number);
+            }
+        }
+    }
+
+    private void figure(Cell cell, int index, int number) {
+        double height = height(motif, cell.width());
+        if (height > space.room() + 1e-9) {
+            laying.obstacle(new Obstacle.TooHigh(height - space.room()));
+            return;
+        }
+        List<Path> outlines = new ArrayList<>();
+        StitchLine before = null;
+        for (int line = 0; line < motif.lines(); line++) {
+            List<Point> corners = motif.points() == Motif.Points.PEAKS
+                    ? peak(cell, height, line * motif.spacing())
+                    : box(cell, height, line * motif.spacing());
+            if (corners.isEmpty()) {
+                laying.obstacle(new Obstacle.TooMany(motif.lines(), line));
+                break;
+            }
+            Optional<Path> path = rounded(corners);
+            if (path.isEmpty()) {
+                laying.obstacle(new Obstacle.TooFar(motif.rounding(), height));
+                return;
+            }
+            Path placed = space.placed(path.get());
+            before = stitch(placed, index, number, line, before);
+            List<Curve> closed = new ArrayList<>(placed.curves());
+            closed.add(new Segment(placed.end(), placed.start()));
+            outlines.add(new Path(closed));
+        }
+        laying.enclosed.add(new Laying.Enclosed(index + 1, List.copyOf(outlines)));
+    }
+
+    private static List<Point> peak(Cell cell, double height, double inside) {
+        double slope = Math.atan2(height, cell.width() / 2);
+        double tip = height - inside / Math.cos(slope);
+        double in = inside / Math.sin(slope);
+        return tip <= Laying.SHORTEST || 2 * in >= cell.width()
+                ? List.of()
+                : List.of(new Point(cell.from() + in, 0), new Point(cell.middle(), tip), new Point(cell.to() - in, 0));
+    }
+
+    private static List<Point> box(Cell cell, double height, double inside) {
+        double left = cell.from() + cell.width() / 4 + inside;
+        double right = cell.to() - cell.width() / 4 - inside;
+        double top = height - inside;
+        return top <= Laying.SHORTEST || right - left <= Laying.SHORTEST
+                ? List.of()
+                : List.of(new Point(left, 0), new Point(left, top), new Point(right, top), new Point(right, 0));
+    }
+
+    /** Lines through corners, those between the ends rounded; nothing if there is no room to round them. */
+    private Optional<Path> rounded(List<Point> corners) {
+        // What the template really stitches, which may be a chalk line off.
+        double r = corner.map(Tool.Round::stitched).orElse(0.0);
+        List<Curve> curves = new ArrayList<>();
+        Point at = corners.get(0);
+        double used = 0;
+        for (int i = 1; i < corners.size(); i++) {
+            Point next = corners.get(i);
+            double length = corners.get(i - 1).distance(next);
+            if (r == 0 || i == corners.size() - 1) {
+                if (used > length - 1e-6) {
+                    return Optional.empty();
+                }
+                curves.add(new Segment(at, next));
+                at = next;
+                continue;
+            }
+            Point in = next.minus(corners.get(i - 1)).unit();
+            Point out = corners.get(i + 1).minus(next).unit();
+            double turn = Math.atan2(in.cross(out), in.dot(out));
+            double cut = r * Math.tan(Math.abs(turn) / 2);
+            if (used + cut > length - 1e-6) {
+                return Optional.empty();
+            }
+            Point from = next.minus(in.times(cut));
+            Point centre = from.plus(in.turnedLeft().times(turn > 0 ? r : -r));
+            curves.add(new Segment(at, from));
+            Arc arc = new Arc(centre, r, from.minus(centre).angle(), turn);
+            curves.add(arc);
+            at = arc.end();
+            used = cut;
+        }
+        return Optional.of(new Path(curves));
+    }
+
+    private StitchLine stitch(Path path, int index, int number, int line, StitchLine before) {
+        List<Sewing.Piece> pieces = new ArrayList<>();
+        double fromEdge = motif.spacing() - laying.machine().footRadius();
+        boolean beside = before != null && fromEdge >= 0;
+        List<Curve> curves = path.curves();
+        Spot start = beside ? laying.shown(path.start()) : Spot.at(mark(path.start(), index, number, Mark.Kind.VALLEY));
+        for (int i = 0; i < curves.size(); i++) {
+            Curve curve = curves.get(i);
+            boolean last = i == curves.size() - 1;
+            Spot end;
+            if (beside) {
+                end = last ? laying.shown(path.end()) : Spot.at(curve.end(), Spot.ShownBy.NEEDLE);
+            } else {
+                end = Spot.at(mark(curve.end(), index, number, last ? Mark.Kind.VALLEY : Mark.Kind.TURN));
+            }
+            Tool tool = curve instanceof Arc ? corner.orElseThrow() : straight;
+            Registration registration = beside && curve instanceof Segment
+                    ? new Registration.OnStitching(
+                            before.id(),
+                            fromEdge,
+                            straight.parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) < 1.0 / 64))
+                    : new Registration.FootOnBothMarks();
+            pieces.add(new Sewing.Piece(curve, tool, registration, end));
+        }
+        List<StitchLine> lines = laying.stitch(
+                Sewing.Naming.of(line == 0 ? Stitched.CHEVRON : Stitched.ECHO, number, line),
+                pieces,
+                start,
+                Sewing.Turn.MARKED);
+        return lines.isEmpty() ? before : lines.get(0);
+    }
+
+    private Mark mark(Point place, int index, int number, Mark.Kind kind) {
+        if (kind == Mark.Kind.VALLEY) {
+            Cell cell = space.divided().get(index).cell();
+            if (place.distance(space.place(cell.from(), 0)) < 1e-9) {
+                return laying.valley(index, cell.from(), 0);
+            }
+            if (place.distance(space.place(cell.to(), 0)) < 1e-9) {
+                return laying.valley(index + 1, cell.to(), 0);
+            }
+            return laying.marker().next(Mark.Kind.FOOT, place, Mark.Stage.LOADED);
+        }
+        return laying.marker().next(kind, place, Mark.Stage.LOADED);
+    }
+}

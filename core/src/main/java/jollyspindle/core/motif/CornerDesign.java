@@ -1,0 +1,76 @@
+package jollyspindle.core.motif;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * What stands in a border's corner.
+ *
+ * @param kind which motif
+ * @param templateId the job's copy of the template; the run's own while none is chosen
+ * @param guideId which of its edges
+ * @param feet how far from the inner corner a mitre arc's feet stand, in inches; nothing if they follow from the template
+ * @param lines rings of a cornerstone, or arcs of a quarter fan; 1 to {@link Motif#MOST_LINES}
+ * @param fromOuter whether a quarter fan stands about the outer corner
+ */
+public record CornerDesign(
+        Kind kind,
+        Optional<String> templateId,
+        Optional<String> guideId,
+        OptionalDouble feet,
+        int lines,
+        boolean fromOuter) {
+
+    /** The motifs there are for corners (common practice, no source). */
+    public enum Kind {
+        /** Nothing. */
+        PLAIN,
+        /** One arc astride the mitre, its feet on both seams. */
+        MITRE_ARC,
+        /** The repeats run on to the mitre and are cut off there; where none reach it, a long diamond lies along it. */
+        DIAGONAL_CUT,
+        /** Arcs from midpoint to midpoint of the cornerstone, and again lower. */
+        CORNERSTONE_RING,
+        /** Quarter circles about the inner or the outer corner. */
+        QUARTER_FAN,
+        /** The run's arc once more, turned to look out of the corner. */
+        TURNED
+    }
+
+    public CornerDesign {
+        if (lines < 1 || lines > Motif.MOST_LINES) {
+            throw new IllegalArgumentException("1 to " + Motif.MOST_LINES + " lines in a corner, not " + lines);
+        }
+        if (feet.isPresent() && !(feet.getAsDouble() > 0 && feet.getAsDouble() <= 60)) {
+            throw new IllegalArgumentException("feet over 0 and at most 60 from the corner");
+        }
+    }
+
+    public static CornerDesign plain() {
+        return of(Kind.PLAIN);
+    }
+
+    public static CornerDesign of(Kind kind) {
+        return new CornerDesign(kind, Optional.empty(), Optional.empty(), OptionalDouble.empty(), 1, false);
+    }
+
+    public CornerDesign with(Kind other) {
+        return new CornerDesign(other, templateId, guideId, feet, lines, fromOuter);
+    }
+
+    public CornerDesign withTemplate(Optional<String> id, Optional<String> guide) {
+        return new CornerDesign(kind, id, guide, feet, lines, fromOuter);
+    }
+
+    public CornerDesign withFeet(OptionalDouble inches) {
+        return new CornerDesign(kind, templateId, guideId, inches, lines, fromOuter);
+    }
+
+    public CornerDesign withLines(int count) {
+        return new CornerDesign(kind, templateId, guideId, feet, count, fromOuter);
+    }
+
+    public CornerDesign withFromOuter(boolean outer) {
+        return new CornerDesign(kind, templateId, guideId, feet, lines, outer);
+    }
+}

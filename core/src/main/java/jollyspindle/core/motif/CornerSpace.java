@@ -1,0 +1,99 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Region;
+import jollyspindle.core.quilt.Corners;
+import jollyspindle.core.quilt.RunFrame;
+
+import java.util.List;
+
+/**
+ * The piece of cloth in a border's corner: between where the two runs end and the limit of stitching. On a quilt that isn't
+ * square every corner is its own.
+ *
+ * @param left the run at whose left end the corner is
+ * @param right the run at whose right end it is
+ * @param corners how the borders meet there
+ */
+record CornerSpace(RunFrame left, RunFrame right, Corners corners) {
+
+    /** The unit vector along the left run, away from the corner. */
+    Point away() {
+        return left.along();
+    }
+
+    /** The unit vector along the right run, towards the corner and beyond. */
+    Point towards() {
+        return right.along();
+    }
+
+    /** Where the lines meet on which motifs stand: the inner corner. */
+    Point inner() {
+        return meeting(left.clearance(), right.clearance());
+    }
+
+    /** Where the limits of stitching meet: the outer corner. */
+    Point outer() {
+        return meeting(left.depth() - left.reserve(), right.depth() - right.reserve());
+    }
+
+    /** On the left run's line, across from the right run's limit. */
+    Point beyondLeft() {
+        return meeting(left.clearance(), right.depth() - right.reserve());
+    }
+
+    /** On the right run's line, across from the left run's limit. */
+    Point beyondRight() {
+        return meeting(left.depth() - left.reserve(), right.clearance());
+    }
+
+    private Point meeting(double acrossLeft, double acrossRight) {
+        return Point.meeting(
+                left.origin().plus(left.outward().times(acrossLeft)),
+                left.along(),
+                left.origin().plus(right.outward().times(acrossRight)),
+                right.along());
+    }
+
+    /** The corner's own cloth, its corners in order from the inner one. */
+    Path outline() {
+        return Path.polygon(List.of(inner(), beyondLeft(), outer(), beyondRight()));
+    }
+
+    Region region() {
+        return Region.of(outline());
+    }
+
+    /** From the inner corner to the limit of stitching, on the narrower side, in inches. */
+    double room() {
+        return Math.min(left.room(), right.room());
+    }
+
+    /** How far past the limits of stitching a place lies, in inches; below 0 if it is inside. */
+    double beyond(Point p) {
+        double first = p.minus(left.origin()).dot(left.outward()) - (left.depth() - left.reserve());
+        double second = p.minus(left.origin()).dot(right.outward()) - (right.depth() - right.reserve());
+        return Math.max(first, second);
+    }
+
+    /** The foot of a mitre arc on the left run's line. */
+    Point leftFoot(double feet) {
+        return inner().plus(away().times(feet));
+    }
+
+    /** The foot of a mitre arc on the right run's line. */
+    Point rightFoot(double feet) {
+        return inner().minus(towards().times(feet));
+    }
+
+    /** How far along the left run the left foot stands, in inches. */
+    double takesOfLeft(double feet) {
+        return leftFoot(feet).minus(left.origin()).dot(left.along());
+    }
+
+    /** How far before the right run's end the right foot stands, in inches. */
+    double takesOfRight(double feet) {
+        return -rightFoot(feet).minus(left.origin()).dot(right.along());
+    }
+}

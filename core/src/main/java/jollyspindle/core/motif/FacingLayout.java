@@ -1,0 +1,274 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.division.Cell;
+import jollyspindle.core.division.Figure;
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.shelf.ArcFit;
+import jollyspindle.core.shelf.ArcTemplate;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Lays out {@link Motif.FacingArcs}: a row on one edge, back along the other, then what stands between them.
+ *
+ * <p>With rises h₁ and h₂ in a room D the channel between the crowns is D − h₁ − h₂; where another is wanted, both rows are
+ * moved by half of the difference. All places are in the first row's own frame.
+ */
+final class FacingLayout {
+
+    private final Laying laying;
+    private final RunSpace space;
+    private final Motif.FacingArcs motif;
+    private ArcRow near;
+    private final List<Row> far = new ArrayList<>();
+    private double base;
+
+    /** An arc of the far row, in the near row's frame. */
+    private record Row(
+            double from, double to, double crownAlong, double crownUp, ArcTemplate template, double radius) {}
+
+    FacingLayout(Laying laying, Motif.FacingArcs motif) {
+        this.laying = laying;
+        this.space = laying.space;
+        this.motif = motif;
+    }
+
+    void lay() {
+        List<Figure> figures = space.divided();
+        Optional<Figure.WholeArc> first = figures.stream()
+                .filter(Figure.WholeArc.class::isInstance)
+                .map(Figure.WholeArc.class::cast)
+                .findFirst();
+        if (first.isEmpty()) {
+            laying.obstacle(new Obstacle.NoSpace());
+            return;
+        }
+        Optional<ArcTemplate> other = motif.otherTemplate().isPresent()
+                ? laying.tools.arc(motif.otherTemplate(), Optional.empty())
+                : Optional.of(first.get().template());
+        if (other.isEmpty()) {
+            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.ARC, 0));
+            return;
+        }
+        double span = first.get().cell().width() / (motif.facing() == Motif.Facing.TWO_TO_ONE ? 2 : 1);
+        Optional<ArcFit> facing = ArcFit.of(other.get(), laying.machine(), span, space.room(), 0);
+        if (facing.isEmpty()) {
+            laying.obstacle(new Obstacle.TooFar(span, ArcFit.widest(other.get(), laying.machine())));
+            return;
+        }
+        double left = space.room()
+                - first.get().fit().segment().height()
+                - facing.get().segment().height();
+        base = motif.channel().isPresent() ? (left - motif.channel().getAsDouble()) / 2 : 0;
+        double over = Math.max(
+                -base, Math.max(first.get().fit().overRoom(), facing.get().overRoom()) + base);
+        if (over > 1e-9) {
+            laying.obstacle(new Obstacle.TooHigh(over));
+        }
+        near = new ArcRow(laying, base, motif.passes());
+        for (int i = 0; i < figures.size(); i++) {
+            near.lay(figures.get(i), i);
+        }
+        near.enclose();
+        farRow(other.get());
+        motif.inset().ifPresent(this::diamonds);
+        if (motif.crownLines() || motif.valleyLines()) {
+            lines(figures);
+        }
+    }
+
+    /** The row on the other edge, seen from there. */
+    private void farRow(ArcTemplate template) {
+        RunSpace turned = space.fromOtherEdge();
+        Laying there = new Laying(turned, laying.sewing, laying.tools, laying.layer, laying.number, laying.region);
+        laying.sewing.begin(laying.number, turned.rotation());
+        ArcRow row = new ArcRow(there, base, motif.passes());
+        row.numberFrom(near.done().size());
+        double length = space.length();
+        List<Figure> cells = turned.divided();
+        for (int i = 0; i < cells.size(); i++) {
+            if (cells.get(i) instanceof Figure.HalfArc half && motif.facing() == Motif.Facing.CROWNS) {
+                halfFacing(row, template, half.cell(), half.fromCrown(), i);
+            }
+            if (!(cells.get(i) instanceof Figure.WholeArc arc)) {
+                continue;
+            }
+            double from = arc.cell().from();
+            double to = arc.cell().to();
+            double middle = (from + to) / 2;
+            switch (motif.facing()) {
+                case CROWNS -> facing(row, template, from, to, i);
+                case TWO_TO_ONE -> {
+                    facing(row, template, from, middle, i);
+                    facing(row, template, middle, to, i);
+                }
+                case HALF_STEP -> {
+                    if (i == 0) {
+                        halfFacing(row, template, new Cell(Cell.Kind.HALF, from, middle), true, i);
+                    }
+                    // From the crown opposite to the next one; none across an odd space or the run's end.
+                    if (i + 1 < cells.size() && cells.get(i + 1) instanceof Figure.WholeArc next) {
+                        facing(row, template, middle, next.cell().middle(), i);
+                    } else if (i + 1 == cells.size()) {
+                        halfFacing(row, template, new Cell(Cell.Kind.HALF, middle, to), false, i);
+                    }
+                }
+            }
+        }
+        row.enclose();
+        laying.enclosed.addAll(there.enclosed);
+        there.obstacles.forEach(laying::obstacle);
+        for (ArcRow.Done arc : row.done()) {
+            double half = arc.segment().chord() / 2;
+            far.add(new Row(
+                    length - arc.crownAlong() - half,
+                    length - arc.crownAlong() + half,
+                    length - arc.crownAlong(),
+                    space.room() - base - arc.segment().height(),
+                    arc.template(),
+                    arc.segment().radius()));
+        }
+        far.sort(Comparator.comparingDouble(Row::from));
+        laying.sewing.begin(laying.number, space.rotation());
+    }
+
+    private void facing(ArcRow row, ArcTemplate template, double from, double to, int index) {
+        ArcFit.of(template, laying.machine(), to - from, space.room(), space.clearance())
+                .ifPresentOrElse(
+                        fit -> row.whole(template, fit, from, to, index),
+                        () -> laying.obstacle(
+                                new Obstacle.TooFar(to - from, ArcFit.widest(template, laying.machine()))));
+    }
+
+    private void halfFacing(ArcRow row, ArcTemplate template, Cell cell, boolean fromCrown, int index) {
+        ArcFit.of(template, laying.machine(), 2 * cell.width(), space.room(), space.clearance())
+                .ifPresent(fit -> row.lay(new Figure.HalfArc(cell, template, fit, fromCrown), index));
+    }
+
+    /**
+     * The small diamond between two pairs of crowns: from a tip at a distance from each pair to the valleys between, with
+     * the same template.
+     */
+    private void diamonds(double inset) {
+        if (motif.facing() != Motif.Facing.CROWNS) {
+            return;
+        }
+        List<ArcRow.Done> arcs = near.done().stream().filter(ArcRow.Done::whole).toList();
+        double level = space.room() / 2;
+        int number = 0;
+        for (int i = 0; i + 1 < arcs.size(); i++) {
+            ArcRow.Done a = arcs.get(i);
+            ArcRow.Done b = arcs.get(i + 1);
+            double valley = a.crownAlong() + a.segment().chord() / 2;
+            if (Math.abs(b.crownAlong() - b.segment().chord() / 2 - valley) > 1e-6) {
+                continue;
+            }
+            number++;
+            Point left = new Point(a.crownAlong() + inset, level);
+            Point right = new Point(b.crownAlong() - inset, level);
+            Point low = new Point(valley, base);
+            Point high = new Point(valley, space.room() - base);
+            if (left.x() >= valley || right.x() <= valley) {
+                laying.obstacle(new Obstacle.TooFar(inset, valley - a.crownAlong()));
+                continue;
+            }
+            diamond(number, a.template(), a.segment().radius(), left, low, right, high);
+        }
+    }
+
+    private void diamond(
+            int number, ArcTemplate template, double radius, Point left, Point low, Point right, Point high) {
+        List<Point> corners = List.of(left, low, right, high);
+        Point middle = new Point(low.x(), left.y());
+        List<Curve> sides = new ArrayList<>();
+        List<Mark> marks = new ArrayList<>();
+        for (int i = 0; i < 4; i++) {
+            Optional<Arc> side = ArcsBetween.bulgingTowards(corners.get(i), corners.get((i + 1) % 4), radius, middle);
+            if (side.isEmpty()) {
+                laying.obstacle(new Obstacle.TooFar(corners.get(i).distance(corners.get((i + 1) % 4)), 2 * radius));
+                return;
+            }
+            sides.add(space.placed(side.get()));
+            marks.add(laying.marker()
+                    .next(
+                            Mark.Kind.TIP,
+                            space.place(corners.get(i).x(), corners.get(i).y()),
+                            Mark.Stage.STITCHED));
+        }
+        Tool tool = Tool.Round.of(template, laying.machine());
+        for (int i = 0; i < 4; i++) {
+            laying.stitch(
+                    Sewing.Naming.of(Stitched.DIAMOND, number, i + 1),
+                    sides.get(i),
+                    tool,
+                    new Registration.FootOnBothMarks(),
+                    Spot.at(marks.get(i)),
+                    Spot.at(marks.get((i + 1) % 4)),
+                    Sewing.Turn.MARKED);
+        }
+        laying.enclosed.add(new Laying.Enclosed(number, List.of(new Path(sides))));
+    }
+
+    /** Straight lines from crown to crown and from valley to valley. */
+    private void lines(List<Figure> figures) {
+        Optional<Tool.Straight> tool = laying.tools.straight(Optional.empty(), Optional.empty());
+        if (tool.isEmpty()) {
+            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.STRAIGHT_EDGE, 0));
+            return;
+        }
+        int number = 0;
+        for (ArcRow.Done arc : near.done()) {
+            double up = base + arc.segment().height();
+            double opposite = space.room() - base - heightOfFar(arc.crownAlong());
+            if (motif.crownLines() && arc.whole() && opposite - up > Laying.SHORTEST) {
+                straight(tool.get(), ++number, arc.crownAlong(), up, opposite);
+            }
+        }
+        if (motif.valleyLines()) {
+            for (int i = 0; i + 1 < figures.size(); i++) {
+                if (figures.get(i) instanceof Figure.WholeArc && figures.get(i + 1) instanceof Figure.WholeArc) {
+                    double along = figures.get(i).cell().to();
+                    straight(tool.get(), ++number, along, base, space.room() - base - heightOfFar(along));
+                }
+            }
+        }
+    }
+
+    /** How high the far row stands above its own base at a place, in inches. */
+    private double heightOfFar(double along) {
+        return far.stream()
+                .filter(r -> along >= r.from() - 1e-9 && along <= r.to() + 1e-9)
+                .mapToDouble(r -> {
+                    double aside = along - r.crownAlong();
+                    double drop = r.radius() - Math.sqrt(Math.max(0, r.radius() * r.radius() - aside * aside));
+                    return space.room() - base - r.crownUp() - drop;
+                })
+                .max()
+                .orElse(0);
+    }
+
+    private void straight(Tool.Straight tool, int number, double along, double from, double to) {
+        Segment line = space.placed(new Segment(new Point(along, from), new Point(along, to)));
+        Mark start = laying.marker().next(Mark.Kind.LINE_START, line.from(), Mark.Stage.STITCHED);
+        Mark end = laying.marker().next(Mark.Kind.LINE_END, line.to(), Mark.Stage.STITCHED);
+        laying.stitch(
+                Sewing.Naming.of(Stitched.LINE, number),
+                line,
+                tool,
+                new Registration.FootOnBothMarks(),
+                Spot.at(start),
+                Spot.at(end),
+                Sewing.Turn.SLIDING);
+    }
+}

@@ -1,0 +1,161 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.division.Cell;
+import jollyspindle.core.division.Figure;
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Region;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Stitched;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Lays out {@link Motif.Fans}: a pivot on every valley, the first at the run's left end. Each blade starts on the ditch and
+ * ends where it meets the fan before; the ends of the run clip it, too.
+ *
+ * <p>With pitch q and outer radius R, blade r sweeps acos((R² − r² − q²)/(2rq)) from the ditch (derived). Second rows stand
+ * on the cusps of the first, at √(R² − q²/4).
+ */
+final class FansLayout {
+
+    private final Laying laying;
+    private final RunSpace space;
+    private final Motif.Fans motif;
+    private final List<Path> covered = new ArrayList<>();
+    private int fans;
+
+    FansLayout(Laying laying, Motif.Fans motif) {
+        this.laying = laying;
+        this.space = laying.space;
+        this.motif = motif;
+    }
+
+    void lay() {
+        Optional<Tools.Fan> set = laying.tools.fan(laying.layer.templateId());
+        if (set.isEmpty()) {
+            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.FAN, 0));
+            return;
+        }
+        List<Tool.Round> all = set.get().blades();
+        List<Tool.Round> fitting =
+                all.stream().filter(b -> b.stitched() <= space.room() + 1e-9).toList();
+        int blades = Math.min(motif.blades(), fitting.size());
+        if (blades < motif.blades()) {
+            laying.obstacle(new Obstacle.TooMany(motif.blades(), blades));
+        }
+        if (blades == 0) {
+            return;
+        }
+        // The number of blades holds for every fan of the quilt.
+        List<Tool.Round> used = fitting.subList(0, blades);
+        double radius = used.get(blades - 1).stitched();
+        List<Double> pivots = pivots();
+        for (int i = 0; i < pivots.size(); i++) {
+            fan(used, pivots.get(i), 0, i == 0 ? Double.NaN : pivots.get(i) - pivots.get(i - 1));
+        }
+        List<Point> row =
+                new ArrayList<>(pivots.stream().map(x -> new Point(x, 0)).toList());
+        for (int r = 2; r <= motif.rows(); r++) {
+            row = next(row, radius);
+            if (row.isEmpty() || row.get(0).y() + used.get(0).stitched() > space.room()) {
+                laying.obstacle(new Obstacle.TooMany(motif.rows(), r - 1));
+                return;
+            }
+            for (Point pivot : row) {
+                fan(used, pivot.x(), pivot.y(), Double.NaN);
+            }
+        }
+    }
+
+    /** Where fans stand: the valleys, and both ends of what is divided. */
+    private List<Double> pivots() {
+        List<Figure> figures = space.divided();
+        List<Double> pivots = new ArrayList<>();
+        for (Figure figure : figures) {
+            Cell cell = figure.cell();
+            if (pivots.isEmpty()) {
+                pivots.add(cell.kind() == Cell.Kind.HALF ? cell.from() - cell.width() : cell.from());
+            }
+            pivots.add(
+                    cell.kind() == Cell.Kind.HALF && figure.equals(figures.get(figures.size() - 1))
+                            ? cell.to() + cell.width()
+                            : cell.to());
+        }
+        return pivots;
+    }
+
+    private static List<Point> next(List<Point> row, double radius) {
+        List<Point> next = new ArrayList<>();
+        for (int i = 0; i + 1 < row.size(); i++) {
+            double half = row.get(i).distance(row.get(i + 1)) / 2;
+            if (half < radius) {
+                next.add(row.get(i)
+                        .midpoint(row.get(i + 1))
+                        .plus(new Point(0, Math.sqrt(radius * radius - half * half))));
+            }
+        }
+        return next;
+    }
+
+    private void fan(List<Tool.Round> blades, double along, double up, double pitch) {
+        fans++;
+        double radius = blades.get(blades.size() - 1).stitched();
+        Point centre = space.place(along, up);
+        if (pitch >= 2 * radius) {
+            laying.obstacle(new Obstacle.FansApart(pitch, radius));
+        }
+        Region before = Region.union(covered);
+        boolean inside = along >= -1e-9 && along <= space.length() + 1e-9;
+        Mark pivot = null;
+        Path outermost = null;
+        boolean climbing = true;
+        for (int b = 0; b < blades.size(); b++) {
+            Tool.Round blade = blades.get(b);
+            // From the ditch on the right, up and over to the fan before.
+            Arc whole = space.placed(new Arc(new Point(along, up), blade.stitched(), 0, Math.PI));
+            List<Path> pieces = laying.kept(Path.of(whole)).stream()
+                    .flatMap(p -> before.without(p).stream())
+                    .filter(p -> p.length() >= Laying.SHORTEST)
+                    .toList();
+            for (Path piece : pieces) {
+                if (pivot == null) {
+                    pivot = inside
+                            ? up == 0
+                                    ? pivot(along)
+                                    : laying.marker().next(Mark.Kind.PIVOT, centre, Mark.Stage.STITCHED)
+                            : laying.marker().next(Mark.Kind.PIVOT, centre, Mark.Stage.LOADED);
+                }
+                // Up one blade, a tap on the fan before, down the next.
+                Path way = climbing ? piece : piece.reversed();
+                laying.sewing.stitch(
+                        Sewing.Naming.of(Stitched.BLADE, fans, b + 1),
+                        way.curves().get(0),
+                        blade,
+                        new Registration.CentreOnMark(pivot, up == 0),
+                        laying.shown(way.start()),
+                        laying.shown(way.end()),
+                        Sewing.Turn.ABOUT_CENTRE);
+                climbing = !climbing;
+            }
+            outermost = new Path(List.of(whole, new Segment(whole.end(), centre), new Segment(centre, whole.start())));
+        }
+        covered.add(Path.circle(centre, radius));
+        laying.enclosed.add(new Laying.Enclosed(fans, List.of(outermost)));
+    }
+
+    private Mark pivot(double along) {
+        List<Figure> figures = space.divided();
+        for (int i = 0; i < figures.size(); i++) {
+            if (Math.abs(figures.get(i).cell().from() - along) < 1e-9) {
+                return laying.valley(i, along, 0);
+            }
+        }
+        return laying.valley(figures.size(), along, 0);
+    }
+}

@@ -1,0 +1,133 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.shelf.ArcTemplate;
+
+import java.util.Optional;
+
+/**
+ * Lays out {@link Motif.Crosshatch}: two sets of parallel lines, or of arcs of one template moved along the run, cut off where
+ * the space they fill ends. The spacing nearest to the wanted one is taken that divides the run evenly, so that both ends look
+ * alike.
+ */
+final class HatchLayout {
+
+    /** Spacings nearer than this, in inches, look alike. */
+    private static final double LOOKS_ALIKE = 1.0 / 32;
+
+    private final Laying laying;
+    private final RunSpace space;
+    private final Motif.Crosshatch motif;
+    private final double echo;
+
+    /**
+     * A hatching.
+     *
+     * @param echo the spacing of the lines beside it, in inches; 0 if there are none
+     */
+    HatchLayout(Laying laying, Motif.Crosshatch motif, double echo) {
+        this.laying = laying;
+        this.space = laying.space;
+        this.motif = motif;
+        this.echo = echo;
+    }
+
+    void lay() {
+        if (echo > 0 && Math.abs(echo - motif.spacing()) < LOOKS_ALIKE) {
+            laying.obstacle(new Obstacle.HatchLikeEcho(motif.spacing()));
+        }
+        int before = laying.sewing.lines().size();
+        if (motif.curved()) {
+            curved();
+        } else {
+            straight();
+        }
+        if (laying.sewing.lines().size() == before && laying.obstacles.isEmpty()) {
+            laying.obstacle(new Obstacle.NoSpace());
+        }
+    }
+
+    private void straight() {
+        Optional<Tool.Straight> tool = laying.tools.straight(laying.layer.templateId(), laying.layer.guideId());
+        if (tool.isEmpty()) {
+            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.STRAIGHT_EDGE, 0));
+            return;
+        }
+        double step = step(motif.spacing() / Math.sin(motif.angle()));
+        double lean = space.room() / Math.tan(motif.angle());
+        for (int set = 1; set <= 2; set++) {
+            double over = set == 1 ? lean : -lean;
+            int first = (int) Math.floor(-Math.max(over, 0) / step) - 1;
+            int last = (int) Math.ceil((space.length() - Math.min(over, 0)) / step) + 1;
+            StitchLine[] beside = new StitchLine[1];
+            for (int i = first; i <= last; i++) {
+                Segment own = new Segment(new Point(i * step, 0), new Point(i * step + over, space.room()));
+                hatch(space.placed(own), tool.get(), set, i - first + 1, beside);
+            }
+        }
+    }
+
+    private void curved() {
+        Optional<ArcTemplate> template = laying.tools.arc(laying.layer.templateId(), laying.layer.guideId());
+        if (template.isEmpty()) {
+            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.ARC, 0));
+            return;
+        }
+        double radius = template.get().stitchedRadius(laying.machine());
+        Tool tool = Tool.Round.of(template.get(), laying.machine());
+        // The left and the right half of an arc that just reaches the limit, each moved along the run.
+        double up = Math.min(space.room(), radius);
+        double half = Math.sqrt(Math.max(0, radius * radius - (radius - up) * (radius - up)));
+        double step = step(motif.spacing());
+        for (int set = 1; set <= 2; set++) {
+            int first = (int) Math.floor(-half / step) - 1;
+            int last = (int) Math.ceil((space.length() + half) / step) + 1;
+            StitchLine[] beside = new StitchLine[1];
+            for (int i = first; i <= last; i++) {
+                double crown = i * step;
+                Arc whole = RunSpace.bulging(crown - half, crown + half, 0, radius);
+                Arc own = set == 1 ? whole.piece(0, 0.5) : whole.piece(0.5, 1);
+                hatch(space.placed(own), tool, set, i - first + 1, beside);
+            }
+        }
+    }
+
+    private double step(double wanted) {
+        return space.length() / Math.max(1, Math.round(space.length() / wanted));
+    }
+
+    private void hatch(Curve whole, Tool tool, int set, int number, StitchLine[] beside) {
+        double fromEdge = motif.spacing() - laying.machine().footRadius();
+        for (Path piece : laying.kept(Path.of(whole))) {
+            Curve line = piece.curves().get(0);
+            Spot start = laying.shown(line.start());
+            Spot end = laying.shown(line.end());
+            Registration registration;
+            if (beside[0] == null || fromEdge < 0) {
+                // The first of a set is marked; the others are laid beside it.
+                start = Spot.at(laying.marker().next(Mark.Kind.LINE_START, line.start(), Mark.Stage.STITCHED));
+                end = Spot.at(laying.marker().next(Mark.Kind.LINE_END, line.end(), Mark.Stage.STITCHED));
+                registration = new Registration.FootOnBothMarks();
+            } else {
+                registration = new Registration.OnStitching(beside[0].id(), fromEdge, false);
+            }
+            beside[0] = laying.sewing.stitch(
+                    Sewing.Naming.of(Stitched.HATCH, number, set),
+                    line,
+                    tool,
+                    registration,
+                    start,
+                    end,
+                    Sewing.Turn.SLIDING);
+        }
+    }
+}

@@ -1,0 +1,75 @@
+package jollyspindle.core.motif;
+
+import java.util.Optional;
+
+/**
+ * One motif of a run, and where it is stitched.
+ *
+ * @param motif which
+ * @param edge it stands on
+ * @param space that it fills
+ * @param cells which of the figures before it are filled, if it doesn't fill the whole run
+ * @param templateId the job's copy of the template it is stitched with; may name none that is there
+ * @param guideId which of that template's edges; one that suits while none is chosen
+ */
+public record Layer(
+        Motif motif, Edge edge, Space space, Cells cells, Optional<String> templateId, Optional<String> guideId) {
+
+    /** Which figures along a run. */
+    public enum Cells {
+        EVERY,
+        /** The first, the third, and so on. */
+        ODD,
+        /** The second, the fourth, and so on. */
+        EVEN;
+
+        boolean holds(int number) {
+            return this == EVERY || number % 2 == (this == ODD ? 1 : 0);
+        }
+    }
+
+    /** Which edge of a run. */
+    public enum Edge {
+        /** The one towards the quilt's middle. */
+        SEAM,
+        /** The other one; the motif hangs from it. */
+        OUTSIDE
+    }
+
+    /** What a motif leaves for the ones after it. */
+    public enum Space {
+        /** The whole run. */
+        ALL,
+        /** What the motifs before enclose: inside the arcs, fans, circles or points. */
+        INSIDE,
+        /** What they don't enclose: above them. */
+        ABOVE,
+        /** Between a motif's outer line and the lines inside of it, or between the two rows of facing arcs. */
+        BETWEEN
+    }
+
+    /** A motif on the seam that fills the whole run, its template not chosen yet. */
+    public static Layer of(Motif motif) {
+        return new Layer(motif, Edge.SEAM, Space.ALL, Cells.EVERY, Optional.empty(), Optional.empty());
+    }
+
+    public Layer with(Motif other) {
+        return new Layer(other, edge, space, cells, templateId, guideId);
+    }
+
+    public Layer with(Edge other) {
+        return new Layer(motif, other, space, cells, templateId, guideId);
+    }
+
+    public Layer with(Space other) {
+        return new Layer(motif, edge, other, cells, templateId, guideId);
+    }
+
+    public Layer with(Cells other) {
+        return new Layer(motif, edge, space, other, templateId, guideId);
+    }
+
+    public Layer withTemplate(Optional<String> id, Optional<String> guide) {
+        return new Layer(motif, edge, space, cells, id, guide);
+    }
+}

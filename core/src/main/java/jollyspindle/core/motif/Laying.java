@@ -1,0 +1,166 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Region;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.marking.Marker;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.shelf.Machine;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/** What every motif works with while it is laid out on one run. */
+final class Laying {
+
+    /** Shorter pieces than this, in inches, are left out: a stitch or two. */
+    static final double SHORTEST = 1.0 / 8;
+
+    private static final double ON = 1e-6;
+
+    /**
+     * What one figure of a motif encloses.
+     *
+     * @param cell which, from 1 along the run
+     * @param outlines closed, from the outermost inwards
+     */
+    record Enclosed(int cell, List<Path> outlines) {}
+
+    final RunSpace space;
+    final Sewing sewing;
+    final Tools tools;
+    final Layer layer;
+
+    /** What may be stitched by this motif. */
+    final Region region;
+
+    final List<Obstacle> obstacles = new ArrayList<>();
+    final List<Enclosed> enclosed = new ArrayList<>();
+
+    /** Which motif of the run, from 1. */
+    final int number;
+
+    Laying(RunSpace space, Sewing sewing, Tools tools, Layer layer, int number, Region region) {
+        this.number = number;
+        this.space = space;
+        this.sewing = sewing;
+        this.tools = tools;
+        this.layer = layer;
+        this.region = region;
+    }
+
+    Machine machine() {
+        return tools.machine();
+    }
+
+    Marker marker() {
+        return sewing.marker();
+    }
+
+    /** Notes what is in the way; of narrow gaps the narrowest, of everything else each once. */
+    void obstacle(Obstacle obstacle) {
+        if (obstacle instanceof Obstacle.Pinched pinched) {
+            boolean narrower = obstacles.stream()
+                    .filter(Obstacle.Pinched.class::isInstance)
+                    .allMatch(o -> ((Obstacle.Pinched) o).gap() > pinched.gap());
+            if (!narrower) {
+                return;
+            }
+            obstacles.removeIf(Obstacle.Pinched.class::isInstance);
+        }
+        if (!obstacles.contains(obstacle)) {
+            obstacles.add(obstacle);
+        }
+    }
+
+    /** A mark at the run's valley, on the edge that the motif stands on. */
+    Mark valley(int index, double along, double up) {
+        int number = space.valley(index);
+        if (number < 0 || number >= space.valleys()) {
+            return marker().next(Mark.Kind.FOOT, space.place(along, up), Mark.Stage.LOADED);
+        }
+        if (!space.hanging() && Math.abs(up) < ON) {
+            return marker().valley(number);
+        }
+        return marker().at(
+                        space.hanging() ? Mark.Kind.FAR_VALLEY : Mark.Kind.VALLEY,
+                        space.valley(index),
+                        space.place(along, up),
+                        Mark.Stage.LOADED);
+    }
+
+    /** Where a line that was cut off ends: what shows the place. */
+    Spot shown(Point place) {
+        Point from = place.minus(space.frame().origin());
+        double along = from.dot(space.frame().along());
+        double across = from.dot(space.frame().outward());
+        if (Math.abs(across - space.frame().clearance()) < ON) {
+            return Spot.at(place, Spot.ShownBy.SEAM);
+        }
+        if (Math.abs(across - space.frame().depth() + space.frame().reserve()) < ON) {
+            return Spot.at(place, Spot.ShownBy.FAR_EDGE);
+        }
+        if (space.onMitre(place)) {
+            return Spot.at(place, Spot.ShownBy.MITRE);
+        }
+        if (Math.abs(along) < ON || Math.abs(along - space.length()) < ON) {
+            return Spot.at(place, Spot.ShownBy.RUN_END);
+        }
+        return Spot.at(place, Spot.ShownBy.STITCHING);
+    }
+
+    /** What of a path may be stitched, without snippets. */
+    List<Path> kept(Path path) {
+        return region.within(path).stream().filter(p -> p.length() >= SHORTEST).toList();
+    }
+
+    /**
+     * Stitches a line, or what of it lies in the space that this motif fills.
+     *
+     * @return the lines that came of it, in order; empty if nothing of it lies there
+     */
+    List<StitchLine> stitch(Sewing.Naming naming, List<Sewing.Piece> pieces, Spot start, Sewing.Turn turn) {
+        return layer.space() == Layer.Space.ALL && !space.runsOn()
+                ? List.of(sewing.stitch(naming, pieces, start, turn))
+                : clipped(naming, pieces, start, turn);
+    }
+
+    /** Stitches what of a line lies in the space that this motif fills, the whole run too. */
+    List<StitchLine> clipped(Sewing.Naming naming, List<Sewing.Piece> pieces, Spot start, Sewing.Turn turn) {
+        Path whole = new Path(pieces.stream().map(Sewing.Piece::curve).toList());
+        List<StitchLine> lines = new ArrayList<>();
+        for (Path path : kept(whole)) {
+            List<Sewing.Piece> cut =
+                    path.curves().stream().map(curve -> cut(pieces, curve)).toList();
+            boolean fromStart = path.start().distance(whole.start()) < ON;
+            lines.add(sewing.stitch(naming, cut, fromStart ? start : shown(path.start()), turn));
+        }
+        return lines;
+    }
+
+    List<StitchLine> stitch(
+            Sewing.Naming naming,
+            Curve curve,
+            Tool tool,
+            Registration registration,
+            Spot start,
+            Spot end,
+            Sewing.Turn turn) {
+        return stitch(naming, List.of(new Sewing.Piece(curve, tool, registration, end)), start, turn);
+    }
+
+    /** The piece that a curve is part of, ending where the curve does. */
+    private Sewing.Piece cut(List<Sewing.Piece> pieces, Curve curve) {
+        Point middle = curve.at(0.5);
+        Sewing.Piece of = pieces.stream()
+                .min(Comparator.comparingDouble(p -> p.curve().distance(middle)))
+                .orElseThrow();
+        boolean toEnd = of.curve().end().distance(curve.end()) < ON;
+        return new Sewing.Piece(curve, of.tool(), of.registration(), toEnd ? of.reaches() : shown(curve.end()));
+    }
+}

@@ -1,0 +1,133 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.division.Cell;
+import jollyspindle.core.division.Figure;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.Stitched;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Lays out {@link Motif.StraightLines}: so many a repeat, at an angle against the seam, up one and down the next. Where they
+ * lean, lines go on past the valleys until the run's ends are filled.
+ */
+final class LinesLayout {
+
+    private final Laying laying;
+    private final RunSpace space;
+    private final Motif.StraightLines motif;
+
+    LinesLayout(Laying laying, Motif.StraightLines motif) {
+        this.laying = laying;
+        this.space = laying.space;
+        this.motif = motif;
+    }
+
+    void lay() {
+        Optional<Tool.Straight> tool = laying.tools.straight(laying.layer.templateId(), laying.layer.guideId());
+        if (tool.isEmpty()) {
+            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.STRAIGHT_EDGE, 0));
+            return;
+        }
+        double lean = space.room() / Math.tan(motif.angle());
+        boolean engraved = tool.get().angles().stream()
+                .anyMatch(a -> Math.abs(Math.sin(a - motif.angle())) < Math.toRadians(0.25));
+        int number = 0;
+        for (double along : starts(lean)) {
+            Segment whole = space.placed(new Segment(new Point(along, 0), new Point(along + lean, space.room())));
+            for (Path piece : laying.kept(Path.of(whole))) {
+                Segment line = (Segment) piece.curves().get(0);
+                if (onEnd(line)) {
+                    continue;
+                }
+                number++;
+                stitch(tool.get(), number % 2 == 1 ? line : line.reversed(), number, engraved);
+            }
+        }
+        if (number == 0) {
+            laying.obstacle(new Obstacle.NoSpace());
+        }
+    }
+
+    /** Where lines leave the seam, also beyond the run's ends if they lean into it from there. */
+    private List<Double> starts(double lean) {
+        List<Double> starts = new ArrayList<>();
+        double first = Double.NaN;
+        double last = Double.NaN;
+        double firstStep = 0;
+        double lastStep = 0;
+        for (Figure figure : space.divided()) {
+            Cell cell = figure.cell();
+            if (figure instanceof Figure.Empty) {
+                continue;
+            }
+            int lines = cell.kind() == Cell.Kind.HALF ? Math.max(1, motif.perRepeat() / 2) : motif.perRepeat();
+            double step = cell.width() / lines;
+            for (int i = 0; i <= lines; i++) {
+                double along = i == lines ? cell.to() : cell.from() + i * step;
+                if (Double.isNaN(last) || along > last + 1e-9) {
+                    starts.add(along);
+                    last = along;
+                }
+            }
+            if (Double.isNaN(first)) {
+                first = cell.from();
+                firstStep = step;
+            }
+            lastStep = step;
+        }
+        if (starts.isEmpty()) {
+            return starts;
+        }
+        for (double along = first - firstStep; along + Math.max(lean, 0) > 1e-9 && along > -200; along -= firstStep) {
+            starts.add(0, along);
+        }
+        for (double along = last + lastStep;
+                along + Math.min(lean, 0) < space.length() - 1e-9 && along < 400;
+                along += lastStep) {
+            starts.add(along);
+        }
+        return starts;
+    }
+
+    /** A line along the end of the run lies in the corner's seam, or on the limit of stitching. */
+    private boolean onEnd(Segment line) {
+        Point from = line.from().minus(space.frame().origin());
+        Point to = line.to().minus(space.frame().origin());
+        double a = from.dot(space.frame().along());
+        double b = to.dot(space.frame().along());
+        return Math.abs(a) < 1e-6 && Math.abs(b) < 1e-6
+                || Math.abs(a - space.length()) < 1e-6 && Math.abs(b - space.length()) < 1e-6;
+    }
+
+    private void stitch(Tool tool, Segment line, int number, boolean engraved) {
+        boolean up = number % 2 == 1;
+        Spot from = spot(line.from(), up, engraved);
+        Spot to = spot(line.to(), !up, engraved);
+        // A line of the template at that angle does the work of the second mark.
+        boolean marked = from.mark().isPresent() && to.mark().isPresent();
+        laying.sewing.stitch(
+                Sewing.Naming.of(Stitched.LINE, number),
+                line,
+                tool,
+                marked ? new Registration.FootOnBothMarks() : new Registration.AtAngle(motif.angle()),
+                from,
+                to,
+                Sewing.Turn.SLIDING);
+    }
+
+    private Spot spot(Point place, boolean low, boolean engraved) {
+        Spot shown = laying.shown(place);
+        if (shown.shownBy() == Spot.ShownBy.STITCHING || !low && engraved) {
+            return shown;
+        }
+        return Spot.at(laying.marker().next(low ? Mark.Kind.LINE_START : Mark.Kind.LINE_END, place, Mark.Stage.LOADED));
+    }
+}

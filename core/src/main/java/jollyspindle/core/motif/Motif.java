@@ -1,0 +1,294 @@
+package jollyspindle.core.motif;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * What is stitched on a run, over and over. Lengths are in inches, angles in radians.
+ *
+ * <p>Common practice, no source, for what the motifs are; their geometry is derived where they are laid out.
+ */
+public sealed interface Motif {
+
+    /** More lines than this side by side nobody stitches. */
+    int MOST_LINES = 24;
+
+    /** More passes over one line than this thicken it to a cord. */
+    int MOST_PASSES = 3;
+
+    /** The closest that lines can be, in inches. */
+    double CLOSEST = 1.0 / 16;
+
+    MotifKind kind();
+
+    /** How lines that belong to one arc follow each other. */
+    enum Inner {
+        /** The same template lowered: the same arc again, each time lower. */
+        LOWERED,
+        /** The template pushed towards the seam, an engraved line on the stitching: the whole arc again, shifted. */
+        SHIFTED,
+        /** Lines at the same distance everywhere, which takes an arc of another radius for each. */
+        PARALLEL
+    }
+
+    /**
+     * Arcs from valley to valley.
+     *
+     * @param inner how further lines follow, where there are any
+     * @param lines how many lines an arc has, 1 to {@link #MOST_LINES}
+     * @param step from one line's crown to the next
+     * @param rises of the lowered lines below the first, each less than the one before; if empty they are stepped evenly
+     * @param otherTemplate the template of every second arc, if two sizes take turns
+     * @param passes over every line, 1 to {@link #MOST_PASSES}
+     */
+    record Arcs(Inner inner, int lines, double step, List<Double> rises, Optional<String> otherTemplate, int passes)
+            implements Motif {
+        public Arcs {
+            checkLines(lines);
+            checkDistance(step);
+            checkPasses(passes);
+            rises = List.copyOf(rises);
+            for (int i = 0; i < rises.size(); i++) {
+                if (!(rises.get(i) > 0) || i > 0 && rises.get(i) >= rises.get(i - 1)) {
+                    throw new IllegalArgumentException("rises become less and less, and stay over 0");
+                }
+            }
+        }
+
+        /** One arc a repeat. */
+        public static Arcs single() {
+            return new Arcs(Inner.LOWERED, 1, 0.5, List.of(), Optional.empty(), 1);
+        }
+
+        @Override
+        public MotifKind kind() {
+            return MotifKind.ARCS;
+        }
+    }
+
+    /** How arcs on the two edges of a run face each other. */
+    enum Facing {
+        /** Crown to crown. */
+        CROWNS,
+        /** Offset by half a repeat: a crown faces a valley. */
+        HALF_STEP,
+        /** Two small ones face one large. */
+        TWO_TO_ONE
+    }
+
+    /**
+     * Arcs on both edges of a run.
+     *
+     * @param facing how they stand to each other
+     * @param channel what is left between the crowns of both edges, below 0 if they overlap; both rows are moved inwards or
+     *     outwards to make it so; nothing if the rows stand on the edges and the channel is what comes of it
+     * @param inset how far from each crown the diamond in the middle starts; nothing if there is none
+     * @param crownLines whether straight lines join the crowns
+     * @param valleyLines whether straight lines join the valleys
+     * @param otherTemplate of the far edge, if it is another one
+     * @param passes over every arc
+     */
+    record FacingArcs(
+            Facing facing,
+            OptionalDouble channel,
+            OptionalDouble inset,
+            boolean crownLines,
+            boolean valleyLines,
+            Optional<String> otherTemplate,
+            int passes)
+            implements Motif {
+        public FacingArcs {
+            checkPasses(passes);
+            inset.ifPresent(Motif::checkDistance);
+        }
+
+        @Override
+        public MotifKind kind() {
+            return MotifKind.FACING_ARCS;
+        }
+    }
+
+    /**
+     * Curves from the valleys on the seam to outer marks half a repeat on; then echoes of them, stitched the other way.
+     *
+     * @param echoes of each sail, 0 to {@link #MOST_LINES}
+     * @param spacing from echo to echo, square to the sail at its foot
+     */
+    record Sails(int echoes, double spacing) implements Motif {
+        public Sails {
+            if (echoes < 0 || echoes > MOST_LINES) {
+                throw new IllegalArgumentException("0 to " + MOST_LINES + " echoes, not " + echoes);
+            }
+            checkDistance(spacing);
+        }
+
+        @Override
+        public MotifKind kind() {
+            return MotifKind.SAILS;
+        }
+    }
+
+    /**
+     * Fans with their pivots on the valleys; each ends where it meets the fan before.
+     *
+     * @param blades arcs of every fan, from the pivot outward; 1 to {@link #MOST_LINES}
+     * @param rows one above the other, each on the cusps of the row below; 1 to 6
+     */
+    record Fans(int blades, int rows) implements Motif {
+        public Fans {
+            checkLines(blades);
+            if (rows < 1 || rows > 6) {
+                throw new IllegalArgumentException("1 to 6 rows of fans, not " + rows);
+            }
+        }
+
+        @Override
+        public MotifKind kind() {
+            return MotifKind.FANS;
+        }
+    }
+
+    /** Which way round the circles of a chain are stitched. */
+    enum Turning {
+        /** All the same way. */
+        SAME,
+        /** Every second one the other way. */
+        ALTERNATING
+    }
+
+    /**
+     * A chain of circles in the middle of the run.
+     *
+     * @param gap between neighbours and to both edges at least
+     * @param halfTurns how far round each is stitched: 2 is once, 3 once and a half
+     * @param turning which way
+     * @param swirl whether a curl runs through the middle of each
+     */
+    record Circles(double gap, int halfTurns, Turning turning, boolean swirl) implements Motif {
+        public Circles {
+            if (!(gap >= 0) || gap > 12) {
+                throw new IllegalArgumentException("a gap of 0 to 12, not " + gap);
+            }
+            if (halfTurns < 2 || halfTurns > 6) {
+                throw new IllegalArgumentException("2 to 6 half turns, not " + halfTurns);
+            }
+        }
+
+        @Override
+        public MotifKind kind() {
+            return MotifKind.CIRCLES;
+        }
+    }
+
+    /**
+     * An S of two arcs from edge to edge, again and again along the run, up one and down the next.
+     *
+     * @param perRepeat how many to a repeat, evenly spaced
+     * @param mirrored whether it bulges the other way first, as on the neighbouring strip
+     */
+    record Serpentine(int perRepeat, boolean mirrored) implements Motif {
+        public Serpentine {
+            checkLines(perRepeat);
+        }
+
+        @Override
+        public MotifKind kind() {
+            return MotifKind.SERPENTINE;
+        }
+    }
+
+    /** What a chevron looks like. */
+    enum Points {
+        /** Up to a point and down again. */
+        PEAKS,
+        /** Up, across, down, across. */
+        BOXES
+    }
+
+    /**
+     * A zigzag, or a row of boxes.
+     *
+     * @param points which of them
+     * @param height from valley to tip; nothing for 90° points, or boxes as high as they are wide
+     * @param rounding radius of rounded corners; 0 if they are sharp
+     * @param lines how many, each beside the one before on the seam's side
+     * @param spacing from line to line, square to them
+     */
+    record Chevrons(Points points, OptionalDouble height, double rounding, int lines, double spacing) implements Motif {
+        public Chevrons {
+            checkLines(lines);
+            checkDistance(spacing);
+            height.ifPresent(Motif::checkDistance);
+            if (!(rounding >= 0) || rounding > 12) {
+                throw new IllegalArgumentException("corners rounded by 0 to 12, not " + rounding);
+            }
+        }
+
+        @Override
+        public MotifKind kind() {
+            return MotifKind.CHEVRONS;
+        }
+    }
+
+    /**
+     * Straight lines across the run.
+     *
+     * @param perRepeat how many to a repeat
+     * @param angle against the seam, over 0 and less than half a turn; a quarter turn is straight across
+     */
+    record StraightLines(int perRepeat, double angle) implements Motif {
+        public StraightLines {
+            checkLines(perRepeat);
+            checkSlant(angle);
+        }
+
+        @Override
+        public MotifKind kind() {
+            return MotifKind.STRAIGHT_LINES;
+        }
+    }
+
+    /**
+     * Two sets of parallel lines.
+     *
+     * @param spacing in each set, wanted; what divides the space evenly next to it is taken
+     * @param angle of the first set against the seam; the second leans the other way
+     * @param curved whether they are arcs of the run's template, and not straight
+     */
+    record Crosshatch(double spacing, double angle, boolean curved) implements Motif {
+        public Crosshatch {
+            checkDistance(spacing);
+            checkSlant(angle);
+        }
+
+        @Override
+        public MotifKind kind() {
+            return MotifKind.CROSSHATCH;
+        }
+    }
+
+    private static void checkLines(int lines) {
+        if (lines < 1 || lines > MOST_LINES) {
+            throw new IllegalArgumentException("1 to " + MOST_LINES + " lines, not " + lines);
+        }
+    }
+
+    private static void checkPasses(int passes) {
+        if (passes < 1 || passes > MOST_PASSES) {
+            throw new IllegalArgumentException("1 to " + MOST_PASSES + " passes, not " + passes);
+        }
+    }
+
+    private static void checkDistance(double inches) {
+        if (!(inches >= CLOSEST) || inches > 24) {
+            throw new IllegalArgumentException("a distance of 1/16 to 24, not " + inches);
+        }
+    }
+
+    private static void checkSlant(double angle) {
+        if (!(angle >= Math.toRadians(10)) || !(angle <= Math.toRadians(170))) {
+            throw new IllegalArgumentException("an angle of 10 to 170 degrees");
+        }
+    }
+}

@@ -1,0 +1,116 @@
+package jollyspindle.core.motif;
+
+/** Why a motif can't be laid out as it was asked for, or what there is to know about it. All lengths in inches. */
+public sealed interface Obstacle {
+
+    /** What sort of template is needed. */
+    enum Need {
+        ARC,
+        FAN,
+        CIRCLE,
+        STRAIGHT_EDGE
+    }
+
+    /** Whether something that was asked for isn't stitched. */
+    default boolean stops() {
+        return true;
+    }
+
+    /**
+     * No template of the needed sort is in the job.
+     *
+     * @param radius it must stitch; 0 if any will do
+     */
+    record NoTool(Need need, double radius) implements Obstacle {}
+
+    /**
+     * It is higher than its room.
+     *
+     * @param over by how much
+     */
+    record TooHigh(double over) implements Obstacle {}
+
+    /**
+     * The template can't reach from one mark to the next.
+     *
+     * @param distance between them
+     * @param most it can span
+     */
+    record TooFar(double distance, double most) implements Obstacle {}
+
+    /**
+     * Fewer lines have room than were asked for.
+     *
+     * @param asked how many
+     * @param room for how many
+     */
+    record TooMany(int asked, int room) implements Obstacle {}
+
+    /**
+     * The fans stand too far apart: an arc ends on the ditch, not on the fan before.
+     *
+     * @param pitch from pivot to pivot
+     * @param radius of the outermost arc
+     */
+    record FansApart(double pitch, double radius) implements Obstacle {
+        @Override
+        public boolean stops() {
+            return false;
+        }
+    }
+
+    /**
+     * Lowered lines come close at their feet.
+     *
+     * @param gap the narrowest, measured square to them
+     */
+    record Pinched(double gap) implements Obstacle {
+        @Override
+        public boolean stops() {
+            return false;
+        }
+    }
+
+    /**
+     * The hatching is as far apart as the echoes beside it, so that both read as one texture.
+     *
+     * @param spacing of both
+     */
+    record HatchLikeEcho(double spacing) implements Obstacle {
+        @Override
+        public boolean stops() {
+            return false;
+        }
+    }
+
+    /**
+     * The foot doesn't get so near to a line that is stitched already.
+     *
+     * @param spacing asked for
+     * @param least that can be
+     */
+    record TooClose(double spacing, double least) implements Obstacle {}
+
+    /**
+     * The arc is too round: it would bulge out of the space it stands in.
+     *
+     * @param radius it stitches
+     * @param least that stays inside
+     */
+    record TooRound(double radius, double least) implements Obstacle {}
+
+    /** The motifs before leave no such space. */
+    record NoSpace() implements Obstacle {}
+
+    /**
+     * The count should be of another kind.
+     *
+     * @param odd whether it should be odd; otherwise even
+     */
+    record Parity(boolean odd) implements Obstacle {
+        @Override
+        public boolean stops() {
+            return false;
+        }
+    }
+}

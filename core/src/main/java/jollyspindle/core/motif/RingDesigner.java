@@ -1,0 +1,383 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.division.Cell;
+import jollyspindle.core.division.DividedRun;
+import jollyspindle.core.division.Figure;
+import jollyspindle.core.division.Repeating;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Region;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.marking.Marker;
+import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.quilt.Corners;
+import jollyspindle.core.quilt.RunFrame;
+import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.ArcFit;
+import jollyspindle.core.shelf.ArcTemplate;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+
+/**
+ * Lays out a design on runs that were divided together, and in the corners between them.
+ *
+ * <p>Each motif fills what the ones before leave it, cut off exactly where they are stitched.
+ */
+public final class RingDesigner {
+
+    /**
+     * What there is to know about one motif of a run or corner.
+     *
+     * @param run it is on; of a corner the run at whose left end it is
+     * @param layer which motif, from 1; 0 for a corner's
+     * @param obstacle what is the matter
+     */
+    public record Told(RunId run, int layer, Obstacle obstacle) {}
+
+    /**
+     * What stands in a corner.
+     *
+     * @param run at whose left end the corner is
+     * @param design that was asked for
+     * @param lines what is stitched
+     * @param placements how the template lies for it
+     */
+    public record Corner(RunId run, CornerDesign design, List<StitchLine> lines, List<Placement> placements) {}
+
+    private final Design design;
+    private final Tools tools;
+    private final TapeScale tape;
+    private final Map<RunId, RunFrame> frames = new TreeMap<>();
+    private final Map<RunId, DividedRun> divided = new TreeMap<>();
+    private final Map<RunId, Marker> markers = new TreeMap<>();
+    private final Map<RunId, Sewing> sewings = new TreeMap<>();
+    private final Map<Side, Corner> corners = new EnumMap<>(Side.class);
+    private final List<Told> told = new ArrayList<>();
+    private Set<String> used;
+
+    public RingDesigner(Design design, Tools tools, TapeScale tape) {
+        this.design = design;
+        this.tools = tools;
+        this.tape = tape;
+    }
+
+    public List<Told> told() {
+        return List.copyOf(told);
+    }
+
+    /** The corners that something is stitched in. */
+    public List<Corner> corners() {
+        return List.copyOf(corners.values());
+    }
+
+    /** What is stitched on a run, with the marks that some placement uses. */
+    public LaidOut laidOut(RunId id) {
+        Set<String> used = usedMarks();
+        return new LaidOut(
+                sewings.get(id).lines(),
+                markers.get(id).marks().stream()
+                        .filter(m -> m.by() != Mark.MarkedBy.CHALK || used.contains(m.id()))
+                        .toList(),
+                sewings.get(id).placements());
+    }
+
+    /** The ids of marks that a line starts or stops on, or a template is laid on. */
+    private Set<String> usedMarks() {
+        if (used == null) {
+            used = new HashSet<>();
+            Stream.concat(
+                            sewings.values().stream().flatMap(s -> s.placements().stream()),
+                            corners.values().stream().flatMap(c -> c.placements().stream()))
+                    .flatMap(Placement::marks)
+                    .forEach(mark -> used.add(mark.id()));
+        }
+        return used;
+    }
+
+    /**
+     * Lays all motifs out on a run.
+     *
+     * @param run its cells, with what the corners take
+     * @param endsOnSeams whether seams mark both ends of the run
+     * @param unit the run is pieced from, in inches
+     * @param ring all four runs of its border; empty for a strip
+     * @param meeting how the borders meet in the corners
+     */
+    public void layOut(
+            RunFrame frame,
+            DividedRun run,
+            boolean endsOnSeams,
+            OptionalDouble unit,
+            Map<Side, RunFrame> ring,
+            Corners meeting) {
+        RunSpace.RunOn on = runOn(frame, run, ring, meeting);
+        RunId id = frame.id();
+        Marker marker = new Marker(frame, run.division(), tape, endsOnSeams, unit);
+        Sewing sewing = new Sewing(id, marker);
+        frames.put(id, frame);
+        divided.put(id, run);
+        markers.put(id, marker);
+        sewings.put(id, sewing);
+        List<Laying> before = new ArrayList<>();
+        for (int i = 0; i < design.layers().size(); i++) {
+            Layer layer = design.layers().get(i);
+            DividedRun own = i == 0 ? run : forItself(run, frame, layer);
+            RunSpace space = RunSpace.of(frame, own, layer.edge() == Layer.Edge.OUTSIDE, on);
+            Optional<Region> region = region(space, layer, before);
+            Laying laying = new Laying(space, sewing, tools, layer, i + 1, region.orElseGet(space::region));
+            sewing.begin(i + 1, space.rotation());
+            if (region.isEmpty()) {
+                laying.obstacle(new Obstacle.NoSpace());
+            } else {
+                int lines = sewing.lines().size();
+                lay(laying, echo(before));
+                if (sewing.lines().size() == lines && laying.obstacles.stream().noneMatch(Obstacle::stops)) {
+                    laying.obstacle(new Obstacle.NoSpace());
+                }
+            }
+            int number = i + 1;
+            laying.obstacles.forEach(o -> told.add(new Told(id, number, o)));
+            before.add(laying);
+        }
+    }
+
+    /** How a run goes on into corners that the repeats are to be cut off in. */
+    private RunSpace.RunOn runOn(RunFrame frame, DividedRun run, Map<Side, RunFrame> ring, Corners meeting) {
+        if (frame.id().side().isEmpty() || meeting != Corners.MITRED) {
+            return RunSpace.RunOn.NONE;
+        }
+        Side side = frame.id().side().orElseThrow();
+        Optional<Segment> left = mitre(side, ring, meeting);
+        Optional<Segment> right = mitre(side.next(), ring, meeting);
+        double first = run.figures().get(0).cell().width();
+        double last = run.figures().get(run.figures().size() - 1).cell().width();
+        return new RunSpace.RunOn(
+                left,
+                right,
+                left.isPresent() ? (int) Math.ceil(frame.depth() / first) : 0,
+                right.isPresent() ? (int) Math.ceil(frame.depth() / last) : 0);
+    }
+
+    private Optional<Segment> mitre(Side side, Map<Side, RunFrame> ring, Corners meeting) {
+        if (design.corner(side).kind() != CornerDesign.Kind.DIAGONAL_CUT) {
+            return Optional.empty();
+        }
+        CornerSpace corner = new CornerSpace(ring.get(side), ring.get(side.previous()), meeting);
+        return Optional.of(new Segment(corner.inner(), corner.outer()));
+    }
+
+    private static void lay(Laying laying, double echo) {
+        Motif motif = laying.layer.motif();
+        if (motif instanceof Motif.Arcs arcs) {
+            new ArcsLayout(laying, arcs).lay();
+        } else if (motif instanceof Motif.FacingArcs facing) {
+            new FacingLayout(laying, facing).lay();
+        } else if (motif instanceof Motif.Sails sails) {
+            new SailsLayout(laying, sails).lay();
+        } else if (motif instanceof Motif.Fans fans) {
+            new FansLayout(laying, fans).lay();
+        } else if (motif instanceof Motif.Circles circles) {
+            new CirclesLayout(laying, circles).lay();
+        } else if (motif instanceof Motif.Serpentine serpentine) {
+            new SerpentineLayout(laying, serpentine).lay();
+        } else if (motif instanceof Motif.Chevrons chevrons) {
+            new ChevronsLayout(laying, chevrons).lay();
+        } else if (motif instanceof Motif.StraightLines lines) {
+            new LinesLayout(laying, lines).lay();
+        } else {
+            new HatchLayout(laying, (Motif.Crosshatch) motif, echo).lay();
+        }
+    }
+
+    /** The spacing of the echoes that the motifs before have, in inches; 0 if they have none. */
+    private static double echo(List<Laying> before) {
+        double echo = 0;
+        for (Laying laying : before) {
+            Motif motif = laying.layer.motif();
+            if (motif instanceof Motif.Arcs arcs && arcs.lines() > 1) {
+                echo = arcs.step();
+            } else if (motif instanceof Motif.Sails sails && sails.echoes() > 0) {
+                echo = sails.spacing();
+            } else if (motif instanceof Motif.Chevrons chevrons && chevrons.lines() > 1) {
+                echo = chevrons.spacing();
+            }
+        }
+        return echo;
+    }
+
+    /** What a motif may fill; nothing if the ones before leave no such space. */
+    private static Optional<Region> region(RunSpace space, Layer layer, List<Laying> before) {
+        Region all = space.region();
+        if (layer.space() == Layer.Space.ALL) {
+            return Optional.of(all);
+        }
+        List<Laying.Enclosed> figures =
+                before.stream().flatMap(l -> l.enclosed.stream()).toList();
+        List<Laying.Enclosed> chosen =
+                figures.stream().filter(f -> layer.cells().holds(f.cell())).toList();
+        if (chosen.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Path> outer = figures.stream().map(f -> f.outlines().get(0)).toList();
+        return switch (layer.space()) {
+            case INSIDE -> {
+                // Inside the innermost line: that is what a motif of several lines leaves.
+                List<Path> inner = chosen.stream()
+                        .map(f -> f.outlines().get(f.outlines().size() - 1))
+                        .toList();
+                yield Optional.of(all.and(Region.union(inner)));
+            }
+            case ABOVE -> Optional.of(all.minus(Region.union(outer)));
+            default -> between(all, chosen, outer);
+        };
+    }
+
+    private static Optional<Region> between(Region all, List<Laying.Enclosed> chosen, List<Path> outer) {
+        boolean nested = chosen.stream().anyMatch(f -> f.outlines().size() > 1);
+        if (!nested) {
+            return Optional.of(all.minus(Region.union(outer)));
+        }
+        List<Path> second = chosen.stream()
+                .filter(f -> f.outlines().size() > 1)
+                .map(f -> f.outlines().get(1))
+                .toList();
+        List<Path> first = chosen.stream()
+                .filter(f -> f.outlines().size() > 1)
+                .map(f -> f.outlines().get(0))
+                .toList();
+        return Optional.of(all.and(Region.union(first)).minus(Region.union(second)));
+    }
+
+    /** The same cells for a further motif's own template; an arc stands where the main motif has something. */
+    private DividedRun forItself(DividedRun run, RunFrame frame, Layer layer) {
+        boolean hanging = layer.edge() == Layer.Edge.OUTSIDE;
+        Optional<Repeating> repeating = Needs.of(layer, tools, frame.room()).map(Needs::repeating);
+        double clearance = hanging ? frame.reserve() : frame.clearance();
+        List<Figure> figures = new ArrayList<>();
+        for (int i = 0; i < run.figures().size(); i++) {
+            Figure figure = run.figures().get(i);
+            Cell cell = figure.cell();
+            if (figure instanceof Figure.Empty empty && empty.why() != Figure.Why.TOO_WIDE) {
+                figures.add(empty);
+            } else if (repeating.isPresent() && repeating.get() instanceof Repeating.Arcs arcs) {
+                figures.add(arc(cell, arcs.template(), frame.room(), clearance, i == 0));
+            } else {
+                figures.add(new Figure.Other(cell, -1));
+            }
+        }
+        return new DividedRun(run.run(), run.school(), run.division(), List.copyOf(figures));
+    }
+
+    private Figure arc(Cell cell, ArcTemplate template, double room, double clearance, boolean atLeft) {
+        boolean half = cell.kind() == Cell.Kind.HALF;
+        return ArcFit.of(template, tools.machine(), (half ? 2 : 1) * cell.width(), room, clearance)
+                .<Figure>map(fit -> half
+                        ? new Figure.HalfArc(cell, template, fit, atLeft)
+                        : new Figure.WholeArc(cell, template, fit))
+                .orElseGet(() -> new Figure.Empty(cell, Figure.Why.TOO_WIDE));
+    }
+
+    // --- corners -----------------------------------------------------------------------------------------------
+
+    /**
+     * What corners take of a run at its left end and its right one, in inches.
+     *
+     * @param frames of all four runs
+     * @param repeat about what repeats will be, in inches
+     */
+    public static Map<RunId, double[]> takenByCorners(
+            Design design, Tools tools, Map<Side, RunFrame> frames, Corners corners, double repeat) {
+        Map<RunId, double[]> taken = new TreeMap<>();
+        frames.values().forEach(f -> taken.put(f.id(), new double[2]));
+        if (corners != Corners.MITRED && corners != Corners.CORNERSTONES) {
+            return taken;
+        }
+        for (Side side : frames.keySet()) {
+            CornerSpace space = new CornerSpace(frames.get(side), frames.get(side.previous()), corners);
+            feet(design, design.corner(side), tools, frames, repeat).ifPresent(feet -> {
+                taken.get(space.left().id())[0] = space.takesOfLeft(feet);
+                taken.get(space.right().id())[1] = space.takesOfRight(feet);
+            });
+        }
+        return taken;
+    }
+
+    /** How far a corner's feet stand from it: as far in all corners that are asked for alike. */
+    private static OptionalDouble feet(
+            Design design, CornerDesign corner, Tools tools, Map<Side, RunFrame> frames, double repeat) {
+        if (corner.kind() != CornerDesign.Kind.MITRE_ARC) {
+            return OptionalDouble.empty();
+        }
+        double room = frames.values().stream().mapToDouble(RunFrame::room).min().orElseThrow();
+        double shortest =
+                frames.values().stream().mapToDouble(RunFrame::length).min().orElseThrow();
+        return arc(design, corner, tools)
+                .map(a -> CornerLayout.feet(corner, a.stitchedRadius(tools.machine()), room, repeat))
+                .filter(OptionalDouble::isPresent)
+                .filter(d -> d.getAsDouble() < shortest / 3)
+                .orElse(OptionalDouble.empty());
+    }
+
+    /** The round edge a corner is stitched along: its own, or else that of the run's first motif of arcs. */
+    private static Optional<ArcTemplate> arc(Design design, CornerDesign corner, Tools tools) {
+        Optional<String> template = corner.templateId();
+        Optional<String> guide = corner.guideId();
+        if (template.isEmpty() && Needs.template(design.main().motif()) == Obstacle.Need.ARC) {
+            template = design.main().templateId();
+            guide = design.main().guideId();
+        }
+        return tools.arc(template, guide);
+    }
+
+    /** Lays all corners out, once the runs are. */
+    public void layOutCorners(Map<Side, RunFrame> ring, Corners meeting, double repeat) {
+        for (Side side : Side.values()) {
+            CornerDesign wanted = design.corner(side);
+            RunFrame left = ring.get(side);
+            RunFrame right = ring.get(side.previous());
+            if (wanted.kind() == CornerDesign.Kind.PLAIN
+                    || !divided.containsKey(left.id())
+                    || !divided.containsKey(right.id())) {
+                continue;
+            }
+            CornerLayout corner = new CornerLayout(
+                    new CornerSpace(left, right, meeting),
+                    wanted,
+                    tools,
+                    arc(design, wanted, tools),
+                    markers.get(left.id()),
+                    markers.get(right.id()),
+                    divided.get(left.id()).division(),
+                    divided.get(right.id()).division());
+            corner.lay(feet(design, wanted, tools, ring, repeat), free());
+            corner.obstacles().forEach(o -> told.add(new Told(left.id(), 0, o)));
+            corners.put(
+                    side, new Corner(left.id(), wanted, List.copyOf(corner.lines()), List.copyOf(corner.placements())));
+        }
+    }
+
+    /** Whether nothing of the runs reaches into corners they run on into: arcs on the seam stay low there. */
+    private boolean free() {
+        return design.layers().size() == 1
+                && design.main().edge() == Layer.Edge.SEAM
+                && design.main().motif().kind() == MotifKind.ARCS;
+    }
+
+    /** The runs that were laid out. */
+    public Set<RunId> runs() {
+        return new TreeSet<>(divided.keySet());
+    }
+}

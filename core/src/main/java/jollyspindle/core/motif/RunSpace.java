@@ -1,0 +1,185 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.division.Cell;
+import jollyspindle.core.division.DividedRun;
+import jollyspindle.core.division.Figure;
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Pose;
+import jollyspindle.core.geometry.Region;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.quilt.RunFrame;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A run as a motif sees it that stands on one of its edges: <em>along</em> from the left end seen from beyond the other
+ * edge, <em>up</em> from where the motif stands to where nothing may be stitched. A motif that hangs from the outside edge
+ * sees the run turned by half a turn, so that no motif has to know which edge it is on.
+ *
+ * @param frame of the run, as it really is
+ * @param hanging whether the motif stands on the outside edge
+ * @param figures one a cell, in the order in which the motif sees them
+ * @param on how it goes on beyond its ends
+ */
+record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, RunOn on) {
+
+    /**
+     * How a run goes on beyond its ends into the corners, up to the mitre.
+     *
+     * @param left the mitre at the left end, from the inner corner outward; nothing if it stops at its end
+     * @param right the mitre at the right end
+     * @param leftCells how many further cells stand beyond the left end
+     * @param rightCells how many further cells stand beyond the right end
+     */
+    record RunOn(Optional<Segment> left, Optional<Segment> right, int leftCells, int rightCells) {
+
+        static final RunOn NONE = new RunOn(Optional.empty(), Optional.empty(), 0, 0);
+    }
+
+    private static final double ON = 1e-6;
+
+    static RunSpace of(RunFrame frame, DividedRun divided, boolean hanging, RunOn on) {
+        List<Figure> figures = beyond(divided, on);
+        if (!hanging) {
+            return new RunSpace(frame, false, figures, on);
+        }
+        double length = divided.division().length();
+        List<Figure> all = new ArrayList<>();
+        for (int i = figures.size() - 1; i >= 0; i--) {
+            all.add(turned(figures.get(i), length));
+        }
+        return new RunSpace(frame, true, List.copyOf(all), on);
+    }
+
+    /** The figures with more of the first and the last one's kind beyond the ends. */
+    private static List<Figure> beyond(DividedRun divided, RunOn on) {
+        List<Figure> figures = new ArrayList<>(divided.figures());
+        Figure first = figures.get(0);
+        Figure last = figures.get(figures.size() - 1);
+        for (int i = 1; i <= on.leftCells(); i++) {
+            figures.add(0, first.moved(-i * first.cell().width()));
+        }
+        for (int i = 1; i <= on.rightCells(); i++) {
+            figures.add(last.moved(i * last.cell().width()));
+        }
+        return List.copyOf(figures);
+    }
+
+    /** The same run seen from its other edge. */
+    RunSpace fromOtherEdge() {
+        List<Figure> all = new ArrayList<>();
+        for (int i = figures.size() - 1; i >= 0; i--) {
+            all.add(turned(figures.get(i), length()));
+        }
+        return new RunSpace(frame, !hanging, List.copyOf(all), on);
+    }
+
+    boolean runsOn() {
+        return on.left().isPresent() || on.right().isPresent();
+    }
+
+    boolean onMitre(Point place) {
+        return on.left().filter(m -> m.distance(place) < ON).isPresent()
+                || on.right().filter(m -> m.distance(place) < ON).isPresent();
+    }
+
+    /** A figure as it is seen from the other edge of a run of a length, in inches. */
+    static Figure turned(Figure figure, double length) {
+        Cell cell = figure.cell();
+        Cell there = new Cell(cell.kind(), length - cell.to(), length - cell.from());
+        if (figure instanceof Figure.WholeArc arc) {
+            return new Figure.WholeArc(there, arc.template(), arc.fit());
+        }
+        if (figure instanceof Figure.HalfArc half) {
+            return new Figure.HalfArc(there, half.template(), half.fit(), !half.fromCrown());
+        }
+        if (figure instanceof Figure.HalvesMeeting m) {
+            return new Figure.HalvesMeeting(there, m.template(), m.fit(), m.height(), m.meeting());
+        }
+        return figure instanceof Figure.Other other
+                ? new Figure.Other(there, other.overRoom())
+                : new Figure.Empty(there, ((Figure.Empty) figure).why());
+    }
+
+    double length() {
+        return frame.length();
+    }
+
+    /** How high a motif may be, in inches. */
+    double room() {
+        return frame.room();
+    }
+
+    /** From the edge of the cloth, a seam or the quilt's own, to where the motif stands; in inches. */
+    double clearance() {
+        return hanging ? frame.reserve() : frame.clearance();
+    }
+
+    /** A place of the motif's in the quilt's frame; both in inches. */
+    Point place(double along, double up) {
+        return hanging
+                ? frame.place(frame.length() - along, frame.depth() - frame.reserve() - up)
+                : frame.place(along, frame.clearance() + up);
+    }
+
+    /** How a thing that stands upright at home is turned in this space, in radians. */
+    double rotation() {
+        return frame.rotation() + (hanging ? Math.PI : 0);
+    }
+
+    /** The number of the valley at a cell's start, as marks count them: along the run as it really is. */
+    int valley(int index) {
+        return (hanging ? divided().size() - index : index) - on.leftCells();
+    }
+
+    /** How many valleys the run has, both ends counted. */
+    int valleys() {
+        return divided().size() - on.leftCells() - on.rightCells() + 1;
+    }
+
+    /** The figures that stand on cells that were divided: all but the corners' own. */
+    List<Figure> divided() {
+        return figures.stream().filter(f -> f.cell().kind() != Cell.Kind.CORNER).toList();
+    }
+
+    /** A path of the motif's in the quilt's frame. */
+    Path placed(Path own) {
+        return own.posed(new Pose(place(0, 0), rotation()));
+    }
+
+    Arc placed(Arc own) {
+        return own.posed(new Pose(place(0, 0), rotation()));
+    }
+
+    Segment placed(Segment own) {
+        return own.posed(new Pose(place(0, 0), rotation()));
+    }
+
+    /** The piece of cloth that may be stitched: from end to end, or from mitre to mitre, up to its limit. */
+    Path outline() {
+        Point nearLeft = frame.place(0, frame.clearance());
+        Point nearRight = frame.place(length(), frame.clearance());
+        double limit = frame.depth() - frame.reserve();
+        return Path.polygon(List.of(
+                on.left().map(Segment::from).orElse(nearLeft),
+                on.right().map(Segment::from).orElse(nearRight),
+                on.right().map(Segment::to).orElseGet(() -> frame.place(length(), limit)),
+                on.left().map(Segment::to).orElseGet(() -> frame.place(0, limit))));
+    }
+
+    Region region() {
+        return Region.of(outline());
+    }
+
+    /** An arc that bulges upwards between two places at the same height, in this space's own frame. */
+    static Arc bulging(double from, double to, double up, double radius) {
+        double half = (to - from) / 2;
+        double below = Math.sqrt(Math.max(0, radius * radius - half * half));
+        double reach = Math.atan2(half, below);
+        return new Arc(new Point((from + to) / 2, up - below), radius, Math.PI / 2 + reach, -2 * reach);
+    }
+}

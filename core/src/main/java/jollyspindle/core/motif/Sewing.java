@@ -1,0 +1,191 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Pose;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.marking.Marker;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.quilt.RunId;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * Collects what the motifs of a run stitch. For each line it finds how the template lies, piece by piece: a round edge lies
+ * about the centre of the arc it stitches, a straight one with its offset on the line, and what is longer than the edge
+ * takes several placements.
+ */
+final class Sewing {
+
+    private final RunId run;
+    private final Marker marker;
+    private final List<StitchLine> lines = new ArrayList<>();
+    private final List<Placement> placements = new ArrayList<>();
+    private final Map<String, Integer> ids = new HashMap<>();
+    private int layer;
+    private double upright;
+
+    Sewing(RunId run, Marker marker) {
+        this.run = run;
+        this.marker = marker;
+    }
+
+    /**
+     * Says which motif the next lines belong to.
+     *
+     * @param number of it, from 1; 0 for a corner's
+     * @param rotation of a template that lies upright, in radians
+     */
+    void begin(int number, double rotation) {
+        layer = number;
+        upright = rotation;
+    }
+
+    Marker marker() {
+        return marker;
+    }
+
+    List<StitchLine> lines() {
+        return lines;
+    }
+
+    List<Placement> placements() {
+        return placements;
+    }
+
+    /** What a line is of its motif. */
+    record Naming(Stitched kind, int number, int sub, int passes) {
+        static Naming of(Stitched kind, int number) {
+            return new Naming(kind, number, 0, 1);
+        }
+
+        static Naming of(Stitched kind, int number, int sub) {
+            return new Naming(kind, number, sub, 1);
+        }
+    }
+
+    /**
+     * One curve of a line and the edge it is stitched along.
+     *
+     * @param curve in the quilt's frame
+     * @param tool for it; an arc needs a round edge of its radius, a segment a straight one
+     * @param registration how the template is laid if the curve goes on in one placement
+     * @param reaches where the curve ends
+     */
+    record Piece(Curve curve, Tool tool, Registration registration, Spot reaches) {}
+
+    /** How a template is re-laid part-way along a curve. */
+    enum Turn {
+        /** The place is marked, and the edge pushed against the foot there and at the next mark. */
+        MARKED,
+        /** The needle stays down, and the template is turned about its centre on the centre's mark. */
+        ABOUT_CENTRE,
+        /** The needle stays down, and the template slides on along the line that is stitched. */
+        SLIDING
+    }
+
+    /**
+     * Stitches a line of one curve.
+     *
+     * @return the line
+     */
+    StitchLine stitch(
+            Naming naming, Curve curve, Tool tool, Registration registration, Spot start, Spot end, Turn turn) {
+        return stitch(naming, List.of(new Piece(curve, tool, registration, end)), start, turn);
+    }
+
+    /** Stitches a line of several curves, one after the other. */
+    StitchLine stitch(Naming naming, List<Piece> pieces, Spot start, Turn turn) {
+        StitchLine line = new StitchLine(
+                id(naming),
+                run,
+                layer,
+                naming.kind(),
+                naming.number(),
+                naming.sub(),
+                naming.passes(),
+                new Path(pieces.stream().map(Piece::curve).toList()));
+        lines.add(line);
+        int parts = pieces.stream().mapToInt(Sewing::parts).sum();
+        int part = 0;
+        Spot at = start;
+        for (Piece piece : pieces) {
+            int own = parts(piece);
+            for (int i = 1; i <= own; i++) {
+                part++;
+                Curve curve = own == 1 ? piece.curve() : piece.curve().piece((i - 1.0) / own, (double) i / own);
+                Spot next = i == own ? piece.reaches() : handOver(curve.end(), turn);
+                Registration laid = registration(piece, own, i, turn);
+                placements.add(new Placement(
+                        line.id() + (parts > 1 ? "-part-" + part : ""),
+                        line,
+                        part,
+                        parts,
+                        piece.tool().id(),
+                        pose(piece.tool(), curve, laid),
+                        laid,
+                        at,
+                        next,
+                        Path.of(curve)));
+                at = next;
+            }
+        }
+        return line;
+    }
+
+    private static Registration registration(Piece piece, int parts, int part, Turn turn) {
+        // A template that is re-laid part-way doesn't lie on the seam any more, unless its middle part stands upright.
+        boolean upright = parts == 1 || parts % 2 == 1 && 2 * part == parts + 1;
+        return piece.registration() instanceof Registration.OnSeam && !upright || turn == Turn.SLIDING && part > 1
+                ? new Registration.FootOnBothMarks()
+                : piece.registration();
+    }
+
+    private Spot handOver(Point place, Turn turn) {
+        if (turn != Turn.MARKED) {
+            return Spot.at(place, Spot.ShownBy.NEEDLE);
+        }
+        return Spot.at(marker.next(Mark.Kind.HAND_OVER, place, Mark.Stage.LOADED));
+    }
+
+    private static int parts(Piece piece) {
+        if (piece.curve() instanceof Arc arc && piece.tool() instanceof Tool.Round round) {
+            return (int) Math.max(1, Math.ceil(Math.abs(arc.sweep()) / round.usable() - 1e-9));
+        }
+        double length = piece.tool() instanceof Tool.Straight straight ? straight.length() : Double.MAX_VALUE;
+        return (int) Math.max(1, Math.ceil(piece.curve().length() / length - 1e-9));
+    }
+
+    private Pose pose(Tool tool, Curve curve, Registration laid) {
+        if (tool instanceof Tool.Round round) {
+            Arc arc = (Arc) curve;
+            double crown = arc.startAngle() + arc.sweep() / 2;
+            return new Pose(arc.centre(), laid instanceof Registration.OnSeam ? upright : crown - round.middle());
+        }
+        Tool.Straight straight = (Tool.Straight) tool;
+        Segment line = (Segment) curve;
+        // The plate lies on the right of the way, the needle on its left.
+        double turned = line.to().minus(line.from()).angle()
+                - straight.line().to().minus(straight.line().from()).angle();
+        return new Pose(line.at(0.5).minus(straight.middle().turned(turned)), turned);
+    }
+
+    private String id(Naming naming) {
+        String stem = run.code() + "-" + (layer > 1 ? layer + "-" : "") + (layer == 0 ? "corner-" : "")
+                + naming.kind().name().toLowerCase(Locale.ROOT).replace('_', '-') + "-" + naming.number()
+                + (naming.sub() > 0 ? "-" + naming.sub() : "");
+        int times = ids.merge(stem, 1, Integer::sum);
+        return times == 1 ? stem : stem + "-again-" + times;
+    }
+}

@@ -1,0 +1,110 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.placement.ToolId;
+import jollyspindle.core.shelf.ArcEdge;
+import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.EngravedLine;
+import jollyspindle.core.shelf.form.Guide;
+
+import java.util.List;
+import java.util.Optional;
+
+/** An edge of a template that a line can be stitched along. */
+sealed interface Tool {
+
+    ToolId id();
+
+    /** The template's name. */
+    String name();
+
+    /**
+     * A round edge. Its own frame has its origin at the circle's centre.
+     *
+     * @param stitched radius, in inches
+     * @param middle where the middle of the edge lies at home, in radians seen from the centre
+     * @param usable how much of it one placement can stitch, in radians
+     */
+    record Round(ToolId id, String name, double stitched, double middle, double usable) implements Tool {
+
+        static Round of(ArcTemplate template, Machine machine) {
+            return new Round(
+                    new ToolId(template.templateId(), template.guideId(), Optional.of(template.edge())),
+                    template.name(),
+                    template.stitchedRadius(machine),
+                    Math.PI / 2,
+                    template.usableSweep());
+        }
+
+        private static double middle(Guide guide) {
+            // An arch stands on straight legs.
+            Arc edge = guide.edge().curves().stream()
+                    .filter(Arc.class::isInstance)
+                    .map(Arc.class::cast)
+                    .findFirst()
+                    .orElseThrow();
+            return edge.startAngle() + edge.sweep() / 2;
+        }
+
+        static Optional<Round> of(Template template, Guide guide, Machine machine) {
+            return guide.round()
+                    .filter(r -> r.stitchedRadius(machine) > 1e-6)
+                    .filter(r -> r.edge() == ArcEdge.CONVEX || r.radius() > machine.footRadius())
+                    .map(r -> new Round(
+                            new ToolId(template.id(), guide.id(), Optional.of(r.edge())),
+                            template.name(),
+                            r.stitchedRadius(machine),
+                            middle(guide),
+                            r.sweep()));
+        }
+    }
+
+    /**
+     * A straight edge. Its own frame is the template's.
+     *
+     * @param line what is stitched along it, in that frame
+     * @param angles of the lines engraved on it against that line, in radians
+     * @param parallels the distances of the lines engraved along it, from the edge, in inches
+     */
+    record Straight(ToolId id, String name, Segment line, List<Double> angles, List<Double> parallels) implements Tool {
+
+        static Optional<Straight> of(Template template, Guide guide, Machine machine) {
+            if (guide.round().isPresent() || guide.edge().curves().size() != 1) {
+                return Optional.empty();
+            }
+            Curve edge = guide.edge().curves().get(0);
+            List<Path> stitched = guide.stitched(machine.footRadius());
+            if (!(edge instanceof Segment)
+                    || stitched.isEmpty()
+                    || !(stitched.get(0).curves().get(0) instanceof Segment line)) {
+                return Optional.empty();
+            }
+            List<Double> angles = template.lines().stream()
+                    .filter(l -> l.kind() == EngravedLine.Kind.CENTRE || l.kind() == EngravedLine.Kind.REFERENCE)
+                    .map(l -> l.kind() == EngravedLine.Kind.CENTRE ? Math.PI / 2 : Math.PI / 2 + l.value())
+                    .map(a -> a % Math.PI)
+                    .toList();
+            List<Double> parallels = template.lines().stream()
+                    .filter(l -> l.kind() == EngravedLine.Kind.PARALLEL)
+                    .map(l -> l.fromEdge(1))
+                    .filter(d -> d > 0)
+                    .toList();
+            return Optional.of(new Straight(
+                    new ToolId(template.id(), guide.id(), Optional.empty()), template.name(), line, angles, parallels));
+        }
+
+        double length() {
+            return line.length();
+        }
+
+        Point middle() {
+            return line.at(0.5);
+        }
+    }
+}

@@ -1,0 +1,146 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.Cut;
+import jollyspindle.core.shelf.form.EngravedLine;
+import jollyspindle.core.shelf.form.Guide;
+import jollyspindle.core.shelf.form.Kind;
+
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The edges that a job's templates offer, cut once. A template that is retired offers none unless it is asked for by name. */
+public final class Tools {
+
+    /** Radii nearer than this, in inches, stitch the same circle as far as anybody sees: a chalk line's width. */
+    public static final double SAME_RADIUS = 1.0 / 64;
+
+    private final List<Template> templates;
+    private final Machine machine;
+    private final Map<String, Cut> cuts = new HashMap<>();
+    private final Map<String, List<ArcTemplate>> arcs = new HashMap<>();
+
+    public Tools(List<Template> templates, Machine machine) {
+        this.templates = List.copyOf(templates);
+        this.machine = machine;
+    }
+
+    Machine machine() {
+        return machine;
+    }
+
+    private Optional<Template> template(String id) {
+        return templates.stream().filter(t -> t.id().equals(id)).findFirst();
+    }
+
+    private Cut cut(Template template) {
+        return cuts.computeIfAbsent(template.id(), id -> template.cut());
+    }
+
+    private List<ArcTemplate> arcs(Template template) {
+        return arcs.computeIfAbsent(template.id(), id -> template.arcs().stream()
+                .filter(a -> a.difficulty(machine).isEmpty())
+                .toList());
+    }
+
+    /** The template that was asked for, alone; or all that aren't retired. */
+    private List<Template> offered(Optional<String> id) {
+        return id.isPresent()
+                ? template(id.get()).stream().toList()
+                : templates.stream().filter(t -> !t.retired()).toList();
+    }
+
+    /** The round edge to stitch arcs along: the one asked for, or the first there is. */
+    public Optional<ArcTemplate> arc(Optional<String> template, Optional<String> guide) {
+        List<ArcTemplate> all =
+                offered(template).stream().flatMap(t -> arcs(t).stream()).toList();
+        return all.stream()
+                .filter(a -> guide.filter(a.guideId()::equals).isPresent())
+                .findFirst()
+                .or(() -> all.stream().findFirst());
+    }
+
+    /** The round edges of arc templates that stitch a radius, the nearest first. */
+    Optional<ArcTemplate> arcOfRadius(double radius) {
+        return templates.stream()
+                .filter(t -> !t.retired())
+                .flatMap(t -> arcs(t).stream())
+                .filter(a -> Math.abs(a.stitchedRadius(machine) - radius) <= SAME_RADIUS)
+                .min(Comparator.comparingDouble(a -> Math.abs(a.stitchedRadius(machine) - radius)));
+    }
+
+    /** All round edges of a kind of template that can be followed, from the smallest. */
+    private List<Tool.Round> rounds(Template template) {
+        return cut(template).guides().stream()
+                .flatMap(g -> Tool.Round.of(template, g, machine).stream())
+                .sorted(Comparator.comparingDouble(Tool.Round::stitched))
+                .toList();
+    }
+
+    /** The edges that whole circles can be stitched along, from the smallest; slots with a gap count, too. */
+    List<Tool.Round> circles(Optional<String> id) {
+        return offered(id).stream()
+                .filter(t -> t.kind() == Kind.CIRCLE || t.kind() == Kind.SLOTTED_CIRCLES)
+                .flatMap(t -> rounds(t).stream())
+                .sorted(Comparator.comparingDouble(Tool.Round::stitched))
+                .toList();
+    }
+
+    /** Any round edge that stitches a radius, circles and slots among them. */
+    Optional<Tool.Round> round(double radius) {
+        return templates.stream()
+                .filter(t -> !t.retired())
+                .flatMap(t -> rounds(t).stream())
+                .filter(r -> Math.abs(r.stitched() - radius) <= SAME_RADIUS)
+                .min(Comparator.comparingDouble(r -> Math.abs(r.stitched() - radius)));
+    }
+
+    /**
+     * A set of fan slots.
+     *
+     * @param name of the template
+     * @param blades its slots' outer walls, from the pivot outward
+     */
+    record Fan(String name, List<Tool.Round> blades) {}
+
+    Optional<Fan> fan(Optional<String> id) {
+        return offered(id).stream()
+                .filter(t -> t.kind() == Kind.SLOTTED_FAN)
+                .map(t -> new Fan(
+                        t.name(),
+                        cut(t).guides().stream()
+                                .filter(g -> g.role() == Guide.Role.OUTER_WALL)
+                                .flatMap(g -> Tool.Round.of(t, g, machine).stream())
+                                .sorted(Comparator.comparingDouble(Tool.Round::stitched))
+                                .toList()))
+                .filter(f -> !f.blades().isEmpty())
+                .findFirst();
+    }
+
+    /** The straight edge to stitch along: of the template asked for, or the longest there is. */
+    Optional<Tool.Straight> straight(Optional<String> id, Optional<String> guide) {
+        List<Tool.Straight> all = offered(id).stream()
+                .filter(t -> t.kind() == Kind.STRAIGHT_EDGE || id.isPresent())
+                .flatMap(t -> cut(t).guides().stream().flatMap(g -> Tool.Straight.of(t, g, machine).stream()))
+                .toList();
+        return all.stream()
+                .filter(s -> guide.filter(s.id().guideId()::equals).isPresent())
+                .findFirst()
+                .or(() -> all.stream().max(Comparator.comparingDouble(Tool.Straight::length)));
+    }
+
+    /** The distances from an arc's edge of the lines engraved along it, in inches. */
+    List<Double> parallels(ArcTemplate arc) {
+        return template(arc.templateId()).stream()
+                .flatMap(t -> t.lines().stream())
+                .filter(l -> l.kind() == EngravedLine.Kind.PARALLEL)
+                .map(l -> l.fromEdge(arc.edge().footSign()))
+                .filter(d -> d > 0)
+                .toList();
+    }
+}

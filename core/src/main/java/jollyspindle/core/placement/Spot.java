@@ -1,0 +1,42 @@
+package jollyspindle.core.placement;
+
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.marking.Mark;
+
+import java.util.Optional;
+
+/**
+ * Where a line starts or stops, and what shows the place on the cloth.
+ *
+ * @param place in the quilt's frame
+ * @param shownBy what shows it
+ * @param mark if it is one
+ */
+public record Spot(Point place, ShownBy shownBy, Optional<Mark> mark) {
+
+    /** What shows a place, so that it needs no mark. */
+    public enum ShownBy {
+        /** A mark. */
+        MARK,
+        /** The seam the motif stands on. */
+        SEAM,
+        /** The run's other edge, or the limit of stitching there. */
+        FAR_EDGE,
+        /** The end of the run: a corner's seam, or the limit of stitching. */
+        RUN_END,
+        /** The seam or fold in the corner, where two borders meet. */
+        MITRE,
+        /** A line that has been stitched before. */
+        STITCHING,
+        /** The line that was stitched just before ended here. */
+        NEEDLE
+    }
+
+    public static Spot at(Mark mark) {
+        return new Spot(mark.place(), ShownBy.MARK, Optional.of(mark));
+    }
+
+    public static Spot at(Point place, ShownBy by) {
+        return new Spot(place, by, Optional.empty());
+    }
+}

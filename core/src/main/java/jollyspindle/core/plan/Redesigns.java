@@ -1,0 +1,85 @@
+package jollyspindle.core.plan;
+
+import jollyspindle.core.motif.CornerDesign;
+import jollyspindle.core.motif.Design;
+import jollyspindle.core.motif.Layer;
+import jollyspindle.core.motif.Motif;
+import jollyspindle.core.motif.Obstacle;
+import jollyspindle.core.motif.RingDesigner;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/** Designs that haven't a trouble any more. */
+final class Redesigns {
+
+    private Redesigns() {}
+
+    /** The same design, changed as little as gets round what was told; nothing if that isn't sure to help. */
+    static Optional<Design> without(Design design, RingDesigner.Told told) {
+        if (told.layer() == 0) {
+            return corner(design, told);
+        }
+        Layer layer = design.layers().get(told.layer() - 1);
+        return motif(layer.motif(), told.obstacle())
+                .map(better -> design.withLayer(told.layer() - 1, layer.with(better)))
+                .or(() -> told.obstacle() instanceof Obstacle.NoSpace && told.layer() > 1
+                        ? Optional.of(design.withoutLayer(told.layer() - 1))
+                        : Optional.empty());
+    }
+
+    private static Optional<Motif> motif(Motif motif, Obstacle obstacle) {
+        if (obstacle instanceof Obstacle.TooMany many && many.room() >= 1) {
+            return fewer(motif, many);
+        }
+        if (obstacle instanceof Obstacle.HatchLikeEcho && motif instanceof Motif.Crosshatch hatch) {
+            return Optional.of(new Motif.Crosshatch(2 * hatch.spacing(), hatch.angle(), hatch.curved()));
+        }
+        if (obstacle instanceof Obstacle.TooHigh
+                && motif instanceof Motif.FacingArcs f
+                && f.channel().isPresent()) {
+            return Optional.of(new Motif.FacingArcs(
+                    f.facing(),
+                    OptionalDouble.empty(),
+                    f.inset(),
+                    f.crownLines(),
+                    f.valleyLines(),
+                    f.otherTemplate(),
+                    f.passes()));
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<Motif> fewer(Motif motif, Obstacle.TooMany many) {
+        if (motif instanceof Motif.Arcs a) {
+            return Optional.of(
+                    new Motif.Arcs(a.inner(), many.room(), a.step(), a.rises(), a.otherTemplate(), a.passes()));
+        }
+        if (motif instanceof Motif.Sails s) {
+            return Optional.of(new Motif.Sails(many.room(), s.spacing()));
+        }
+        if (motif instanceof Motif.Fans f) {
+            return Optional.of(
+                    many.asked() == f.blades()
+                            ? new Motif.Fans(many.room(), f.rows())
+                            : new Motif.Fans(f.blades(), many.room()));
+        }
+        if (motif instanceof Motif.Chevrons c) {
+            return Optional.of(new Motif.Chevrons(c.points(), c.height(), c.rounding(), many.room(), c.spacing()));
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<Design> corner(Design design, RingDesigner.Told told) {
+        CornerDesign corner = design.corner(told.run().side().orElseThrow());
+        if (told.obstacle() instanceof Obstacle.TooMany many && many.room() >= 1) {
+            return Optional.of(design.withCorner(corner.withLines(many.room())));
+        }
+        if (told.obstacle() instanceof Obstacle.TooHigh && corner.feet().isPresent()) {
+            return Optional.of(design.withCorner(corner.withFeet(OptionalDouble.empty())));
+        }
+        return told.obstacle() instanceof Obstacle.NoTool
+                ? Optional.empty()
+                : Optional.of(design.withCorner(corner.with(CornerDesign.Kind.PLAIN)));
+    }
+}

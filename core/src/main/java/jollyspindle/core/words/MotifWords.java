@@ -1,0 +1,222 @@
+package jollyspindle.core.words;
+
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.motif.CornerDesign;
+import jollyspindle.core.motif.Layer;
+import jollyspindle.core.motif.Motif;
+import jollyspindle.core.motif.MotifKind;
+import jollyspindle.core.motif.Obstacle;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.StitchLine;
+
+/** Says what motifs are, and what is the matter with them. */
+public record MotifWords(Words words) {
+
+    /** {@code Arcs}, {@code Facing arcs}. */
+    public static String name(MotifKind kind) {
+        return switch (kind) {
+            case ARCS -> "Arcs";
+            case FACING_ARCS -> "Facing arcs";
+            case SAILS -> "Sails";
+            case FANS -> "Fans";
+            case CIRCLES -> "Circle chain";
+            case SERPENTINE -> "Serpentine";
+            case CHEVRONS -> "Chevrons";
+            case STRAIGHT_LINES -> "Straight lines";
+            case CROSSHATCH -> "Crosshatch";
+        };
+    }
+
+    public static String name(CornerDesign.Kind kind) {
+        return switch (kind) {
+            case PLAIN -> "Plain";
+            case MITRE_ARC -> "Arc astride the mitre";
+            case DIAGONAL_CUT -> "Diagonal cut";
+            case CORNERSTONE_RING -> "Cornerstone ring";
+            case QUARTER_FAN -> "Quarter fan";
+            case TURNED -> "Turned arc";
+        };
+    }
+
+    public static String name(Layer.Space space) {
+        return switch (space) {
+            case ALL -> "the whole run";
+            case INSIDE -> "inside what is there";
+            case ABOVE -> "above what is there";
+            case BETWEEN -> "between its lines";
+        };
+    }
+
+    /** A motif in a few words: {@code arcs, 3 lines, each 1/2 lower}. */
+    public String text(Motif motif) {
+        if (motif instanceof Motif.Arcs arcs) {
+            String inner =
+                    switch (arcs.inner()) {
+                        case LOWERED -> "lower";
+                        case SHIFTED -> "nearer the seam";
+                        case PARALLEL -> "inside, the same distance everywhere";
+                    };
+            return (arcs.otherTemplate().isPresent() ? "arcs of two sizes in turn" : "arcs")
+                    + (arcs.lines() == 1
+                            ? ""
+                            : ", " + arcs.lines() + " lines, each " + words.length(arcs.step()) + " " + inner)
+                    + passes(arcs.passes());
+        }
+        if (motif instanceof Motif.FacingArcs facing) {
+            return switch (facing.facing()) {
+                        case CROWNS -> "arcs from both edges, crown to crown";
+                        case HALF_STEP -> "arcs from both edges, half a repeat offset";
+                        case TWO_TO_ONE -> "arcs from both edges, two small to one large";
+                    }
+                    + (facing.inset().isPresent() ? ", a small diamond between" : "")
+                    + passes(facing.passes());
+        }
+        if (motif instanceof Motif.Sails sails) {
+            return "sails"
+                    + (sails.echoes() == 0
+                            ? ""
+                            : ", " + Words.count(sails.echoes(), "echo") + " " + words.length(sails.spacing())
+                                    + " apart");
+        }
+        if (motif instanceof Motif.Fans fans) {
+            return "fans of " + Words.count(fans.blades(), "blade")
+                    + (fans.rows() > 1 ? ", " + fans.rows() + " rows" : "");
+        }
+        if (motif instanceof Motif.Circles circles) {
+            return "a chain of circles, each " + turns(circles.halfTurns()) + " round"
+                    + (circles.swirl() ? ", a curl inside" : "");
+        }
+        if (motif instanceof Motif.Serpentine serpentine) {
+            return "a serpentine, " + serpentine.perRepeat() + " a repeat"
+                    + (serpentine.mirrored() ? ", mirrored" : "");
+        }
+        if (motif instanceof Motif.Chevrons chevrons) {
+            return (chevrons.points() == Motif.Points.PEAKS ? "peaks" : "boxes")
+                    + (chevrons.rounding() > 0 ? ", rounded" : "")
+                    + (chevrons.lines() > 1
+                            ? ", " + chevrons.lines() + " lines " + words.length(chevrons.spacing()) + " apart"
+                            : "");
+        }
+        if (motif instanceof Motif.StraightLines lines) {
+            boolean across = Math.abs(lines.angle() - Math.PI / 2) < 1e-9;
+            return "straight lines " + (across ? "across" : "at " + Words.degrees(lines.angle())) + ", "
+                    + lines.perRepeat() + " a repeat";
+        }
+        Motif.Crosshatch hatch = (Motif.Crosshatch) motif;
+        return (hatch.curved() ? "curved crosshatch " : "crosshatch ") + words.length(hatch.spacing()) + " apart";
+    }
+
+    private static String passes(int passes) {
+        return passes == 1 ? "" : passes == 2 ? ", stitched twice" : ", stitched three times";
+    }
+
+    /** {@code once}, {@code once and a half}. */
+    public static String turns(int halfTurns) {
+        String whole = halfTurns / 2 == 1 ? "once" : halfTurns / 2 == 2 ? "twice" : "three times";
+        return whole + (halfTurns % 2 == 1 ? " and a half" : "");
+    }
+
+    // --- lines and placements ----------------------------------------------------------------------------------
+
+    /** {@code Arc 7}, {@code Blade 2 of fan 3}. */
+    public static String name(StitchLine line) {
+        int n = line.number();
+        return switch (line.kind()) {
+            case ARC -> "Arc " + n;
+            case NESTED_ARC -> "Arc " + n + ", line " + (line.sub() + 1);
+            case ECHO -> "Echo " + line.sub() + " of " + n;
+            case SAIL -> "Sail " + n;
+            case BLADE -> "Fan " + n + ", blade " + line.sub();
+            case CIRCLE -> "Circle " + n;
+            case SWIRL -> "Curl in circle " + n;
+            case SERPENTINE -> "S " + n;
+            case CHEVRON -> "Chevron " + n;
+            case LINE -> "Line " + n;
+            case HATCH -> "Hatch " + n + (line.sub() == 1 ? ", leaning right" : ", leaning left");
+            case DIAMOND -> "Diamond " + n + ", side " + line.sub();
+            case CORNER_ARC -> "Corner arc " + n + (line.sub() > 0 ? ", side " + line.sub() : "");
+            case CORNER_DIAMOND -> "Corner diamond, side " + line.sub();
+            case CORNER_BLADE -> "Corner blade " + line.sub();
+        };
+    }
+
+    /** {@code Arc 7}, or {@code Arc 7, part 1 of 2}. */
+    public static String name(Placement placement) {
+        return name(placement.of())
+                + (placement.parts() > 1 ? ", part " + placement.part() + " of " + placement.parts() : "");
+    }
+
+    /** Where a line starts or stops: {@code valley 3, 18 7/16}, {@code on the seam}. */
+    public static String at(Spot spot) {
+        if (spot.mark().isPresent()) {
+            Mark mark = spot.mark().get();
+            return Words.decapital(Words.name(mark)) + ", "
+                    + mark.readings().fromLeft().text();
+        }
+        return switch (spot.shownBy()) {
+            case SEAM -> "on the seam";
+            case FAR_EDGE -> "at the far edge";
+            case RUN_END -> "at the run's end";
+            case MITRE -> "on the mitre";
+            case STITCHING -> "at the stitching there";
+            default -> "where the needle is";
+        };
+    }
+
+    // --- what is the matter ------------------------------------------------------------------------------------
+
+    /** What is the matter, in a sentence or two. */
+    public String text(Obstacle obstacle) {
+        if (obstacle instanceof Obstacle.NoTool none) {
+            return missing(none);
+        }
+        if (obstacle instanceof Obstacle.TooHigh high) {
+            return "It stands " + words.difference(high.over()) + " past where nothing may be stitched.";
+        }
+        if (obstacle instanceof Obstacle.TooFar far) {
+            return "The template can't do it: " + words.length(far.distance()) + " is asked for, "
+                    + words.length(far.most()) + " is the most.";
+        }
+        if (obstacle instanceof Obstacle.TooMany many) {
+            return many.asked() + " lines don't go in, there is room for " + many.room() + ".";
+        }
+        if (obstacle instanceof Obstacle.FansApart apart) {
+            return "The fans stand " + words.length(apart.pitch()) + " apart, too far for arcs of radius "
+                    + words.length(apart.radius()) + " to meet the fan before.";
+        }
+        if (obstacle instanceof Obstacle.Pinched pinched) {
+            return "Lowered lines come near each other at their feet: the narrowest gap is "
+                    + words.length(pinched.gap()) + ".";
+        }
+        if (obstacle instanceof Obstacle.HatchLikeEcho like) {
+            return "The hatching is " + words.length(like.spacing())
+                    + " apart, like the echoes beside it: both will look like one texture.";
+        }
+        if (obstacle instanceof Obstacle.TooClose close) {
+            return "Lines " + words.length(close.spacing()) + " apart are closer than the foot can be led: "
+                    + words.length(close.least()) + " is the least.";
+        }
+        if (obstacle instanceof Obstacle.TooRound round) {
+            return "An arc of radius " + words.length(round.radius()) + " bulges out of its space. From radius "
+                    + words.length(round.least()) + " on it stays inside: take a larger template.";
+        }
+        if (obstacle instanceof Obstacle.Parity parity) {
+            return "It wants " + (parity.odd() ? "an odd" : "an even") + " count.";
+        }
+        return "There is no such space to fill.";
+    }
+
+    private String missing(Obstacle.NoTool none) {
+        String what =
+                switch (none.need()) {
+                    case ARC -> "template with a round edge";
+                    case FAN -> "fan template with slots that have room";
+                    case CIRCLE -> "circle template";
+                    case STRAIGHT_EDGE -> "straight edge";
+                };
+        return "It needs a " + what
+                + (none.radius() > 0 ? " that stitches radius " + words.length(none.radius()) : "")
+                + ", and this job has none.";
+    }
+}
