@@ -67,7 +67,15 @@ public record Mark(
         /** A foot of a corner's arc. */
         FOOT,
         /** The middle of a cornerstone's side. */
-        MIDPOINT
+        MIDPOINT;
+
+        /** Whether it stands where figures do, on their edge of the run, as a valley does. */
+        public boolean low() {
+            return switch (this) {
+                case VALLEY, FAR_VALLEY, FOOT, PIVOT, LINE_START -> true;
+                default -> false;
+            };
+        }
     }
 
     /** What shows the place on the cloth. */

@@ -113,12 +113,14 @@ public final class Marker {
     }
 
     private boolean marksItself(double along, double across) {
-        boolean end = along < EXACT || along > division.length() - EXACT;
+        boolean end = Math.abs(along) < EXACT || Math.abs(along - division.length()) < EXACT;
         if (end) {
             return endsOnSeams && across == 0;
         }
         // Only on the seam does a pieced unit's seam end that can be laid on.
         return across == 0
+                && along > 0
+                && along < division.length()
                 && pieced.isPresent()
                 && Math.abs(along - Math.rint(along / pieced.getAsDouble()) * pieced.getAsDouble()) <= ON_A_SEAM;
     }

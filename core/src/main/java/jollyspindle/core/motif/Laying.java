@@ -1,5 +1,6 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -161,6 +162,17 @@ final class Laying {
                 .min(Comparator.comparingDouble(p -> p.curve().distance(middle)))
                 .orElseThrow();
         boolean toEnd = of.curve().end().distance(curve.end()) < ON;
-        return new Sewing.Piece(curve, of.tool(), of.registration(), toEnd ? of.reaches() : shown(curve.end()));
+        boolean whole = toEnd && of.curve().start().distance(curve.start()) < ON;
+        // A template that stands upright for the whole line needn't have edge where a piece of it lies.
+        boolean upright = whole
+                || !(of.registration() instanceof Registration.OnSeam)
+                || !(of.tool() instanceof Tool.Round round)
+                || !(of.curve() instanceof Arc arc)
+                || Math.abs(arc.sweep()) <= round.usable() + ON;
+        return new Sewing.Piece(
+                curve,
+                of.tool(),
+                upright ? of.registration() : new Registration.FootOnBothMarks(),
+                toEnd ? of.reaches() : shown(curve.end()));
     }
 }

@@ -243,6 +243,13 @@ public record QuiltJob(
                 .findFirst();
     }
 
+    /** This job with copies of templates it hasn't got, so that a motif may take whichever suits. */
+    public QuiltJob offering(List<Template> others) {
+        List<Template> all = new ArrayList<>(templates);
+        others.stream().filter(t -> !t.retired() && template(t.id()).isEmpty()).forEach(all::add);
+        return withTemplates(all);
+    }
+
     /** The round edge that a placement follows, if it is one of an arc or circle template. */
     public Optional<ArcTemplate> arc(ToolId tool) {
         return arc(tool.templateId(), tool.guideId());

@@ -82,6 +82,14 @@ public record WorkPlan(
                 .toList();
     }
 
+    /** What is stitched on runs that are divided together, in their corners too. */
+    public List<Placement> placements(GroupId group) {
+        return runs.stream()
+                .filter(r -> r.id().group().equals(group))
+                .flatMap(r -> placements(r.id()).stream())
+                .toList();
+    }
+
     /** How many lines are stitched. */
     public int repeats() {
         return lines().size();

@@ -1,11 +1,13 @@
 package jollyspindle.core.words;
 
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.MotifKind;
 import jollyspindle.core.motif.Obstacle;
+import jollyspindle.core.motif.Preset;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
@@ -25,6 +27,24 @@ public record MotifWords(Words words) {
             case CHEVRONS -> "Chevrons";
             case STRAIGHT_LINES -> "Straight lines";
             case CROSSHATCH -> "Crosshatch";
+        };
+    }
+
+    /** What a gallery calls it. */
+    public static String name(Preset preset) {
+        return switch (preset.code()) {
+            case "arcs" -> "Single arcs";
+            case "nested-arcs" -> "Nested arcs";
+            case "facing-arcs" -> "Arcs crown to crown";
+            case "egg-and-dart" -> "Egg and dart";
+            case "two-to-one" -> "Two small to one large";
+            case "fans" -> "Fans, upright";
+            case "hanging-fans" -> "Fans, hanging";
+            case "peaks" -> "Peaks";
+            case "boxes" -> "Boxes";
+            case "piano-keys" -> "Piano keys";
+            case "leaning-lines" -> "Leaning lines";
+            default -> name(preset.motif().kind());
         };
     }
 
@@ -151,8 +171,11 @@ public record MotifWords(Words words) {
     public static String at(Spot spot) {
         if (spot.mark().isPresent()) {
             Mark mark = spot.mark().get();
+            TapeReading left = mark.readings().fromLeft();
             return Words.decapital(Words.name(mark)) + ", "
-                    + mark.readings().fromLeft().text();
+                    + (left.ticks() < 0
+                            ? TapeReading.of(-left.exact(), left.scale()).text() + " beyond the left end"
+                            : left.text());
         }
         return switch (spot.shownBy()) {
             case SEAM -> "on the seam";

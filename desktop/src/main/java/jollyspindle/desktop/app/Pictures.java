@@ -1,6 +1,7 @@
 package jollyspindle.desktop.app;
 
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.demo.DemoRings;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.School;
 import jollyspindle.core.division.Tie;
@@ -123,7 +124,27 @@ final class Pictures {
                     bench.stepPlacement(1);
                 }
                 window.look().darkProperty().set(true);
-            }));
+            }),
+            new Shot("motif-gallery", (bench, window) -> {
+                window.look().darkProperty().set(false);
+                bench.start(DemoJob.heronWeir());
+                window.layOutBench().showGallery();
+            }),
+            ring("ring-nested-arcs"),
+            ring("ring-hanging-fans"),
+            ring("ring-lanterns"),
+            ring("ring-peaks"));
+
+    private static Shot ring(String name) {
+        return new Shot(name, (bench, window) -> {
+            bench.start(DemoRings.all().get(name));
+            bench.choose(Side.TOP);
+            window.table().zoomToCorner();
+            bench.placementProperty().set(null);
+            bench.stepPlacement(1);
+            window.layOutBench().showMotifs();
+        });
+    }
 
     private Pictures() {}
 
@@ -167,8 +188,9 @@ final class Pictures {
                     }
                 });
                 set.get();
-                // Layout and fonts settle within a few pulses; a picture waits for two.
-                for (int pulse = 0; pulse < 2; pulse++) {
+                // Layout and fonts settle within a few pulses; a picture waits for two, and for what is drawn on the
+                // side.
+                for (int pulse = 0; pulse < (shot.name().endsWith("gallery") ? 12 : 2); pulse++) {
                     CompletableFuture<Void> idle = new CompletableFuture<>();
                     Platform.runLater(() -> idle.complete(null));
                     idle.get();

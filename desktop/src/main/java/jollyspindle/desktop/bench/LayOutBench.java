@@ -1,6 +1,9 @@
 package jollyspindle.desktop.bench;
 
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.motif.Layer;
+import jollyspindle.core.motif.Needs;
+import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.shelf.ArcTemplate;
@@ -43,8 +46,9 @@ public final class LayOutBench extends VBox {
 
     /** What is shown in turn. */
     private enum Page {
+        MOTIFS("show-motifs", "Motifs", "What is stitched, on the runs and in the corners"),
         WAYS("show-candidates", "Ways", "The ways it comes out, best first"),
-        RUN("show-run", "This run", "The run that is looked at, by itself"),
+        RUN("show-run", "Run", "The run that is looked at, by itself"),
         WISHES("show-wishes", "Wishes", "Counts, odd or even, range, school, what it is tied to"),
         RULES("show-rules", "Rules", "How the ways are weighed"),
         ARCS("show-arcs", "How it lies", "How the template lies for each arc");
@@ -61,8 +65,9 @@ public final class LayOutBench extends VBox {
     }
 
     private final Workbench bench;
-    private final ComboBox<ArcChoice> template = new ComboBox<>();
+    private final ComboBox<TemplateChoice> template = new ComboBox<>();
     private final LengthField wanted;
+    private final MotifPane motifs;
     private final WaysPane ways;
     private final RunPane run;
     private final WishPane wishes;
@@ -71,6 +76,7 @@ public final class LayOutBench extends VBox {
     private final Map<Page, ToggleButton> pills = new EnumMap<>(Page.class);
     private final Map<Page, Region> pages = new EnumMap<>(Page.class);
     private Shelf offeredFrom;
+    private Obstacle.Need offeredTo;
     private Optional<Template> offeredFor = Optional.empty();
     private Page page = Page.WAYS;
     private boolean showing;
@@ -99,6 +105,8 @@ public final class LayOutBench extends VBox {
         run = new RunPane(bench);
         wishes = new WishPane(bench);
         rules = new RulesPane(bench);
+        motifs = new MotifPane(bench, look);
+        pages.put(Page.MOTIFS, scrolled(motifs));
         pages.put(Page.WAYS, ways);
         pages.put(Page.RUN, scrolled(run));
         pages.put(Page.WISHES, scrolled(wishes));
@@ -138,6 +146,18 @@ public final class LayOutBench extends VBox {
         look.darkProperty().addListener(o -> ways.redraw());
         look.scaleProperty().addListener(o -> ways.redraw());
         show();
+    }
+
+    /** Shows what is stitched. */
+    public void showMotifs() {
+        turnTo(Page.MOTIFS);
+        motifs.showMotif();
+    }
+
+    /** Shows what else could be stitched. */
+    public void showGallery() {
+        turnTo(Page.MOTIFS);
+        motifs.showGallery();
     }
 
     /** Shows the ways to come out. */
@@ -208,11 +228,11 @@ public final class LayOutBench extends VBox {
                 "template-choice",
                 "The template every arc of the border is stitched with",
                 List.of(),
-                ArcChoice::name);
+                TemplateChoice::name);
         template.setOnAction(e -> {
-            ArcChoice chosen = template.getValue();
+            TemplateChoice chosen = template.getValue();
             if (!showing && chosen != null) {
-                bench.use(chosen.template(), Optional.of(chosen.guideId()));
+                bench.use(chosen.template(), chosen.guideId());
             }
         });
     }
@@ -221,14 +241,18 @@ public final class LayOutBench extends VBox {
         showing = true;
         QuiltJob job = bench.job();
         GroupId group = bench.groupId();
-        if (bench.shelf() != offeredFrom || !job.chosenTemplate(group).equals(offeredFor)) {
+        Layer main = job.layout(group).design().main();
+        Obstacle.Need need = Needs.template(main.motif());
+        if (bench.shelf() != offeredFrom || !job.chosenTemplate(group).equals(offeredFor) || need != offeredTo) {
             offeredFrom = bench.shelf();
             offeredFor = job.chosenTemplate(group);
-            template.setItems(FXCollections.observableArrayList(ArcChoice.of(job, group, offeredFrom)));
+            offeredTo = need;
+            template.setItems(
+                    FXCollections.observableArrayList(TemplateChoice.of(job, main.templateId(), offeredFrom, need)));
         }
-        Optional<ArcTemplate> arc = job.arc(group);
+        Optional<String> edge = need == Obstacle.Need.ARC ? job.arc(group).map(ArcTemplate::guideId) : main.guideId();
         template.setValue(template.getItems().stream()
-                .filter(c -> arc.filter(c::is).isPresent())
+                .filter(c -> c.is(main.templateId(), edge))
                 .findFirst()
                 .orElse(null));
         wanted.show(OptionalDouble.of(job.layout(group).wish().repeat()));
@@ -239,6 +263,7 @@ public final class LayOutBench extends VBox {
     /** Only what is looked at is drawn. */
     private void showPage() {
         switch (page) {
+            case MOTIFS -> motifs.show();
             case WAYS -> ways.show();
             case RUN -> run.show();
             case WISHES -> wishes.show();

@@ -139,6 +139,26 @@ public final class QuiltTable extends Pane {
         });
     }
 
+    /** Shows the corner at the chosen side's left end large, with a few repeats beside it. */
+    public void zoomToCorner() {
+        bench.plan()
+                .shape()
+                .flatMap(shape -> shape.find(bench.whereProperty().get()))
+                .ifPresent(frame -> {
+                    fitted = false;
+                    double deep = frame.depth();
+                    double along = Math.min(frame.length(), 4 * deep);
+                    show(
+                            List.of(
+                                    frame.place(-deep, deep),
+                                    frame.place(along, deep),
+                                    frame.place(-deep, -2 * deep),
+                                    frame.place(along, -2 * deep)),
+                            false);
+                    draw();
+                });
+    }
+
     private boolean hasCallout() {
         return bench.stageProperty().get() == WorkStage.LAY_OUT
                 && getHeight() >= CALLOUT_HEIGHT * look.scaleProperty().get();

@@ -6,6 +6,7 @@ import jollyspindle.core.division.School;
 import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.motif.Design;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.Moves;
@@ -33,8 +34,11 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -449,6 +453,42 @@ public final class Workbench {
     }
 
     /** Changes the layout of the border or strip that is looked at. */
+    /**
+     * Stitches another design on the chosen group, and takes copies of the shelf's templates that it needs.
+     *
+     * @param name what was done, as the undo command tells it
+     */
+    public void design(String name, UnaryOperator<RunLayout> change) {
+        GroupId group = groupId();
+        Set<String> needed = needed(change);
+        edit(name, job -> {
+            QuiltJob all = job;
+            for (Template template : shelf().templates()) {
+                if (needed.contains(template.id())
+                        && job.template(template.id()).isEmpty()) {
+                    all = all.withTemplate(template);
+                }
+            }
+            return all.editing(group, change);
+        });
+    }
+
+    /** The templates that a design is stitched with if the whole shelf is at hand. */
+    private Set<String> needed(UnaryOperator<RunLayout> change) {
+        WorkPlan offered = Planner.plan(offered(change));
+        Set<String> needed = offered.placements(groupId()).stream()
+                .map(p -> p.tool().templateId())
+                .collect(Collectors.toCollection(TreeSet::new));
+        Design design = change.apply(job().layout(groupId())).design();
+        design.layers().forEach(layer -> layer.templateId().ifPresent(needed::add));
+        return needed;
+    }
+
+    /** The job with the chosen group changed and all of the shelf at hand, to look at. */
+    public QuiltJob offered(UnaryOperator<RunLayout> change) {
+        return job().offering(shelf().templates()).editing(groupId(), change);
+    }
+
     public void editLayout(String name, UnaryOperator<RunLayout> change) {
         edit(name, job -> job.editing(groupId(), change));
     }

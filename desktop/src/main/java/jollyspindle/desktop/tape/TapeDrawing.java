@@ -112,9 +112,15 @@ final class TapeDrawing {
         if (shown.readings().contains(Reading.HALVES)) {
             halves(run, view, shown.zero(), seam, room);
         }
-        for (Mark mark : run.laidOut().marks()) {
-            if (view.shows(mark.along())) {
-                reading(run, mark, view, shown, bandTop, room);
+        List<Mark> marks = run.laidOut().marks();
+        // Where a motif has no valleys on the seam, what it stands on elsewhere is read instead.
+        boolean valleys = marks.stream().anyMatch(m -> m.kind() == Mark.Kind.VALLEY && m.by() == Mark.MarkedBy.CHALK);
+        for (Mark mark : marks) {
+            boolean usual = mark.kind() == Mark.Kind.VALLEY
+                    || mark.kind() == Mark.Kind.CROWN
+                    || mark.kind() == Mark.Kind.MEETING;
+            if (view.shows(mark.along()) && (usual || !valleys && mark.by() == Mark.MarkedBy.CHALK)) {
+                reading(mark, view, shown, bandTop, room);
             }
         }
     }
@@ -357,12 +363,8 @@ final class TapeDrawing {
         };
     }
 
-    private void reading(RunPlan run, Mark mark, Stretch view, Shown shown, double bandTop, double room) {
-        boolean valley = mark.kind() == Mark.Kind.VALLEY;
-        boolean crown = mark.kind() == Mark.Kind.CROWN || mark.kind() == Mark.Kind.MEETING;
-        if (!valley && !crown) {
-            return;
-        }
+    private void reading(Mark mark, Stretch view, Shown shown, double bandTop, double room) {
+        boolean valley = mark.kind().low();
         double x = view.x(mark.along());
         double seam = bandTop - px(BELOW_SEAM);
         line(x, bandTop - 3, bandTop + (valley ? 18 : 9), valley ? "valley-tick" : "crown-tick");

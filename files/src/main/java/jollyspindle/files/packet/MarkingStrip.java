@@ -145,13 +145,14 @@ final class MarkingStrip {
     }
 
     private void mark(Sheet sheet, Mark mark, double x, double top, double bottom) throws IOException {
-        boolean valley = mark.kind() == Mark.Kind.VALLEY;
-        boolean crown = mark.kind() == Mark.Kind.CROWN || mark.kind() == Mark.Kind.MEETING;
+        boolean valley = mark.kind().low();
+        boolean crown = !valley && mark.kind() != Mark.Kind.CENTRE && mark.kind() != Mark.Kind.HAND_OVER;
         if (!valley && !crown) {
             return;
         }
         sheet.line(x, bottom, x, top + (valley ? 0.14 : 0.3), valley ? VALLEY : CROWN);
-        String said = (valley ? "V" + mark.number() : mark.kind() == Mark.Kind.CROWN ? "C" + mark.number() : "M") + " "
+        String said = Words.name(mark).charAt(0)
+                + (mark.kind() == Mark.Kind.MEETING ? "" : Integer.toString(mark.number())) + " "
                 + mark.readings().fromLeft().number();
         if (mark.along() < 1e-9) {
             sheet.text(said, x, top + 0.11, TEXT, valley, Sheet.INK);

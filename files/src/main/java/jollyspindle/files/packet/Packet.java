@@ -471,7 +471,7 @@ public final class Packet {
                     y = paragraph(
                                     "Cut the pieces out, stick each one's tab under the next where the letters meet, and lay"
                                             + " the strip's lower edge on the seam, its left end at the run's. V valleys,"
-                                            + " C crowns; readings from the left end. Measure the square first.",
+                                            + " C crowns, other letters as in the mark list; readings from the left end. Measure the square first.",
                                     HEAD,
                                     width)
                             + 0.1;

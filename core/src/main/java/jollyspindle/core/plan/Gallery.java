@@ -1,0 +1,121 @@
+package jollyspindle.core.plan;
+
+import jollyspindle.core.division.Repeating;
+import jollyspindle.core.division.Wish;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.motif.Layer;
+import jollyspindle.core.motif.Needs;
+import jollyspindle.core.motif.Preset;
+import jollyspindle.core.motif.Tools;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.quilt.QuiltShape;
+import jollyspindle.core.quilt.RunFrame;
+import jollyspindle.core.quilt.RunId;
+
+import java.util.List;
+import java.util.Optional;
+
+/** What each motif would look like on a run, and what it would take. */
+public final class Gallery {
+
+    private Gallery() {}
+
+    /**
+     * A motif as it would come out on a run.
+     *
+     * @param preset which
+     * @param run as it would be stitched; nothing if it can't be
+     * @param templates the names of those it takes
+     * @param marks to make on the run
+     * @param placements on the run
+     * @param starts how often the needle begins anew on the run
+     * @param trouble what is in the way, if something is
+     */
+    public record Entry(
+            Preset preset,
+            Optional<RunPlan> run,
+            List<String> templates,
+            long marks,
+            int placements,
+            int starts,
+            Optional<Finding> trouble) {}
+
+    /**
+     * A layout with a motif of the gallery in a place. A motif that comes out with a repeat of its own brings that as the
+     * wanted one, if it is the main one.
+     *
+     * @param job with all templates that may be taken
+     * @param run that is looked at
+     * @param place of the motif among the layers, from 0; one more than there are adds it
+     */
+    public static RunLayout adopted(QuiltJob job, RunLayout layout, RunId run, Preset preset, int place) {
+        var layers = layout.design().layers();
+        if (place >= layers.size()) {
+            return layout.with(layout.design().withLayer(preset.layer(Layer.of(preset.motif()))));
+        }
+        Layer layer = preset.layer(layers.get(place));
+        RunLayout adopted = layout.with(layout.design().withLayer(place, layer));
+        if (place > 0 || !job.quilt().missing().isEmpty()) {
+            return adopted;
+        }
+        double room = QuiltShape.of(job.quilt()).find(run).map(RunFrame::room).orElse(0.0);
+        return Needs.of(layer, new Tools(job.templates(), job.machine()), room)
+                .map(Needs::repeating)
+                .filter(Repeating.Figures.class::isInstance)
+                .map(r -> ((Repeating.Figures) r).own())
+                .filter(own -> own.isPresent()
+                        && Math.abs(own.getAsDouble() - layout.wish().repeat()) > 1e-9)
+                .map(own -> adopted.with(layout.wish()
+                        .withRepeat(Math.max(Wish.SHORTEST_REPEAT, Math.min(Wish.LONGEST_REPEAT, own.getAsDouble())))))
+                .orElse(adopted);
+    }
+
+    /**
+     * Lays a motif out on a run, to look at.
+     *
+     * @param job with all templates that may be taken
+     */
+    public static Entry entry(QuiltJob job, RunId run, Preset preset, int place) {
+        QuiltJob with = job.editing(run.group(), layout -> adopted(job, layout, run, preset, place));
+        WorkPlan plan = Planner.plan(with);
+        Optional<RunPlan> found = plan.run(run);
+        Optional<Finding> trouble = plan.findings().stream()
+                .filter(f -> f.severity() == Finding.Severity.PROBLEM)
+                .filter(f -> f.run().filter(r -> r.group().equals(run.group())).isPresent())
+                .findFirst();
+        List<Placement> placements = found.map(r -> r.laidOut().placements()).orElse(List.of());
+        List<String> templates = placements.stream()
+                .map(p -> p.tool().templateId())
+                .distinct()
+                .flatMap(id -> with.template(id).stream())
+                .map(t -> t.name())
+                .toList();
+        long marks = found.stream()
+                .flatMap(r -> r.laidOut().marks().stream())
+                .filter(m -> m.by() == Mark.MarkedBy.CHALK)
+                .count();
+        return new Entry(
+                preset,
+                found,
+                templates,
+                marks,
+                placements.size(),
+                starts(found.map(r -> r.laidOut().lines()).orElse(List.of())),
+                trouble);
+    }
+
+    private static int starts(List<StitchLine> lines) {
+        int starts = 0;
+        Point at = null;
+        for (StitchLine line : lines) {
+            if (at == null || at.distance(line.path().start()) > 1e-6) {
+                starts++;
+            }
+            at = line.returns() ? line.path().start() : line.path().end();
+        }
+        return starts;
+    }
+}

@@ -1,0 +1,412 @@
+package jollyspindle.desktop.bench;
+
+import jollyspindle.core.motif.Motif;
+import jollyspindle.core.words.MotifWords;
+import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.control.LengthField;
+import jollyspindle.desktop.control.TypedField;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.IntConsumer;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+
+/** The few choices that each motif has. */
+final class MotifFields {
+
+    private static final double LONGEST = 24;
+
+    private final Workbench bench;
+    private final Consumer<Motif> change;
+
+    MotifFields(Workbench bench, Consumer<Motif> change) {
+        this.bench = bench;
+        this.change = change;
+    }
+
+    List<Node> of(Motif motif) {
+        if (motif instanceof Motif.Arcs arcs) {
+            return arcs(arcs);
+        }
+        if (motif instanceof Motif.FacingArcs facing) {
+            return facing(facing);
+        }
+        if (motif instanceof Motif.Sails sails) {
+            return List.of(Labelled.row(
+                    whole(
+                            "motif-echoes",
+                            "Echoes",
+                            sails.echoes(),
+                            0,
+                            Motif.MOST_LINES,
+                            n -> change.accept(new Motif.Sails(n, sails.spacing()))),
+                    distance(
+                            "motif-spacing",
+                            "Apart",
+                            sails.spacing(),
+                            d -> change.accept(new Motif.Sails(sails.echoes(), d)))));
+        }
+        if (motif instanceof Motif.Fans fans) {
+            return List.of(Labelled.row(
+                    whole(
+                            "motif-blades",
+                            "Blades",
+                            fans.blades(),
+                            1,
+                            Motif.MOST_LINES,
+                            n -> change.accept(new Motif.Fans(n, fans.rows()))),
+                    whole(
+                            "motif-rows",
+                            "Rows",
+                            fans.rows(),
+                            1,
+                            6,
+                            n -> change.accept(new Motif.Fans(fans.blades(), n)))));
+        }
+        if (motif instanceof Motif.Circles circles) {
+            return circles(circles);
+        }
+        if (motif instanceof Motif.Serpentine s) {
+            return List.of(
+                    whole(
+                            "motif-per-repeat",
+                            "To a repeat",
+                            s.perRepeat(),
+                            1,
+                            Motif.MOST_LINES,
+                            n -> change.accept(new Motif.Serpentine(n, s.mirrored()))),
+                    check(
+                            "motif-mirrored",
+                            "Mirrored, as on the neighbouring strip",
+                            s.mirrored(),
+                            m -> change.accept(new Motif.Serpentine(s.perRepeat(), m))));
+        }
+        if (motif instanceof Motif.Chevrons chevrons) {
+            return chevrons(chevrons);
+        }
+        if (motif instanceof Motif.StraightLines lines) {
+            return List.of(Labelled.row(
+                    whole(
+                            "motif-per-repeat",
+                            "To a repeat",
+                            lines.perRepeat(),
+                            1,
+                            Motif.MOST_LINES,
+                            n -> change.accept(new Motif.StraightLines(n, lines.angle()))),
+                    angle(lines.angle(), a -> change.accept(new Motif.StraightLines(lines.perRepeat(), a)))));
+        }
+        Motif.Crosshatch hatch = (Motif.Crosshatch) motif;
+        return List.of(
+                Labelled.row(
+                        distance(
+                                "motif-spacing",
+                                "Apart",
+                                hatch.spacing(),
+                                d -> change.accept(new Motif.Crosshatch(d, hatch.angle(), hatch.curved()))),
+                        angle(
+                                hatch.angle(),
+                                a -> change.accept(new Motif.Crosshatch(hatch.spacing(), a, hatch.curved())))),
+                check(
+                        "motif-curved",
+                        "Curved, with the run's template",
+                        hatch.curved(),
+                        c -> change.accept(new Motif.Crosshatch(hatch.spacing(), hatch.angle(), c))));
+    }
+
+    private List<Node> arcs(Motif.Arcs a) {
+        return List.of(
+                Labelled.row(
+                        whole(
+                                "motif-lines",
+                                "Lines",
+                                a.lines(),
+                                1,
+                                Motif.MOST_LINES,
+                                n -> change.accept(new Motif.Arcs(
+                                        a.inner(), n, a.step(), a.rises(), a.otherTemplate(), a.passes()))),
+                        distance(
+                                "motif-step",
+                                "Each lower by",
+                                a.step(),
+                                d -> change.accept(new Motif.Arcs(
+                                        a.inner(), a.lines(), d, List.of(), a.otherTemplate(), a.passes())))),
+                choice(
+                        "motif-inner",
+                        "Further lines",
+                        List.of(Motif.Inner.values()),
+                        a.inner(),
+                        i -> switch (i) {
+                            case LOWERED -> "the template lowered";
+                            case SHIFTED -> "the template shifted to the seam";
+                            case PARALLEL -> "true parallels, other radii";
+                        },
+                        i -> change.accept(
+                                new Motif.Arcs(i, a.lines(), a.step(), a.rises(), a.otherTemplate(), a.passes()))),
+                passes(
+                        a.passes(),
+                        n -> change.accept(
+                                new Motif.Arcs(a.inner(), a.lines(), a.step(), a.rises(), a.otherTemplate(), n))));
+    }
+
+    private List<Node> facing(Motif.FacingArcs f) {
+        return List.of(
+                choice(
+                        "motif-facing",
+                        "Both rows",
+                        List.of(Motif.Facing.values()),
+                        f.facing(),
+                        v -> switch (v) {
+                            case CROWNS -> "crown to crown";
+                            case HALF_STEP -> "half a repeat offset";
+                            case TWO_TO_ONE -> "two small to one large";
+                        },
+                        v -> change.accept(new Motif.FacingArcs(
+                                v,
+                                f.channel(),
+                                f.inset(),
+                                f.crownLines(),
+                                f.valleyLines(),
+                                f.otherTemplate(),
+                                f.passes()))),
+                Labelled.row(
+                        length(
+                                "motif-channel",
+                                "Channel between",
+                                true,
+                                f.channel(),
+                                -LONGEST,
+                                LONGEST,
+                                d -> change.accept(new Motif.FacingArcs(
+                                        f.facing(),
+                                        d,
+                                        f.inset(),
+                                        f.crownLines(),
+                                        f.valleyLines(),
+                                        f.otherTemplate(),
+                                        f.passes()))),
+                        length(
+                                "motif-inset",
+                                "Diamond from crowns",
+                                true,
+                                f.inset(),
+                                Motif.CLOSEST,
+                                LONGEST,
+                                d -> change.accept(new Motif.FacingArcs(
+                                        f.facing(),
+                                        f.channel(),
+                                        d,
+                                        f.crownLines(),
+                                        f.valleyLines(),
+                                        f.otherTemplate(),
+                                        f.passes())))),
+                check(
+                        "motif-crown-lines",
+                        "Lines from crown to crown",
+                        f.crownLines(),
+                        c -> change.accept(new Motif.FacingArcs(
+                                f.facing(),
+                                f.channel(),
+                                f.inset(),
+                                c,
+                                f.valleyLines(),
+                                f.otherTemplate(),
+                                f.passes()))),
+                check(
+                        "motif-valley-lines",
+                        "Lines from valley to valley",
+                        f.valleyLines(),
+                        c -> change.accept(new Motif.FacingArcs(
+                                f.facing(), f.channel(), f.inset(), f.crownLines(), c, f.otherTemplate(), f.passes()))),
+                passes(
+                        f.passes(),
+                        n -> change.accept(new Motif.FacingArcs(
+                                f.facing(),
+                                f.channel(),
+                                f.inset(),
+                                f.crownLines(),
+                                f.valleyLines(),
+                                f.otherTemplate(),
+                                n))));
+    }
+
+    private List<Node> circles(Motif.Circles c) {
+        return List.of(
+                Labelled.row(
+                        length(
+                                "motif-gap",
+                                "Gap",
+                                false,
+                                OptionalDouble.of(c.gap()),
+                                0,
+                                12,
+                                d -> change.accept(
+                                        new Motif.Circles(d.orElse(0), c.halfTurns(), c.turning(), c.swirl()))),
+                        choice(
+                                "motif-turns",
+                                "Round",
+                                List.of(2, 3, 4, 5, 6),
+                                c.halfTurns(),
+                                MotifWords::turns,
+                                n -> change.accept(new Motif.Circles(c.gap(), n, c.turning(), c.swirl())))),
+                choice(
+                        "motif-turning",
+                        "Direction",
+                        List.of(Motif.Turning.values()),
+                        c.turning(),
+                        t -> t == Motif.Turning.SAME ? "all the same way" : "every second the other way",
+                        t -> change.accept(new Motif.Circles(c.gap(), c.halfTurns(), t, c.swirl()))),
+                check(
+                        "motif-swirl",
+                        "A curl inside each",
+                        c.swirl(),
+                        s -> change.accept(new Motif.Circles(c.gap(), c.halfTurns(), c.turning(), s))));
+    }
+
+    private List<Node> chevrons(Motif.Chevrons c) {
+        return List.of(
+                choice(
+                        "motif-points",
+                        "Shape",
+                        List.of(Motif.Points.values()),
+                        c.points(),
+                        p -> p == Motif.Points.PEAKS ? "peaks" : "boxes",
+                        p -> change.accept(new Motif.Chevrons(p, c.height(), c.rounding(), c.lines(), c.spacing()))),
+                Labelled.row(
+                        length(
+                                "motif-height",
+                                "Height",
+                                true,
+                                c.height(),
+                                Motif.CLOSEST,
+                                LONGEST,
+                                d -> change.accept(
+                                        new Motif.Chevrons(c.points(), d, c.rounding(), c.lines(), c.spacing()))),
+                        length(
+                                "motif-rounding",
+                                "Corners rounded by",
+                                false,
+                                OptionalDouble.of(c.rounding()),
+                                0,
+                                12,
+                                d -> change.accept(new Motif.Chevrons(
+                                        c.points(), c.height(), d.orElse(0), c.lines(), c.spacing())))),
+                Labelled.row(
+                        whole(
+                                "motif-lines",
+                                "Lines",
+                                c.lines(),
+                                1,
+                                Motif.MOST_LINES,
+                                n -> change.accept(
+                                        new Motif.Chevrons(c.points(), c.height(), c.rounding(), n, c.spacing()))),
+                        distance(
+                                "motif-spacing",
+                                "Apart",
+                                c.spacing(),
+                                d -> change.accept(
+                                        new Motif.Chevrons(c.points(), c.height(), c.rounding(), c.lines(), d)))));
+    }
+
+    private Node passes(int now, Consumer<Integer> take) {
+        return choice(
+                "motif-passes",
+                "Stitched",
+                List.of(1, 2, 3),
+                now,
+                n -> n == 1 ? "once" : n == 2 ? "twice: the needle comes back" : "three times, as a thick line",
+                take);
+    }
+
+    private Node angle(double now, Consumer<Double> take) {
+        TypedField field = new TypedField("motif-angle", "Degrees to the seam", text -> {
+            try {
+                double degrees = Double.parseDouble(text.strip().replace("°", ""));
+                if (degrees >= 10 && degrees <= 170) {
+                    take.accept(Math.toRadians(degrees));
+                    return Optional.empty();
+                }
+            } catch (NumberFormatException e) {
+                // Told below, as a number out of range is.
+            }
+            return Optional.of("“" + text.strip() + "”: type 10 to 170; 90 is straight across.");
+        });
+        double degrees = Math.rint(Math.toDegrees(now) * 100) / 100;
+        field.show(degrees == Math.rint(degrees) ? Long.toString(Math.round(degrees)) : Double.toString(degrees));
+        return field;
+    }
+
+    private Node distance(String id, String name, double now, Consumer<Double> take) {
+        return length(
+                id, name, false, OptionalDouble.of(now), Motif.CLOSEST, LONGEST, d -> take.accept(d.getAsDouble()));
+    }
+
+    /** A length in a range. */
+    Node length(
+            String id,
+            String name,
+            boolean mayBeEmpty,
+            OptionalDouble now,
+            double least,
+            double most,
+            Consumer<OptionalDouble> take) {
+        LengthField field = new LengthField(
+                id,
+                name,
+                mayBeEmpty,
+                () -> bench.job().tape(),
+                inches -> inches >= least && inches <= most
+                        ? Optional.empty()
+                        : Optional.of("Between " + bench.words().exact(least) + " and "
+                                + bench.words().exact(most) + "."),
+                take);
+        field.show(now);
+        return field;
+    }
+
+    /** A whole number in a range. */
+    Node whole(String id, String name, int now, int least, int most, IntConsumer take) {
+        TypedField field = new TypedField(id, name, text -> {
+            try {
+                int number = Integer.parseInt(text.strip());
+                if (number >= least && number <= most) {
+                    take.accept(number);
+                    return Optional.empty();
+                }
+            } catch (NumberFormatException e) {
+                // Told below, as a number out of range is.
+            }
+            return Optional.of("“" + text.strip() + "”: type a whole number from " + least + " to " + most + ".");
+        });
+        field.show(Integer.toString(now));
+        return field;
+    }
+
+    private static Node check(String id, String name, boolean now, Consumer<Boolean> take) {
+        CheckBox box = new CheckBox(name);
+        box.setId(id);
+        box.setWrapText(true);
+        box.setSelected(now);
+        box.setOnAction(e -> take.accept(box.isSelected()));
+        return box;
+    }
+
+    /** One of a few. */
+    <T> Node choice(String id, String name, List<T> values, T now, Function<T, String> said, Consumer<T> take) {
+        ComboBox<T> box = new ComboBox<>();
+        Choices.prepare(box, id, name, values, said);
+        box.setValue(now);
+        box.setOnAction(e -> {
+            if (box.getValue() != null && !box.getValue().equals(now)) {
+                take.accept(box.getValue());
+            }
+        });
+        return Labelled.of(name, box);
+    }
+}
