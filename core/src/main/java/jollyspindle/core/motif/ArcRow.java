@@ -228,11 +228,6 @@ final class ArcRow {
             return;
         }
         done.add(new Done(index + 1, lines.get(0), template, fit.segment(), crownAlong, whole));
-        laying.marker()
-                .shownByTemplate(
-                        crownKind(),
-                        arcs,
-                        space.place(crownAlong, base + fit.segment().height()));
     }
 
     private SeamRegister register(ArcTemplate template, double rise) {
@@ -345,6 +340,12 @@ final class ArcRow {
     /** What the arcs enclose, each from its outermost line inwards. */
     void enclose() {
         for (Done arc : done) {
+            // Now that nothing further is nested in it, its crown needs no mark unless it has one.
+            laying.marker()
+                    .shownByTemplate(
+                            crownKind(),
+                            arc.line().number(),
+                            space.place(arc.crownAlong(), base + arc.segment().height()));
             List<Path> outlines = new ArrayList<>();
             laying.sewing.lines().stream()
                     .filter(l -> l.layer() == arc.line().layer()

@@ -1,5 +1,6 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 
 import java.util.ArrayList;
@@ -12,25 +13,62 @@ import java.util.Map;
  * What is stitched on runs that are divided together, and in their corners.
  *
  * @param layers the motifs in the order of stitching, 1 to {@link #MOST_LAYERS}; the first one is divided for
+ * @param sides the motifs of single sides of a border, where they differ; runs are divided for {@code layers} all the same
  * @param corner what stands in every corner
  * @param corners what stands in single ones instead, each named by the side at whose left end it is
  */
-public record Design(List<Layer> layers, CornerDesign corner, Map<Side, CornerDesign> corners) {
+public record Design(
+        List<Layer> layers, Map<Side, List<Layer>> sides, CornerDesign corner, Map<Side, CornerDesign> corners) {
 
     public static final int MOST_LAYERS = 6;
 
     public Design {
-        layers = List.copyOf(layers);
-        if (layers.isEmpty() || layers.size() > MOST_LAYERS) {
-            throw new IllegalArgumentException("1 to " + MOST_LAYERS + " motifs on a run, not " + layers.size());
-        }
+        layers = checked(layers);
+        EnumMap<Side, List<Layer>> others = new EnumMap<>(Side.class);
+        sides.forEach((side, own) -> others.put(side, checked(own)));
+        sides = Collections.unmodifiableMap(others);
         EnumMap<Side, CornerDesign> copy = new EnumMap<>(Side.class);
         copy.putAll(corners);
         corners = Collections.unmodifiableMap(copy);
     }
 
+    /** The same on all runs, with the same in all corners. */
+    public Design(List<Layer> layers, CornerDesign corner, Map<Side, CornerDesign> corners) {
+        this(layers, Map.of(), corner, corners);
+    }
+
+    private static List<Layer> checked(List<Layer> layers) {
+        if (layers.isEmpty() || layers.size() > MOST_LAYERS) {
+            throw new IllegalArgumentException("1 to " + MOST_LAYERS + " motifs on a run, not " + layers.size());
+        }
+        return List.copyOf(layers);
+    }
+
     public static Design of(Layer layer) {
         return new Design(List.of(layer), CornerDesign.plain(), Map.of());
+    }
+
+    /** The motifs of one run. */
+    public List<Layer> layers(RunId run) {
+        return run.side().map(side -> sides.getOrDefault(side, layers)).orElse(layers);
+    }
+
+    /** This design with the motifs of one run changed, and of no other. */
+    public Design withRun(RunId run, List<Layer> own) {
+        if (run.side().isEmpty()) {
+            return new Design(own, sides, corner, corners);
+        }
+        EnumMap<Side, List<Layer>> all = new EnumMap<>(Side.class);
+        all.putAll(sides);
+        all.put(run.side().get(), own);
+        // Motifs like everybody's aren't the side's own.
+        all.values().removeIf(layers::equals);
+        return new Design(layers, all, corner, corners);
+    }
+
+    /** This design with the motifs of one run on all runs. */
+    public Design copiedRound(RunId run) {
+        return new Design(layers(run), Map.of(), corner, corners);
     }
 
     /** The motif that is divided for. */
@@ -52,26 +90,26 @@ public record Design(List<Layer> layers, CornerDesign corner, Map<Side, CornerDe
     public Design withLayer(int index, Layer layer) {
         List<Layer> all = new ArrayList<>(layers);
         all.set(index, layer);
-        return new Design(all, corner, corners);
+        return new Design(all, sides, corner, corners);
     }
 
     /** This design with one more motif, stitched last. */
     public Design withLayer(Layer layer) {
         List<Layer> all = new ArrayList<>(layers);
         all.add(layer);
-        return new Design(all, corner, corners);
+        return new Design(all, sides, corner, corners);
     }
 
     /** This design without a motif, by its place from 1; the main one stays. */
     public Design withoutLayer(int index) {
         List<Layer> all = new ArrayList<>(layers);
         all.remove(index);
-        return new Design(all, corner, corners);
+        return new Design(all, sides, corner, corners);
     }
 
     /** This design with all corners alike. */
     public Design withCorner(CornerDesign other) {
-        return new Design(layers, other, Map.of());
+        return new Design(layers, sides, other, Map.of());
     }
 
     /** This design with another motif in the corner at a side's left end. */
@@ -83,6 +121,6 @@ public record Design(List<Layer> layers, CornerDesign corner, Map<Side, CornerDe
         } else {
             all.put(side, other);
         }
-        return new Design(layers, corner, all);
+        return new Design(layers, sides, corner, all);
     }
 }

@@ -132,9 +132,10 @@ public final class RingDesigner {
         markers.put(id, marker);
         sewings.put(id, sewing);
         List<Laying> before = new ArrayList<>();
-        for (int i = 0; i < design.layers().size(); i++) {
-            Layer layer = design.layers().get(i);
-            DividedRun own = i == 0 ? run : forItself(run, frame, layer);
+        List<Layer> layers = design.layers(id);
+        for (int i = 0; i < layers.size(); i++) {
+            Layer layer = layers.get(i);
+            DividedRun own = i == 0 && layer.equals(design.main()) ? run : forItself(run, frame, layer);
             RunSpace space = RunSpace.of(frame, own, layer.edge() == Layer.Edge.OUTSIDE, on);
             Optional<Region> region = region(space, layer, before);
             Laying laying = new Laying(space, sewing, tools, layer, i + 1, region.orElseGet(space::region));

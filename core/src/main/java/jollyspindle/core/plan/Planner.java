@@ -443,7 +443,7 @@ public final class Planner {
                             : new Finding.MotifTrouble(
                                     told.run(),
                                     told.layer(),
-                                    design.layers()
+                                    design.layers(told.run())
                                             .get(told.layer() - 1)
                                             .motif()
                                             .kind(),

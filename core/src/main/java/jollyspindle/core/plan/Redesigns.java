@@ -20,6 +20,9 @@ final class Redesigns {
         if (told.layer() == 0) {
             return corner(design, told);
         }
+        if (!design.layers(told.run()).equals(design.layers())) {
+            return Optional.empty();
+        }
         Layer layer = design.layers().get(told.layer() - 1);
         return motif(layer.motif(), told.obstacle())
                 .map(better -> design.withLayer(told.layer() - 1, layer.with(better)))

@@ -323,6 +323,8 @@ public final class MainWindow {
                                     .withRange(
                                             OptionalDouble.of(Math.max(Wish.SHORTEST_REPEAT, range.shortest())),
                                             OptionalDouble.of(Math.min(Wish.LONGEST_REPEAT, range.longest()))))));
+        } else if (remedy instanceof Remedy.Redesign redesign) {
+            bench.edit("motifs that fit", job -> job.editing(redesign.group(), l -> l.with(redesign.design())));
         } else if (remedy instanceof Remedy.Untie untie) {
             bench.edit("counts by themselves", job -> job.editing(untie.group(), l -> l.with(Optional.empty())));
         } else if (remedy instanceof Remedy.Ease ease) {

@@ -10,6 +10,7 @@ import jollyspindle.core.motif.Preset;
 import jollyspindle.core.plan.Gallery;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunLayout;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
@@ -17,11 +18,14 @@ import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.collections.FXCollections;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -47,6 +51,7 @@ final class MotifPane extends VBox {
     private final VBox body = new VBox(8);
     private int looked;
     private boolean choosing;
+    private boolean alone;
 
     MotifPane(Workbench bench, Look look) {
         super(8);
@@ -56,29 +61,46 @@ final class MotifPane extends VBox {
         getChildren().addAll(heads, body);
     }
 
-    /** Shows the design as it is. */
+    /** Shows the design as it is; who had the keyboard keeps it. */
     void show() {
+        Node owner = getScene() == null ? null : getScene().getFocusOwner();
+        String focused = owner != null && owner.getId() != null && body.lookup("#" + owner.getId()) == owner
+                ? owner.getId()
+                : null;
+        build();
+        if (focused != null) {
+            Node again = body.lookup("#" + focused);
+            if (again != null) {
+                again.requestFocus();
+            }
+        }
+    }
+
+    private void build() {
         Design design = design();
-        if (looked >= design.layers().size() + (choosing ? 1 : 0) || looked == CORNERS && isStrip()) {
+        if (looked >= layers().size() + (choosing ? 1 : 0) || looked == CORNERS && isStrip()) {
             looked = 0;
             choosing = false;
         }
-        heads(design);
+        heads();
         body.getChildren().clear();
+        if (!isStrip() && looked != CORNERS) {
+            body.getChildren().add(scope(design));
+        }
         if (choosing) {
             gallery.show(looked);
-            body.getChildren().addAll(galleryHead(design), gallery);
+            body.getChildren().addAll(galleryHead(), gallery);
         } else if (looked == CORNERS) {
             corners(design);
         } else {
-            layer(design, looked);
+            layer(looked);
         }
     }
 
     /** Shows the motif that is looked at. */
     void showMotif() {
         choosing = false;
-        looked = Math.max(0, Math.min(looked, design().layers().size() - 1));
+        looked = Math.max(0, Math.min(looked, layers().size() - 1));
         show();
     }
 
@@ -93,18 +115,70 @@ final class MotifPane extends VBox {
         return bench.job().layout(bench.groupId()).design();
     }
 
+    /** The motifs of the run that is looked at. */
+    private List<Layer> layers() {
+        return design().layers(bench.whereProperty().get());
+    }
+
+    /** Whether what is changed is changed on this side only; a side that is its own stays so. */
+    private boolean isAlone() {
+        RunId run = bench.whereProperty().get();
+        return alone || run.side().filter(design().sides()::containsKey).isPresent();
+    }
+
+    /** Whether all sides are changed together; and the way to bring this side's motifs to the others. */
+    private Node scope(Design design) {
+        CheckBox own = new CheckBox("This side for itself");
+        own.setId("motif-alone");
+        own.setTooltip(new Tooltip("What is changed is changed on this side only"));
+        own.setSelected(isAlone());
+        own.setDisable(!alone && isAlone());
+        own.setOnAction(e -> alone = own.isSelected());
+        HBox row = new HBox(8, own);
+        row.setAlignment(Pos.CENTER_LEFT);
+        if (!design.sides().isEmpty()) {
+            Button round = new Button("Copy it round");
+            round.setId("motif-copy");
+            round.setTooltip(new Tooltip("All sides get the motifs of this one"));
+            round.setOnAction(e -> {
+                RunId run = bench.whereProperty().get();
+                alone = false;
+                bench.design("motifs copied round", l -> l.with(l.design().copiedRound(run)));
+                show();
+            });
+            row.getChildren().add(round);
+        }
+        return row;
+    }
+
+    /** A layout with the motifs of the run that is looked at changed: on all runs, or on this one. */
+    private RunLayout with(RunLayout layout, List<Layer> layers) {
+        RunId run = bench.whereProperty().get();
+        Design design = layout.design();
+        return layout.with(
+                isAlone()
+                        ? design.withRun(run, layers)
+                        : new Design(layers, design.sides(), design.corner(), design.corners()));
+    }
+
+    private static List<Layer> replaced(List<Layer> layers, int index, Layer layer) {
+        List<Layer> all = new ArrayList<>(layers);
+        all.set(index, layer);
+        return all;
+    }
+
     private boolean isStrip() {
         return bench.groupId().strip();
     }
 
     // --- which motif -------------------------------------------------------------------------------------------
 
-    private void heads(Design design) {
+    private void heads() {
         heads.getChildren().clear();
         ToggleGroup together = new ToggleGroup();
-        for (int i = 0; i < design.layers().size(); i++) {
-            String name = (design.layers().size() == 1 ? "" : (i + 1) + " ")
-                    + MotifWords.name(design.layers().get(i).motif().kind());
+        for (int i = 0; i < layers().size(); i++) {
+            String name = (layers().size() == 1 ? "" : (i + 1) + " ")
+                    + MotifWords.name(layers().get(i).motif().kind());
             heads.getChildren().add(head("motif-" + (i + 1), name, i, together));
         }
         if (!isStrip()) {
@@ -114,9 +188,9 @@ final class MotifPane extends VBox {
         add.setId("motif-add");
         add.getStyleClass().add("page-button");
         add.setTooltip(new Tooltip("Stitch another motif in what the others leave"));
-        add.setDisable(design.layers().size() >= Design.MOST_LAYERS);
+        add.setDisable(layers().size() >= Design.MOST_LAYERS);
         add.setOnAction(e -> {
-            looked = design().layers().size();
+            looked = layers().size();
             choosing = true;
             show();
         });
@@ -137,8 +211,8 @@ final class MotifPane extends VBox {
         return head;
     }
 
-    private Node galleryHead(Design design) {
-        boolean adding = looked >= design.layers().size();
+    private Node galleryHead() {
+        boolean adding = looked >= layers().size();
         Label title = Labelled.wrapped(
                 adding
                         ? "What is stitched besides, in what the others leave?"
@@ -149,7 +223,7 @@ final class MotifPane extends VBox {
         back.setMinWidth(USE_PREF_SIZE);
         back.setOnAction(e -> {
             choosing = false;
-            looked = Math.min(looked, design().layers().size() - 1);
+            looked = Math.min(looked, layers().size() - 1);
             show();
         });
         HBox head = new HBox(8, back, title);
@@ -160,27 +234,38 @@ final class MotifPane extends VBox {
     private void adopt(Preset preset) {
         int place = looked;
         QuiltJob all = bench.job().offering(bench.shelf().templates());
+        RunId run = bench.whereProperty().get();
         choosing = false;
-        bench.design(
-                Words.decapital(MotifWords.name(preset)),
-                layout ->
-                        space(Gallery.adopted(all, layout, bench.whereProperty().get(), preset, place), place));
+        bench.design(Words.decapital(MotifWords.name(preset)), layout -> {
+            if (isAlone()) {
+                List<Layer> own = new ArrayList<>(layout.design().layers(run));
+                if (place < own.size()) {
+                    own.set(place, preset.layer(own.get(place)));
+                } else {
+                    own.add(filling(preset.layer(Layer.of(preset.motif()))));
+                }
+                return with(layout, own);
+            }
+            RunLayout adopted = Gallery.adopted(all, layout, run, preset, place);
+            return place == 0
+                    ? adopted
+                    : adopted.with(adopted.design()
+                            .withLayer(place, filling(adopted.design().layers().get(place))));
+        });
         show();
     }
 
-    /** A further motif begins where there is room for it: inside of what the one before encloses, if it is for filling. */
-    private static RunLayout space(RunLayout layout, int place) {
-        Layer layer = layout.design().layers().get(place);
-        boolean fills = place > 0
-                && layer.space() == Layer.Space.ALL
+    /** A further motif that is for filling begins inside of what the one before encloses. */
+    private static Layer filling(Layer layer) {
+        boolean fills = layer.space() == Layer.Space.ALL
                 && (layer.motif() instanceof Motif.Crosshatch || layer.motif() instanceof Motif.StraightLines);
-        return fills ? layout.with(layout.design().withLayer(place, layer.with(Layer.Space.INSIDE))) : layout;
+        return fills ? layer.with(Layer.Space.INSIDE) : layer;
     }
 
     // --- one motif ---------------------------------------------------------------------------------------------
 
-    private void layer(Design design, int index) {
-        Layer layer = design.layers().get(index);
+    private void layer(int index) {
+        Layer layer = layers().get(index);
         Button other = new Button("Another motif…");
         other.setId("motif-gallery");
         other.setTooltip(new Tooltip("A gallery of all motifs on this very run"));
@@ -193,9 +278,11 @@ final class MotifPane extends VBox {
             Button remove = new Button("Leave it out");
             remove.setId("motif-remove");
             remove.setOnAction(e -> {
-                bench.design(
-                        Words.decapital(MotifWords.name(layer.motif().kind())) + " left out",
-                        l -> l.with(l.design().withoutLayer(index)));
+                bench.design(Words.decapital(MotifWords.name(layer.motif().kind())) + " left out", l -> {
+                    List<Layer> fewer = new ArrayList<>(layers());
+                    fewer.remove(index);
+                    return with(l, fewer);
+                });
                 looked = 0;
                 show();
             });
@@ -246,15 +333,14 @@ final class MotifPane extends VBox {
     private void change(int index, Motif motif) {
         bench.design(
                 new MotifWords(bench.words()).text(motif),
-                l -> l.with(l.design()
-                        .withLayer(index, l.design().layers().get(index).with(motif))));
+                l -> with(l, replaced(layers(), index, layers().get(index).with(motif))));
         show();
     }
 
     private void change(int index, Layer layer, String name) {
         bench.design(
                 Words.decapital(MotifWords.name(layer.motif().kind())) + " " + name,
-                l -> l.with(l.design().withLayer(index, layer)));
+                l -> with(l, replaced(layers(), index, layer)));
         show();
     }
 

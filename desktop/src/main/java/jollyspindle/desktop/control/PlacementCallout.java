@@ -18,6 +18,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Slider;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -37,6 +38,8 @@ public final class PlacementCallout extends ScrollPane {
     private final Label turn = said("placement-turn");
     private final Label path = said("placement-path");
     private final Label count = new Label();
+    private final Slider steps = new Slider(1, 2, 1);
+    private boolean showing;
 
     public PlacementCallout(Workbench bench) {
         this.bench = bench;
@@ -60,9 +63,19 @@ public final class PlacementCallout extends ScrollPane {
         next.setOnAction(e -> bench.stepPlacement(1));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox steps = new HBox(8, before, next, gap, count);
-        steps.setAlignment(Pos.CENTER_LEFT);
-        content = new VBox(3, title, turn, path, steps, sideTitle, arc, room, register);
+        HBox buttons = new HBox(8, before, next, gap, count);
+        buttons.setAlignment(Pos.CENTER_LEFT);
+        steps.setId("placement-slider");
+        steps.setBlockIncrement(1);
+        steps.setMajorTickUnit(1);
+        steps.setAccessibleText("Placements of this run, one after the other");
+        steps.setTooltip(new Tooltip("Drag to see the template as it lies, one placement after the other"));
+        steps.valueProperty().addListener(o -> {
+            if (!showing) {
+                bench.showPlacement((int) Math.round(steps.getValue()) - 1);
+            }
+        });
+        content = new VBox(3, title, turn, path, buttons, steps, sideTitle, arc, room, register);
         VBox.setMargin(sideTitle, new Insets(8, 0, 0, 0));
         setContent(content);
         bench.planProperty().addListener(o -> show());
@@ -149,6 +162,11 @@ public final class PlacementCallout extends ScrollPane {
             label.setManaged(placement != null);
             label.setVisible(placement != null);
         }
+        showing = true;
+        steps.setMax(Math.max(2, all.size()));
+        steps.setValue(placement == null ? 1 : all.indexOf(placement) + 1);
+        steps.setDisable(all.size() < 2);
+        showing = false;
         if (placement == null) {
             title.setText("How the template lies");
             count.setText(Words.count(all.size(), "placement"));

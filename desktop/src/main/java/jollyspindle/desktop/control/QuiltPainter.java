@@ -14,6 +14,7 @@ import jollyspindle.core.quilt.BodyShape;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RingShape;
+import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Material;
@@ -21,6 +22,7 @@ import jollyspindle.core.shelf.SeamRegister;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.look.Palette;
+import jollyspindle.desktop.model.MotifHandle;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
@@ -96,6 +98,7 @@ final class QuiltPainter {
             if (bench.placementProperty().get() != null) {
                 template(bench.placementProperty().get());
             }
+            bench.handles().forEach(this::handle);
         }
         findings(shape);
         if (!measuring) {
@@ -196,6 +199,28 @@ final class QuiltPainter {
             }
         }
         g.setLineDashes();
+    }
+
+    /** A knob with two points, each the way it can be dragged. */
+    private void handle(MotifHandle handle) {
+        double x = view.x(handle.place());
+        double y = view.y(handle.place());
+        RunFrame frame = bench.run().orElseThrow().frame();
+        Point way = handle.along() ? frame.along() : frame.outward();
+        g.setLineDashes();
+        g.setFill(p.chosen());
+        g.setStroke(p.cloth());
+        g.setLineWidth(1.5);
+        double across = 5;
+        double out = 10;
+        double[] xs = {
+            x + out * way.x(), x - across * way.y(), x - out * way.x(), x + across * way.y(),
+        };
+        double[] ys = {
+            y - out * way.y(), y - across * way.x(), y + out * way.y(), y + across * way.x(),
+        };
+        g.fillPolygon(xs, ys, 4);
+        g.strokePolygon(xs, ys, 4);
     }
 
     private void template(Placement placement) {

@@ -3,11 +3,13 @@ package jollyspindle.desktop.control;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
+import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.desktop.look.Look;
+import jollyspindle.desktop.model.MotifHandle;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
@@ -18,7 +20,10 @@ import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.geometry.Point2D;
+import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
@@ -45,6 +50,7 @@ public final class QuiltTable extends Pane {
     private final Workbench bench;
     private final Look look;
     private final Canvas canvas = new Canvas();
+    private final Tooltip handleTip = new Tooltip();
     private final Consumer<Dimension> measure;
     private final ReadOnlyBooleanWrapper roomBeside = new ReadOnlyBooleanWrapper();
     private View view = new View(5, 0, 0);
@@ -53,6 +59,9 @@ public final class QuiltTable extends Pane {
     private double pressedX;
     private double pressedY;
     private View pressedView;
+    private MotifHandle taken;
+    private RunFrame takenOn;
+    private String takenName;
 
     /**
      * A table for a workbench.
@@ -90,9 +99,19 @@ public final class QuiltTable extends Pane {
         focusedProperty().addListener(o -> draw());
         setOnMousePressed(this::press);
         setOnMouseDragged(this::drag);
+        setOnMouseReleased(e -> release());
         setOnMouseClicked(this::click);
-        setOnMouseMoved(
-                e -> bench.pointedProperty().set(markAt(e.getX(), e.getY()).orElse(null)));
+        setOnMouseMoved(e -> {
+            Optional<MotifHandle> handle = handleAt(e.getX(), e.getY());
+            setCursor(handle.isPresent() ? Cursor.HAND : Cursor.DEFAULT);
+            Tooltip.uninstall(this, handleTip);
+            handle.ifPresent(h -> {
+                handleTip.setText("Drag: " + h.name());
+                Tooltip.install(this, handleTip);
+            });
+            bench.pointedProperty()
+                    .set(handle.isPresent() ? null : markAt(e.getX(), e.getY()).orElse(null));
+        });
         setOnMouseExited(e -> bench.pointedProperty().set(null));
         setOnScroll(this::scroll);
         setOnKeyPressed(this::key);
@@ -168,6 +187,11 @@ public final class QuiltTable extends Pane {
         return CALLOUT * look.scaleProperty().get();
     }
 
+    /** Where a place of the quilt's is seen, on the screen. */
+    public Point2D onScreen(Point place) {
+        return localToScreen(view.x(place), view.y(place));
+    }
+
     /** From the quilt to the table, as it is shown now. */
     View view() {
         return view;
@@ -228,11 +252,40 @@ public final class QuiltTable extends Pane {
         pressedX = e.getX();
         pressedY = e.getY();
         pressedView = view;
+        taken = handleAt(e.getX(), e.getY()).orElse(null);
+        takenOn = bench.run().map(RunPlan::frame).orElse(null);
+        takenName = null;
         requestFocus();
     }
 
+    private Optional<MotifHandle> handleAt(double x, double y) {
+        return bench.handles().stream()
+                .filter(h -> Math.hypot(view.x(h.place()) - x, view.y(h.place()) - y) < REACH)
+                .findFirst();
+    }
+
+    /** The number follows the mouse, a tick of the tape at a time. */
+    private void dragHandle(MouseEvent e) {
+        double tick = bench.job().tape().tick();
+        double number = Math.rint(taken.number(takenOn, view.place(e.getX(), e.getY())) / tick) * tick;
+        taken.changed().apply(number).ifPresent(layout -> {
+            takenName = taken.name() + " " + bench.words().exact(number);
+            bench.preview(job -> job.editing(bench.groupId(), was -> layout));
+        });
+    }
+
+    private void release() {
+        if (takenName != null) {
+            bench.keepPreview(takenName);
+        }
+        taken = null;
+        takenName = null;
+    }
+
     private void drag(MouseEvent e) {
-        if (pressedView != null) {
+        if (taken != null) {
+            dragHandle(e);
+        } else if (pressedView != null) {
             view = pressedView;
             pan(e.getX() - pressedX, e.getY() - pressedY);
         }

@@ -394,6 +394,12 @@ public final class Workbench {
         });
     }
 
+    /** Shows a placement of the chosen run, by its place from 0 in the order of stitching; nothing if there is none. */
+    public void showPlacement(int index) {
+        List<Placement> all = plan().placements(where.get());
+        placement.set(index >= 0 && index < all.size() ? all.get(index) : null);
+    }
+
     /** Points at the next mark of the chosen side, or the one before; from none, the first or the last. */
     public void stepMark(int step) {
         run().ifPresent(run -> {
@@ -482,6 +488,13 @@ public final class Workbench {
         Design design = change.apply(job().layout(groupId())).design();
         design.layers().forEach(layer -> layer.templateId().ifPresent(needed::add));
         return needed;
+    }
+
+    /** What can be dragged on the chosen run while it is laid out. */
+    public List<MotifHandle> handles() {
+        return stage.get() == WorkStage.LAY_OUT
+                ? run().map(r -> MotifHandle.of(plan(), r)).orElse(List.of())
+                : List.of();
     }
 
     /** The job with the chosen group changed and all of the shelf at hand, to look at. */

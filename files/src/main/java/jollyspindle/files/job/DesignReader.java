@@ -25,13 +25,16 @@ public final class DesignReader {
     private DesignReader() {}
 
     public static Design read(Fields fields) throws FileTrouble {
-        List<Layer> layers = new ArrayList<>();
-        for (Fields one : fields.objects("layers", Design.MOST_LAYERS)) {
-            layers.add(layer(one));
-            one.done();
-        }
-        if (layers.isEmpty()) {
-            throw fields.trouble("layers", "there should be at least one motif.");
+        List<Layer> layers = layers(fields, "layers");
+        EnumMap<Side, List<Layer>> sides = new EnumMap<>(Side.class);
+        Optional<Fields> own = fields.optionalObject("sides");
+        if (own.isPresent()) {
+            for (Side side : Side.values()) {
+                if (own.get().has(Words.name(side))) {
+                    sides.put(side, layers(own.get(), Words.name(side)));
+                }
+            }
+            own.get().done();
         }
         Optional<Fields> everywhere = fields.optionalObject("corner");
         CornerDesign corner = everywhere.isPresent() ? corner(everywhere.get()) : CornerDesign.plain();
@@ -46,7 +49,19 @@ public final class DesignReader {
             }
             single.get().done();
         }
-        return new Design(layers, corner, corners);
+        return new Design(layers, sides, corner, corners);
+    }
+
+    private static List<Layer> layers(Fields fields, String field) throws FileTrouble {
+        List<Layer> layers = new ArrayList<>();
+        for (Fields one : fields.objects(field, Design.MOST_LAYERS)) {
+            layers.add(layer(one));
+            one.done();
+        }
+        if (layers.isEmpty()) {
+            throw fields.trouble(field, "there should be at least one motif.");
+        }
+        return layers;
     }
 
     private static Layer layer(Fields fields) throws FileTrouble {

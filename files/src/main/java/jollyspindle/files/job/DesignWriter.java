@@ -20,6 +20,13 @@ public final class DesignWriter {
     public static void write(ObjectNode node, Design design) {
         ArrayNode layers = node.putArray("layers");
         design.layers().forEach(layer -> layer(layers.addObject(), layer));
+        if (!design.sides().isEmpty()) {
+            ObjectNode sides = node.putObject("sides");
+            design.sides().forEach((side, own) -> {
+                ArrayNode array = sides.putArray(Words.name(side));
+                own.forEach(layer -> layer(array.addObject(), layer));
+            });
+        }
         if (!design.corner().equals(CornerDesign.plain())) {
             corner(node.putObject("corner"), design.corner());
         }

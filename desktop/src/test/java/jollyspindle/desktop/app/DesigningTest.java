@@ -1,0 +1,197 @@
+package jollyspindle.desktop.app;
+
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.motif.CornerDesign;
+import jollyspindle.core.motif.Layer;
+import jollyspindle.core.motif.Motif;
+import jollyspindle.core.motif.MotifKind;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.quilt.GroupId;
+import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.desktop.model.MotifHandle;
+import jollyspindle.desktop.model.WorkStage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Slider;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+/** Motifs: laid from the gallery, changed on the bench and on the table, and copied round. */
+@ExtendWith(ApplicationExtension.class)
+class DesigningTest extends Hands {
+
+    @Start
+    void start(Stage stage) {
+        open(stage);
+    }
+
+    private static <T> void choose(FxRobot robot, String id, T value) {
+        ComboBox<T> box = robot.lookup(id).queryComboBox();
+        robot.interact(() -> box.setValue(value));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private List<StitchLine> lines(Side side, Stitched kind) {
+        return bench.plan().run(side).orElseThrow().laidOut().lines().stream()
+                .filter(l -> l.kind() == kind)
+                .toList();
+    }
+
+    private Motif motif() {
+        return bench.job().layout(GroupId.border(1)).design().main().motif();
+    }
+
+    private void gallery(FxRobot robot, String preset) throws Exception {
+        Node card = robot.lookup("#gallery-" + preset).query();
+        WaitForAsyncUtils.waitFor(
+                20, TimeUnit.SECONDS, () -> card.getAccessibleText().contains("placement"));
+        scrollTo(robot, "#gallery-" + preset);
+        robot.clickOn("#gallery-" + preset);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @Test
+    void aMotifIsLaidFromTheGalleryAndChangedOnTheBench(FxRobot robot) throws Exception {
+        demo(robot, WorkStage.LAY_OUT);
+        robot.clickOn("#show-motifs").clickOn("#motif-gallery");
+        gallery(robot, "nested-arcs");
+        assertThat(motif().kind()).isEqualTo(MotifKind.ARCS);
+        assertThat(lines(Side.TOP, Stitched.NESTED_ARC)).hasSize(20);
+        type(robot, "#motif-lines", "2");
+        assertThat(lines(Side.LEFT, Stitched.NESTED_ARC)).hasSize(12);
+        type(robot, "#motif-lines", "many");
+        assertThat(read(robot, "#motif-lines-said")).contains("“many”: type a whole number from 1 to 24");
+        type(robot, "#motif-step", "3/4");
+        assertThat(((Motif.Arcs) motif()).step()).isEqualTo(0.75);
+        choose(robot, "#motif-passes", 2);
+        assertThat(lines(Side.TOP, Stitched.ARC)).allMatch(l -> l.passes() == 2 && l.returns());
+        robot.interact(bench::undo).interact(bench::undo);
+        assertThat(((Motif.Arcs) motif()).step()).isEqualTo(0.5);
+    }
+
+    @Test
+    void aMotifBringsItsTemplateAndRepeatFromTheShelf(FxRobot robot) throws Exception {
+        demo(robot, WorkStage.LAY_OUT);
+        assertThat(bench.job().template("barley-fan")).isEmpty();
+        robot.clickOn("#show-motifs").clickOn("#motif-gallery");
+        gallery(robot, "fans");
+        assertThat(motif()).isEqualTo(new Motif.Fans(3, 1));
+        assertThat(bench.job().template("barley-fan")).isPresent();
+        // Three blades of 1 1/2 reach 4 1/2: the pitch that suits them.
+        assertThat(bench.job().layout(GroupId.border(1)).wish().repeat()).isCloseTo(4.5, within(0.01));
+        assertThat(bench.plan().hasProblems()).isFalse();
+        type(robot, "#motif-blades", "9");
+        assertThat(bench.plan().findings()).anyMatch(f -> f.code().equals("motif-too-many"));
+        scrollTo(robot, "#remedy-motif-too-many");
+        robot.clickOn("#remedy-motif-too-many");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(motif()).isEqualTo(new Motif.Fans(4, 1));
+    }
+
+    @Test
+    void cornersAgreeWithTheRuns(FxRobot robot) {
+        demo(robot, WorkStage.LAY_OUT);
+        robot.clickOn("#show-motifs").clickOn("#motif-corners");
+        choose(robot, "#corner-kind", CornerDesign.Kind.MITRE_ARC);
+        assertThat(bench.plan().corners()).hasSize(4);
+        assertThat(bench.plan().run(Side.TOP).orElseThrow().division().cornerLeft())
+                .isCloseTo(3.5, within(1e-9));
+        type(robot, "#corner-feet", "2");
+        assertThat(bench.plan().run(Side.TOP).orElseThrow().division().cornerRight())
+                .isCloseTo(2, within(1e-9));
+        // The first placement of a run is the corner's at its left end.
+        robot.interact(() -> bench.placementProperty().set(null));
+        robot.interact(() -> bench.stepPlacement(1));
+        assertThat(bench.placementProperty().get().of().kind()).isEqualTo(Stitched.CORNER_ARC);
+        Slider slider = robot.lookup("#placement-slider").queryAs(Slider.class);
+        robot.interact(() -> slider.setValue(5));
+        assertThat(bench.plan()
+                        .placements(RunId.of(Side.TOP))
+                        .indexOf(bench.placementProperty().get()))
+                .isEqualTo(4);
+    }
+
+    @Test
+    void numbersAreDraggedOnTheTable(FxRobot robot) throws Exception {
+        demo(robot, WorkStage.LAY_OUT);
+        robot.clickOn("#show-motifs").clickOn("#motif-gallery");
+        gallery(robot, "nested-arcs");
+        robot.interact(() -> {
+            window.table().zoomToCorner();
+            bench.placementProperty().set(null);
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        MotifHandle step = handle("step");
+        Point to = step.place().plus(new Point(0, -0.5));
+        robot.moveTo(window.table().onScreen(step.place()))
+                .press(MouseButton.PRIMARY)
+                .moveTo(window.table().onScreen(to))
+                .release(MouseButton.PRIMARY);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(((Motif.Arcs) motif()).step()).isCloseTo(1, within(1.0 / 8));
+        MotifHandle pitch = handle("pitch");
+        robot.moveTo(window.table().onScreen(pitch.place()))
+                .press(MouseButton.PRIMARY)
+                .moveTo(window.table().onScreen(pitch.place().plus(new Point(-1.25, 0))))
+                .release(MouseButton.PRIMARY);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(bench.job().layout(GroupId.border(1)).wish().repeat()).isCloseTo(5.9, within(0.2));
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(bench.job().layout(GroupId.border(1)).wish().repeat()).isEqualTo(7);
+    }
+
+    private MotifHandle handle(String id) {
+        return bench.handles().stream()
+                .filter(h -> h.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aSideIsDesignedForItselfAndCopiedRound(FxRobot robot) throws Exception {
+        demo(robot, WorkStage.LAY_OUT);
+        robot.clickOn("#show-motifs").clickOn("#motif-alone").clickOn("#motif-gallery");
+        gallery(robot, "facing-arcs");
+        assertThat(lines(Side.TOP, Stitched.ARC)).hasSize(20);
+        assertThat(lines(Side.BOTTOM, Stitched.ARC)).hasSize(10);
+        scrollTo(robot, "#motif-copy");
+        robot.clickOn("#motif-copy");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(lines(Side.BOTTOM, Stitched.ARC)).hasSize(20);
+        assertThat(lines(Side.LEFT, Stitched.ARC)).hasSize(24);
+        assertThat(robot.lookup("#motif-copy").tryQuery()).isEmpty();
+    }
+
+    @Test
+    void anotherMotifFillsWhatTheFirstLeaves(FxRobot robot) throws Exception {
+        demo(robot, WorkStage.LAY_OUT);
+        robot.clickOn("#show-motifs").clickOn("#motif-add");
+        gallery(robot, "crosshatch");
+        Layer hatch = bench.job().layout(GroupId.border(1)).design().layers().get(1);
+        assertThat(hatch.space()).isEqualTo(Layer.Space.INSIDE);
+        int every = lines(Side.TOP, Stitched.HATCH).size();
+        assertThat(every).isGreaterThan(40);
+        scrollTo(robot, "#motif-cells");
+        choose(robot, "#motif-cells", Layer.Cells.ODD);
+        assertThat(lines(Side.TOP, Stitched.HATCH).size()).isLessThan(every);
+        scrollTo(robot, "#motif-remove");
+        robot.clickOn("#motif-remove");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(lines(Side.TOP, Stitched.HATCH)).isEmpty();
+    }
+}
