@@ -20,6 +20,7 @@ import jollyspindle.core.motif.Needs;
 import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.RingDesigner;
 import jollyspindle.core.motif.Tools;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
@@ -151,6 +152,36 @@ public final class Planner {
      */
     public static Optional<Candidate> step(WorkPlan plan, RunId id, int by) {
         return plan.group(id.group()).flatMap(group -> new CandidateFinder(group.set()).step(group.chosen(), id, by));
+    }
+
+    /**
+     * What would be stitched on a run if it were divided another way.
+     *
+     * @param plan of the job as it stands
+     * @param divided the run, without what the corners take
+     * @return in the quilt's frame; empty while nothing can be laid out
+     */
+    public static List<StitchLine> preview(WorkPlan plan, DividedRun divided) {
+        QuiltJob job = plan.job();
+        RunId id = divided.id();
+        Optional<QuiltShape> shape = plan.shape();
+        if (shape.isEmpty() || !divided.stitched()) {
+            return List.of();
+        }
+        RunFrame frame = shape.get().run(id);
+        // What the corners take is what is left of the run's length, as much at the left as it stood at.
+        double left = divided.run().left();
+        double right = frame.length() - left - divided.division().length();
+        Map<Side, RunFrame> ring = id instanceof RunId.BorderRun border
+                ? shape.get().rings().get(border.border() - 1).runs()
+                : Map.of();
+        Corners corners = id instanceof RunId.BorderRun border
+                ? job.quilt().border(border.border()).corners()
+                : Corners.MITRED;
+        RingDesigner designer = new RingDesigner(
+                job.layout(id.group()).design(), new Tools(job.templates(), job.machine()), job.tape());
+        designer.layOut(frame, divided.between(left, Math.max(0, right)), false, OptionalDouble.empty(), ring, corners);
+        return designer.laidOut(id).lines();
     }
 
     /** One job on its way to its plan. */

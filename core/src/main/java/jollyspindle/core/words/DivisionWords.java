@@ -329,6 +329,9 @@ public record DivisionWords(Words words) {
                     };
             return "two half arcs meeting " + look + ", " + against(halves.height(), rise);
         }
+        if (figure instanceof Figure.Other) {
+            return "the motif once more, as wide as the space";
+        }
         return switch (((Figure.Empty) figure).why()) {
             case OWN_MOTIF -> "room for a motif of its own";
             case CORNER -> "room for the corner's motif";

@@ -4,7 +4,11 @@ import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.Reason;
 import jollyspindle.core.division.SchoolKind;
+import jollyspindle.core.motif.Layer;
+import jollyspindle.core.motif.Motif;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.GroupPlan;
+import jollyspindle.core.plan.Planner;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.words.DivisionWords;
@@ -66,7 +70,7 @@ public final class CandidateCard extends ToggleButton {
                 2,
                 new HBox(8, kind, gap, flag),
                 title,
-                RunPicture.draw(shown, shape.run(shown.id()), palette, picture),
+                RunPicture.draw(shown, shape.run(shown.id()), lines(bench, shown), palette, picture),
                 numbers);
         for (Reason.Tone tone : List.of(Reason.Tone.WARNING, Reason.Tone.GOOD, Reason.Tone.PLAIN)) {
             String said = candidate.reasons().stream()
@@ -109,6 +113,15 @@ public final class CandidateCard extends ToggleButton {
                 + candidate.counts().map(c -> c.across() + "-" + c.down()).orElseGet(() -> candidate.runs().stream()
                         .map(r -> "" + r.division().count())
                         .collect(Collectors.joining("-")));
+    }
+
+    /** Single arcs are what the cells say; anything else is laid out to be seen. */
+    private static List<StitchLine> lines(Workbench bench, DividedRun shown) {
+        List<Layer> layers = bench.job().layout(shown.id().group()).design().layers(shown.id());
+        boolean plain = layers.size() == 1
+                && layers.get(0).edge() == Layer.Edge.SEAM
+                && layers.get(0).motif().equals(Motif.Arcs.single());
+        return plain ? List.of() : Planner.preview(bench.plan(), shown);
     }
 
     private static DividedRun shown(Candidate candidate, RunId where) {

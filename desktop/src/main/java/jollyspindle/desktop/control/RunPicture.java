@@ -5,10 +5,13 @@ import jollyspindle.core.division.Figure;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.desktop.look.Palette;
 
+import java.util.List;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 
@@ -18,6 +21,9 @@ final class RunPicture {
     /** A narrow strip is drawn no lower, in pixels. */
     private static final double LOWEST = 14;
 
+    /** More lines than this are drawn finer. */
+    private static final int MANY = 120;
+
     private RunPicture() {}
 
     /**
@@ -25,10 +31,11 @@ final class RunPicture {
      *
      * @param divided the run's cells and what stands on them
      * @param frame of the run
+     * @param lines what is stitched, in the quilt's frame; if there are none the arcs on its cells are drawn
      * @param width of the picture, in pixels
      */
-    static Canvas draw(DividedRun divided, RunFrame frame, Palette p, double width) {
-        double length = divided.division().length();
+    static Canvas draw(DividedRun divided, RunFrame frame, List<StitchLine> lines, Palette p, double width) {
+        double length = lines.isEmpty() ? divided.division().length() : frame.length();
         double scale = width / length;
         double high = Math.max(LOWEST, frame.depth() * scale);
         View view = new View(scale, 0, high + 1);
@@ -43,9 +50,16 @@ final class RunPicture {
         view.stroke(g, new Segment(new Point(0, limit), new Point(length, limit)));
         g.setLineDashes();
         view.stroke(g, new Segment(new Point(0, 0), new Point(length, 0)));
-        for (Figure figure : divided.figures()) {
-            figure(g, p, view, figure, frame);
+        if (lines.isEmpty()) {
+            for (Figure figure : divided.figures()) {
+                figure(g, p, view, figure, frame);
+            }
+            return canvas;
         }
+        g.setStroke(p.stitch());
+        g.setLineWidth(lines.size() > MANY ? 0.6 : 1.3);
+        Pose home = new Pose(frame.origin().times(-1).turned(-frame.rotation()), -frame.rotation());
+        lines.forEach(line -> view.stroke(g, line.path().posed(home)));
         return canvas;
     }
 

@@ -3,6 +3,7 @@ package jollyspindle.files.planjson;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.demo.DemoRings;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Dimension;
@@ -54,6 +55,9 @@ class PlanJsonTest {
                 found);
         names(json(demo.withQuilt(demo.quilt().with(Dimension.DEPTH_TOP, 1.5))), found);
         names(json(Rich.job()), found);
+        for (QuiltJob ring : DemoRings.all().values()) {
+            names(json(ring), found);
+        }
         assertThat(found).hasSizeGreaterThan(60);
         assertThat(found.stream()
                         .filter(name -> RunId.parse(name).isEmpty())
