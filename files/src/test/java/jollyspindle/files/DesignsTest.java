@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.demo.DemoRings;
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.motif.CornerDesign;
@@ -15,11 +16,14 @@ import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.Gallery;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.Recipe;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.files.drawing.PlanSvg;
@@ -28,16 +32,20 @@ import jollyspindle.files.json.Schemas;
 import jollyspindle.files.json.UnknownFields;
 import jollyspindle.files.packet.Packet;
 import jollyspindle.files.packet.PaperSize;
+import jollyspindle.files.recipe.RecipeFile;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -115,6 +123,33 @@ class DesignsTest {
                                 .contains(m.readings().fromLeft().text()));
             }
         }
+    }
+
+    /** A recipe goes on a quilt of another size and a strip, and brings its templates. */
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("jobs")
+    void recipesAreUsedOnOtherQuilts(String name, QuiltJob job, @TempDir Path folder) throws Exception {
+        Recipe recipe = Recipe.of(Planner.plan(job), INNER, name);
+        Path file = folder.resolve("mine" + RecipeFile.SUFFIX);
+        RecipeFile.write(file, recipe);
+        assertThat(Schemas.of("recipe").validate(JSON.readTree(Files.readAllBytes(file))))
+                .isEmpty();
+        Recipe read = RecipeFile.read(file);
+        assertThat(read).isEqualTo(recipe);
+        QuiltJob other = DemoJob.heronWeir()
+                .withTemplates(List.of())
+                .withQuilt(DemoJob.heronWeir()
+                        .quilt()
+                        .with(Dimension.BODY_TOP, 54)
+                        .with(Dimension.BODY_BOTTOM, 54)
+                        .without(Dimension.DIAGONAL_DOWN)
+                        .without(Dimension.DIAGONAL_UP)
+                        .withStrips(List.of(new Strip(
+                                "Sash", Strip.Kind.SASHING, new Point(-20, 0), 0, 40, 7, OptionalDouble.empty()))));
+        WorkPlan plan = Planner.plan(read.appliedTo(read.appliedTo(other, INNER), GroupId.strip(1)));
+        assertThat(plan.run(Side.TOP).orElseThrow().laidOut().lines()).isNotEmpty();
+        assertThat(plan.run(RunId.strip(1)).orElseThrow().laidOut().lines()).isNotEmpty();
+        assertThat(plan.findings()).noneMatch(f -> f.code().equals("no-template"));
     }
 
     @Test

@@ -1,6 +1,8 @@
 package jollyspindle.desktop.app;
 
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.plan.Recipe;
+import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.files.AtomicFile;
 import jollyspindle.files.FileTrouble;
@@ -9,6 +11,7 @@ import jollyspindle.files.job.Autosave;
 import jollyspindle.files.job.JobFile;
 import jollyspindle.files.packet.Packet;
 import jollyspindle.files.packet.PaperSize;
+import jollyspindle.files.recipe.RecipeFile;
 import jollyspindle.files.user.Settings;
 
 import java.io.IOException;
@@ -184,6 +187,46 @@ final class Filing {
         } catch (FileTrouble e) {
             tell.accept(e.getMessage());
             return false;
+        }
+    }
+
+    /** Keeps what is stitched on the chosen border or strip, to be used on other quilts. */
+    void writeRecipe() {
+        String group = Words.name(bench.groupId(), bench.job().quilt());
+        Optional<Path> chosen = asking.toWrite(
+                "Keep these motifs as a recipe",
+                fileName() + ", " + Words.decapital(group) + RecipeFile.SUFFIX,
+                "Recipes",
+                RecipeFile.SUFFIX);
+        if (chosen.isEmpty()) {
+            return;
+        }
+        Path file = ending(chosen.get(), RecipeFile.SUFFIX);
+        String name = file.getFileName().toString();
+        try {
+            RecipeFile.write(
+                    file,
+                    Recipe.of(
+                            bench.plan(),
+                            bench.groupId(),
+                            name.substring(0, name.length() - RecipeFile.SUFFIX.length())));
+            tell.accept("Written: " + file + ". Use it on any border or strip, of any size.");
+        } catch (FileTrouble e) {
+            tell.accept(e.getMessage());
+        }
+    }
+
+    void useRecipe() {
+        asking.toOpen("Use a recipe", "Recipes", RecipeFile.SUFFIX).ifPresent(this::useRecipe);
+    }
+
+    /** Stitches a recipe on the chosen border or strip. */
+    void useRecipe(Path file) {
+        try {
+            Recipe recipe = RecipeFile.read(file);
+            bench.edit("recipe " + recipe.name(), job -> recipe.appliedTo(job, bench.groupId()));
+        } catch (FileTrouble e) {
+            tell.accept(e.getMessage());
         }
     }
 

@@ -136,6 +136,10 @@ final class Menus {
                 item("Next way to come out", null, () -> bench.stepCandidate(1)),
                 item("The way before", null, () -> bench.stepCandidate(-1)),
                 item("Next school", null, () -> bench.stepSchool(1)),
+                new SeparatorMenuItem(),
+                item("Keep these motifs as a recipe…", null, filing::writeRecipe),
+                item("Use a recipe here…", null, filing::useRecipe),
+                new SeparatorMenuItem(),
                 item(
                         "Follow the best way again",
                         null,

@@ -1,0 +1,2 @@
+/** Designs on their own, to be used on other quilts. */
+package jollyspindle.files.recipe;
