@@ -1,0 +1,125 @@
+package jollyspindle.core.words;
+
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.demo.DemoRings;
+import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.motif.CornerDesign;
+import jollyspindle.core.motif.Motif;
+import jollyspindle.core.motif.Obstacle;
+import jollyspindle.core.motif.Preset;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.plan.Planner;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.Side;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+class MotifWordsTest {
+
+    private static final MotifWords WORDS = new MotifWords(new Words(TapeScale.SIXTEENTHS));
+
+    static Stream<Arguments> motifs() {
+        return Stream.of(
+                Arguments.of(Motif.Arcs.single(), "arcs"),
+                Arguments.of(
+                        new Motif.Arcs(Motif.Inner.LOWERED, 3, 0.5, List.of(), Optional.empty(), 2),
+                        "arcs, 3 lines, each 1/2 lower, stitched twice"),
+                Arguments.of(
+                        new Motif.Arcs(Motif.Inner.PARALLEL, 2, 1, List.of(), Optional.of("x"), 3),
+                        "arcs of two sizes in turn, 2 lines, each 1 inside, the same distance everywhere, stitched three"
+                                + " times"),
+                Arguments.of(
+                        new Motif.FacingArcs(
+                                Motif.Facing.CROWNS,
+                                OptionalDouble.empty(),
+                                OptionalDouble.of(0.75),
+                                false,
+                                false,
+                                Optional.empty(),
+                                1),
+                        "arcs from both edges, crown to crown, a small diamond between"),
+                Arguments.of(new Motif.Sails(1, 0.5), "sails, 1 echo 1/2 apart"),
+                Arguments.of(new Motif.Fans(4, 2), "fans of 4 blades, 2 rows"),
+                Arguments.of(new Motif.Fans(1, 1), "fans of 1 blade"),
+                Arguments.of(
+                        new Motif.Circles(0, 3, Motif.Turning.SAME, true),
+                        "a chain of circles, each once and a half round, a curl inside"),
+                Arguments.of(new Motif.Serpentine(2, true), "a serpentine, 2 a repeat, mirrored"),
+                Arguments.of(
+                        new Motif.Chevrons(Motif.Points.BOXES, OptionalDouble.empty(), 0.5, 2, 0.25),
+                        "boxes, rounded, 2 lines 1/4 apart"),
+                Arguments.of(new Motif.StraightLines(6, Math.PI / 2), "straight lines across, 6 a repeat"),
+                Arguments.of(new Motif.StraightLines(4, Math.PI / 3), "straight lines at 60°, 4 a repeat"),
+                Arguments.of(new Motif.Crosshatch(0.75, Math.PI / 4, true), "curved crosshatch 3/4 apart"));
+    }
+
+    @ParameterizedTest
+    @MethodSource("motifs")
+    void saysWhatAMotifIs(Motif motif, String said) {
+        assertThat(WORDS.text(motif)).isEqualTo(said);
+    }
+
+    static Stream<Arguments> obstacles() {
+        return Stream.of(
+                Arguments.of(new Obstacle.NoTool(Obstacle.Need.FAN, 0), "It needs a fan template", true),
+                Arguments.of(new Obstacle.NoTool(Obstacle.Need.ARC, 3.5), "that stitches radius 3 1/2", true),
+                Arguments.of(new Obstacle.TooHigh(0.25), "1/4 past where nothing may be stitched", true),
+                Arguments.of(new Obstacle.TooFar(9, 8), "9 is asked for, 8 is the most", true),
+                Arguments.of(new Obstacle.TooMany(5, 3), "5 lines don't go in, there is room for 3", true),
+                Arguments.of(new Obstacle.TooClose(0.125, 0.25), "1/4 is the least", true),
+                Arguments.of(new Obstacle.TooRound(4, 4.75), "From radius 4 3/4 on it stays inside", true),
+                Arguments.of(new Obstacle.NoSpace(), "no such space", true),
+                Arguments.of(new Obstacle.FansApart(16, 7.5), "16 apart, too far for arcs of radius 7 1/2", false),
+                Arguments.of(new Obstacle.Pinched(0.1875), "the narrowest gap is 3/16", false),
+                Arguments.of(new Obstacle.HatchLikeEcho(0.5), "one texture", false),
+                Arguments.of(new Obstacle.Parity(true), "an odd count", false));
+    }
+
+    @ParameterizedTest
+    @MethodSource("obstacles")
+    void saysWhatIsTheMatter(Obstacle obstacle, String said, boolean stops) {
+        assertThat(WORDS.text(obstacle)).contains(said).endsWith(".");
+        assertThat(obstacle.stops()).isEqualTo(stops);
+    }
+
+    @Test
+    void everyPresetAndCornerHasItsOwnName() {
+        assertThat(Preset.all().stream().map(MotifWords::name)).doesNotHaveDuplicates();
+        assertThat(Stream.of(CornerDesign.Kind.values()).map(MotifWords::name)).doesNotHaveDuplicates();
+    }
+
+    /** From how the template lay before: moved on along a side, a quarter turn where the next one starts. */
+    @Test
+    void turnsAreToldFromHowTheTemplateLay() {
+        WorkPlan plan = Planner.plan(DemoJob.heronWeir());
+        List<Placement> top = plan.placements(RunId.of(Side.TOP));
+        Placement right = plan.placements(RunId.of(Side.RIGHT)).get(0);
+        assertThat(PlacementWords.turned(top.get(1), top.get(0))).isEqualTo("as it lay, moved on");
+        assertThat(PlacementWords.turned(right, top.get(top.size() - 1)))
+                .isEqualTo("turned a quarter turn to the right from how it lay");
+        PlacementWords words = new PlacementWords(new Words(TapeScale.SIXTEENTHS));
+        assertThat(words.lying(plan.job(), right, Optional.of(top.get(0))))
+                .startsWith("Template a quarter turn to the right")
+                .contains("crown to the outer edge", "the bulging edge");
+        QuiltJob lanterns = DemoRings.all().get("ring-lanterns");
+        WorkPlan facing = Planner.plan(lanterns);
+        List<Placement> all = facing.placements(RunId.of(Side.TOP));
+        Placement far = all.stream()
+                .filter(p -> p.of().number() > 10 && p.of().layer() == 1)
+                .findFirst()
+                .orElseThrow();
+        assertThat(words.lying(lanterns, far, Optional.of(all.get(all.indexOf(far) - 1))))
+                .contains("crown to the seam", "turned right round");
+    }
+}
