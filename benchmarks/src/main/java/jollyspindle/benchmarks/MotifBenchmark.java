@@ -49,6 +49,7 @@ public class MotifBenchmark {
         "facing-arcs",
         "egg-and-dart",
         "two-to-one",
+        "overlapping",
         "sails",
         "fans",
         "hanging-fans",

@@ -594,7 +594,8 @@ public final class CandidateFinder {
         if (all.stream().anyMatch(r -> r.school() instanceof School.HalfSteps)) {
             reasons.add(new Reason.HalvesAtCorners());
         } else if (all.stream().allMatch(r -> r.end().isEmpty())) {
-            reasons.add(new Reason.ValleysAtCorners());
+            double feet = all.stream().mapToDouble(r -> r.run().left()).max().orElse(0);
+            reasons.add(feet > 0 ? new Reason.CornerArcs(feet) : new Reason.ValleysAtCorners());
         }
         all.stream()
                 .filter(r -> r.school() instanceof School.ByIncrements)

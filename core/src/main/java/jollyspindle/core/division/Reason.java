@@ -46,6 +46,18 @@ public sealed interface Reason {
     }
 
     /**
+     * The corners' arcs take the ends of the runs.
+     *
+     * @param feet how far from the corner the runs' first valleys stand, in inches
+     */
+    record CornerArcs(double feet) implements Reason {
+        @Override
+        public Tone tone() {
+            return Tone.PLAIN;
+        }
+    }
+
+    /**
      * How much the mean repeat differs from the wanted one.
      *
      * @param inches over 0 if it is longer

@@ -680,7 +680,7 @@ public sealed interface Finding {
         if (obstacle.stops()) {
             return Severity.PROBLEM;
         }
-        return obstacle instanceof Obstacle.Pinched ? Severity.NOTE : Severity.WARNING;
+        return obstacle instanceof Obstacle.Note ? Severity.NOTE : Severity.WARNING;
     }
 
     /** {@code no-tool}, {@code too-high}. */

@@ -263,6 +263,10 @@ final class ArcRow {
                 rise = radius - (arc.segment().radius() - arc.segment().height());
             }
         }
+        if (rise > arc.segment().height() - 1e-9) {
+            laying.obstacle(new Obstacle.TooFar(rise, arc.segment().height()));
+            return;
+        }
         if (rise <= 1e-6 || radius <= 0) {
             laying.obstacle(new Obstacle.TooMany(asked, which));
             return;

@@ -57,6 +57,7 @@ final class CirclesLayout {
             return;
         }
         List<Figure> figures = space.divided();
+        List<Double> middles = new ArrayList<>();
         int circles = 0;
         for (int i = 0; i < figures.size(); i++) {
             Cell cell = figures.get(i).cell();
@@ -68,6 +69,12 @@ final class CirclesLayout {
                 continue;
             }
             circle(tool, new Point(cell.middle(), space.room() / 2), ++circles, i);
+            middles.add(cell.middle());
+        }
+        if (middles.size() > 1) {
+            double between = middles.get(1) - middles.get(0) - 2 * radius;
+            laying.obstacle(
+                    new Obstacle.Chain(2 * radius, between, middles.get(0) - radius, space.room() / 2 - radius));
         }
     }
 

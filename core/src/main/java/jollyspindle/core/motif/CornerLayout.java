@@ -128,6 +128,16 @@ final class CornerLayout {
         }
     }
 
+    /** How far the crown of what stands astride the mitre is from the inner corner, in inches. */
+    Optional<Double> crown() {
+        boolean astride = design.kind() == CornerDesign.Kind.MITRE_ARC || design.kind() == CornerDesign.Kind.TURNED;
+        return astride
+                ? sewing.lines().stream()
+                        .findFirst()
+                        .map(l -> l.path().curves().get(0).at(0.5).distance(space.inner()))
+                : Optional.empty();
+    }
+
     private Optional<Tool.Round> tool() {
         if (arc.isEmpty()) {
             obstacles.add(new Obstacle.NoTool(Obstacle.Need.ARC, 0));

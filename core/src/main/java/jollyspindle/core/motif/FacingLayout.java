@@ -67,6 +67,10 @@ final class FacingLayout {
             laying.obstacle(new Obstacle.TooFar(span, ArcFit.widest(other.get(), laying.machine())));
             return;
         }
+        if (motif.facing() == Motif.Facing.OVERLAPPING) {
+            overlapping(other.get(), figures);
+            return;
+        }
         double left = space.room()
                 - first.get().fit().segment().height()
                 - facing.get().segment().height();
@@ -86,6 +90,23 @@ final class FacingLayout {
         if (motif.crownLines() || motif.valleyLines()) {
             lines(figures);
         }
+    }
+
+    /** Both rows on one edge: the second goes from crown to crown, with half arcs at both ends. */
+    private void overlapping(ArcTemplate template, List<Figure> figures) {
+        near = new ArcRow(laying, 0, motif.passes());
+        for (int i = 0; i < figures.size(); i++) {
+            near.lay(figures.get(i), i);
+        }
+        near.enclose();
+        ArcRow second = new ArcRow(laying, 0, motif.passes());
+        second.numberFrom(near.done().size());
+        for (int i = 0; i < figures.size(); i++) {
+            if (figures.get(i) instanceof Figure.WholeArc arc) {
+                halfStep(second, template, figures, i, arc.cell());
+            }
+        }
+        second.enclose();
     }
 
     /** The row on the other edge, seen from there. */
@@ -113,17 +134,7 @@ final class FacingLayout {
                     facing(row, template, from, middle, i);
                     facing(row, template, middle, to, i);
                 }
-                case HALF_STEP -> {
-                    if (i == 0) {
-                        halfFacing(row, template, new Cell(Cell.Kind.HALF, from, middle), true, i);
-                    }
-                    // From the crown opposite to the next one; none across an odd space or the run's end.
-                    if (i + 1 < cells.size() && cells.get(i + 1) instanceof Figure.WholeArc next) {
-                        facing(row, template, middle, next.cell().middle(), i);
-                    } else if (i + 1 == cells.size()) {
-                        halfFacing(row, template, new Cell(Cell.Kind.HALF, middle, to), false, i);
-                    }
-                }
+                case HALF_STEP, OVERLAPPING -> halfStep(row, template, cells, i, arc.cell());
             }
         }
         row.enclose();
@@ -146,9 +157,27 @@ final class FacingLayout {
     private void facing(ArcRow row, ArcTemplate template, double from, double to, int index) {
         ArcFit.of(template, laying.machine(), to - from, space.room(), space.clearance())
                 .ifPresentOrElse(
-                        fit -> row.whole(template, fit, from, to, index),
+                        fit -> {
+                            if (fit.overRoom() + row.base() > 1e-9) {
+                                laying.obstacle(new Obstacle.TooHigh(fit.overRoom() + row.base()));
+                            }
+                            row.whole(template, fit, from, to, index);
+                        },
                         () -> laying.obstacle(
                                 new Obstacle.TooFar(to - from, ArcFit.widest(template, laying.machine()))));
+    }
+
+    /** From a cell's middle to the next one's; none across an odd space, and half an arc at each end of the run. */
+    private void halfStep(ArcRow row, ArcTemplate template, List<Figure> cells, int i, Cell cell) {
+        double middle = cell.middle();
+        if (i == 0) {
+            halfFacing(row, template, new Cell(Cell.Kind.HALF, cell.from(), middle), true, i);
+        }
+        if (i + 1 < cells.size() && cells.get(i + 1) instanceof Figure.WholeArc next) {
+            facing(row, template, middle, next.cell().middle(), i);
+        } else if (i + 1 == cells.size()) {
+            halfFacing(row, template, new Cell(Cell.Kind.HALF, middle, cell.to()), false, i);
+        }
     }
 
     private void halfFacing(ArcRow row, ArcTemplate template, Cell cell, boolean fromCrown, int index) {
@@ -183,35 +212,46 @@ final class FacingLayout {
                 laying.obstacle(new Obstacle.TooFar(inset, valley - a.crownAlong()));
                 continue;
             }
-            diamond(number, a.template(), a.segment().radius(), left, low, right, high);
+            diamond(number, a, b, List.of(left, low, right, high));
         }
     }
 
-    private void diamond(
-            int number, ArcTemplate template, double radius, Point left, Point low, Point right, Point high) {
-        List<Point> corners = List.of(left, low, right, high);
-        Point middle = new Point(low.x(), left.y());
+    /** Each half is stitched with the template of the arc it stands beside. */
+    private void diamond(int number, ArcRow.Done a, ArcRow.Done b, List<Point> corners) {
+        Point middle = new Point(corners.get(1).x(), corners.get(0).y());
         List<Curve> sides = new ArrayList<>();
-        List<Mark> marks = new ArrayList<>();
         for (int i = 0; i < 4; i++) {
-            Optional<Arc> side = ArcsBetween.bulgingTowards(corners.get(i), corners.get((i + 1) % 4), radius, middle);
+            ArcRow.Done beside = i == 0 || i == 3 ? a : b;
+            double radius = beside.segment().radius();
+            Point from = corners.get(i);
+            Point to = corners.get((i + 1) % 4);
+            Optional<Arc> side = ArcsBetween.bulgingTowards(from, to, radius, middle);
             if (side.isEmpty()) {
-                laying.obstacle(new Obstacle.TooFar(corners.get(i).distance(corners.get((i + 1) % 4)), 2 * radius));
+                laying.obstacle(new Obstacle.TooFar(from.distance(to), 2 * radius));
                 return;
             }
-            sides.add(space.placed(side.get()));
-            marks.add(laying.marker()
-                    .next(
-                            Mark.Kind.TIP,
-                            space.place(corners.get(i).x(), corners.get(i).y()),
-                            Mark.Stage.STITCHED));
+            Arc placed = space.placed(side.get());
+            double inside = space.region().within(Path.of(placed)).stream()
+                    .mapToDouble(Path::length)
+                    .sum();
+            if (Math.abs(inside - placed.length()) > 1e-6) {
+                // Where its ends would turn beyond the upright and the level through them, it bulges out.
+                Point way = to.minus(from);
+                double steep =
+                        Math.min(Math.abs(way.unit().x()), Math.abs(way.unit().y()));
+                laying.obstacle(new Obstacle.TooRound(radius, from.distance(to) / (2 * steep)));
+                return;
+            }
+            sides.add(placed);
         }
-        Tool tool = Tool.Round.of(template, laying.machine());
+        List<Mark> marks = corners.stream()
+                .map(c -> laying.marker().next(Mark.Kind.TIP, space.place(c.x(), c.y()), Mark.Stage.STITCHED))
+                .toList();
         for (int i = 0; i < 4; i++) {
-            laying.stitch(
+            laying.sewing.stitch(
                     Sewing.Naming.of(Stitched.DIAMOND, number, i + 1),
                     sides.get(i),
-                    tool,
+                    Tool.Round.of((i == 0 || i == 3 ? a : b).template(), laying.machine()),
                     new Registration.FootOnBothMarks(),
                     Spot.at(marks.get(i)),
                     Spot.at(marks.get((i + 1) % 4)),

@@ -29,6 +29,8 @@ final class FansLayout {
     private final Motif.Fans motif;
     private final List<Path> covered = new ArrayList<>();
     private int fans;
+    private int swivels;
+    private int most;
 
     FansLayout(Laying laying, Motif.Fans motif) {
         this.laying = laying;
@@ -61,6 +63,14 @@ final class FansLayout {
         }
         List<Point> row =
                 new ArrayList<>(pivots.stream().map(x -> new Point(x, 0)).toList());
+        rows(used, radius, row);
+        if (swivels > 0) {
+            laying.obstacle(new Obstacle.Swivels(radius, most, swivels));
+        }
+    }
+
+    private void rows(List<Tool.Round> used, double radius, List<Point> first) {
+        List<Point> row = first;
         for (int r = 2; r <= motif.rows(); r++) {
             row = next(row, radius);
             if (row.isEmpty() || row.get(0).y() + used.get(0).stitched() > space.room()) {
@@ -133,6 +143,9 @@ final class FansLayout {
                 }
                 // Up one blade, a tap on the fan before, down the next.
                 Path way = climbing ? piece : piece.reversed();
+                int turns = (int) Math.ceil(piece.length() / blade.stitched() / blade.usable() - 1e-9) - 1;
+                swivels += turns;
+                most = Math.max(most, turns);
                 laying.sewing.stitch(
                         Sewing.Naming.of(Stitched.BLADE, fans, b + 1),
                         way.curves().get(0),

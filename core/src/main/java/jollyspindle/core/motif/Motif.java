@@ -74,7 +74,9 @@ public sealed interface Motif {
         /** Offset by half a repeat: a crown faces a valley. */
         HALF_STEP,
         /** Two small ones face one large. */
-        TWO_TO_ONE
+        TWO_TO_ONE,
+        /** Both rows on the same edge, the second offset by half a repeat, so that they overlap. */
+        OVERLAPPING
     }
 
     /**

@@ -64,12 +64,7 @@ public sealed interface Obstacle {
      *
      * @param gap the narrowest, measured square to them
      */
-    record Pinched(double gap) implements Obstacle {
-        @Override
-        public boolean stops() {
-            return false;
-        }
-    }
+    record Pinched(double gap) implements Note {}
 
     /**
      * The hatching is as far apart as the echoes beside it, so that both read as one texture.
@@ -113,4 +108,46 @@ public sealed interface Obstacle {
             return false;
         }
     }
+
+    /** Something worth knowing that is in nobody's way. */
+    sealed interface Note extends Obstacle {
+        @Override
+        default boolean stops() {
+            return false;
+        }
+    }
+
+    /**
+     * How far the needle goes along the seam from one echo to the next.
+     *
+     * @param spacing of the echoes, square to them
+     * @param walk between their feet
+     */
+    record Walk(double spacing, double walk) implements Note {}
+
+    /**
+     * How often the template is turned about its pivot part-way.
+     *
+     * @param blade radius of the largest blade
+     * @param each how often for that blade
+     * @param all how often on the run
+     */
+    record Swivels(double blade, int each, int all) implements Note {}
+
+    /**
+     * How a chain of circles comes out.
+     *
+     * @param diameter of each
+     * @param gap between neighbours
+     * @param end from the last to the run's end
+     * @param edge from each to both edges
+     */
+    record Chain(double diameter, double gap, double end, double edge) implements Note {}
+
+    /**
+     * On a quilt that isn't square the corners differ.
+     *
+     * @param by how much further one crown stands out than another
+     */
+    record CornersDiffer(double by) implements Note {}
 }

@@ -21,6 +21,7 @@ public record Preset(String code, Motif motif, Layer.Edge edge) {
             onSeam("facing-arcs", facing(Motif.Facing.CROWNS)),
             onSeam("egg-and-dart", facing(Motif.Facing.HALF_STEP)),
             onSeam("two-to-one", facing(Motif.Facing.TWO_TO_ONE)),
+            onSeam("overlapping", facing(Motif.Facing.OVERLAPPING)),
             onSeam("sails", new Motif.Sails(3, SPACING)),
             onSeam("fans", new Motif.Fans(3, 1)),
             new Preset("hanging-fans", new Motif.Fans(3, 1), Layer.Edge.OUTSIDE),

@@ -20,6 +20,7 @@ import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
@@ -345,6 +346,7 @@ public final class RingDesigner {
 
     /** Lays all corners out, once the runs are. */
     public void layOutCorners(Map<Side, RunFrame> ring, Corners meeting, double repeat) {
+        List<Double> crowns = new ArrayList<>();
         for (Side side : Side.values()) {
             CornerDesign wanted = design.corner(side);
             RunFrame left = ring.get(side);
@@ -365,8 +367,15 @@ public final class RingDesigner {
                     divided.get(right.id()).division());
             corner.lay(feet(design, wanted, tools, ring, repeat), free());
             corner.obstacles().forEach(o -> told.add(new Told(left.id(), 0, o)));
+            corner.crown().ifPresent(crowns::add);
             corners.put(
                     side, new Corner(left.id(), wanted, List.copyOf(corner.lines()), List.copyOf(corner.placements())));
+        }
+        if (crowns.size() > 1) {
+            double apart = Collections.max(crowns) - Collections.min(crowns);
+            if (apart > 1.0 / 64) {
+                told.add(new Told(ring.get(Side.TOP).id(), 0, new Obstacle.CornersDiffer(apart)));
+            }
         }
     }
 

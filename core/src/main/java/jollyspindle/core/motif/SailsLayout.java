@@ -103,6 +103,9 @@ final class SailsLayout {
         if (room < motif.echoes()) {
             laying.obstacle(new Obstacle.TooMany(motif.echoes(), Math.max(0, room)));
         }
+        if (motif.echoes() > 0 && sail.number() == 1) {
+            laying.obstacle(new Obstacle.Walk(motif.spacing(), sail.walk()));
+        }
         StitchLine before = sail.line();
         double fromEdge = motif.spacing() - laying.machine().footRadius();
         if (fromEdge < 0 && motif.echoes() > 0) {

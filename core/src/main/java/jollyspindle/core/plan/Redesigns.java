@@ -74,6 +74,9 @@ final class Redesigns {
     }
 
     private static Optional<Design> corner(Design design, RingDesigner.Told told) {
+        if (!told.obstacle().stops()) {
+            return Optional.empty();
+        }
         CornerDesign corner = design.corner(told.run().side().orElseThrow());
         if (told.obstacle() instanceof Obstacle.TooMany many && many.room() >= 1) {
             return Optional.of(design.withCorner(corner.withLines(many.room())));

@@ -260,6 +260,9 @@ public record DivisionWords(Words words) {
             return words.length(ends.width()) + " at each end"
                     + (ends.aside() ? ", little enough to leave" : ": " + ends(ends));
         }
+        if (reason instanceof Reason.CornerArcs arcs) {
+            return "the corners' arcs take " + words.length(arcs.feet()) + " at each end";
+        }
         if (reason instanceof Reason.ValleysAtCorners) {
             return "a valley at each corner";
         }

@@ -38,6 +38,7 @@ public record MotifWords(Words words) {
             case "facing-arcs" -> "Arcs crown to crown";
             case "egg-and-dart" -> "Egg and dart";
             case "two-to-one" -> "Two small to one large";
+            case "overlapping" -> "Overlapping arcs";
             case "fans" -> "Fans, upright";
             case "hanging-fans" -> "Fans, hanging";
             case "peaks" -> "Peaks";
@@ -88,6 +89,7 @@ public record MotifWords(Words words) {
                         case CROWNS -> "arcs from both edges, crown to crown";
                         case HALF_STEP -> "arcs from both edges, half a repeat offset";
                         case TWO_TO_ONE -> "arcs from both edges, two small to one large";
+                        case OVERLAPPING -> "two rows of arcs on one edge, overlapping by half";
                     }
                     + (facing.inset().isPresent() ? ", a small diamond between" : "")
                     + passes(facing.passes());
@@ -219,6 +221,24 @@ public record MotifWords(Words words) {
         if (obstacle instanceof Obstacle.TooClose close) {
             return "Lines " + words.length(close.spacing()) + " apart are closer than the foot can be led: "
                     + words.length(close.least()) + " is the least.";
+        }
+        if (obstacle instanceof Obstacle.Walk walk) {
+            return "Echoes " + words.length(walk.spacing()) + " apart: from one to the next the needle walks "
+                    + words.length(walk.walk()) + " along the seam.";
+        }
+        if (obstacle instanceof Obstacle.Swivels swivels) {
+            return "The slots are too short for the whole sweep: the template is swivelled about its pivot, "
+                    + Words.count(swivels.each(), "time") + " for a blade of " + words.length(swivels.blade()) + ", "
+                    + Words.count(swivels.all(), "time") + " on this run.";
+        }
+        if (obstacle instanceof Obstacle.Chain chain) {
+            return "Circles of " + words.length(chain.diameter()) + ", " + words.length(chain.gap()) + " apart, "
+                    + words.length(chain.end()) + " from the run's ends, " + words.length(chain.edge())
+                    + " from both edges.";
+        }
+        if (obstacle instanceof Obstacle.CornersDiffer differ) {
+            return "The quilt isn't square, so each corner is fitted by itself: their crowns differ by up to "
+                    + words.difference(differ.by()) + ".";
         }
         if (obstacle instanceof Obstacle.TooRound round) {
             return "An arc of radius " + words.length(round.radius()) + " bulges out of its space. From radius "

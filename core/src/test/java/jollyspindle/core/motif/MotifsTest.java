@@ -1,11 +1,13 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.School;
 import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Crossings;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -30,6 +32,7 @@ import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
+import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.Guide;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -48,6 +51,7 @@ import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -621,6 +625,230 @@ class MotifsTest {
         Remedy.Redesign remedy = (Remedy.Redesign) told.remedy().orElseThrow();
         WorkPlan better = Planner.plan(plan.job().editing(remedy.group(), l -> l.with(remedy.design())));
         assertThat(better.findings()).noneMatch(f -> f.code().equals("motif-hatch-like-echo"));
+    }
+
+    /** Offset by half a repeat, half circles 4 wide in a 4 strip cross at √3 (derived). */
+    @Test
+    void halfCirclesOffsetByHalfCrossAtTheirRoot() {
+        Motif motif = new Motif.FacingArcs(
+                Motif.Facing.OVERLAPPING,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                false,
+                false,
+                Optional.empty(),
+                1);
+        WorkPlan plan = Planner.plan(job(
+                        quilt(40, 40, 40, 40, 4, Corners.MITRED).with(Dimension.RESERVE, 0.0),
+                        Design.of(with(motif, "half-moon")),
+                        4)
+                .withMachine(new Machine(0.25))
+                .choosing(even(10)));
+        check(plan);
+        RunPlan top = plan.run(Side.TOP).orElseThrow();
+        Curve low =
+                line(top.laidOut().lines(), Stitched.ARC, 3, 0).path().curves().get(0);
+        List<Double> heights = top.laidOut().lines().stream()
+                .filter(l -> l.number() > 10)
+                .flatMap(l -> Crossings.of(low, l.path().curves().get(0)).stream())
+                .map(x -> low.at(x.onFirst())
+                        .minus(top.frame().origin())
+                        .dot(top.frame().outward()))
+                .toList();
+        assertThat(heights).hasSize(2).allSatisfy(h -> assertThat(h).isCloseTo(Math.sqrt(3), within(1e-9)));
+        // A 2-wide half circle fits under the crossing exactly tangent: it touches both, and crosses neither.
+        Curve second = top.laidOut().lines().stream()
+                .filter(l -> l.number() > 10)
+                .map(l -> l.path().curves().get(0))
+                .filter(c -> Crossings.of(low, c).size() == 1
+                        && c.at(0.5).x() > low.at(0.5).x())
+                .findFirst()
+                .orElseThrow();
+        Point between = ((Arc) low).centre().midpoint(((Arc) second).centre());
+        Arc small = new Arc(between, 1, 0, Math.PI);
+        assertThat(Crossings.of(low, small)).hasSize(1);
+        assertThat(Crossings.of(second, small)).hasSize(1);
+    }
+
+    /** True parallels keep their distance everywhere, lowered ones only at the crown; JTS measures. */
+    @Test
+    void parallelEchoesKeepTheirDistance() {
+        Template four = StarterShelf.template("orchard-hill");
+        Template three = four.withId("three").withName("Three").resized(3);
+        QuiltJob job = square(
+                        Design.of(with(
+                                new Motif.Arcs(Motif.Inner.PARALLEL, 2, 1, List.of(), Optional.empty(), 1),
+                                "orchard-hill")),
+                        7)
+                .withMachine(new Machine(0.25))
+                .withTemplates(List.of(four, three));
+        WorkPlan plan = Planner.plan(job);
+        check(plan);
+        List<StitchLine> lines = plan.run(Side.TOP).orElseThrow().laidOut().lines();
+        LineString outer = flat(line(lines, Stitched.ARC, 2, 0).path());
+        Path echo = line(lines, Stitched.ECHO, 2, 1).path();
+        for (int i = 1; i < 10; i++) {
+            Point p = echo.curves().get(0).at(i / 10.0);
+            assertThat(outer.distance(JTS.createPoint(new Coordinate(p.x(), p.y()))))
+                    .isCloseTo(1, within(1e-3));
+        }
+        // Without a template of that radius it is told what is missing.
+        Finding missing = Planner.plan(job.withTemplates(List.of(four))).findings().stream()
+                .filter(f -> f.code().equals("motif-no-tool"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(((Finding.MotifTrouble) missing).obstacle()).isEqualTo(new Obstacle.NoTool(Obstacle.Need.ARC, 3));
+    }
+
+    /** Lines on lines: the echo's template lies with something on the line before, a foot's radius plus that away. */
+    @Test
+    void hollowTemplatesAreLaidOnTheLineBefore() {
+        Motif motif = new Motif.Arcs(Motif.Inner.SHIFTED, 2, 0.75, List.of(), Optional.empty(), 1);
+        WorkPlan plan =
+                Planner.plan(square(Design.of(with(motif, "quiet-cove")), 6).withMachine(new Machine(0.25)));
+        check(plan);
+        assertThat(plan.placements(RunId.of(Side.TOP)).stream()
+                        .filter(p -> p.of().kind() == Stitched.ECHO)
+                        .map(Placement::registration))
+                .isNotEmpty()
+                .allSatisfy(r ->
+                        assertThat(((Registration.OnStitching) r).fromEdge()).isCloseTo(0.5, within(1e-9)));
+    }
+
+    @Test
+    void chosenRisesAreStitched() {
+        Motif motif = new Motif.Arcs(Motif.Inner.LOWERED, 3, 0.5, List.of(1.5, 0.75), Optional.empty(), 2);
+        WorkPlan plan = Planner.plan(square(Design.of(with(motif, "orchard-hill")), 7));
+        check(plan);
+        RunPlan top = plan.run(Side.TOP).orElseThrow();
+        List<StitchLine> lines = top.laidOut().lines();
+        for (int line = 1; line <= 2; line++) {
+            Point crown = line(lines, Stitched.NESTED_ARC, 1, line)
+                    .path()
+                    .curves()
+                    .get(0)
+                    .at(0.5);
+            assertThat(crown.minus(top.frame().origin()).dot(top.frame().outward()))
+                    .isCloseTo(line == 1 ? 1.5 : 0.75, within(1e-9));
+        }
+        assertThat(lines).allMatch(StitchLine::returns);
+        // Nested lines are found by the crown, which is marked once the first ones are stitched.
+        assertThat(top.laidOut().marks())
+                .filteredOn(m -> m.kind() == Mark.Kind.CROWN)
+                .hasSize(top.division().count())
+                .allMatch(m -> m.stage() == Mark.Stage.STITCHED && m.by() == Mark.MarkedBy.CHALK);
+    }
+
+    @Test
+    void oneSideAndOneCornerCanBeTheirOwn() {
+        Layer arcs = with(Motif.Arcs.single(), "orchard-hill");
+        Layer fans = with(new Motif.Fans(3, 1), "barley-fan");
+        Design design = Design.of(arcs)
+                .withRun(RunId.of(Side.LEFT), List.of(fans))
+                .withCorner(Side.TOP, CornerDesign.of(CornerDesign.Kind.TURNED));
+        WorkPlan plan = Planner.plan(square(design, 6));
+        check(plan);
+        assertThat(plan.run(Side.LEFT).orElseThrow().laidOut().lines()).allMatch(l -> l.kind() == Stitched.BLADE);
+        assertThat(plan.run(Side.RIGHT).orElseThrow().laidOut().lines()).allMatch(l -> l.kind() == Stitched.ARC);
+        assertThat(plan.corners()).extracting(RingDesigner.Corner::run).containsExactly(RunId.of(Side.TOP));
+        Design round = design.copiedRound(RunId.of(Side.LEFT));
+        assertThat(round.main()).isEqualTo(fans);
+        assertThat(round.sides()).isEmpty();
+        assertThat(design.withRun(RunId.of(Side.LEFT), List.of(arcs)).sides()).isEmpty();
+    }
+
+    @Test
+    void cornersOfALeaningQuiltAreFittedOneByOne() {
+        Design design = Design.of(with(Motif.Arcs.single(), "orchard-hill"))
+                .withCorner(CornerDesign.of(CornerDesign.Kind.MITRE_ARC));
+        Quilt leaning = quilt(60, 80, 60, 80, 7, Corners.MITRED)
+                .with(Dimension.DIAGONAL_DOWN, 101)
+                .with(Dimension.DIAGONAL_UP, 99);
+        WorkPlan plan = Planner.plan(job(leaning, design, 6));
+        check(plan);
+        Obstacle.CornersDiffer told = plan.findings().stream()
+                .filter(f -> f.code().equals("corner-corners-differ"))
+                .map(f -> (Obstacle.CornersDiffer) ((Finding.CornerTrouble) f).obstacle())
+                .findFirst()
+                .orElseThrow();
+        List<Double> out = plan.corners().stream()
+                .map(c -> c.lines()
+                        .get(0)
+                        .path()
+                        .curves()
+                        .get(0)
+                        .at(0.5)
+                        .distance(plan.shape().orElseThrow().run(c.run()).origin()))
+                .toList();
+        assertThat(told.by())
+                .isCloseTo(Collections.max(out) - Collections.min(out), within(1e-9))
+                .isGreaterThan(1.0 / 64);
+    }
+
+    /** What is its own mirror image looks so on a mirrored quilt. */
+    @Property(tries = 60)
+    void mirroredQuiltsGetMirroredPlans(
+            @ForAll("symmetric") Motif motif,
+            @ForAll @DoubleRange(min = 30, max = 80) double top,
+            @ForAll @DoubleRange(min = 30, max = 80) double left,
+            @ForAll @DoubleRange(min = 0, max = 0.4) double uneven) {
+        Design design =
+                Design.of(Needs.template(motif) == Obstacle.Need.ARC ? with(motif, "orchard-hill") : Layer.of(motif));
+        WorkPlan plan = Planner.plan(job(quilt(top, left, top, left + uneven, 8, Corners.MITRED), design, 6));
+        WorkPlan mirror = Planner.plan(job(quilt(top, left + uneven, top, left, 8, Corners.MITRED), design, 6));
+        for (RunPlan run : plan.runs()) {
+            Side side = run.id().side().orElseThrow();
+            Side there = side.isAcross() ? side : side.opposite();
+            RunPlan other = mirror.run(there).orElseThrow();
+            // Which of two equally good ways comes first may differ; the same way must look the same.
+            List<Cell> cells = run.division().cells();
+            List<Cell> others = other.division().cells();
+            boolean same = cells.size() == others.size();
+            for (int i = 0; same && i < cells.size(); i++) {
+                same = Math.abs(cells.get(i).to() - others.get(i).to()) < 1e-9;
+            }
+            if (!same) {
+                continue;
+            }
+            assertThat(other.laidOut().lines()).hasSameSizeAs(run.laidOut().lines());
+            for (StitchLine line : run.laidOut().lines()) {
+                Point middle = line.path().curves().get(0).at(0.5).mirrored();
+                assertThat(other.laidOut().lines().stream()
+                                .mapToDouble(l -> l.path().distance(middle))
+                                .min()
+                                .orElseThrow())
+                        .as(line.id())
+                        .isLessThan(1e-3);
+            }
+        }
+    }
+
+    @Provide
+    Arbitrary<Motif> symmetric() {
+        return Arbitraries.of(
+                Motif.Arcs.single(),
+                new Motif.Arcs(Motif.Inner.LOWERED, 3, 0.5, List.of(), Optional.empty(), 1),
+                new Motif.FacingArcs(
+                        Motif.Facing.CROWNS,
+                        OptionalDouble.empty(),
+                        OptionalDouble.of(0.75),
+                        true,
+                        true,
+                        Optional.empty(),
+                        1),
+                new Motif.FacingArcs(
+                        Motif.Facing.HALF_STEP,
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        false,
+                        false,
+                        Optional.empty(),
+                        1),
+                new Motif.Circles(0.25, 2, Motif.Turning.SAME, false),
+                new Motif.Chevrons(Motif.Points.PEAKS, OptionalDouble.of(3), 0, 3, 0.5),
+                new Motif.Chevrons(Motif.Points.BOXES, OptionalDouble.of(3), 0, 2, 0.5),
+                new Motif.StraightLines(4, Math.PI / 2),
+                new Motif.Crosshatch(1, Math.PI / 4, false));
     }
 
     /** The same motif on a quilt turned by 90° gives the same ring, turned. */

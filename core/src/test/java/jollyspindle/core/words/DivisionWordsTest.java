@@ -127,6 +127,7 @@ class DivisionWordsTest {
                         "2 1/2 at each end: for the corner's motif; one arc astride the mitre would stand 1/2 past the room"),
                 Arguments.of(new Reason.HalvesAtCorners(), "half an arc at each corner"),
                 Arguments.of(new Reason.ValleysAtCorners(), "a valley at each corner"),
+                Arguments.of(new Reason.CornerArcs(3.5), "the corners' arcs take 3 1/2 at each end"),
                 Arguments.of(new Reason.SeamsMark(2, 1), "pieced seams mark every valley"),
                 Arguments.of(new Reason.SeamsMark(3, 2), "pieced seams mark every second valley"),
                 Arguments.of(new Reason.SeamsMark(4, 3), "pieced seams mark every third valley"),

@@ -1,6 +1,9 @@
 package jollyspindle.desktop.bench;
 
+import jollyspindle.core.measure.LengthParser;
+import jollyspindle.core.measure.LengthReading;
 import jollyspindle.core.motif.Motif;
+import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Labelled;
@@ -8,12 +11,16 @@ import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.Workbench;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.IntConsumer;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
@@ -121,38 +128,81 @@ final class MotifFields {
     }
 
     private List<Node> arcs(Motif.Arcs a) {
-        return List.of(
-                Labelled.row(
-                        whole(
-                                "motif-lines",
-                                "Lines",
-                                a.lines(),
-                                1,
-                                Motif.MOST_LINES,
-                                n -> change.accept(new Motif.Arcs(
-                                        a.inner(), n, a.step(), a.rises(), a.otherTemplate(), a.passes()))),
-                        distance(
-                                "motif-step",
-                                "Each lower by",
-                                a.step(),
-                                d -> change.accept(new Motif.Arcs(
-                                        a.inner(), a.lines(), d, List.of(), a.otherTemplate(), a.passes())))),
-                choice(
-                        "motif-inner",
-                        "Further lines",
-                        List.of(Motif.Inner.values()),
-                        a.inner(),
-                        i -> switch (i) {
-                            case LOWERED -> "the template lowered";
-                            case SHIFTED -> "the template shifted to the seam";
-                            case PARALLEL -> "true parallels, other radii";
-                        },
-                        i -> change.accept(
-                                new Motif.Arcs(i, a.lines(), a.step(), a.rises(), a.otherTemplate(), a.passes()))),
-                passes(
-                        a.passes(),
+        List<Node> nodes = new ArrayList<>();
+        nodes.add(Labelled.row(
+                whole(
+                        "motif-lines",
+                        "Lines",
+                        a.lines(),
+                        1,
+                        Motif.MOST_LINES,
                         n -> change.accept(
-                                new Motif.Arcs(a.inner(), a.lines(), a.step(), a.rises(), a.otherTemplate(), n))));
+                                new Motif.Arcs(a.inner(), n, a.step(), a.rises(), a.otherTemplate(), a.passes()))),
+                distance(
+                        "motif-step",
+                        "Each lower by",
+                        a.step(),
+                        d -> change.accept(
+                                new Motif.Arcs(a.inner(), a.lines(), d, List.of(), a.otherTemplate(), a.passes())))));
+        if (a.lines() > 1) {
+            nodes.add(choice(
+                    "motif-inner",
+                    "Further lines",
+                    List.of(Motif.Inner.values()),
+                    a.inner(),
+                    i -> switch (i) {
+                        case LOWERED -> "the template lowered";
+                        case SHIFTED -> "the template shifted to the seam";
+                        case PARALLEL -> "true parallels, other radii";
+                    },
+                    i -> change.accept(
+                            new Motif.Arcs(i, a.lines(), a.step(), a.rises(), a.otherTemplate(), a.passes()))));
+            nodes.add(rises(a));
+        }
+        nodes.add(other(
+                "motif-other",
+                "Every second arc with",
+                a.otherTemplate(),
+                id -> change.accept(new Motif.Arcs(a.inner(), a.lines(), a.step(), a.rises(), id, a.passes()))));
+        nodes.add(passes(
+                a.passes(),
+                n -> change.accept(new Motif.Arcs(a.inner(), a.lines(), a.step(), a.rises(), a.otherTemplate(), n))));
+        return nodes;
+    }
+
+    /** The lowered lines' own rises, if they aren't stepped evenly. */
+    private Node rises(Motif.Arcs a) {
+        TypedField field = new TypedField("motif-rises", "Or rises of their own, such as 2; 1 1/4", text -> {
+            List<Double> rises = new ArrayList<>();
+            for (String one : text.strip().isEmpty() ? new String[0] : text.split(";")) {
+                LengthReading read = LengthParser.parse(one, bench.job().tape());
+                if (read instanceof LengthReading.Refused refused) {
+                    return Optional.of(refused.message());
+                }
+                rises.add(((LengthReading.Understood) read).inches());
+            }
+            try {
+                change.accept(new Motif.Arcs(a.inner(), a.lines(), a.step(), rises, a.otherTemplate(), a.passes()));
+                return Optional.empty();
+            } catch (IllegalArgumentException e) {
+                return Optional.of("“" + text.strip() + "”: each rise is less than the one before, and over 0.");
+            }
+        });
+        field.show(a.rises().stream().map(r -> bench.words().exact(r)).collect(Collectors.joining("; ")));
+        return field;
+    }
+
+    /** A second template, or none. */
+    private Node other(String id, String name, Optional<String> now, Consumer<Optional<String>> take) {
+        List<Optional<String>> ids = new ArrayList<>(List.of(Optional.empty()));
+        Map<String, String> names = new HashMap<>();
+        for (TemplateChoice c : TemplateChoice.of(bench.job(), now, bench.shelf(), Obstacle.Need.ARC)) {
+            if (names.put(c.template().id(), c.template().name()) == null) {
+                ids.add(Optional.of(c.template().id()));
+            }
+        }
+        return choice(
+                id, name, ids, now, t -> t.map(n -> names.getOrDefault(n, n)).orElse("the same"), take);
     }
 
     private List<Node> facing(Motif.FacingArcs f) {
@@ -166,6 +216,7 @@ final class MotifFields {
                             case CROWNS -> "crown to crown";
                             case HALF_STEP -> "half a repeat offset";
                             case TWO_TO_ONE -> "two small to one large";
+                            case OVERLAPPING -> "on one edge, overlapping";
                         },
                         v -> change.accept(new Motif.FacingArcs(
                                 v,
@@ -224,6 +275,12 @@ final class MotifFields {
                         f.valleyLines(),
                         c -> change.accept(new Motif.FacingArcs(
                                 f.facing(), f.channel(), f.inset(), f.crownLines(), c, f.otherTemplate(), f.passes()))),
+                other(
+                        "motif-other",
+                        "The far row with",
+                        f.otherTemplate(),
+                        id -> change.accept(new Motif.FacingArcs(
+                                f.facing(), f.channel(), f.inset(), f.crownLines(), f.valleyLines(), id, f.passes()))),
                 passes(
                         f.passes(),
                         n -> change.accept(new Motif.FacingArcs(

@@ -7,10 +7,12 @@ import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.Needs;
 import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.Preset;
+import jollyspindle.core.motif.Tools;
 import jollyspindle.core.plan.Gallery;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.Side;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
@@ -28,6 +30,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
@@ -52,6 +55,8 @@ final class MotifPane extends VBox {
     private int looked;
     private boolean choosing;
     private boolean alone;
+    private boolean cornerAlone;
+    private String shown = "";
 
     MotifPane(Workbench bench, Look look) {
         super(8);
@@ -76,8 +81,23 @@ final class MotifPane extends VBox {
         }
     }
 
+    /** Something else is looked at: from its beginning. */
+    private void toTop() {
+        for (Node n = getParent(); n != null; n = n.getParent()) {
+            if (n instanceof ScrollPane pane) {
+                pane.setVvalue(0);
+                return;
+            }
+        }
+    }
+
     private void build() {
         Design design = design();
+        String subject = looked + (choosing ? " gallery" : "");
+        if (!subject.equals(shown)) {
+            shown = subject;
+            toTop();
+        }
         if (looked >= layers().size() + (choosing ? 1 : 0) || looked == CORNERS && isStrip()) {
             looked = 0;
             choosing = false;
@@ -291,7 +311,8 @@ final class MotifPane extends VBox {
         body.getChildren()
                 .addAll(
                         Labelled.wrapped(
-                                Words.capital(new MotifWords(bench.words()).text(layer.motif())) + ".", "reason"),
+                                Words.capital(new MotifWords(bench.words()).text(layer.motif())) + ". " + counts(layer),
+                                "reason"),
                         buttons);
         MotifFields fields = new MotifFields(bench, motif -> change(index, motif));
         body.getChildren().addAll(fields.of(layer.motif()));
@@ -328,6 +349,18 @@ final class MotifPane extends VBox {
                                 cells -> change(index, layer.with(cells), "other figures filled")));
             }
         }
+    }
+
+    /** Which counts it comes out with. */
+    private String counts(Layer layer) {
+        return Needs.of(layer, new Tools(bench.job().templates(), bench.job().machine()), 1)
+                .map(Needs::parity)
+                .map(p -> switch (p) {
+                    case ANY -> "Any count will do.";
+                    case ODD -> "It wants an odd count.";
+                    case EVEN -> "It wants an even count.";
+                })
+                .orElse("");
     }
 
     private void change(int index, Motif motif) {
@@ -370,12 +403,24 @@ final class MotifPane extends VBox {
     // --- corners -----------------------------------------------------------------------------------------------
 
     private void corners(Design design) {
-        CornerDesign corner = design.corner();
+        Optional<Side> side = bench.whereProperty().get().side();
+        boolean own = cornerAlone || side.filter(design.corners()::containsKey).isPresent();
+        CornerDesign corner = own ? design.corner(side.orElseThrow()) : design.corner();
+        CheckBox single = new CheckBox("Only the one at this side's left end");
+        single.setId("corner-alone");
+        single.setWrapText(true);
+        single.setSelected(own);
+        single.setDisable(own && !cornerAlone);
+        single.setOnAction(e -> {
+            cornerAlone = single.isSelected();
+            show();
+        });
+        body.getChildren().add(single);
         MotifFields fields = new MotifFields(bench, motif -> {});
         body.getChildren()
                 .add(fields.choice(
                         "corner-kind",
-                        "In every corner",
+                        own ? "In this corner" : "In every corner",
                         List.of(CornerDesign.Kind.values()),
                         corner.kind(),
                         MotifWords::name,
@@ -451,9 +496,15 @@ final class MotifPane extends VBox {
     }
 
     private void corner(CornerDesign corner) {
+        Design now = design();
+        Optional<Side> side = bench.whereProperty().get().side();
+        boolean own = cornerAlone || side.filter(now.corners()::containsKey).isPresent();
         bench.design(
-                "corners: " + Words.decapital(MotifWords.name(corner.kind())),
-                l -> l.with(l.design().withCorner(corner)));
+                (own ? "corner: " : "corners: ") + Words.decapital(MotifWords.name(corner.kind())),
+                l -> l.with(
+                        own
+                                ? l.design().withCorner(side.orElseThrow(), corner)
+                                : l.design().withCorner(corner)));
         show();
     }
 }

@@ -8,7 +8,6 @@ import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.GroupPlan;
-import jollyspindle.core.plan.Planner;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.words.DivisionWords;
@@ -121,7 +120,7 @@ public final class CandidateCard extends ToggleButton {
         boolean plain = layers.size() == 1
                 && layers.get(0).edge() == Layer.Edge.SEAM
                 && layers.get(0).motif().equals(Motif.Arcs.single());
-        return plain ? List.of() : Planner.preview(bench.plan(), shown);
+        return plain ? List.of() : bench.stitching(shown);
     }
 
     private static DividedRun shown(Candidate candidate, RunId where) {

@@ -119,6 +119,7 @@ public final class CompareView extends VBox {
                 "Corners",
                 ways,
                 c -> of(c, said, Reason.ValleysAtCorners.class)
+                        + of(c, said, Reason.CornerArcs.class)
                         + of(c, said, Reason.HalvesAtCorners.class)
                         + of(c, said, Reason.Ends.class));
         row = line(row, "Middle", ways, c -> {

@@ -1,6 +1,7 @@
 package jollyspindle.desktop.model;
 
 import jollyspindle.core.division.Candidate;
+import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.School;
 import jollyspindle.core.division.SchoolKind;
@@ -8,6 +9,7 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.Moves;
 import jollyspindle.core.plan.Planner;
@@ -488,6 +490,11 @@ public final class Workbench {
         Design design = change.apply(job().layout(groupId())).design();
         design.layers().forEach(layer -> layer.templateId().ifPresent(needed::add));
         return needed;
+    }
+
+    /** What would be stitched on a run if it were divided so; in the quilt's frame. */
+    public List<StitchLine> stitching(DividedRun divided) {
+        return Planner.preview(plan(), divided);
     }
 
     /** What can be dragged on the chosen run while it is laid out. */

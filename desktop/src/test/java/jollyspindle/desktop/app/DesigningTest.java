@@ -60,6 +60,9 @@ class DesigningTest extends Hands {
         Node card = robot.lookup("#gallery-" + preset).query();
         WaitForAsyncUtils.waitFor(
                 20, TimeUnit.SECONDS, () -> card.getAccessibleText().contains("placement"));
+        // A card that has just been filled grows: only then is it known where it is.
+        robot.interact(() -> card.getScene().getRoot().layout());
+        scrollTo(robot, "#gallery-" + preset);
         scrollTo(robot, "#gallery-" + preset);
         robot.clickOn("#gallery-" + preset);
         WaitForAsyncUtils.waitForFxEvents();
@@ -72,10 +75,13 @@ class DesigningTest extends Hands {
         gallery(robot, "nested-arcs");
         assertThat(motif().kind()).isEqualTo(MotifKind.ARCS);
         assertThat(lines(Side.TOP, Stitched.NESTED_ARC)).hasSize(20);
+        scrollTo(robot, "#motif-lines");
         type(robot, "#motif-lines", "2");
         assertThat(lines(Side.LEFT, Stitched.NESTED_ARC)).hasSize(12);
+        scrollTo(robot, "#motif-lines");
         type(robot, "#motif-lines", "many");
         assertThat(read(robot, "#motif-lines-said")).contains("“many”: type a whole number from 1 to 24");
+        scrollTo(robot, "#motif-step");
         type(robot, "#motif-step", "3/4");
         assertThat(((Motif.Arcs) motif()).step()).isEqualTo(0.75);
         choose(robot, "#motif-passes", 2);
@@ -95,6 +101,7 @@ class DesigningTest extends Hands {
         // Three blades of 1 1/2 reach 4 1/2: the pitch that suits them.
         assertThat(bench.job().layout(GroupId.border(1)).wish().repeat()).isCloseTo(4.5, within(0.01));
         assertThat(bench.plan().hasProblems()).isFalse();
+        scrollTo(robot, "#motif-blades");
         type(robot, "#motif-blades", "9");
         assertThat(bench.plan().findings()).anyMatch(f -> f.code().equals("motif-too-many"));
         scrollTo(robot, "#remedy-motif-too-many");

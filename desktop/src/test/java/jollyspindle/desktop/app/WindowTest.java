@@ -264,7 +264,12 @@ class WindowTest extends Hands {
         assertThat(bench.pointedProperty().get().id()).isEqualTo("top-crown-8");
         robot.clickOn("Placements");
         assertThat(cells(robot.lookup("#placement-list").queryTableView(), 3))
-                .containsExactly("Arc 4", "as pictured", "Valley 3, 21 1/2 scant", "Valley 4, 28 5/8 generous");
+                .containsExactly(
+                        "Arc 4",
+                        "as pictured",
+                        "on the top seam: the tape, 1/4 scant below the line 2 (2 scant below the edge's crown)",
+                        "valley 3, 21 1/2 scant",
+                        "valley 4, 28 5/8 generous");
     }
 
     private static List<String> cells(TableView<?> table, int row) {
