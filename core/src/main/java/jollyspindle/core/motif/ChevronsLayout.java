@@ -167,10 +167,7 @@ final class ChevronsLayout {
             }
             Tool tool = curve instanceof Arc ? corner.orElseThrow() : straight;
             Registration registration = beside && curve instanceof Segment
-                    ? new Registration.OnStitching(
-                            before.id(),
-                            fromEdge,
-                            straight.parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) < 1.0 / 64))
+                    ? new Registration.OnStitching(before.id(), fromEdge, Laying.engraved(straight, fromEdge))
                     : new Registration.FootOnBothMarks();
             pieces.add(new Sewing.Piece(curve, tool, registration, end));
         }

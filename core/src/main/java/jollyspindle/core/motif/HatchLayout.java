@@ -12,6 +12,8 @@ import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.shelf.ArcTemplate;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -23,6 +25,9 @@ final class HatchLayout {
 
     /** Spacings nearer than this, in inches, look alike. */
     private static final double LOOKS_ALIKE = 1.0 / 32;
+
+    /** A line no further off than so many spacings lies beside. */
+    private static final double NEAR = 1.6;
 
     private final Laying laying;
     private final RunSpace space;
@@ -68,10 +73,11 @@ final class HatchLayout {
             double over = set == 1 ? lean : -lean;
             int first = (int) Math.floor(-Math.max(over, 0) / step) - 1;
             int last = (int) Math.ceil((space.length() - Math.min(over, 0)) / step) + 1;
-            StitchLine[] beside = new StitchLine[1];
+            List<StitchLine> before = List.of();
             for (int i = first; i <= last; i++) {
                 Segment own = new Segment(new Point(i * step, 0), new Point(i * step + over, space.room()));
-                hatch(space.placed(own), tool.get(), set, i - first + 1, beside);
+                before = hatch(
+                        space.placed(own), tool.get(), set, i - first + 1, step * Math.sin(motif.angle()), before);
             }
         }
     }
@@ -91,12 +97,12 @@ final class HatchLayout {
         for (int set = 1; set <= 2; set++) {
             int first = (int) Math.floor(-half / step) - 1;
             int last = (int) Math.ceil((space.length() + half) / step) + 1;
-            StitchLine[] beside = new StitchLine[1];
+            List<StitchLine> before = List.of();
             for (int i = first; i <= last; i++) {
                 double crown = i * step;
                 Arc whole = RunSpace.bulging(crown - half, crown + half, 0, radius);
                 Arc own = set == 1 ? whole.piece(0, 0.5) : whole.piece(0.5, 1);
-                hatch(space.placed(own), tool, set, i - first + 1, beside);
+                before = hatch(space.placed(own), tool, set, i - first + 1, step, before);
             }
         }
     }
@@ -105,29 +111,40 @@ final class HatchLayout {
         return space.length() / Math.max(1, Math.round(space.length() / wanted));
     }
 
-    private void hatch(Curve whole, Tool tool, int set, int number, StitchLine[] beside) {
-        double fromEdge = motif.spacing() - laying.machine().footRadius();
+    /**
+     * Stitches what of a line lies in the space.
+     *
+     * @param spacing that really is between the lines, in inches
+     * @param before the pieces of the line before
+     * @return its own pieces
+     */
+    private List<StitchLine> hatch(
+            Curve whole, Tool tool, int set, int number, double spacing, List<StitchLine> before) {
+        double fromEdge = spacing - laying.machine().footRadius();
+        List<StitchLine> pieces = new ArrayList<>();
         for (Path piece : laying.kept(Path.of(whole))) {
             Curve line = piece.curves().get(0);
             Spot start = laying.shown(line.start());
             Spot end = laying.shown(line.end());
-            Registration registration;
-            if (beside[0] == null || fromEdge < 0) {
-                // The first of a set is marked; the others are laid beside it.
+            // Only a line that lies beside it can be laid on; the first in each figure is marked.
+            Optional<StitchLine> beside = before.stream()
+                    .filter(l -> fromEdge >= 0 && l.path().distance(line.at(0.5)) < NEAR * spacing)
+                    .findFirst();
+            if (beside.isEmpty()) {
                 start = Spot.at(laying.marker().next(Mark.Kind.LINE_START, line.start(), Mark.Stage.STITCHED));
                 end = Spot.at(laying.marker().next(Mark.Kind.LINE_END, line.end(), Mark.Stage.STITCHED));
-                registration = new Registration.FootOnBothMarks();
-            } else {
-                registration = new Registration.OnStitching(beside[0].id(), fromEdge, false);
             }
-            beside[0] = laying.sewing.stitch(
+            pieces.add(laying.sewing.stitch(
                     Sewing.Naming.of(Stitched.HATCH, number, set),
                     line,
                     tool,
-                    registration,
+                    beside.<Registration>map(l ->
+                                    new Registration.OnStitching(l.id(), fromEdge, Laying.engraved(tool, fromEdge)))
+                            .orElseGet(Registration.FootOnBothMarks::new),
                     start,
                     end,
-                    Sewing.Turn.SLIDING);
+                    Sewing.Turn.SLIDING));
         }
+        return pieces;
     }
 }

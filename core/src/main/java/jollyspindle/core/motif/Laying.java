@@ -11,6 +11,7 @@ import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.SeamRegister;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -113,6 +114,12 @@ final class Laying {
             return Spot.at(place, Spot.ShownBy.RUN_END);
         }
         return Spot.at(place, Spot.ShownBy.STITCHING);
+    }
+
+    /** Whether a line is engraved at a distance from a straight edge, in inches. */
+    static boolean engraved(Tool tool, double fromEdge) {
+        return tool instanceof Tool.Straight straight
+                && straight.parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) <= SeamRegister.LINE_TOLERANCE);
     }
 
     /** What of a path may be stitched, without snippets. */

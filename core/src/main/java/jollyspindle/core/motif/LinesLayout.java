@@ -8,6 +8,7 @@ import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 
 import java.util.ArrayList;
@@ -40,20 +41,42 @@ final class LinesLayout {
         boolean engraved = tool.get().angles().stream()
                 .anyMatch(a -> Math.abs(Math.sin(a - motif.angle())) < Math.toRadians(0.25));
         int number = 0;
+        List<StitchLine> before = List.of();
+        double at = Double.NaN;
         for (double along : starts(lean)) {
             Segment whole = space.placed(new Segment(new Point(along, 0), new Point(along + lean, space.room())));
+            List<StitchLine> pieces = new ArrayList<>();
+            double spacing = (along - at) * Math.sin(motif.angle());
             for (Path piece : laying.kept(Path.of(whole))) {
                 Segment line = (Segment) piece.curves().get(0);
                 if (onEnd(line)) {
                     continue;
                 }
                 number++;
-                stitch(tool.get(), number % 2 == 1 ? line : line.reversed(), number, engraved);
+                boolean up = number % 2 == 1;
+                Optional<StitchLine> beside = isValley(along) ? Optional.empty() : beside(before, line, spacing);
+                pieces.add(stitch(tool.get(), up ? line : line.reversed(), number, engraved, beside, spacing));
             }
+            before = pieces;
+            at = along;
         }
         if (number == 0) {
             laying.obstacle(new Obstacle.NoSpace());
         }
+    }
+
+    /** Lines at the valleys are marked, so that no error adds up; those between are laid beside the one before. */
+    private boolean isValley(double along) {
+        return space.divided().stream()
+                .anyMatch(f -> Math.abs(f.cell().from() - along) < 1e-9
+                        || Math.abs(f.cell().to() - along) < 1e-9);
+    }
+
+    private Optional<StitchLine> beside(List<StitchLine> before, Segment line, double spacing) {
+        return before.stream()
+                .filter(l ->
+                        spacing >= laying.machine().footRadius() && l.path().distance(line.at(0.5)) < 1.6 * spacing)
+                .findFirst();
     }
 
     /** Where lines leave the seam, also beyond the run's ends if they lean into it from there. */
@@ -107,13 +130,25 @@ final class LinesLayout {
                 || Math.abs(a - space.length()) < 1e-6 && Math.abs(b - space.length()) < 1e-6;
     }
 
-    private void stitch(Tool tool, Segment line, int number, boolean engraved) {
+    private StitchLine stitch(
+            Tool tool, Segment line, int number, boolean engraved, Optional<StitchLine> beside, double spacing) {
+        if (beside.isPresent()) {
+            double fromEdge = spacing - laying.machine().footRadius();
+            return laying.sewing.stitch(
+                    Sewing.Naming.of(Stitched.LINE, number),
+                    line,
+                    tool,
+                    new Registration.OnStitching(beside.get().id(), fromEdge, Laying.engraved(tool, fromEdge)),
+                    laying.shown(line.from()),
+                    laying.shown(line.to()),
+                    Sewing.Turn.SLIDING);
+        }
         boolean up = number % 2 == 1;
         Spot from = spot(line.from(), up, engraved);
         Spot to = spot(line.to(), !up, engraved);
         // A line of the template at that angle does the work of the second mark.
         boolean marked = from.mark().isPresent() && to.mark().isPresent();
-        laying.sewing.stitch(
+        return laying.sewing.stitch(
                 Sewing.Naming.of(Stitched.LINE, number),
                 line,
                 tool,
@@ -125,9 +160,14 @@ final class LinesLayout {
 
     private Spot spot(Point place, boolean low, boolean engraved) {
         Spot shown = laying.shown(place);
-        if (shown.shownBy() == Spot.ShownBy.STITCHING || !low && engraved) {
+        boolean onStitching = shown.shownBy() == Spot.ShownBy.STITCHING;
+        if (engraved && (!low || onStitching)) {
             return shown;
         }
-        return Spot.at(laying.marker().next(low ? Mark.Kind.LINE_START : Mark.Kind.LINE_END, place, Mark.Stage.LOADED));
+        return Spot.at(laying.marker()
+                .next(
+                        low ? Mark.Kind.LINE_START : Mark.Kind.LINE_END,
+                        place,
+                        onStitching ? Mark.Stage.STITCHED : Mark.Stage.LOADED));
     }
 }
