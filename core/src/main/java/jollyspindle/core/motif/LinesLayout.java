@@ -122,6 +122,9 @@ final class LinesLayout {
 
     /** A line along the end of the run lies in the corner's seam, or on the limit of stitching. */
     private boolean onEnd(Segment line) {
+        if (space.runsOn()) {
+            return false;
+        }
         Point from = line.from().minus(space.frame().origin());
         Point to = line.to().minus(space.frame().origin());
         double a = from.dot(space.frame().along());

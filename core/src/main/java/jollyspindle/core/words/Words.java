@@ -298,7 +298,7 @@ public record Words(TapeScale tape) {
             return "by the seam";
         }
         if (mark.by() == Mark.MarkedBy.TEMPLATE) {
-            return "by the template";
+            return "by template";
         }
         return stage(mark.stage());
     }

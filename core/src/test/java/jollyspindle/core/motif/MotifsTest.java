@@ -128,7 +128,7 @@ class MotifsTest {
         checkMarks(plan, all);
         for (RunPlan run : plan.runs()) {
             boolean stopped = plan.findings().stream()
-                    .anyMatch(f -> f.severity() == Finding.Severity.PROBLEM
+                    .anyMatch(f -> (f.severity() == Finding.Severity.PROBLEM || f instanceof Finding.IntoReserve)
                             && f.run()
                                     .filter(r -> r.group().equals(run.id().group()))
                                     .isPresent());

@@ -182,6 +182,10 @@ final class QuiltPainter {
         boolean marking = bench.stageProperty().get() == WorkStage.MARK;
         g.setStroke(p.mark());
         for (Mark mark : run.laidOut().marks()) {
+            if (mark.by() == Mark.MarkedBy.TEMPLATE) {
+                // Nobody makes it: the template finds it.
+                continue;
+            }
             boolean valley = mark.kind() == Mark.Kind.VALLEY;
             if (!chosen && !valley && !marking) {
                 continue;

@@ -259,7 +259,7 @@ class WindowTest extends Hands {
                         "17 15/16 scant",
                         "17 15/16 scant right",
                         "2 1/4 scant",
-                        "by the template");
+                        "by template");
         robot.interact(() -> marks.getSelectionModel().select(15));
         assertThat(bench.pointedProperty().get().id()).isEqualTo("top-crown-8");
         robot.clickOn("Placements");
