@@ -113,6 +113,7 @@ class DesignsTest {
         assertThat(svg.split("<path ", -1)).hasSize(plan.lines().size() + 1);
         try (PDDocument document = Loader.loadPDF(Packet.format(plan, PaperSize.LETTER))) {
             String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+            assertThat(text).contains("One repeat at true size: ");
             for (RunPlan run : plan.runs()) {
                 for (Placement placement : plan.placements(run.id())) {
                     assertThat(text).contains(MotifWords.name(placement.of()));

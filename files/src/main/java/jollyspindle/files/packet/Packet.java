@@ -2,6 +2,8 @@ package jollyspindle.files.packet;
 
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.motif.Layer;
+import jollyspindle.core.motif.Motif;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.QuiltJob;
@@ -93,11 +95,7 @@ public final class Packet {
             for (RunPlan run : plan.runs()) {
                 placements(run);
             }
-            Optional<RunPlan> ofArcs =
-                    plan.runs().stream().filter(r -> r.fit().isPresent()).findFirst();
-            if (ofArcs.isPresent()) {
-                trueSize(ofArcs.get());
-            }
+            trueSize();
             for (RunPlan run : plan.runs()) {
                 strip(run);
             }
@@ -445,14 +443,38 @@ public final class Packet {
         return y + 0.12;
     }
 
-    private void trueSize(RunPlan run) throws IOException {
-        TrueSizeRepeat picture = new TrueSizeRepeat(plan, run);
-        PDRectangle size = picture.fits(paper.width()) ? paper.upright() : paper.sideways();
+    /** One repeat at true size: of single arcs with the template on it, of anything else as it is stitched. */
+    private void trueSize() throws IOException {
+        Optional<RunPlan> ofArcs = plan.runs().stream()
+                .filter(r -> r.fit().isPresent() && isSingleArcs(r))
+                .findFirst();
+        Optional<RunPlan> other = plan.runs().stream()
+                .filter(r -> !isSingleArcs(r) && !r.laidOut().lines().isEmpty())
+                .findFirst();
+        if (ofArcs.isPresent()) {
+            TrueSizeRepeat picture = new TrueSizeRepeat(plan, ofArcs.get());
+            openTrueSize(ofArcs.get(), picture.fits(paper.width()));
+            picture.draw(sheet, HEAD, bottom());
+        }
+        if (other.isPresent()) {
+            TrueSizeFigure picture = new TrueSizeFigure(other.get());
+            openTrueSize(other.get(), picture.fits(paper.width()));
+            picture.draw(sheet, HEAD, bottom());
+        }
+    }
+
+    private boolean isSingleArcs(RunPlan run) {
+        List<Layer> layers = plan.job().layout(run.id().group()).design().layers(run.id());
+        return layers.size() == 1
+                && layers.get(0).edge() == Layer.Edge.SEAM
+                && layers.get(0).motif().equals(Motif.Arcs.single());
+    }
+
+    private void openTrueSize(RunPlan run, boolean upright) throws IOException {
         open(
                 "One repeat at true size: "
                         + Words.decapital(Words.name(run.id(), plan.job().quilt())),
-                size);
-        picture.draw(sheet, HEAD, bottom());
+                upright ? paper.upright() : paper.sideways());
     }
 
     /** The run's marking strip, as many pieces to a page as it has room for. */
