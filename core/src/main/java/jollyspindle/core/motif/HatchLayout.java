@@ -18,8 +18,8 @@ import java.util.Optional;
 
 /**
  * Lays out {@link Motif.Crosshatch}: two sets of parallel lines, or of arcs of one template moved along the run, cut off where
- * the space they fill ends. The spacing nearest to the wanted one is taken that divides the run evenly, so that both ends look
- * alike.
+ * the space they fill ends. The spacing nearest to the wanted one is taken that divides a repeat evenly, so that all repeats
+ * look alike.
  */
 final class HatchLayout {
 
@@ -71,11 +71,12 @@ final class HatchLayout {
         double lean = space.room() / Math.tan(motif.angle());
         for (int set = 1; set <= 2; set++) {
             double over = set == 1 ? lean : -lean;
-            int first = (int) Math.floor(-Math.max(over, 0) / step) - 1;
+            int first = (int) Math.floor((-zero() - Math.max(over, 0)) / step) - 1;
             int last = (int) Math.ceil((space.length() - Math.min(over, 0)) / step) + 1;
             List<StitchLine> before = List.of();
             for (int i = first; i <= last; i++) {
-                Segment own = new Segment(new Point(i * step, 0), new Point(i * step + over, space.room()));
+                Segment own =
+                        new Segment(new Point(zero() + i * step, 0), new Point(zero() + i * step + over, space.room()));
                 before = hatch(
                         space.placed(own), tool.get(), set, i - first + 1, step * Math.sin(motif.angle()), before);
             }
@@ -95,11 +96,11 @@ final class HatchLayout {
         double half = Math.sqrt(Math.max(0, radius * radius - (radius - up) * (radius - up)));
         double step = step(motif.spacing());
         for (int set = 1; set <= 2; set++) {
-            int first = (int) Math.floor(-half / step) - 1;
+            int first = (int) Math.floor((-zero() - half) / step) - 1;
             int last = (int) Math.ceil((space.length() + half) / step) + 1;
             List<StitchLine> before = List.of();
             for (int i = first; i <= last; i++) {
-                double crown = i * step;
+                double crown = zero() + i * step;
                 Arc whole = RunSpace.bulging(crown - half, crown + half, 0, radius);
                 Arc own = set == 1 ? whole.piece(0, 0.5) : whole.piece(0.5, 1);
                 before = hatch(space.placed(own), tool, set, i - first + 1, step, before);
@@ -107,8 +108,21 @@ final class HatchLayout {
         }
     }
 
+    /** From line to line along the run: so that every repeat looks alike if all are equally wide, or else both ends. */
     private double step(double wanted) {
-        return space.length() / Math.max(1, Math.round(space.length() / wanted));
+        double first = space.divided().get(0).cell().width();
+        double over = alike() && wanted <= first ? first : space.length();
+        return over / Math.max(1, Math.round(over / wanted));
+    }
+
+    private boolean alike() {
+        double first = space.divided().get(0).cell().width();
+        return space.divided().stream().allMatch(f -> Math.abs(f.cell().width() - first) < 1e-6);
+    }
+
+    /** Where the first line leaves the edge: at the first valley. */
+    private double zero() {
+        return alike() ? space.divided().get(0).cell().from() : 0;
     }
 
     /**
