@@ -43,9 +43,8 @@ final class ChevronsLayout {
     }
 
     void lay() {
-        Optional<Tool.Straight> found = laying.tools.straight(laying.layer.templateId(), laying.layer.guideId());
+        Optional<Tool.Straight> found = laying.straight();
         if (found.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.STRAIGHT_EDGE, 0));
             return;
         }
         straight = found.get();

@@ -62,9 +62,8 @@ final class HatchLayout {
     }
 
     private void straight() {
-        Optional<Tool.Straight> tool = laying.tools.straight(laying.layer.templateId(), laying.layer.guideId());
+        Optional<Tool.Straight> tool = laying.straight();
         if (tool.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.STRAIGHT_EDGE, 0));
             return;
         }
         double step = step(motif.spacing() / Math.sin(motif.angle()));
@@ -84,9 +83,8 @@ final class HatchLayout {
     }
 
     private void curved() {
-        Optional<ArcTemplate> template = laying.tools.arc(laying.layer.templateId(), laying.layer.guideId());
+        Optional<ArcTemplate> template = laying.arc();
         if (template.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.ARC, 0));
             return;
         }
         double radius = template.get().stitchedRadius(laying.machine());

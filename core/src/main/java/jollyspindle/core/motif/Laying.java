@@ -10,12 +10,14 @@ import jollyspindle.core.marking.Marker;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.SeamRegister;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /** What every motif works with while it is laid out on one run. */
 final class Laying {
@@ -78,6 +80,24 @@ final class Laying {
         if (!obstacles.contains(obstacle)) {
             obstacles.add(obstacle);
         }
+    }
+
+    /** The round edge the layer is stitched along; what is missing is told. */
+    Optional<ArcTemplate> arc() {
+        Optional<ArcTemplate> arc = tools.arc(layer.templateId(), layer.guideId());
+        if (arc.isEmpty()) {
+            obstacle(new Obstacle.NoTool(Obstacle.Need.ARC, 0));
+        }
+        return arc;
+    }
+
+    /** The straight edge the layer is stitched along; what is missing is told. */
+    Optional<Tool.Straight> straight() {
+        Optional<Tool.Straight> straight = tools.straight(layer.templateId(), layer.guideId());
+        if (straight.isEmpty()) {
+            obstacle(new Obstacle.NoTool(Obstacle.Need.STRAIGHT_EDGE, 0));
+        }
+        return straight;
     }
 
     /** A mark at the run's valley, on the edge that the motif stands on. */

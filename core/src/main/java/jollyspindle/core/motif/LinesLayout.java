@@ -32,9 +32,8 @@ final class LinesLayout {
     }
 
     void lay() {
-        Optional<Tool.Straight> tool = laying.tools.straight(laying.layer.templateId(), laying.layer.guideId());
+        Optional<Tool.Straight> tool = laying.straight();
         if (tool.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.STRAIGHT_EDGE, 0));
             return;
         }
         double lean = space.room() / Math.tan(motif.angle());

@@ -27,9 +27,8 @@ final class SerpentineLayout {
     }
 
     void lay() {
-        Optional<ArcTemplate> template = laying.tools.arc(laying.layer.templateId(), laying.layer.guideId());
+        Optional<ArcTemplate> template = laying.arc();
         if (template.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.ARC, 0));
             return;
         }
         double radius = template.get().stitchedRadius(laying.machine());

@@ -61,7 +61,8 @@ public final class CandidateCard extends ToggleButton {
         flag.getStyleClass().add("chosen-flag");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Label numbers = new Label("repeats " + words.repeats(candidate) + "; " + words.rise(candidate));
+        Label numbers = new Label("repeats " + words.repeats(candidate)
+                + (candidate.runs().stream().anyMatch(r -> r.fit().isPresent()) ? "; " + words.rise(candidate) : ""));
         numbers.setWrapText(true);
         numbers.getStyleClass().add("reason");
         DividedRun shown = shown(candidate, bench.whereProperty().get());

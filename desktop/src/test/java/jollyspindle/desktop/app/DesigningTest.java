@@ -22,7 +22,6 @@ import org.testfx.util.WaitForAsyncUtils;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -38,12 +37,6 @@ class DesigningTest extends Hands {
     @Start
     void start(Stage stage) {
         open(stage);
-    }
-
-    private static <T> void choose(FxRobot robot, String id, T value) {
-        ComboBox<T> box = robot.lookup(id).queryComboBox();
-        robot.interact(() -> box.setValue(value));
-        WaitForAsyncUtils.waitForFxEvents();
     }
 
     private List<StitchLine> lines(Side side, Stitched kind) {

@@ -44,12 +44,6 @@ class DividingTest extends Hands {
         open(stage);
     }
 
-    private static <T> void choose(FxRobot robot, String id, T value) {
-        ComboBox<T> box = robot.lookup(id).queryComboBox();
-        robot.interact(() -> box.setValue(value));
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
     private School school(Side side) {
         return bench.plan().run(side).orElseThrow().divided().school();
     }

@@ -17,6 +17,7 @@ import java.util.Deque;
 import java.util.Optional;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
@@ -80,6 +81,12 @@ abstract class Hands {
                 .push(KeyCode.DELETE)
                 .write(text, 0)
                 .push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    static <T> void choose(FxRobot robot, String id, T value) {
+        ComboBox<T> box = robot.lookup(id).queryComboBox();
+        robot.interact(() -> box.setValue(value));
         WaitForAsyncUtils.waitForFxEvents();
     }
 

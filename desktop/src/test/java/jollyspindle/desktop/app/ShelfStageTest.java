@@ -58,12 +58,6 @@ class ShelfStageTest extends Hands {
         return labels.stream().map(Labeled::getText).reduce("", (a, b) -> a + "\n" + b);
     }
 
-    private static <T> void choose(FxRobot robot, String id, T value) {
-        ComboBox<T> box = robot.lookup(id).queryComboBox();
-        robot.interact(() -> box.setValue(value));
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
     private void look(FxRobot robot, String id) {
         robot.interact(() -> ((ToggleButton) robot.lookup("#shelf-" + id).query()).fire());
         WaitForAsyncUtils.waitForFxEvents();
