@@ -292,8 +292,11 @@ final class ArcRow {
                 start,
                 end,
                 Sewing.Turn.SLIDING);
+        double really = arc.segment().radius() - radius;
         if (inner != Motif.Inner.PARALLEL) {
             laying.obstacle(new Obstacle.Pinched(gap(arc, which, segment)));
+        } else if (Math.abs(really - drop) > 1.0 / 512) {
+            laying.obstacle(new Obstacle.Spacing(drop, really));
         }
     }
 

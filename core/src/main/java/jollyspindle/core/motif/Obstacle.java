@@ -126,6 +126,14 @@ public sealed interface Obstacle {
     record Walk(double spacing, double walk) implements Note {}
 
     /**
+     * A template near the wanted radius was found, so that echoes stand a little otherwise than wanted.
+     *
+     * @param wanted between the lines
+     * @param really between them
+     */
+    record Spacing(double wanted, double really) implements Note {}
+
+    /**
      * How often the template is turned about its pivot part-way.
      *
      * @param blade radius of the largest blade

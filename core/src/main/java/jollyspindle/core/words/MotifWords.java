@@ -133,6 +133,15 @@ public record MotifWords(Words words) {
         return passes == 1 ? "" : passes == 2 ? ", stitched twice" : ", stitched three times";
     }
 
+    /** How often a line is stitched over, and where that leaves the needle; nothing for a single pass. */
+    public static String passes(StitchLine line) {
+        return line.passes() == 1
+                ? ""
+                : line.returns()
+                        ? "; stitch it there and back, so that the needle ends where it began"
+                        : "; stitch it there, back and there again";
+    }
+
     /** {@code once}, {@code once and a half}. */
     public static String turns(int halfTurns) {
         String whole = halfTurns / 2 == 1 ? "once" : halfTurns / 2 == 2 ? "twice" : "three times";
@@ -225,6 +234,10 @@ public record MotifWords(Words words) {
         if (obstacle instanceof Obstacle.Walk walk) {
             return "Echoes " + words.length(walk.spacing()) + " apart: from one to the next the needle walks "
                     + words.length(walk.walk()) + " along the seam.";
+        }
+        if (obstacle instanceof Obstacle.Spacing spacing) {
+            return "Echoes wanted " + words.length(spacing.wanted()) + " inside really come "
+                    + words.exactly(spacing.really()) + " inside, with the template there is.";
         }
         if (obstacle instanceof Obstacle.Swivels swivels) {
             return "The slots are too short for the whole sweep: the template is swivelled about its pivot, "

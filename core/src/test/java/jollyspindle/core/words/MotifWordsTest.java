@@ -82,6 +82,11 @@ class MotifWordsTest {
                 Arguments.of(new Obstacle.NoSpace(), "no such space", true),
                 Arguments.of(new Obstacle.FansApart(16, 7.5), "16 apart, too far for arcs of radius 7 1/2", false),
                 Arguments.of(new Obstacle.Pinched(0.1875), "the narrowest gap is 3/16", false),
+                Arguments.of(new Obstacle.Spacing(0.5, 0.51), "really come 0.510", false),
+                Arguments.of(new Obstacle.Walk(0.5, 0.707), "walks 11/16 generous along the seam", false),
+                Arguments.of(new Obstacle.Swivels(6, 1, 24), "1 time for a blade of 6, 24 times on this run", false),
+                Arguments.of(new Obstacle.Chain(1.75, 0.25, 0.5, 0.375), "Circles of 1 3/4, 1/4 apart, 1/2", false),
+                Arguments.of(new Obstacle.CornersDiffer(0.25), "differ by up to 1/4", false),
                 Arguments.of(new Obstacle.HatchLikeEcho(0.5), "one texture", false),
                 Arguments.of(new Obstacle.Parity(true), "an odd count", false));
     }

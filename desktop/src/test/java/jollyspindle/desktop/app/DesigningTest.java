@@ -12,6 +12,7 @@ import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.desktop.model.MotifHandle;
 import jollyspindle.desktop.model.WorkStage;
+import jollyspindle.files.recipe.RecipeFile;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -19,6 +20,8 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
@@ -193,5 +196,32 @@ class DesigningTest extends Hands {
         robot.clickOn("#motif-remove");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(lines(Side.TOP, Stitched.HATCH)).isEmpty();
+    }
+
+    @Test
+    void aDesignIsKeptAsARecipeAndUsedOnAnotherQuilt(FxRobot robot) throws Exception {
+        demo(robot, WorkStage.LAY_OUT);
+        robot.clickOn("#show-motifs").clickOn("#motif-gallery");
+        gallery(robot, "fans");
+        Path file = folder.resolve("barley" + RecipeFile.SUFFIX);
+        chosenFiles.add(file);
+        robot.clickOn("Change").clickOn("Keep these motifs as a recipe…");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(file).exists();
+        demo(robot, WorkStage.LAY_OUT);
+        assertThat(motif()).isEqualTo(Motif.Arcs.single());
+        chosenFiles.add(file);
+        robot.clickOn("Change").clickOn("Use a recipe here…");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(motif()).isEqualTo(new Motif.Fans(3, 1));
+        assertThat(bench.job().template("barley-fan")).isPresent();
+        // What isn't a recipe is refused, and nothing changes.
+        Path wrong = folder.resolve("wrong" + RecipeFile.SUFFIX);
+        Files.writeString(wrong, "{\"format\": \"jolly-spindle-job\"}");
+        chosenFiles.add(wrong);
+        robot.clickOn("Change").clickOn("Use a recipe here…");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(read(robot, "#message")).contains("isn't a Jolly Spindle recipe");
+        assertThat(motif()).isEqualTo(new Motif.Fans(3, 1));
     }
 }
