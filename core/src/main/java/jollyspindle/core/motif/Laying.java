@@ -102,16 +102,16 @@ final class Laying {
 
     /** A mark at the run's valley, on the edge that the motif stands on. */
     Mark valley(int index, double along, double up) {
-        int number = space.valley(index);
-        if (number < 0 || number >= space.valleys()) {
+        int valley = space.valley(index);
+        if (valley < 0 || valley >= space.valleys()) {
             return marker().next(Mark.Kind.FOOT, space.place(along, up), Mark.Stage.LOADED);
         }
         if (!space.hanging() && Math.abs(up) < ON) {
-            return marker().valley(number);
+            return marker().valley(valley);
         }
         return marker().at(
                         space.hanging() ? Mark.Kind.FAR_VALLEY : Mark.Kind.VALLEY,
-                        space.valley(index),
+                        valley,
                         space.place(along, up),
                         Mark.Stage.LOADED);
     }

@@ -26,12 +26,8 @@ public record Needs(Repeating repeating, double shortest, Wish.Parity parity) {
     public static Optional<Needs> of(Layer layer, Tools tools, double room) {
         Motif motif = layer.motif();
         Optional<ArcTemplate> arc = tools.arc(layer.templateId(), layer.guideId());
-        if (motif instanceof Motif.Arcs arcs) {
-            return arc.map(a -> new Needs(
-                    new Repeating.Arcs(a), 0, arcs.otherTemplate().isPresent() ? Wish.Parity.ODD : Wish.Parity.ANY));
-        }
-        if (motif instanceof Motif.FacingArcs) {
-            return arc.map(a -> new Needs(new Repeating.Arcs(a), 0, Wish.Parity.ANY));
+        if (motif instanceof Motif.Arcs || motif instanceof Motif.FacingArcs) {
+            return arc.map(a -> new Needs(new Repeating.Arcs(a), 0, parity(motif)));
         }
         if (motif instanceof Motif.Sails) {
             // From the seam to the limit, half a repeat on: no further than the circle is wide.
@@ -47,11 +43,9 @@ public record Needs(Repeating repeating, double shortest, Wish.Parity parity) {
                     .map(t -> 2 * t.stitched())
                     .map(d -> figures(OptionalDouble.of(d + circles.gap()), Wish.LONGEST_REPEAT, d, d));
         }
-        if (motif instanceof Motif.Serpentine serpentine) {
-            return arc.map(a -> new Needs(
-                    new Repeating.Figures(OptionalDouble.empty(), Wish.LONGEST_REPEAT, 0),
-                    0,
-                    serpentine.perRepeat() % 2 == 1 ? Wish.Parity.EVEN : Wish.Parity.ANY));
+        if (motif instanceof Motif.Serpentine) {
+            return arc.map(a ->
+                    new Needs(new Repeating.Figures(OptionalDouble.empty(), Wish.LONGEST_REPEAT, 0), 0, parity(motif)));
         }
         if (tools.straight(layer.templateId(), layer.guideId()).isEmpty()
                 && !(motif instanceof Motif.Crosshatch hatch && hatch.curved())) {
@@ -68,6 +62,16 @@ public record Needs(Repeating repeating, double shortest, Wish.Parity parity) {
                             : figures(OptionalDouble.empty(), Math.min(2 * room, Wish.LONGEST_REPEAT), 0, 0));
         }
         return Optional.of(figures(OptionalDouble.empty(), Wish.LONGEST_REPEAT, 0, 0));
+    }
+
+    /** Which counts a motif comes out with, whatever the run and the template. */
+    public static Wish.Parity parity(Motif motif) {
+        if (motif instanceof Motif.Arcs arcs && arcs.otherTemplate().isPresent()) {
+            return Wish.Parity.ODD;
+        }
+        return motif instanceof Motif.Serpentine serpentine && serpentine.perRepeat() % 2 == 1
+                ? Wish.Parity.EVEN
+                : Wish.Parity.ANY;
     }
 
     private static Optional<Needs> fan(List<Tool.Round> blades, Motif.Fans fans, double room) {

@@ -29,7 +29,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /**
@@ -61,7 +60,6 @@ public final class RingDesigner {
     private final Design design;
     private final Tools tools;
     private final TapeScale tape;
-    private final Map<RunId, RunFrame> frames = new TreeMap<>();
     private final Map<RunId, DividedRun> divided = new TreeMap<>();
     private final Map<RunId, Marker> markers = new TreeMap<>();
     private final Map<RunId, Sewing> sewings = new TreeMap<>();
@@ -128,7 +126,6 @@ public final class RingDesigner {
         RunId id = frame.id();
         Marker marker = new Marker(frame, run.division(), tape, endsOnSeams, unit);
         Sewing sewing = new Sewing(id, marker);
-        frames.put(id, frame);
         divided.put(id, run);
         markers.put(id, marker);
         sewings.put(id, sewing);
@@ -384,10 +381,5 @@ public final class RingDesigner {
         return design.layers().size() == 1
                 && design.main().edge() == Layer.Edge.SEAM
                 && design.main().motif().kind() == MotifKind.ARCS;
-    }
-
-    /** The runs that were laid out. */
-    public Set<RunId> runs() {
-        return new TreeSet<>(divided.keySet());
     }
 }

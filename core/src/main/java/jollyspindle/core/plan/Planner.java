@@ -172,16 +172,26 @@ public final class Planner {
         // What the corners take is what is left of the run's length, as much at the left as it stood at.
         double left = divided.run().left();
         double right = frame.length() - left - divided.division().length();
-        Map<Side, RunFrame> ring = id instanceof RunId.BorderRun border
-                ? shape.get().rings().get(border.border() - 1).runs()
-                : Map.of();
-        Corners corners = id instanceof RunId.BorderRun border
-                ? job.quilt().border(border.border()).corners()
-                : Corners.MITRED;
         RingDesigner designer = new RingDesigner(
                 job.layout(id.group()).design(), new Tools(job.templates(), job.machine()), job.tape());
-        designer.layOut(frame, divided.between(left, Math.max(0, right)), false, OptionalDouble.empty(), ring, corners);
+        designer.layOut(
+                frame,
+                divided.between(left, Math.max(0, right)),
+                false,
+                OptionalDouble.empty(),
+                ring(shape.get(), id.group()),
+                meeting(job.quilt(), id.group()));
         return designer.laidOut(id).lines();
+    }
+
+    /** All four runs of a border; none for a strip. */
+    private static Map<Side, RunFrame> ring(QuiltShape shape, GroupId group) {
+        return group.strip() ? Map.of() : shape.rings().get(group.number() - 1).runs();
+    }
+
+    /** How the borders meet in the corners of a group; a strip has none. */
+    private static Corners meeting(Quilt quilt, GroupId group) {
+        return group.strip() ? Corners.MITRED : quilt.border(group.number()).corners();
     }
 
     /** One job on its way to its plan. */
@@ -307,8 +317,8 @@ public final class Planner {
                 taken.putAll(RingDesigner.takenByCorners(
                         layout.design(),
                         tools,
-                        ring(group.number()),
-                        quilt.border(group.number()).corners(),
+                        ring(shape, group),
+                        meeting(quilt, group),
                         layout.wish().repeat()));
             }
             return Optional.of(new Subject(
@@ -320,10 +330,6 @@ public final class Planner {
                     job.tape(),
                     job.judging(),
                     quilt.unit(group)));
-        }
-
-        private Map<Side, RunFrame> ring(int border) {
-            return shape.rings().get(border - 1).runs();
         }
 
         /** What is left of a run between what the corners take. */
@@ -423,22 +429,14 @@ public final class Planner {
                     double[] ends = taken.getOrDefault(divided.id(), new double[2]);
                     DividedRun all = divided.between(ends[0], ends[1]);
                     designer.layOut(
-                            frame,
-                            all,
-                            endsOnSeams(frame),
-                            unit,
-                            group.id().strip() ? Map.of() : ring(group.id().number()),
-                            group.id().strip()
-                                    ? Corners.MITRED
-                                    : quilt.border(group.id().number()).corners());
+                            frame, all, endsOnSeams(frame), unit, ring(shape, group.id()), meeting(quilt, group.id()));
                     whole.add(all);
                 }
             }
             if (!group.id().strip()) {
-                int border = group.id().number();
                 designer.layOutCorners(
-                        ring(border),
-                        quilt.border(border).corners(),
+                        ring(shape, group.id()),
+                        meeting(quilt, group.id()),
                         layout.wish().repeat());
             }
             whole.forEach(

@@ -7,7 +7,6 @@ import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.Needs;
 import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.Preset;
-import jollyspindle.core.motif.Tools;
 import jollyspindle.core.plan.Gallery;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunLayout;
@@ -352,15 +351,12 @@ final class MotifPane extends VBox {
     }
 
     /** Which counts it comes out with. */
-    private String counts(Layer layer) {
-        return Needs.of(layer, new Tools(bench.job().templates(), bench.job().machine()), 1)
-                .map(Needs::parity)
-                .map(p -> switch (p) {
-                    case ANY -> "Any count will do.";
-                    case ODD -> "It wants an odd count.";
-                    case EVEN -> "It wants an even count.";
-                })
-                .orElse("");
+    private static String counts(Layer layer) {
+        return switch (Needs.parity(layer.motif())) {
+            case ANY -> "Any count will do.";
+            case ODD -> "It wants an odd count.";
+            case EVEN -> "It wants an even count.";
+        };
     }
 
     private void change(int index, Motif motif) {
