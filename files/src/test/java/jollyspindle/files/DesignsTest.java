@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.demo.DemoRings;
+import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
@@ -81,7 +82,8 @@ class DesignsTest {
                 Optional.of("bulging"),
                 OptionalDouble.of(2.5),
                 3,
-                true);
+                true,
+                CornerAsk.ODD);
         return DemoJob.heronWeir()
                 .withTemplates(StarterShelf.templates())
                 .editing(

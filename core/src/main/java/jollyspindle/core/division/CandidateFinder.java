@@ -55,8 +55,12 @@ import java.util.stream.Stream;
  *       off its neighbours' rise; {@value #PLAIN_SPACE} left plain; {@value #CORNER_SPACE} in a corner's motif; for a short repeat
  *       at a corner {@value #ODD_FIGURE} plus what it is shorter than the others, since everybody sees one odd repeat at
  *       a corner; and {@value #UNLIKE_SPACES} of what the widest odd space is wider than the narrowest, in repeats,
+ *   <li>{@value #NOT_AS_ASKED} if the corners ask for half repeats and some run ends without,
  *   <li>{@value #TOO_WIDE} if the template can't span something.
  * </ul>
+ *
+ * <p>Which counts the corners ask for decides what is possible, as far as the quilter's own wish leaves a choice: of the
+ * counts wished for, those welcome to the corners; if none are, the corners give way, and a reason says so.
  *
  * <p>A border tied to this one adds the penalty it would have with the counts that follow. Ties between candidates go to the
  * school named first, then to the fewer repeats across, then down. Of the even ways those are listed that are best for one
@@ -68,6 +72,7 @@ public final class CandidateFinder {
     private static final double SHORTEST_PART = 0.6;
     private static final double LONGEST_PART = 1.5;
     private static final double TOO_WIDE = 1000;
+    private static final double NOT_AS_ASKED = 2;
     private static final double OWN_SPACE = 1.25;
     private static final double ODD_FIGURE = 0.5;
     private static final double PLAIN_SPACE = 2;
@@ -96,6 +101,9 @@ public final class CandidateFinder {
     private final Map<RunId, Map<School, Optional<DividedRun>>> divided = new HashMap<>();
 
     private final Map<RunId, Map<School, Optional<Weight>>> weighed = new HashMap<>();
+
+    /** What each axis heeds of what the corners ask. */
+    private final Map<Integer, List<CornerAsk>> heeded = new HashMap<>();
 
     private List<Candidate> found;
 
@@ -305,7 +313,28 @@ public final class CandidateFinder {
 
     private boolean isWished(int count, int axis) {
         return set.wish().parity().welcomes(count)
-                && (set.wish().count(axis).isEmpty() || set.wish().count(axis).getAsInt() == count);
+                && (set.wish().count(axis).isEmpty() || set.wish().count(axis).getAsInt() == count)
+                && givingWay(axis).stream().allMatch(ask -> ask.welcomes(count));
+    }
+
+    /** What the corners ask of the counts on an axis, as far as the quilter's wish can be fulfilled besides. */
+    private List<CornerAsk> givingWay(int axis) {
+        return heeded.computeIfAbsent(axis, a -> {
+            List<CornerAsk> heeding = new ArrayList<>();
+            for (CornerAsk ask : set.corners()) {
+                CountRange all = allowed(axis);
+                boolean possible = IntStream.rangeClosed(all.fewest, all.most)
+                        .filter(n -> set.wish().parity().welcomes(n))
+                        .filter(n -> set.onAxis(axis).stream()
+                                .allMatch(r -> set.wish().allows(r.length() / n)))
+                        .filter(n -> heeding.stream().allMatch(other -> other.welcomes(n)))
+                        .anyMatch(ask::welcomes);
+                if (possible) {
+                    heeding.add(ask);
+                }
+            }
+            return List.copyOf(heeding);
+        });
     }
 
     /** The counts to be weighed on an axis: those in range and wished for, or else those in range, or else the nearest. */
@@ -469,7 +498,9 @@ public final class CandidateFinder {
 
     /** What runs weigh, and what follows for the borders tied to them; the schools are asked for only if there are any. */
     private double penalty(Weight weight, Map<RunId, School> schools) {
-        double penalty = weight.penalty(set.judging(), set.wish().repeat(), UNLIKE_SPACES, TOO_WIDE);
+        boolean halves = set.corners().contains(CornerAsk.HALVES);
+        double penalty = weight.penalty(set.judging(), set.wish().repeat(), halves, UNLIKE_SPACES, TOO_WIDE);
+        penalty += halves && !weight.halves() ? NOT_AS_ASKED : 0;
         for (TiedSet other : tied) {
             penalty += other.tie()
                     .follow(schools)
@@ -536,6 +567,9 @@ public final class CandidateFinder {
                 all.get(0).division().onCentre(),
                 all.stream().filter(r -> r.run().axis() == 1).findFirst().map(r -> r.division()
                         .onCentre())));
+        set.corners()
+                .forEach(ask ->
+                        reasons.add(new Reason.CornersAsk(ask, all.stream().allMatch(ask::isMetBy))));
         spaces(all, reasons);
         double longest =
                 all.stream().mapToDouble(r -> r.division().repeat()).max().orElseThrow();
@@ -595,7 +629,15 @@ public final class CandidateFinder {
             reasons.add(new Reason.HalvesAtCorners());
         } else if (all.stream().allMatch(r -> r.end().isEmpty())) {
             double feet = all.stream().mapToDouble(r -> r.run().left()).max().orElse(0);
-            reasons.add(feet > 0 ? new Reason.CornerArcs(feet) : new Reason.ValleysAtCorners());
+            double half = all.stream()
+                            .mapToDouble(r -> r.division().repeat())
+                            .average()
+                            .orElse(0)
+                    / 2;
+            reasons.add(
+                    feet > 0
+                            ? new Reason.CornerArcs(feet, half, set.judging().mismatchUnseen())
+                            : new Reason.ValleysAtCorners());
         }
         all.stream()
                 .filter(r -> r.school() instanceof School.ByIncrements)

@@ -36,8 +36,7 @@ public record MiddleOption(Filling filling, Figure figure, double off, double ov
         List<ArcTemplate> usable = edges.stream()
                 .filter(e -> e.difficulty(set.machine()).isEmpty())
                 .toList();
-        RunSet with = new RunSet(
-                set.runs(), set.repeating(), usable, set.machine(), set.tape(), set.wish(), set.judging(), set.unit());
+        RunSet with = set.withOthers(usable);
         List<MiddleOption> found = new ArrayList<>();
         usable.stream()
                 .map(edge -> new Filling.LargerArc(edge.templateId(), edge.guideId()))

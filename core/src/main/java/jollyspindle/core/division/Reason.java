@@ -46,14 +46,35 @@ public sealed interface Reason {
     }
 
     /**
-     * The corners' arcs take the ends of the runs.
+     * The corners' arcs take the ends of the runs. They look like one of the row where their feet stand half a repeat away.
      *
      * @param feet how far from the corner the runs' first valleys stand, in inches
+     * @param half of the mean repeat, in inches
+     * @param unseen what nobody sees of a difference in repeats, in inches
      */
-    record CornerArcs(double feet) implements Reason {
+    record CornerArcs(double feet, double half, double unseen) implements Reason {
+
+        /** Whether the corner looks like one more repeat. */
+        public boolean agree() {
+            return 2 * Math.abs(feet - half) <= unseen;
+        }
+
         @Override
         public Tone tone() {
-            return Tone.PLAIN;
+            return agree() ? Tone.GOOD : Tone.PLAIN;
+        }
+    }
+
+    /**
+     * The corners ask for something.
+     *
+     * @param ask what
+     * @param met whether all runs come out so
+     */
+    record CornersAsk(CornerAsk ask, boolean met) implements Reason {
+        @Override
+        public Tone tone() {
+            return met ? Tone.GOOD : Tone.WARNING;
         }
     }
 

@@ -24,6 +24,7 @@ import java.util.OptionalDouble;
  * @param wish of the quilter
  * @param judging how the ways are weighed
  * @param unit the runs are pieced from, in inches
+ * @param corners what the motifs in the corners ask for, what weighs most first; none of them {@link CornerAsk#NOTHING}
  */
 public record RunSet(
         List<Run> runs,
@@ -33,7 +34,8 @@ public record RunSet(
         TapeScale tape,
         Wish wish,
         Judging judging,
-        OptionalDouble unit) {
+        OptionalDouble unit,
+        List<CornerAsk> corners) {
 
     /** How far the template's own repeat may be from the wanted one and still be of interest, as a part of that. */
     private static final double NEAR_WANTED = 0.25;
@@ -41,9 +43,10 @@ public record RunSet(
     public RunSet {
         runs = List.copyOf(runs);
         others = List.copyOf(others);
+        corners = List.copyOf(corners);
     }
 
-    /** Runs for the arcs of one template. */
+    /** Runs for the arcs of one template, their corners asking for nothing. */
     public RunSet(
             List<Run> runs,
             ArcTemplate template,
@@ -53,7 +56,12 @@ public record RunSet(
             Wish wish,
             Judging judging,
             OptionalDouble unit) {
-        this(runs, new Repeating.Arcs(template), others, machine, tape, wish, judging, unit);
+        this(runs, new Repeating.Arcs(template), others, machine, tape, wish, judging, unit, List.of());
+    }
+
+    /** The same with other round edges for odd spaces. */
+    RunSet withOthers(List<ArcTemplate> edges) {
+        return new RunSet(runs, repeating, edges, machine, tape, wish, judging, unit, corners);
     }
 
     /** The template whose arcs stand on the repeats; nothing if no arcs do. */

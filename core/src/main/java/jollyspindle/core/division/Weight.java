@@ -95,10 +95,14 @@ record Weight(
                 unlikeLooks || other.unlikeLooks || !look.equals(other.look));
     }
 
-    /** The penalty, see {@link CandidateFinder}. */
-    double penalty(Judging j, double wanted, double unlikeSpaces, double cantSpan) {
+    /**
+     * The penalty, see {@link CandidateFinder}.
+     *
+     * @param halvesAsked whether the corners ask for half repeats to meet in
+     */
+    double penalty(Judging j, double wanted, boolean halvesAsked, double unlikeSpaces, double cantSpan) {
         double mean = repeats / runs;
-        int unlike = (unlikeCentres ? 1 : 0) + (unlikeLooks ? 1 : 0) + (halves ? 1 : 0);
+        int unlike = (unlikeCentres ? 1 : 0) + (unlikeLooks ? 1 : 0) + (halves && !halvesAsked ? 1 : 0);
         return j.offWanted() * Math.abs(mean - wanted)
                 + j.mismatch() * (longest - shortest)
                 + j.offWanted() * uneven

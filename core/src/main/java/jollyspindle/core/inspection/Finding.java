@@ -1,5 +1,6 @@
 package jollyspindle.core.inspection;
 
+import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.School;
 import jollyspindle.core.division.Tie;
@@ -610,6 +611,36 @@ public sealed interface Finding {
         @Override
         public Optional<Remedy> remedy() {
             return Optional.of(new Remedy.Measure(Dimension.DIAGONAL_DOWN));
+        }
+    }
+
+    /**
+     * A run doesn't come out as the corners ask.
+     *
+     * @param where it is
+     * @param ask what the corners ask for
+     * @param count of repeats there
+     * @param better the way that is as asked, if there is one
+     */
+    record CornersGiveWay(RunId where, CornerAsk ask, int count, Optional<Remedy> better) implements Finding {
+        @Override
+        public Optional<RunId> run() {
+            return Optional.of(where);
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.WARNING;
+        }
+
+        @Override
+        public String code() {
+            return "corners-give-way";
+        }
+
+        @Override
+        public Optional<Remedy> remedy() {
+            return better;
         }
     }
 

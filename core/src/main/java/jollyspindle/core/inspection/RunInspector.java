@@ -3,6 +3,7 @@ package jollyspindle.core.inspection;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.CandidateFinder;
 import jollyspindle.core.division.Cell;
+import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.Judging;
@@ -74,8 +75,20 @@ public final class RunInspector {
             evenness(run);
         }
         sides();
+        corners();
         stepping();
         wish();
+    }
+
+    private void corners() {
+        for (CornerAsk ask : set.corners()) {
+            chosen.runs().stream()
+                    .filter(run -> !ask.isMetBy(run))
+                    .findFirst()
+                    .ifPresent(run -> findings.add(new Finding.CornersGiveWay(
+                            run.id(), ask, run.division().count(), without(c -> c.runs().stream()
+                                    .allMatch(ask::isMetBy)))));
+        }
     }
 
     private void fits(DividedRun run, Optional<Remedy> clearing) {

@@ -1,5 +1,7 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.division.CornerAsk;
+
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -12,6 +14,7 @@ import java.util.OptionalDouble;
  * @param feet how far from the inner corner a mitre arc's feet stand, in inches; nothing if they follow from the template
  * @param lines rings of a cornerstone, or arcs of a quarter fan; 1 to {@link Motif#MOST_LINES}
  * @param fromOuter whether a quarter fan stands about the outer corner
+ * @param ask what it asks of the runs that end there
  */
 public record CornerDesign(
         Kind kind,
@@ -19,7 +22,8 @@ public record CornerDesign(
         Optional<String> guideId,
         OptionalDouble feet,
         int lines,
-        boolean fromOuter) {
+        boolean fromOuter,
+        CornerAsk ask) {
 
     /** The motifs there are for corners (common practice, no source). */
     public enum Kind {
@@ -51,26 +55,31 @@ public record CornerDesign(
     }
 
     public static CornerDesign of(Kind kind) {
-        return new CornerDesign(kind, Optional.empty(), Optional.empty(), OptionalDouble.empty(), 1, false);
+        return new CornerDesign(
+                kind, Optional.empty(), Optional.empty(), OptionalDouble.empty(), 1, false, CornerAsk.NOTHING);
     }
 
     public CornerDesign with(Kind other) {
-        return new CornerDesign(other, templateId, guideId, feet, lines, fromOuter);
+        return new CornerDesign(other, templateId, guideId, feet, lines, fromOuter, ask);
     }
 
     public CornerDesign withTemplate(Optional<String> id, Optional<String> guide) {
-        return new CornerDesign(kind, id, guide, feet, lines, fromOuter);
+        return new CornerDesign(kind, id, guide, feet, lines, fromOuter, ask);
     }
 
     public CornerDesign withFeet(OptionalDouble inches) {
-        return new CornerDesign(kind, templateId, guideId, inches, lines, fromOuter);
+        return new CornerDesign(kind, templateId, guideId, inches, lines, fromOuter, ask);
     }
 
     public CornerDesign withLines(int count) {
-        return new CornerDesign(kind, templateId, guideId, feet, count, fromOuter);
+        return new CornerDesign(kind, templateId, guideId, feet, count, fromOuter, ask);
     }
 
     public CornerDesign withFromOuter(boolean outer) {
-        return new CornerDesign(kind, templateId, guideId, feet, lines, outer);
+        return new CornerDesign(kind, templateId, guideId, feet, lines, outer, ask);
+    }
+
+    public CornerDesign with(CornerAsk other) {
+        return new CornerDesign(kind, templateId, guideId, feet, lines, fromOuter, other);
     }
 }

@@ -107,9 +107,10 @@ final class CornerLayout {
      * Lays it out.
      *
      * @param feet of a mitre arc
+     * @param mostFeet how far out they may be, in inches
      * @param free whether nothing of the runs reaches into the corner
      */
-    void lay(OptionalDouble feet, boolean free) {
+    void lay(OptionalDouble feet, double mostFeet, boolean free) {
         boolean butted = space.corners() != Corners.MITRED && space.corners() != Corners.CORNERSTONES;
         if (design.kind() == CornerDesign.Kind.PLAIN) {
             return;
@@ -119,7 +120,7 @@ final class CornerLayout {
             return;
         }
         switch (design.kind()) {
-            case MITRE_ARC -> mitreArc(feet);
+            case MITRE_ARC -> mitreArc(feet, mostFeet);
             case DIAGONAL_CUT -> diagonalCut(free);
             case CORNERSTONE_RING -> ring();
             case QUARTER_FAN -> quarterFan();
@@ -147,12 +148,16 @@ final class CornerLayout {
 
     // --- one arc astride the mitre -----------------------------------------------------------------------------
 
-    private void mitreArc(OptionalDouble feet) {
+    private void mitreArc(OptionalDouble feet, double mostFeet) {
         Optional<Tool.Round> tool = tool();
         if (tool.isEmpty()) {
             return;
         }
         double radius = tool.get().stitched();
+        if (feet.isEmpty() && design.feet().isPresent()) {
+            obstacles.add(new Obstacle.FeetTooFar(design.feet().getAsDouble(), mostFeet));
+            return;
+        }
         if (feet.isEmpty()) {
             obstacles.add(new Obstacle.TooHigh(2 * radius - space.room()));
             return;

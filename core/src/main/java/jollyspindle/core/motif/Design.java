@@ -1,5 +1,6 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 
@@ -8,6 +9,7 @@ import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /**
  * What is stitched on runs that are divided together, and in their corners.
@@ -79,6 +81,15 @@ public record Design(
     /** What stands in the corner at a side's left end. */
     public CornerDesign corner(Side side) {
         return corners.getOrDefault(side, corner);
+    }
+
+    /** What the motifs in the corners ask of the runs; what is asked in all of them first. */
+    public List<CornerAsk> asks() {
+        return Stream.concat(Stream.of(corner), corners.values().stream())
+                .filter(c -> c.kind() != CornerDesign.Kind.PLAIN && c.ask() != CornerAsk.NOTHING)
+                .map(CornerDesign::ask)
+                .distinct()
+                .toList();
     }
 
     /** This design with another main motif. */

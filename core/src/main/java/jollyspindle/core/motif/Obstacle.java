@@ -39,6 +39,14 @@ public sealed interface Obstacle {
     record TooFar(double distance, double most) implements Obstacle {}
 
     /**
+     * A corner arc's feet are to stand so far out that little of the runs would be left.
+     *
+     * @param feet from the corner
+     * @param most that is allowed
+     */
+    record FeetTooFar(double feet, double most) implements Obstacle {}
+
+    /**
      * Fewer lines have room than were asked for.
      *
      * @param asked how many

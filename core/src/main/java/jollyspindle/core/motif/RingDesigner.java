@@ -321,13 +321,27 @@ public final class RingDesigner {
             return OptionalDouble.empty();
         }
         double room = frames.values().stream().mapToDouble(RunFrame::room).min().orElseThrow();
-        double shortest =
-                frames.values().stream().mapToDouble(RunFrame::length).min().orElseThrow();
         return arc(design, corner, tools)
-                .map(a -> CornerLayout.feet(corner, a.stitchedRadius(tools.machine()), room, repeat))
+                .map(a -> CornerLayout.feet(corner, a.stitchedRadius(tools.machine()), room, comingOut(frames, repeat)))
                 .filter(OptionalDouble::isPresent)
-                .filter(d -> d.getAsDouble() < shortest / 3)
+                .filter(d -> d.getAsDouble() <= mostFeet(frames))
                 .orElse(OptionalDouble.empty());
+    }
+
+    /** Further out a corner's feet would leave the runs less than a third of their length. */
+    private static double mostFeet(Map<Side, RunFrame> frames) {
+        return frames.values().stream().mapToDouble(RunFrame::length).min().orElseThrow() / 3;
+    }
+
+    /**
+     * The mean repeat if every side had the count that comes nearest to the wanted repeat, a corner's arc on each end taking
+     * half of one: so corner arcs and repeats come out alike.
+     */
+    private static double comingOut(Map<Side, RunFrame> frames, double wanted) {
+        return frames.values().stream()
+                .mapToDouble(f -> f.length() / Math.max(1, Math.rint(f.length() / wanted)))
+                .average()
+                .orElseThrow();
     }
 
     /** The round edge a corner is stitched along: its own, or else that of the run's first motif of arcs. */
@@ -362,7 +376,7 @@ public final class RingDesigner {
                     markers.get(right.id()),
                     divided.get(left.id()).division(),
                     divided.get(right.id()).division());
-            corner.lay(feet(design, wanted, tools, ring, repeat), free());
+            corner.lay(feet(design, wanted, tools, ring, repeat), mostFeet(ring), free());
             corner.obstacles().forEach(o -> told.add(new Told(left.id(), 0, o)));
             corner.crown().ifPresent(crowns::add);
             corners.put(

@@ -2,6 +2,7 @@ package jollyspindle.core.plan;
 
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.CandidateFinder;
+import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.Repeating;
@@ -68,7 +69,8 @@ public final class Planner {
             Machine machine,
             TapeScale tape,
             Judging judging,
-            OptionalDouble unit) {}
+            OptionalDouble unit,
+            List<CornerAsk> corners) {}
 
     private record Tied(Tie tie, Subject subject) {}
 
@@ -329,7 +331,8 @@ public final class Planner {
                     job.machine(),
                     job.tape(),
                     job.judging(),
-                    quilt.unit(group)));
+                    quilt.unit(group),
+                    group.strip() ? List.of() : layout.design().asks()));
         }
 
         /** What is left of a run between what the corners take. */
@@ -352,7 +355,8 @@ public final class Planner {
                     subject.tape(),
                     subject.wish(),
                     subject.judging(),
-                    subject.unit());
+                    subject.unit(),
+                    subject.corners());
         }
 
         /** A group's finder, remembered if it has been used before; the borders tied to it count with it. */

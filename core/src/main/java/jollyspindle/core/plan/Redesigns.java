@@ -81,7 +81,8 @@ final class Redesigns {
         if (told.obstacle() instanceof Obstacle.TooMany many && many.room() >= 1) {
             return Optional.of(design.withCorner(corner.withLines(many.room())));
         }
-        if (told.obstacle() instanceof Obstacle.TooHigh && corner.feet().isPresent()) {
+        boolean feet = told.obstacle() instanceof Obstacle.TooHigh || told.obstacle() instanceof Obstacle.FeetTooFar;
+        if (feet && corner.feet().isPresent()) {
             return Optional.of(design.withCorner(corner.withFeet(OptionalDouble.empty())));
         }
         return told.obstacle() instanceof Obstacle.NoTool

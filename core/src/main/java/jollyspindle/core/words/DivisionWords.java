@@ -3,6 +3,7 @@ package jollyspindle.core.words;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.CornerArc;
+import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.Figure;
@@ -78,6 +79,16 @@ public record DivisionWords(Words words) {
             case ANY -> "any";
             case ODD -> "odd";
             case EVEN -> "even";
+        };
+    }
+
+    /** What corners ask for. */
+    public static String name(CornerAsk ask) {
+        return switch (ask) {
+            case NOTHING -> "whatever comes";
+            case ODD -> "an odd count on every side";
+            case EVEN -> "an even count on every side";
+            case HALVES -> "half a repeat at each end";
         };
     }
 
@@ -261,7 +272,11 @@ public record DivisionWords(Words words) {
                     + (ends.aside() ? ", little enough to leave" : ": " + ends(ends));
         }
         if (reason instanceof Reason.CornerArcs arcs) {
-            return "the corners' arcs take " + words.length(arcs.feet()) + " at each end";
+            return "the corners' arcs take " + words.length(arcs.feet()) + " at each end, "
+                    + (arcs.agree() ? "about half a repeat" : "half a repeat is " + words.length(arcs.half()));
+        }
+        if (reason instanceof Reason.CornersAsk corners) {
+            return (corners.met() ? "as the corners ask: " : "not as the corners ask: ") + name(corners.ask());
         }
         if (reason instanceof Reason.ValleysAtCorners) {
             return "a valley at each corner";

@@ -1,5 +1,6 @@
 package jollyspindle.core.words;
 
+import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
@@ -121,6 +122,12 @@ public record FindingWords(Words words) {
                             ? "With repeats from " + words.length(none.shortest()) + " to "
                                     + words.length(none.longest()) + " there is a way."
                             : "No count does it. Ask for less.");
+        }
+        if (finding instanceof Finding.CornersGiveWay corners) {
+            return "The corners ask for " + DivisionWords.name(corners.ask()) + ", and this side has "
+                    + Words.count(corners.count(), "repeat")
+                    + (corners.ask() == CornerAsk.HALVES ? " without halves at its ends." : ".")
+                    + (corners.better().isPresent() ? "" : " What else is wished for leaves no such way.");
         }
         if (finding instanceof Finding.ChoiceGone gone) {
             return "The run of " + words.length(gone.length()) + " no longer comes out as chosen: "

@@ -212,6 +212,10 @@ public record MotifWords(Words words) {
             return "The template can't do it: " + words.length(far.distance()) + " is asked for, "
                     + words.length(far.most()) + " is the most.";
         }
+        if (obstacle instanceof Obstacle.FeetTooFar far) {
+            return "Feet " + words.length(far.feet()) + " from the corner would leave too little of the runs: "
+                    + words.length(far.most()) + " is the most.";
+        }
         if (obstacle instanceof Obstacle.TooMany many) {
             return many.asked() + " lines don't go in, there is room for " + many.room() + ".";
         }

@@ -4,6 +4,7 @@ import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.CandidateFinder;
 import jollyspindle.core.division.CornerArc;
+import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.Figure;
@@ -127,7 +128,17 @@ class DivisionWordsTest {
                         "2 1/2 at each end: for the corner's motif; one arc astride the mitre would stand 1/2 past the room"),
                 Arguments.of(new Reason.HalvesAtCorners(), "half an arc at each corner"),
                 Arguments.of(new Reason.ValleysAtCorners(), "a valley at each corner"),
-                Arguments.of(new Reason.CornerArcs(3.5), "the corners' arcs take 3 1/2 at each end"),
+                Arguments.of(
+                        new Reason.CornerArcs(3.5, 3, 0.125),
+                        "the corners' arcs take 3 1/2 at each end, half a repeat is 3"),
+                Arguments.of(
+                        new Reason.CornerArcs(3.0625, 3.03, 0.125),
+                        "the corners' arcs take 3 1/16 at each end, about half a repeat"),
+                Arguments.of(
+                        new Reason.CornersAsk(CornerAsk.ODD, true), "as the corners ask: an odd count on every side"),
+                Arguments.of(
+                        new Reason.CornersAsk(CornerAsk.HALVES, false),
+                        "not as the corners ask: half a repeat at each end"),
                 Arguments.of(new Reason.SeamsMark(2, 1), "pieced seams mark every valley"),
                 Arguments.of(new Reason.SeamsMark(3, 2), "pieced seams mark every second valley"),
                 Arguments.of(new Reason.SeamsMark(4, 3), "pieced seams mark every third valley"),
@@ -246,6 +257,12 @@ class DivisionWordsTest {
                         new Finding.NoSolution(top, Wish.about(6).with(Wish.Parity.ODD), 5.5, 6.5),
                         "an odd count. With repeats from 5 1/2 to 6 1/2 there is a way."),
                 Arguments.of(new Finding.NoSolution(top, Wish.about(6), 0, 0), "No count does it."),
+                Arguments.of(
+                        new Finding.CornersGiveWay(top, CornerAsk.ODD, 10, Optional.empty()),
+                        "The corners ask for an odd count on every side, and this side has 10 repeats. What else is"),
+                Arguments.of(
+                        new Finding.CornersGiveWay(top, CornerAsk.HALVES, 9, Optional.empty()),
+                        "this side has 9 repeats without halves at its ends."),
                 Arguments.of(
                         new Finding.ChoiceGone(top, new School.Even(10), 60),
                         "The run of 60 no longer comes out as chosen: 10 repeats."),

@@ -1,5 +1,6 @@
 package jollyspindle.desktop.bench;
 
+import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
@@ -12,6 +13,7 @@ import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
@@ -454,6 +456,14 @@ final class MotifPane extends VBox {
         }
         if (corner.kind() != CornerDesign.Kind.PLAIN) {
             body.getChildren().add(cornerTemplate(corner));
+            body.getChildren()
+                    .add(fields.choice(
+                            "corner-ask",
+                            "Asks the runs for",
+                            List.of(CornerAsk.values()),
+                            corner.ask(),
+                            DivisionWords::name,
+                            ask -> corner(corner.with(ask))));
             body.getChildren().add(Labelled.wrapped(said(), "reason"));
         }
     }

@@ -19,6 +19,7 @@ import jollyspindle.desktop.model.Workbench;
 import java.util.List;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
@@ -114,14 +115,15 @@ public final class CompareView extends VBox {
         row = line(row, "Rises", ways, c -> said.rise(c).replaceFirst("^rise ", ""));
         row = line(row, "Change", ways, this::change);
         row = line(row, "Centre", ways, c -> of(c, said, Reason.Centres.class));
-        row = line(
-                row,
-                "Corners",
-                ways,
-                c -> of(c, said, Reason.ValleysAtCorners.class)
-                        + of(c, said, Reason.CornerArcs.class)
-                        + of(c, said, Reason.HalvesAtCorners.class)
-                        + of(c, said, Reason.Ends.class));
+        row = line(row, "Corners", ways, c -> Stream.of(
+                        Reason.CornersAsk.class,
+                        Reason.ValleysAtCorners.class,
+                        Reason.CornerArcs.class,
+                        Reason.HalvesAtCorners.class,
+                        Reason.Ends.class)
+                .map(kind -> of(c, said, kind))
+                .filter(text -> !text.isEmpty())
+                .collect(Collectors.joining("; ")));
         row = line(row, "Middle", ways, c -> {
             String middle = of(c, said, Reason.Middle.class);
             return middle.isEmpty() ? "no odd space" : middle;

@@ -1,5 +1,6 @@
 package jollyspindle.files.job;
 
+import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
@@ -158,7 +159,8 @@ public final class DesignReader {
                 fields.optionalText("guide"),
                 fields.optionalNumber("feet", 1e-3, 60),
                 whole(fields, "lines", 1, Motif.MOST_LINES, 1),
-                flag(fields, "fromOuter"));
+                flag(fields, "fromOuter"),
+                fields.has("asks") ? fields.choice("asks", CornerAsk.class) : CornerAsk.NOTHING);
         fields.done();
         return corner;
     }

@@ -2,6 +2,7 @@ package jollyspindle.files.job;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
@@ -122,6 +123,9 @@ public final class DesignWriter {
         }
         if (corner.fromOuter()) {
             node.put("fromOuter", true);
+        }
+        if (corner.ask() != CornerAsk.NOTHING) {
+            node.put("asks", Fields.name(corner.ask()));
         }
     }
 }
