@@ -25,6 +25,8 @@ import java.util.Optional;
  */
 final class ChevronsLayout {
 
+    private static final Mark.Stage LOADED = Mark.Stage.LOADED;
+
     private final Laying laying;
     private final RunSpace space;
     private final Motif.Chevrons motif;
@@ -43,7 +45,13 @@ final class ChevronsLayout {
     }
 
     void lay() {
-        Optional<Tool.Straight> found = laying.straight();
+        Optional<ChevronStripLayout> strip = ChevronStripLayout.of(laying.tools, laying.layer);
+        if (strip.isPresent()) {
+            strip.get().lay(laying, motif);
+            return;
+        }
+        Optional<Tool.Straight> found = laying.straight(
+                motif.points() == Motif.Points.PEAKS ? Obstacle.Need.ZIGZAG : Obstacle.Need.STRAIGHT_EDGE);
         if (found.isEmpty()) {
             return;
         }
@@ -59,13 +67,20 @@ final class ChevronsLayout {
         int number = 0;
         for (int i = 0; i < figures.size(); i++) {
             Cell cell = figures.get(i).cell();
-            if (!(figures.get(i) instanceof Figure.Empty) && cell.kind() != Cell.Kind.HALF) {
+            if (!(figures.get(i) instanceof Figure.Empty)) {
                 figure(cell, i, ++number);
             }
         }
     }
 
-    private void figure(Cell cell, int index, int number) {
+    private void figure(Cell own, int index, int number) {
+        boolean half = own.kind() == Cell.Kind.HALF;
+        // Half a figure is one whose middle stands at the run's end.
+        Cell cell = !half
+                ? own
+                : index == 0
+                        ? new Cell(own.kind(), own.from() - own.width(), own.to())
+                        : new Cell(own.kind(), own.from(), own.to() + own.width());
         double height = height(motif, cell.width());
         if (height > space.room() + 1e-9) {
             laying.obstacle(new Obstacle.TooHigh(height - space.room()));
@@ -77,6 +92,9 @@ final class ChevronsLayout {
             List<Point> corners = motif.points() == Motif.Points.PEAKS
                     ? peak(cell, height, line * motif.spacing())
                     : box(cell, height, line * motif.spacing());
+            if (half && !corners.isEmpty()) {
+                corners = halved(corners, index == 0, cell.middle());
+            }
             if (corners.isEmpty()) {
                 laying.obstacle(new Obstacle.TooMany(motif.lines(), line));
                 break;
@@ -89,7 +107,13 @@ final class ChevronsLayout {
             Path placed = space.placed(path.get());
             before = stitch(placed, index, number, line, before);
             List<Curve> closed = new ArrayList<>(placed.curves());
-            closed.add(new Segment(placed.end(), placed.start()));
+            if (half) {
+                Point middle = space.place(cell.middle(), 0);
+                closed.add(new Segment(placed.end(), middle));
+                closed.add(new Segment(middle, placed.start()));
+            } else {
+                closed.add(new Segment(placed.end(), placed.start()));
+            }
             outlines.add(new Path(closed));
         }
         laying.enclosed.add(new Laying.Enclosed(index + 1, List.copyOf(outlines)));
@@ -111,6 +135,22 @@ final class ChevronsLayout {
         return top <= Laying.SHORTEST || right - left <= Laying.SHORTEST
                 ? List.of()
                 : List.of(new Point(left, 0), new Point(left, top), new Point(right, top), new Point(right, 0));
+    }
+
+    /** The half of a figure to the right of its middle, or the one to the left. */
+    private static List<Point> halved(List<Point> corners, boolean right, double middle) {
+        List<Point> half = new ArrayList<>();
+        Point top = new Point(middle, corners.get(1).y());
+        if (right) {
+            half.add(top);
+        }
+        corners.stream()
+                .filter(c -> right ? c.x() > middle + 1e-9 : c.x() < middle - 1e-9)
+                .forEach(half::add);
+        if (!right) {
+            half.add(top);
+        }
+        return half;
     }
 
     /** Lines through corners, those between the ends rounded; nothing if there is no room to round them. */
@@ -154,7 +194,7 @@ final class ChevronsLayout {
         double fromEdge = motif.spacing() - laying.machine().footRadius();
         boolean beside = before != null && fromEdge >= 0;
         List<Curve> curves = path.curves();
-        Spot start = beside ? laying.shown(path.start()) : Spot.at(mark(path.start(), index, number, Mark.Kind.VALLEY));
+        Spot start = beside ? laying.shown(path.start()) : Spot.at(mark(path.start(), index));
         for (int i = 0; i < curves.size(); i++) {
             Curve curve = curves.get(i);
             boolean last = i == curves.size() - 1;
@@ -162,7 +202,8 @@ final class ChevronsLayout {
             if (beside) {
                 end = last ? laying.shown(path.end()) : Spot.at(curve.end(), Spot.ShownBy.NEEDLE);
             } else {
-                end = Spot.at(mark(curve.end(), index, number, last ? Mark.Kind.VALLEY : Mark.Kind.TURN));
+                end = Spot.at(
+                        last ? mark(curve.end(), index) : laying.marker().next(Mark.Kind.TURN, curve.end(), LOADED));
             }
             Tool tool = curve instanceof Arc ? corner.orElseThrow() : straight;
             Registration registration = beside && curve instanceof Segment
@@ -178,17 +219,15 @@ final class ChevronsLayout {
         return lines.isEmpty() ? before : lines.get(0);
     }
 
-    private Mark mark(Point place, int index, int number, Mark.Kind kind) {
-        if (kind == Mark.Kind.VALLEY) {
-            Cell cell = space.divided().get(index).cell();
-            if (place.distance(space.place(cell.from(), 0)) < 1e-9) {
-                return laying.valley(index, cell.from(), 0);
-            }
-            if (place.distance(space.place(cell.to(), 0)) < 1e-9) {
-                return laying.valley(index + 1, cell.to(), 0);
-            }
-            return laying.marker().next(Mark.Kind.FOOT, place, Mark.Stage.LOADED);
+    /** Where a figure starts or ends: a valley, a place of its own on the same line, or the middle at the run's end. */
+    private Mark mark(Point place, int index) {
+        Cell cell = space.divided().get(index).cell();
+        if (place.distance(space.place(cell.from(), 0)) < 1e-9) {
+            return laying.valley(index, cell.from(), 0);
         }
-        return laying.marker().next(kind, place, Mark.Stage.LOADED);
+        if (place.distance(space.place(cell.to(), 0)) < 1e-9) {
+            return laying.valley(index + 1, cell.to(), 0);
+        }
+        return laying.marker().next(cell.kind() == Cell.Kind.HALF ? Mark.Kind.TURN : Mark.Kind.FOOT, place, LOADED);
     }
 }

@@ -93,9 +93,14 @@ final class Laying {
 
     /** The straight edge the layer is stitched along; what is missing is told. */
     Optional<Tool.Straight> straight() {
+        return straight(Obstacle.Need.STRAIGHT_EDGE);
+    }
+
+    /** The straight edge, where it is one of several things that would do. */
+    Optional<Tool.Straight> straight(Obstacle.Need need) {
         Optional<Tool.Straight> straight = tools.straight(layer.templateId(), layer.guideId());
         if (straight.isEmpty()) {
-            obstacle(new Obstacle.NoTool(Obstacle.Need.STRAIGHT_EDGE, 0));
+            obstacle(new Obstacle.NoTool(need, 0));
         }
         return straight;
     }

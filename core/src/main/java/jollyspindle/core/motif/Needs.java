@@ -44,8 +44,19 @@ public record Needs(Repeating repeating, double shortest, Wish.Parity parity) {
                     .map(d -> figures(OptionalDouble.of(d + circles.gap()), Wish.LONGEST_REPEAT, d, d));
         }
         if (motif instanceof Motif.Serpentine) {
-            return arc.map(a ->
-                    new Needs(new Repeating.Figures(OptionalDouble.empty(), Wish.LONGEST_REPEAT, 0), 0, parity(motif)));
+            return arc.isEmpty() && SerpentineLayout.strip(tools, layer).isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(new Needs(
+                            new Repeating.Figures(OptionalDouble.empty(), Wish.LONGEST_REPEAT, 0), 0, parity(motif)));
+        }
+        Optional<ChevronStripLayout> strip = ChevronStripLayout.of(tools, layer);
+        if (strip.isPresent()) {
+            double module = strip.get().module();
+            return Optional.of(figures(
+                    OptionalDouble.of(module),
+                    ChevronStripLayout.WIDEST * module,
+                    strip.get().height(),
+                    ChevronStripLayout.NARROWEST * module));
         }
         if (tools.straight(layer.templateId(), layer.guideId()).isEmpty()
                 && !(motif instanceof Motif.Crosshatch hatch && hatch.curved())) {
@@ -105,10 +116,15 @@ public record Needs(Repeating repeating, double shortest, Wish.Parity parity) {
     /** What sort of template a motif is stitched with. */
     public static Obstacle.Need template(Motif motif) {
         return switch (motif.kind()) {
-            case ARCS, FACING_ARCS, SAILS, SERPENTINE -> Obstacle.Need.ARC;
+            case ARCS, FACING_ARCS, SAILS -> Obstacle.Need.ARC;
+            case SERPENTINE -> Obstacle.Need.S_CURVE;
             case FANS -> Obstacle.Need.FAN;
             case CIRCLES -> Obstacle.Need.CIRCLE;
-            case CHEVRONS, STRAIGHT_LINES -> Obstacle.Need.STRAIGHT_EDGE;
+            case CHEVRONS ->
+                ((Motif.Chevrons) motif).points() == Motif.Points.PEAKS
+                        ? Obstacle.Need.ZIGZAG
+                        : Obstacle.Need.STRAIGHT_EDGE;
+            case STRAIGHT_LINES -> Obstacle.Need.STRAIGHT_EDGE;
             case CROSSHATCH -> ((Motif.Crosshatch) motif).curved() ? Obstacle.Need.ARC : Obstacle.Need.STRAIGHT_EDGE;
         };
     }

@@ -6,9 +6,26 @@ public sealed interface Obstacle {
     /** What sort of template is needed. */
     enum Need {
         ARC,
+        /** A round edge, or a serpentine strip. */
+        S_CURVE,
         FAN,
         CIRCLE,
-        STRAIGHT_EDGE
+        /** A straight edge, or a chevron strip. */
+        ZIGZAG,
+        STRAIGHT_EDGE;
+
+        /** Whether a template for one of them may well do for the other. */
+        boolean isLike(Need other) {
+            return sort() == other.sort();
+        }
+
+        private Need sort() {
+            return switch (this) {
+                case S_CURVE -> ARC;
+                case ZIGZAG -> STRAIGHT_EDGE;
+                default -> this;
+            };
+        }
     }
 
     /** Whether something that was asked for isn't stitched. */
@@ -116,6 +133,27 @@ public sealed interface Obstacle {
             return false;
         }
     }
+
+    /**
+     * A strip's figures are of one size, and the repeats are of another that is seen to differ.
+     *
+     * @param module of the strip
+     * @param repeat of the run
+     */
+    record OffModule(double module, double repeat) implements Obstacle {
+        @Override
+        public boolean stops() {
+            return false;
+        }
+    }
+
+    /**
+     * How often a strip's figure goes into the run's depth.
+     *
+     * @param rows how often
+     * @param over what is left at each edge
+     */
+    record Rows(int rows, double over) implements Note {}
 
     /** Something worth knowing that is in nobody's way. */
     sealed interface Note extends Obstacle {

@@ -53,7 +53,9 @@ public record Preset(String code, Motif motif, Layer.Edge edge) {
      * @param instead of which it is laid; its template goes on where the new motif is stitched with the same sort
      */
     public Layer layer(Layer instead) {
-        boolean same = Needs.template(motif) == Needs.template(instead.motif());
+        Obstacle.Need need = Needs.template(motif);
+        Obstacle.Need before = Needs.template(instead.motif());
+        boolean same = need.isLike(before);
         return new Layer(
                 motif,
                 edge,

@@ -348,7 +348,11 @@ public final class RingDesigner {
     private static Optional<ArcTemplate> arc(Design design, CornerDesign corner, Tools tools) {
         Optional<String> template = corner.templateId();
         Optional<String> guide = corner.guideId();
-        if (template.isEmpty() && Needs.template(design.main().motif()) == Obstacle.Need.ARC) {
+        Obstacle.Need need = Needs.template(design.main().motif());
+        boolean round = need == Obstacle.Need.ARC || need == Obstacle.Need.S_CURVE;
+        if (template.isEmpty()
+                && round
+                && tools.arc(design.main().templateId(), Optional.empty()).isPresent()) {
             template = design.main().templateId();
             guide = design.main().guideId();
         }

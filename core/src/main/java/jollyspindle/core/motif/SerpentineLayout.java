@@ -3,18 +3,29 @@ package jollyspindle.core.motif;
 import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.form.Kind;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Lays out {@link Motif.Serpentine}: an S of two arcs from edge to edge, up one and down the next. */
+/**
+ * Lays out {@link Motif.Serpentine}: an S of two arcs from edge to edge, up one and down the next; along a round edge arc by
+ * arc, or along a strip in one go.
+ */
 final class SerpentineLayout {
+
+    private static final double ON = 1e-9;
 
     private final Laying laying;
     private final RunSpace space;
@@ -27,8 +38,14 @@ final class SerpentineLayout {
     }
 
     void lay() {
-        Optional<ArcTemplate> template = laying.arc();
+        Optional<ArcTemplate> template = laying.tools.arc(laying.layer.templateId(), laying.layer.guideId());
         if (template.isEmpty()) {
+            Optional<Tool.Strip> strip = strip(laying.tools, laying.layer);
+            if (strip.isEmpty()) {
+                laying.obstacle(new Obstacle.NoTool(Obstacle.Need.S_CURVE, 0));
+            } else {
+                strip(strip.get());
+            }
             return;
         }
         double radius = template.get().stitchedRadius(laying.machine());
@@ -38,7 +55,20 @@ final class SerpentineLayout {
             return;
         }
         Tool tool = Tool.Round.of(template.get(), laying.machine());
-        int number = 0;
+        List<Double> places = places();
+        for (int i = 0; i < places.size(); i++) {
+            serpentine(tool, radius, places.get(i), i + 1);
+        }
+    }
+
+    /** The strip that a layer's lines are stitched along, if it names one or there is no round edge. */
+    static Optional<Tool.Strip> strip(Tools tools, Layer layer) {
+        return tools.strip(Kind.SERPENTINE_STRIP, layer.templateId());
+    }
+
+    /** Where the lines stand along the run. */
+    private List<Double> places() {
+        List<Double> places = new ArrayList<>();
         for (Figure figure : space.divided()) {
             Cell cell = figure.cell();
             if (figure instanceof Figure.Empty) {
@@ -46,11 +76,71 @@ final class SerpentineLayout {
             }
             int lines = cell.kind() == Cell.Kind.HALF ? (motif.perRepeat() + 1) / 2 : motif.perRepeat();
             for (int i = 0; i < lines; i++) {
-                serpentine(tool, radius, cell.from() + (i + 0.5) * cell.width() / lines, ++number);
+                places.add(cell.from() + (i + 0.5) * cell.width() / lines);
             }
         }
-        if (number % 2 == 1) {
+        if (places.size() % 2 == 1) {
             laying.obstacle(new Obstacle.Parity(false));
+        }
+        return places;
+    }
+
+    /**
+     * Along a strip whose edge is the S: it lies across the run, and as many of its waves are stitched as go into the depth;
+     * what is left stays half and half at the edges.
+     */
+    private void strip(Tool.Strip strip) {
+        int rows = (int) Math.floor((space.room() + ON) / strip.module());
+        if (rows == 0) {
+            laying.obstacle(new Obstacle.TooHigh(strip.module() - space.room()));
+            return;
+        }
+        List<Curve> arcs = strip.stitched().curves();
+        // From a hollow on, the strip lying with its right end outwards, the S bulges towards the run's right end
+        // first.
+        int first = motif.mirrored() ? 0 : 1;
+        if (first + 2 * rows > arcs.size()) {
+            laying.obstacle(new Obstacle.TooFar(rows * strip.module(), (rows - 1) * strip.module()));
+            return;
+        }
+        Path own = new Path(arcs.subList(first, first + 2 * rows));
+        double over = (space.room() - rows * strip.module()) / 2;
+        if (over > Laying.SHORTEST) {
+            laying.obstacle(new Obstacle.Rows(rows, over));
+        }
+        Box box = own.box();
+        double left = box.top() - own.start().y();
+        double right = own.start().y() - box.bottom();
+        List<Double> places = places();
+        for (int i = 0; i < places.size(); i++) {
+            double along = places.get(i);
+            double beyond = Math.max(left - along, along + right - space.length());
+            if (beyond > ON) {
+                laying.obstacle(new Obstacle.TooHigh(beyond));
+                continue;
+            }
+            double turned = space.rotation() + Math.PI / 2;
+            Point low = space.place(along, over);
+            Pose pose = new Pose(low.minus(own.start().turned(turned)), turned);
+            Tool tool = new Tool.Lying(strip.id(), strip.name(), pose);
+            Path line = own.posed(pose);
+            Mark start = laying.marker().next(Mark.Kind.LINE_START, low, Mark.Stage.LOADED);
+            Mark end = laying.marker().next(Mark.Kind.LINE_END, line.end(), Mark.Stage.LOADED);
+            boolean up = i % 2 == 0;
+            List<Curve> way = (up ? line : line.reversed()).curves();
+            laying.stitch(
+                    Sewing.Naming.of(Stitched.SERPENTINE, i + 1),
+                    way.stream()
+                            .map(c -> new Sewing.Piece(
+                                    c,
+                                    tool,
+                                    new Registration.FootOnBothMarks(),
+                                    c == way.get(way.size() - 1)
+                                            ? Spot.at(up ? end : start)
+                                            : Spot.at(c.end(), Spot.ShownBy.NEEDLE)))
+                            .toList(),
+                    Spot.at(up ? start : end),
+                    Sewing.Turn.MARKED);
         }
     }
 

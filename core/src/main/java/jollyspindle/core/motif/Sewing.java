@@ -117,10 +117,29 @@ final class Sewing {
                 naming.passes(),
                 new Path(pieces.stream().map(Piece::curve).toList()));
         lines.add(line);
-        int parts = pieces.stream().mapToInt(Sewing::parts).sum();
+        List<List<Piece>> together = together(pieces);
+        int parts = together.stream().mapToInt(t -> parts(t.get(0))).sum();
         int part = 0;
         Spot at = start;
-        for (Piece piece : pieces) {
+        for (List<Piece> group : together) {
+            Piece piece = group.get(0);
+            if (piece.tool() instanceof Tool.Lying lying) {
+                part++;
+                Spot next = group.get(group.size() - 1).reaches();
+                placements.add(new Placement(
+                        line.id() + (parts > 1 ? "-part-" + part : ""),
+                        line,
+                        part,
+                        parts,
+                        lying.id(),
+                        lying.pose(),
+                        piece.registration(),
+                        at,
+                        next,
+                        new Path(group.stream().map(Piece::curve).toList())));
+                at = next;
+                continue;
+            }
             int own = parts(piece);
             for (int i = 1; i <= own; i++) {
                 part++;
@@ -144,6 +163,22 @@ final class Sewing {
         return line;
     }
 
+    /** Pieces that follow each other along an edge that lies still are stitched in one placement. */
+    private static List<List<Piece>> together(List<Piece> pieces) {
+        List<List<Piece>> groups = new ArrayList<>();
+        for (Piece piece : pieces) {
+            List<Piece> last = groups.isEmpty() ? List.of() : groups.get(groups.size() - 1);
+            if (piece.tool() instanceof Tool.Lying
+                    && !last.isEmpty()
+                    && last.get(0).tool().equals(piece.tool())) {
+                last.add(piece);
+            } else {
+                groups.add(new ArrayList<>(List.of(piece)));
+            }
+        }
+        return groups;
+    }
+
     private static Registration registration(Piece piece, int parts, int part, Turn turn) {
         // A template that is re-laid part-way doesn't lie on the seam any more, unless its middle part stands upright.
         boolean upright = parts == 1 || parts % 2 == 1 && 2 * part == parts + 1;
@@ -160,6 +195,9 @@ final class Sewing {
     }
 
     private static int parts(Piece piece) {
+        if (piece.tool() instanceof Tool.Lying) {
+            return 1;
+        }
         if (piece.curve() instanceof Arc arc && piece.tool() instanceof Tool.Round round) {
             return (int) Math.max(1, Math.ceil(Math.abs(arc.sweep()) / round.usable() - 1e-9));
         }

@@ -4,14 +4,17 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.placement.ToolId;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.ChevronStrip;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
+import jollyspindle.core.shelf.form.SerpentineStrip;
 
 import java.util.List;
 import java.util.Optional;
@@ -107,4 +110,45 @@ sealed interface Tool {
             return line.at(0.5);
         }
     }
+
+    /**
+     * The edge of a strip, the same figure over and over. Its own frame is the template's.
+     *
+     * @param stitched what the needle draws along the whole of it, from left to right
+     * @param module of the figure along the strip, in inches
+     * @param figures how many
+     */
+    record Strip(ToolId id, String name, Path stitched, double module, int figures) implements Tool {
+
+        /** Nothing if the foot can't follow the edge in one go, or the edge isn't a strip's. */
+        static Optional<Strip> of(Template template, Guide guide, Machine machine) {
+            double module;
+            int figures;
+            if (template.form() instanceof SerpentineStrip s && guide.role() == Guide.Role.SERPENTINE) {
+                module = s.module();
+                figures = s.waves();
+            } else if (template.form() instanceof ChevronStrip c && guide.role() == Guide.Role.ZIGZAG) {
+                module = c.module();
+                figures = c.tips();
+            } else {
+                return Optional.empty();
+            }
+            List<Path> stitched = guide.stitched(machine.footRadius());
+            return stitched.size() == 1
+                    ? Optional.of(new Strip(
+                            new ToolId(template.id(), guide.id(), Optional.empty()),
+                            template.name(),
+                            stitched.get(0),
+                            module,
+                            figures))
+                    : Optional.empty();
+        }
+    }
+
+    /**
+     * An edge of whatever shape that lies in a way that is settled already.
+     *
+     * @param pose in the quilt's frame, of the template's own
+     */
+    record Lying(ToolId id, String name, Pose pose) implements Tool {}
 }

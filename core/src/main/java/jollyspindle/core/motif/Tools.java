@@ -65,6 +65,18 @@ public final class Tools {
                 .or(() -> all.stream().findFirst());
     }
 
+    /** The smallest round edge that spans a repeat, or the largest if none does. */
+    public Optional<ArcTemplate> arcSpanning(double repeat) {
+        List<ArcTemplate> all = offered(Optional.empty()).stream()
+                .flatMap(t -> arcs(t).stream())
+                .sorted(Comparator.comparingDouble(a -> a.stitchedRadius(machine)))
+                .toList();
+        return all.stream()
+                .filter(a -> 2 * a.stitchedRadius(machine) >= repeat)
+                .findFirst()
+                .or(() -> all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1)));
+    }
+
     /** The round edges of arc templates that stitch a radius, the nearest first. */
     Optional<ArcTemplate> arcOfRadius(double radius) {
         return templates.stream()
@@ -132,6 +144,14 @@ public final class Tools {
                 .filter(s -> guide.filter(s.id().guideId()::equals).isPresent())
                 .findFirst()
                 .or(() -> all.stream().max(Comparator.comparingDouble(Tool.Straight::length)));
+    }
+
+    /** The edge of a kind of strip: of the template asked for, or of the first there is. */
+    Optional<Tool.Strip> strip(Kind kind, Optional<String> id) {
+        return offered(id).stream()
+                .filter(t -> t.kind() == kind)
+                .flatMap(t -> cut(t).guides().stream().flatMap(g -> Tool.Strip.of(t, g, machine).stream()))
+                .findFirst();
     }
 
     /** The distances from an arc's edge of the lines engraved along it, in inches. */

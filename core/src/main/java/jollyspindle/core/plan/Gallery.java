@@ -7,6 +7,7 @@ import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Needs;
+import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.Preset;
 import jollyspindle.core.motif.Tools;
 import jollyspindle.core.placement.Placement;
@@ -56,7 +57,7 @@ public final class Gallery {
         if (place >= layers.size()) {
             return layout.with(layout.design().withLayer(preset.layer(Layer.of(preset.motif()))));
         }
-        Layer layer = preset.layer(layers.get(place));
+        Layer layer = served(job, layout, preset.layer(layers.get(place)));
         RunLayout adopted = layout.with(layout.design().withLayer(place, layer));
         if (place > 0 || !job.quilt().missing().isEmpty()) {
             return adopted;
@@ -71,6 +72,23 @@ public final class Gallery {
                 .map(own -> adopted.with(layout.wish()
                         .withRepeat(Math.max(Wish.SHORTEST_REPEAT, Math.min(Wish.LONGEST_REPEAT, own.getAsDouble())))))
                 .orElse(adopted);
+    }
+
+    /** A layer whose template can stitch its motif: the one that is there, or the first that spans the wanted repeat. */
+    private static Layer served(QuiltJob job, RunLayout layout, Layer layer) {
+        Tools tools = new Tools(job.templates(), job.machine());
+        if (Needs.template(layer.motif()) != Obstacle.Need.ARC) {
+            boolean lost = layer.templateId().isPresent()
+                    && Needs.of(layer, tools, Double.MAX_VALUE).isEmpty();
+            return lost ? layer.withTemplate(Optional.empty(), Optional.empty()) : layer;
+        }
+        boolean serves = layer.templateId().isPresent()
+                && tools.arc(layer.templateId(), layer.guideId()).isPresent();
+        return serves
+                ? layer
+                : tools.arcSpanning(layout.wish().repeat())
+                        .map(arc -> layer.withTemplate(Optional.of(arc.templateId()), Optional.of(arc.guideId())))
+                        .orElse(layer);
     }
 
     /**

@@ -253,6 +253,15 @@ public record MotifWords(Words words) {
                     + words.length(chain.end()) + " from the run's ends, " + words.length(chain.edge())
                     + " from both edges.";
         }
+        if (obstacle instanceof Obstacle.OffModule off) {
+            return "The strip's figures are " + words.length(off.module()) + " wide and stand on repeats of "
+                    + words.length(off.repeat())
+                    + (off.module() < off.repeat() ? ": gaps stay between them." : ": they cut into each other.");
+        }
+        if (obstacle instanceof Obstacle.Rows rows) {
+            return "The strip's figure goes " + Words.count(rows.rows(), "time") + " into the run's depth; "
+                    + words.length(rows.over()) + " stays at each edge.";
+        }
         if (obstacle instanceof Obstacle.CornersDiffer differ) {
             return "The quilt isn't square, so each corner is fitted by itself: their crowns differ by up to "
                     + words.difference(differ.by()) + ".";
@@ -271,6 +280,8 @@ public record MotifWords(Words words) {
         String what =
                 switch (none.need()) {
                     case ARC -> "template with a round edge";
+                    case S_CURVE -> "template with a round edge, or a serpentine strip";
+                    case ZIGZAG -> "straight edge, or a chevron strip";
                     case FAN -> "fan template with slots that have room";
                     case CIRCLE -> "circle template";
                     case STRAIGHT_EDGE -> "straight edge";

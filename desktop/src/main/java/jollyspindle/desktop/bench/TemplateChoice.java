@@ -40,11 +40,15 @@ record TemplateChoice(Template template, Optional<String> guideId, String name) 
     private static void add(Template template, Obstacle.Need need, List<TemplateChoice> choices) {
         switch (need) {
             case ARC -> arcs(template, choices);
-            case FAN -> {
-                if (template.kind() == Kind.SLOTTED_FAN) {
-                    choices.add(new TemplateChoice(template, Optional.empty(), template.name()));
-                }
+            case S_CURVE -> {
+                arcs(template, choices);
+                whole(template, Kind.SERPENTINE_STRIP, choices);
             }
+            case ZIGZAG -> {
+                whole(template, Kind.STRAIGHT_EDGE, choices);
+                whole(template, Kind.CHEVRON_STRIP, choices);
+            }
+            case FAN -> whole(template, Kind.SLOTTED_FAN, choices);
             case CIRCLE -> {
                 if (template.kind() == Kind.CIRCLE || template.kind() == Kind.SLOTTED_CIRCLES) {
                     for (Guide guide : template.cut().guides()) {
@@ -53,11 +57,14 @@ record TemplateChoice(Template template, Optional<String> guideId, String name) 
                     }
                 }
             }
-            case STRAIGHT_EDGE -> {
-                if (template.kind() == Kind.STRAIGHT_EDGE) {
-                    choices.add(new TemplateChoice(template, Optional.empty(), template.name()));
-                }
-            }
+            case STRAIGHT_EDGE -> whole(template, Kind.STRAIGHT_EDGE, choices);
+        }
+    }
+
+    /** A template of a kind that is chosen as a whole. */
+    private static void whole(Template template, Kind kind, List<TemplateChoice> choices) {
+        if (template.kind() == kind) {
+            choices.add(new TemplateChoice(template, Optional.empty(), template.name()));
         }
     }
 

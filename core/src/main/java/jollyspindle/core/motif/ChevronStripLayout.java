@@ -1,0 +1,261 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.division.Cell;
+import jollyspindle.core.division.Figure;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Pose;
+import jollyspindle.core.geometry.Region;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.shelf.form.Kind;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Lays out {@link Motif.Chevrons} along a strip with a zigzag edge. The strip's peaks are of one size: where the repeats are
+ * its module, as many as it has are stitched in one placement; where they are a little wider, gaps stay between the peaks,
+ * and where they are narrower, peaks end where the next begins. Lines inside are the same peaks lowered by s / cos β for a
+ * spacing s and sides that rise at β (derived).
+ */
+final class ChevronStripLayout {
+
+    /** Repeats narrower than this part of the module cut the peaks too low. */
+    static final double NARROWEST = 0.75;
+
+    /** Repeats wider than this part of it leave gaps that look like mistakes. */
+    static final double WIDEST = 1.25;
+
+    /** A difference that is seen (common practice, no source: nobody sees 1/8 in a repeat). */
+    private static final double SEEN = 1.0 / 8;
+
+    private static final double SAME = 1e-6;
+
+    private final Tool.Strip strip;
+
+    /** How far up the needle comes to a point in the notches, in the strip's frame. */
+    private final double notch;
+
+    private final double height;
+    private final double slope;
+
+    private ChevronStripLayout(Tool.Strip strip) {
+        this.strip = strip;
+        double tip = tip(strip.figures() / 2);
+        double half = strip.module() / 2;
+        Path figure = window(tip - half, tip + half, Double.NEGATIVE_INFINITY).get(0);
+        this.notch = figure.start().y();
+        this.height = figure.box().top() - notch;
+        Point rising = figure.curves().get(0).direction(0);
+        this.slope = rising.angle();
+    }
+
+    /** For a layer of peaks that names a strip, or for which there is nothing but a strip. */
+    static Optional<ChevronStripLayout> of(Tools tools, Layer layer) {
+        boolean peaks = layer.motif() instanceof Motif.Chevrons c && c.points() == Motif.Points.PEAKS;
+        boolean edge = layer.templateId().isEmpty()
+                && tools.straight(Optional.empty(), Optional.empty()).isPresent();
+        return peaks && !edge
+                ? tools.strip(Kind.CHEVRON_STRIP, layer.templateId()).map(ChevronStripLayout::new)
+                : Optional.empty();
+    }
+
+    double module() {
+        return strip.module();
+    }
+
+    /** From valley to crown as it is stitched, in inches. */
+    double height() {
+        return height;
+    }
+
+    private double tip(int number) {
+        return (2 * number + 1 - strip.figures()) * strip.module() / 2;
+    }
+
+    /** What of the strip's line lies between two places and above a height, in the strip's frame. */
+    private List<Path> window(double left, double right, double above) {
+        double low = Double.isInfinite(above) ? strip.stitched().box().bottom() - 1 : above;
+        double high = strip.stitched().box().top() + 1;
+        return Region.of(Path.polygon(List.of(
+                        new Point(left, low), new Point(right, low), new Point(right, high), new Point(left, high))))
+                .within(strip.stitched());
+    }
+
+    void lay(Laying laying, Motif.Chevrons motif) {
+        RunSpace space = laying.space;
+        if (height > space.room() + SAME) {
+            laying.obstacle(new Obstacle.TooHigh(height - space.room()));
+            return;
+        }
+        Map<List<Double>, List<Path>> cut = new HashMap<>();
+        List<Figure> figures = space.divided();
+        int number = 1;
+        for (int i = 0; i < figures.size(); ) {
+            int together = together(figures, i);
+            if (together > 0) {
+                new Row(laying, motif, figures, i, together, number, cut).lay();
+                number += together;
+            }
+            i += Math.max(1, together);
+        }
+    }
+
+    /** How many cells from one on are stitched in one placement; 0 if nothing stands on it. */
+    private int together(List<Figure> figures, int from) {
+        int count = 0;
+        for (int i = from; i < figures.size() && count < strip.figures(); i++) {
+            Cell cell = figures.get(i).cell();
+            boolean suits = cell.kind() != Cell.Kind.HALF && Math.abs(cell.width() - strip.module()) < SAME;
+            if (figures.get(i) instanceof Figure.Empty || count > 0 && !suits) {
+                return count;
+            }
+            count++;
+            if (!suits) {
+                return count;
+            }
+        }
+        return count;
+    }
+
+    /** Cells whose peaks are stitched in one placement. */
+    private final class Row {
+
+        private final Laying laying;
+        private final Motif.Chevrons motif;
+        private final int index;
+        private final int count;
+        private final int number;
+        private final Map<List<Double>, List<Path>> cut;
+        private final Cell first;
+        private final Cell last;
+        private final boolean leftHalf;
+        private final boolean rightHalf;
+
+        Row(
+                Laying laying,
+                Motif.Chevrons motif,
+                List<Figure> figures,
+                int index,
+                int count,
+                int number,
+                Map<List<Double>, List<Path>> cut) {
+            this.laying = laying;
+            this.motif = motif;
+            this.index = index;
+            this.count = count;
+            this.number = number;
+            this.cut = cut;
+            this.first = figures.get(index).cell();
+            this.last = figures.get(index + count - 1).cell();
+            boolean half = first.kind() == Cell.Kind.HALF;
+            this.leftHalf = half && index == 0;
+            this.rightHalf = half && index > 0;
+        }
+
+        void lay() {
+            double width = leftHalf || rightHalf ? 2 * first.width() : first.width();
+            if (Math.abs(width - strip.module()) > SEEN) {
+                laying.obstacle(new Obstacle.OffModule(strip.module(), width));
+            }
+            int firstTip = (strip.figures() - count) / 2;
+            double own = (tip(firstTip) + tip(firstTip + count - 1)) / 2;
+            double along = leftHalf ? first.from() : rightHalf ? first.to() : (first.from() + last.to()) / 2;
+            double half = count > 1 ? count * strip.module() / 2 : Math.min(width, strip.module()) / 2;
+            List<List<Path>> outlines = new ArrayList<>();
+            for (int line = 0; line < motif.lines(); line++) {
+                double drop = line * motif.spacing() / Math.cos(slope);
+                if (drop > height - Laying.SHORTEST) {
+                    laying.obstacle(new Obstacle.TooMany(motif.lines(), line));
+                    break;
+                }
+                double base = notch + drop;
+                Pose pose = pose(own, base, along);
+                Tool tool = new Tool.Lying(strip.id(), strip.name(), pose);
+                List<Path> paths = cut(
+                        own - (leftHalf ? 0 : half),
+                        own + (rightHalf ? 0 : half),
+                        line == 0 ? Double.NEGATIVE_INFINITY : base);
+                for (int k = 0; k < paths.size(); k++) {
+                    stitch(paths.get(k).posed(pose), tool, line, number + k);
+                }
+                outlines.add(outlines(firstTip, half, base, pose));
+            }
+            for (int k = 0; k < count; k++) {
+                int peak = k;
+                laying.enclosed.add(new Laying.Enclosed(
+                        index + k + 1,
+                        outlines.stream().map(line -> line.get(peak)).toList()));
+            }
+        }
+
+        private List<Path> cut(double left, double right, double above) {
+            return cut.computeIfAbsent(List.of(left, right, above), key -> window(left, right, above).stream()
+                    .filter(p -> p.length() >= Laying.SHORTEST)
+                    .toList());
+        }
+
+        /** The strip so that a place of its own on the line between the peaks' feet stands at a place along the run. */
+        private Pose pose(double own, double base, double along) {
+            double turned = laying.space.rotation();
+            return new Pose(laying.space.place(along, 0).minus(new Point(own, base).turned(turned)), turned);
+        }
+
+        /** What each peak encloses with the line it stands on. */
+        private List<Path> outlines(int firstTip, double half, double base, Pose pose) {
+            List<Path> outlines = new ArrayList<>();
+            for (int k = 0; k < count; k++) {
+                double middle = tip(firstTip + k);
+                double reach = count > 1 ? strip.module() / 2 : half;
+                Path peak = cut(middle - (leftHalf ? 0 : reach), middle + (rightHalf ? 0 : reach), base - SAME)
+                        .get(0);
+                List<Curve> closed = new ArrayList<>(peak.curves());
+                Point at = peak.end();
+                for (Point corner :
+                        List.of(new Point(at.x(), base), new Point(peak.start().x(), base), peak.start())) {
+                    if (corner.distance(at) > SAME) {
+                        closed.add(new Segment(at, corner));
+                        at = corner;
+                    }
+                }
+                outlines.add(new Path(closed).posed(pose));
+            }
+            return outlines;
+        }
+
+        private void stitch(Path path, Tool tool, int line, int peak) {
+            Spot start = Spot.at(mark(path.start()));
+            Spot end = Spot.at(mark(path.end()));
+            List<Curve> curves = path.curves();
+            laying.stitch(
+                    Sewing.Naming.of(line == 0 ? Stitched.CHEVRON : Stitched.ECHO, peak, line),
+                    curves.stream()
+                            .map(c -> new Sewing.Piece(
+                                    c,
+                                    tool,
+                                    new Registration.FootOnBothMarks(),
+                                    c == curves.get(curves.size() - 1) ? end : Spot.at(c.end(), Spot.ShownBy.NEEDLE)))
+                            .toList(),
+                    start,
+                    Sewing.Turn.MARKED);
+        }
+
+        private Mark mark(Point place) {
+            if (place.distance(laying.space.place(first.from(), 0)) < SAME) {
+                return laying.valley(index, first.from(), 0);
+            }
+            if (place.distance(laying.space.place(last.to(), 0)) < SAME) {
+                return laying.valley(index + count, last.to(), 0);
+            }
+            return laying.marker().next(Mark.Kind.FOOT, place, Mark.Stage.LOADED);
+        }
+    }
+}

@@ -1,0 +1,237 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Crossings;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.plan.Planner;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.Corners;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.RunFrame;
+import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.StarterShelf;
+import jollyspindle.core.shelf.Template;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.LineString;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+import static jollyspindle.core.motif.MotifChecks.JTS;
+import static jollyspindle.core.motif.MotifChecks.check;
+import static jollyspindle.core.motif.MotifChecks.even;
+import static jollyspindle.core.motif.MotifChecks.flat;
+import static jollyspindle.core.motif.MotifChecks.job;
+import static jollyspindle.core.motif.MotifChecks.line;
+import static jollyspindle.core.motif.MotifChecks.quilt;
+import static jollyspindle.core.motif.MotifChecks.square;
+import static jollyspindle.core.motif.MotifChecks.with;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+/** Nested, echoed and facing arcs, and sails, against the trade's values. */
+class ArcMotifsTest {
+
+    /** Common practice, no source; by Pythagoras: R = 4 with rises 3, 2, 1: foot gaps 0.409, 0.818. */
+    @ParameterizedTest
+    @CsvSource({"4, 7.745967, 0.4088817, 0.8183499", "3, 6, 0.1715729, 0.5923593"})
+    void loweredArcsPinchAtTheirFeet(double radius, double span, double first, double second) {
+        String template = radius == 4 ? "orchard-hill" : "chapel-door";
+        Motif motif = new Motif.Arcs(Motif.Inner.LOWERED, 3, 1, List.of(), Optional.empty(), 1);
+        QuiltJob job = job(
+                        quilt(10 * span, 10 * span, 10 * span, 10 * span, 8, Corners.MITRED),
+                        Design.of(with(motif, template)),
+                        span)
+                .withMachine(new Machine(0.25))
+                .choosing(even(10));
+        WorkPlan plan = Planner.plan(job);
+        check(plan);
+        List<StitchLine> lines = plan.run(Side.TOP).orElseThrow().laidOut().lines();
+        StitchLine outer = line(lines, Stitched.ARC, 1, 0);
+        StitchLine middle = line(lines, Stitched.NESTED_ARC, 1, 1);
+        StitchLine inner = line(lines, Stitched.NESTED_ARC, 1, 2);
+        assertThat(middle.path().start().x() - outer.path().start().x()).isCloseTo(first, within(1e-6));
+        assertThat(inner.path().start().x() - middle.path().start().x()).isCloseTo(second, within(1e-6));
+        assertThat(outer.path().curves().get(0).at(0.5).y()
+                        - middle.path().curves().get(0).at(0.5).y())
+                .isCloseTo(1, within(1e-9));
+        assertThat(plan.findings()).anySatisfy(f -> assertThat(f.code()).isEqualTo("motif-pinched"));
+    }
+
+    /** Two 4-wide half circles in a 3 strip overlap by 1 in a lens 2.646 wide (derived: √7). */
+    @ParameterizedTest
+    @CsvSource({"3, CROWNS, -1", "4, CROWNS, 0", "5, CROWNS, 1"})
+    void facingHalfCirclesOverlapTouchOrLeaveAChannel(double depth, Motif.Facing facing, double channel) {
+        Motif motif = new Motif.FacingArcs(
+                facing, OptionalDouble.empty(), OptionalDouble.empty(), false, false, Optional.empty(), 1);
+        QuiltJob job = job(
+                        quilt(40, 40, 40, 40, depth, Corners.MITRED).with(Dimension.RESERVE, 0.0),
+                        Design.of(with(motif, "half-moon")),
+                        4)
+                .withMachine(new Machine(0.25))
+                .choosing(even(10));
+        WorkPlan plan = Planner.plan(job);
+        check(plan);
+        RunFrame frame = plan.run(Side.TOP).orElseThrow().frame();
+        List<StitchLine> lines = plan.run(Side.TOP).orElseThrow().laidOut().lines();
+        Curve low = line(lines, Stitched.ARC, 1, 0).path().curves().get(0);
+        Curve high = lines.stream()
+                .filter(l -> l.number() > 10)
+                .map(l -> l.path().curves().get(0))
+                .filter(c -> Math.abs(c.at(0.5).x() - low.at(0.5).x()) < 1e-6)
+                .findFirst()
+                .orElseThrow();
+        assertThat(high.at(0.5).minus(low.at(0.5)).dot(frame.outward())).isCloseTo(channel, within(1e-9));
+        if (channel < 0) {
+            double lens = flat(Path.of(low))
+                    .intersection(flat(Path.of(high)))
+                    .getEnvelopeInternal()
+                    .getWidth();
+            assertThat(lens).isCloseTo(Math.sqrt(7), within(1e-3));
+        }
+    }
+
+    /** Offset by half a repeat, half circles 4 wide in a 4 strip cross at √3 (derived). */
+    @Test
+    void halfCirclesOffsetByHalfCrossAtTheirRoot() {
+        Motif motif = new Motif.FacingArcs(
+                Motif.Facing.OVERLAPPING,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                false,
+                false,
+                Optional.empty(),
+                1);
+        WorkPlan plan = Planner.plan(job(
+                        quilt(40, 40, 40, 40, 4, Corners.MITRED).with(Dimension.RESERVE, 0.0),
+                        Design.of(with(motif, "half-moon")),
+                        4)
+                .withMachine(new Machine(0.25))
+                .choosing(even(10)));
+        check(plan);
+        RunPlan top = plan.run(Side.TOP).orElseThrow();
+        Curve low =
+                line(top.laidOut().lines(), Stitched.ARC, 3, 0).path().curves().get(0);
+        List<Double> heights = top.laidOut().lines().stream()
+                .filter(l -> l.number() > 10)
+                .flatMap(l -> Crossings.of(low, l.path().curves().get(0)).stream())
+                .map(x -> low.at(x.onFirst())
+                        .minus(top.frame().origin())
+                        .dot(top.frame().outward()))
+                .toList();
+        assertThat(heights).hasSize(2).allSatisfy(h -> assertThat(h).isCloseTo(Math.sqrt(3), within(1e-9)));
+        // A 2-wide half circle fits under the crossing exactly tangent: it touches both, and crosses neither.
+        Curve second = top.laidOut().lines().stream()
+                .filter(l -> l.number() > 10)
+                .map(l -> l.path().curves().get(0))
+                .filter(c -> Crossings.of(low, c).size() == 1
+                        && c.at(0.5).x() > low.at(0.5).x())
+                .findFirst()
+                .orElseThrow();
+        Point between = ((Arc) low).centre().midpoint(((Arc) second).centre());
+        Arc small = new Arc(between, 1, 0, Math.PI);
+        assertThat(Crossings.of(low, small)).hasSize(1);
+        assertThat(Crossings.of(second, small)).hasSize(1);
+    }
+
+    /** True parallels keep their distance everywhere, lowered ones only at the crown; JTS measures. */
+    @Test
+    void parallelEchoesKeepTheirDistance() {
+        Template four = StarterShelf.template("orchard-hill");
+        Template three = four.withId("three").withName("Three").resized(3);
+        QuiltJob job = square(
+                        Design.of(with(
+                                new Motif.Arcs(Motif.Inner.PARALLEL, 2, 1, List.of(), Optional.empty(), 1),
+                                "orchard-hill")),
+                        7)
+                .withMachine(new Machine(0.25))
+                .withTemplates(List.of(four, three));
+        WorkPlan plan = Planner.plan(job);
+        check(plan);
+        List<StitchLine> lines = plan.run(Side.TOP).orElseThrow().laidOut().lines();
+        LineString outer = flat(line(lines, Stitched.ARC, 2, 0).path());
+        Path echo = line(lines, Stitched.ECHO, 2, 1).path();
+        for (int i = 1; i < 10; i++) {
+            Point p = echo.curves().get(0).at(i / 10.0);
+            assertThat(outer.distance(JTS.createPoint(new Coordinate(p.x(), p.y()))))
+                    .isCloseTo(1, within(1e-3));
+        }
+        // Without a template of that radius it is told what is missing.
+        Finding missing = Planner.plan(job.withTemplates(List.of(four))).findings().stream()
+                .filter(f -> f.code().equals("motif-no-tool"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(((Finding.MotifTrouble) missing).obstacle()).isEqualTo(new Obstacle.NoTool(Obstacle.Need.ARC, 3));
+    }
+
+    /** Lines on lines: the echo's template lies with something on the line before, a foot's radius plus that away. */
+    @Test
+    void hollowTemplatesAreLaidOnTheLineBefore() {
+        Motif motif = new Motif.Arcs(Motif.Inner.SHIFTED, 2, 0.75, List.of(), Optional.empty(), 1);
+        WorkPlan plan =
+                Planner.plan(square(Design.of(with(motif, "quiet-cove")), 6).withMachine(new Machine(0.25)));
+        check(plan);
+        assertThat(plan.placements(RunId.of(Side.TOP)).stream()
+                        .filter(p -> p.of().kind() == Stitched.ECHO)
+                        .map(Placement::registration))
+                .isNotEmpty()
+                .allSatisfy(r ->
+                        assertThat(((Registration.OnStitching) r).fromEdge()).isCloseTo(0.5, within(1e-9)));
+    }
+
+    @Test
+    void chosenRisesAreStitched() {
+        Motif motif = new Motif.Arcs(Motif.Inner.LOWERED, 3, 0.5, List.of(1.5, 0.75), Optional.empty(), 2);
+        WorkPlan plan = Planner.plan(square(Design.of(with(motif, "orchard-hill")), 7));
+        check(plan);
+        RunPlan top = plan.run(Side.TOP).orElseThrow();
+        List<StitchLine> lines = top.laidOut().lines();
+        for (int line = 1; line <= 2; line++) {
+            Point crown = line(lines, Stitched.NESTED_ARC, 1, line)
+                    .path()
+                    .curves()
+                    .get(0)
+                    .at(0.5);
+            assertThat(crown.minus(top.frame().origin()).dot(top.frame().outward()))
+                    .isCloseTo(line == 1 ? 1.5 : 0.75, within(1e-9));
+        }
+        assertThat(lines).allMatch(StitchLine::returns);
+        // Nested lines are found by the crown, which is marked once the first ones are stitched.
+        assertThat(top.laidOut().marks())
+                .filteredOn(m -> m.kind() == Mark.Kind.CROWN)
+                .hasSize(top.division().count())
+                .allMatch(m -> m.stage() == Mark.Stage.STITCHED && m.by() == Mark.MarkedBy.CHALK);
+    }
+
+    /** Spacing s along the seam at angle t is s / sin t (½ at 60° → 0.577, at 45° → 0.707). */
+    @Test
+    void echoesOfSailsWalkAlongTheSeam() {
+        QuiltJob job = square(Design.of(with(new Motif.Sails(3, 0.5), "orchard-hill")), 6);
+        WorkPlan plan = Planner.plan(job);
+        check(plan);
+        List<StitchLine> lines = plan.run(Side.TOP).orElseThrow().laidOut().lines();
+        Path sail = line(lines, Stitched.SAIL, 2, 0).path();
+        double angle = sail.curves().get(0).direction(0).angle();
+        Path echo = line(lines, Stitched.ECHO, 2, 2).path();
+        assertThat(echo.start().x() - sail.start().x()).isCloseTo(2 * 0.5 / Math.sin(angle), within(1e-6));
+        assertThat(line(lines, Stitched.ECHO, 2, 1).path().start().y())
+                .as("the first echo comes back from the outer edge")
+                .isCloseTo(sail.end().y(), within(1e-6));
+    }
+}

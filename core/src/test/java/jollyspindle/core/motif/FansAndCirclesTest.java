@@ -1,0 +1,113 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.plan.Planner;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.Corners;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.Machine;
+import org.junit.jupiter.api.Test;
+
+import java.util.List;
+
+import static jollyspindle.core.motif.MotifChecks.INNER;
+import static jollyspindle.core.motif.MotifChecks.check;
+import static jollyspindle.core.motif.MotifChecks.even;
+import static jollyspindle.core.motif.MotifChecks.job;
+import static jollyspindle.core.motif.MotifChecks.line;
+import static jollyspindle.core.motif.MotifChecks.quilt;
+import static jollyspindle.core.motif.MotifChecks.with;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+/** Fans and chains of circles, against the trade's values. */
+class FansAndCirclesTest {
+
+    /**
+     * Common practice, no source; by the law of cosines: fans of R = 7.5 at a pitch of 7.5 sweep 95.7°, 101.5°, 107.5°,
+     * 113.6°, 120.0°.
+     */
+    @Test
+    void bladesReachTheFanBefore() {
+        QuiltJob job = job(
+                        quilt(75, 75, 75, 75, 9, Corners.MITRED),
+                        Design.of(with(new Motif.Fans(5, 1), "barley-fan")),
+                        7.5)
+                .withMachine(new Machine(0.25))
+                .choosing(even(10));
+        WorkPlan plan = Planner.plan(job);
+        check(plan);
+        List<StitchLine> lines = plan.run(Side.TOP).orElseThrow().laidOut().lines();
+        double[] sweeps = {95.7, 101.5, 107.5, 113.6, 120.0};
+        for (int blade = 1; blade <= 5; blade++) {
+            StitchLine line = line(lines, Stitched.BLADE, 5, blade);
+            double radius = 1.5 * blade;
+            double exact = Math.toDegrees(Math.acos((7.5 * 7.5 - radius * radius - 7.5 * 7.5) / (2 * radius * 7.5)));
+            assertThat(Math.toDegrees(line.path().length() / radius)).isCloseTo(exact, within(1e-6));
+            assertThat(exact).isCloseTo(sweeps[blade - 1], within(0.05));
+        }
+        // The first fan is a quarter, cut off by the run's end.
+        assertThat(line(lines, Stitched.BLADE, 1, 3).path().length()).isCloseTo(Math.PI / 2 * 4.5, within(1e-6));
+        // A slot of 120° reaches just so; one of 90° takes a swivel.
+        assertThat(plan.placements(RunId.of(Side.TOP))).allMatch(p -> p.parts() == 1);
+        WorkPlan swivelled =
+                Planner.plan(job.editing(INNER, l -> l.with(Design.of(with(new Motif.Fans(3, 1), "even-fan")))));
+        check(swivelled);
+        assertThat(swivelled.placements(RunId.of(Side.TOP)).stream().filter(p -> p.part() == 2))
+                .as("the needle stays, the template turns about its pivot")
+                .isNotEmpty()
+                .allMatch(p -> p.start().shownBy() == Spot.ShownBy.NEEDLE);
+    }
+
+    /** Second rows stand on the cusps, at 0.866 R where the pitch is R (derived). */
+    @Test
+    void secondRowsStandOnTheCusps() {
+        QuiltJob job = job(
+                        quilt(75, 75, 75, 75, 14, Corners.MITRED),
+                        Design.of(with(new Motif.Fans(5, 2), "barley-fan")),
+                        7.5)
+                .withMachine(new Machine(0.25))
+                .choosing(even(10));
+        WorkPlan plan = Planner.plan(job);
+        check(plan);
+        List<Mark> pivots = plan.run(Side.TOP).orElseThrow().laidOut().marks().stream()
+                .filter(m -> m.kind() == Mark.Kind.PIVOT)
+                .toList();
+        assertThat(pivots).hasSize(10);
+        assertThat(pivots).allSatisfy(m -> assertThat(m.across()).isCloseTo(7.5 * Math.sqrt(3) / 2, within(1e-9)));
+        assertThat(pivots.get(0).along()).isCloseTo(3.75, within(1e-9));
+    }
+
+    @Test
+    void circlesGoRoundOnceAndAHalfAndLeaveOpposite() {
+        QuiltJob job = job(
+                        quilt(36, 36, 36, 36, 3, Corners.MITRED).with(Dimension.RESERVE, 0.5),
+                        Design.of(with(new Motif.Circles(0.25, 3, Motif.Turning.ALTERNATING, false), "pebble-plate")),
+                        2.5)
+                .withMachine(new Machine(0.25));
+        WorkPlan plan = Planner.plan(job);
+        check(plan);
+        RunPlan top = plan.run(Side.TOP).orElseThrow();
+        // The largest hole that goes into 2 1/2 less two gaps of 1/4 stitches 1 3/4; 36 in repeats of 2 or a little
+        // more.
+        for (StitchLine line : top.laidOut().lines()) {
+            assertThat(line.path().length()).isCloseTo(1.5 * Math.PI * 1.75, within(1e-9));
+            assertThat(line.path().end().x() - line.path().start().x()).isCloseTo(1.75, within(1e-9));
+        }
+        assertThat(top.division().repeat()).isGreaterThanOrEqualTo(1.75);
+        List<Double> sweeps = top.laidOut().lines().stream()
+                .map(l -> ((Arc) l.path().curves().get(0)).sweep())
+                .toList();
+        assertThat(sweeps.get(0) * sweeps.get(1))
+                .as("every second one the other way")
+                .isNegative();
+    }
+}

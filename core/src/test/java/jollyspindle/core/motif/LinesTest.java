@@ -1,0 +1,97 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.inspection.Remedy;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.plan.Planner;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.Side;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+import static jollyspindle.core.motif.MotifChecks.check;
+import static jollyspindle.core.motif.MotifChecks.job;
+import static jollyspindle.core.motif.MotifChecks.line;
+import static jollyspindle.core.motif.MotifChecks.square;
+import static jollyspindle.core.motif.MotifChecks.with;
+import static org.assertj.core.api.Assertions.assertThat;
+
+/** Straight lines and crosshatch. */
+class LinesTest {
+
+    @ParameterizedTest
+    @CsvSource({"90, 1", "60, 2", "120, 3", "45, 4"})
+    void straightLinesStandAtTheirAngleAndFillTheRun(double degrees, int perRepeat) {
+        QuiltJob job =
+                square(Design.of(with(new Motif.StraightLines(perRepeat, Math.toRadians(degrees)), "furrow-long")), 6);
+        WorkPlan plan = Planner.plan(job);
+        check(plan);
+        RunPlan top = plan.run(Side.TOP).orElseThrow();
+        for (StitchLine line : top.laidOut().lines()) {
+            Point way = line.path().end().minus(line.path().start());
+            assertThat(Math.abs(way.unit().cross(Point.direction(Math.toRadians(degrees)))))
+                    .isLessThan(1e-9);
+        }
+        int repeats = top.division().count() * perRepeat;
+        double lean = Math.abs(top.frame().room() / Math.tan(Math.toRadians(degrees)));
+        int beyond = (int) Math.ceil(lean / (top.division().repeat() / perRepeat) - 1e-6);
+        assertThat(top.laidOut().lines().size()).isBetween(repeats - 1, repeats + 1 + beyond);
+    }
+
+    @Test
+    void crosshatchFillsJustTheArcsItIsPutInto() {
+        Layer arcs = with(Motif.Arcs.single(), "orchard-hill");
+        Layer hatch = Layer.of(new Motif.Crosshatch(0.75, Math.PI / 4, false))
+                .with(Layer.Space.INSIDE)
+                .with(Layer.Cells.ODD);
+        WorkPlan plan = Planner.plan(square(new Design(List.of(arcs, hatch), CornerDesign.plain(), Map.of()), 6));
+        check(plan);
+        RunPlan top = plan.run(Side.TOP).orElseThrow();
+        List<StitchLine> lines = top.laidOut().lines();
+        Set<Integer> filled = new HashSet<>();
+        for (StitchLine line : lines) {
+            if (line.kind() == Stitched.HATCH) {
+                Point middle = line.path().curves().get(0).at(0.5);
+                int cell = (int) Math.ceil(
+                        middle.minus(top.frame().origin()).x() / top.division().repeat());
+                filled.add(cell);
+                Path arc = line(lines, Stitched.ARC, cell, 0).path();
+                for (Point end : List.of(line.path().start(), line.path().end())) {
+                    double off = Math.min(
+                            arc.distance(end),
+                            Math.abs(end.y() - top.frame().origin().y()));
+                    assertThat(off).as("cut off exactly").isLessThan(1e-6);
+                }
+            }
+        }
+        assertThat(filled)
+                .allMatch(cell -> cell % 2 == 1)
+                .hasSize((top.division().count() + 1) / 2);
+    }
+
+    @Test
+    void hatchingLikeTheEchoesIsTold() {
+        Layer arcs = with(new Motif.Arcs(Motif.Inner.LOWERED, 2, 0.5, List.of(), Optional.empty(), 1), "orchard-hill");
+        Layer hatch = Layer.of(new Motif.Crosshatch(0.5, Math.PI / 4, false)).with(Layer.Space.INSIDE);
+        WorkPlan plan = Planner.plan(square(new Design(List.of(arcs, hatch), CornerDesign.plain(), Map.of()), 6));
+        Finding told = plan.findings().stream()
+                .filter(f -> f.code().equals("motif-hatch-like-echo"))
+                .findFirst()
+                .orElseThrow();
+        Remedy.Redesign remedy = (Remedy.Redesign) told.remedy().orElseThrow();
+        WorkPlan better = Planner.plan(plan.job().editing(remedy.group(), l -> l.with(remedy.design())));
+        assertThat(better.findings()).noneMatch(f -> f.code().equals("motif-hatch-like-echo"));
+    }
+}
