@@ -118,6 +118,21 @@ public record RunSet(
                 .orElse(OptionalDouble.empty());
     }
 
+    /**
+     * The repeat whose arcs rise so high, in inches: the chord 2√(2Rh − h²).
+     *
+     * @param rise from where the motif stands, in inches
+     * @return nothing if no arcs stand on the repeats, or the template's don't rise so
+     */
+    public OptionalDouble repeatRising(double rise) {
+        return template()
+                .map(t -> t.stitchedRadius(machine))
+                .filter(radius -> rise > 0 && rise <= radius)
+                .map(radius -> OptionalDouble.of(
+                        CircularSegment.ofRadiusAndHeight(radius, rise).chord()))
+                .orElse(OptionalDouble.empty());
+    }
+
     /** Divides a run; nothing if the school leaves it no room. */
     public Optional<DividedRun> divide(Run run, School school) {
         return school.divide(run.length())

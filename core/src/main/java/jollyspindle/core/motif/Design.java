@@ -73,6 +73,19 @@ public record Design(
         return new Design(layers(run), Map.of(), corner, corners);
     }
 
+    /**
+     * This design with the motifs of a run of another one on all of its runs.
+     *
+     * @param corners whether the other one's corners come along
+     */
+    public Design copying(Design other, RunId from, boolean corners) {
+        return new Design(
+                other.layers(from),
+                Map.of(),
+                corners ? other.corner() : corner,
+                corners ? other.corners() : this.corners);
+    }
+
     /** The motif that is divided for. */
     public Layer main() {
         return layers.get(0);

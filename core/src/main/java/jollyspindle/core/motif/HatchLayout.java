@@ -132,6 +132,8 @@ final class HatchLayout {
      */
     private List<StitchLine> hatch(
             Curve whole, Tool tool, int set, int number, double spacing, List<StitchLine> before) {
+        double leaning = set == 1 ? motif.angle() : Math.PI - motif.angle();
+        boolean engraved = tool instanceof Tool.Straight straight && straight.hasAngle(leaning);
         double fromEdge = spacing - laying.machine().footRadius();
         List<StitchLine> pieces = new ArrayList<>();
         for (Path piece : laying.kept(Path.of(whole))) {
@@ -142,20 +144,19 @@ final class HatchLayout {
             Optional<StitchLine> beside = before.stream()
                     .filter(l -> fromEdge >= 0 && l.path().distance(line.at(0.5)) < NEAR * spacing)
                     .findFirst();
-            if (beside.isEmpty()) {
+            Registration laid = new Registration.FootOnBothMarks();
+            if (beside.isPresent()) {
+                laid = new Registration.OnStitching(beside.get().id(), fromEdge, Laying.engraved(tool, fromEdge));
+            } else if (engraved && start.shownBy() == Spot.ShownBy.SEAM) {
+                // An engraved line at that angle lies on the seam and does the work of the second mark.
+                laid = new Registration.AtAngle(leaning);
+                start = Spot.at(laying.marker().next(Mark.Kind.LINE_START, line.start(), Mark.Stage.STITCHED));
+            } else {
                 start = Spot.at(laying.marker().next(Mark.Kind.LINE_START, line.start(), Mark.Stage.STITCHED));
                 end = Spot.at(laying.marker().next(Mark.Kind.LINE_END, line.end(), Mark.Stage.STITCHED));
             }
             pieces.add(laying.sewing.stitch(
-                    Sewing.Naming.of(Stitched.HATCH, number, set),
-                    line,
-                    tool,
-                    beside.<Registration>map(l ->
-                                    new Registration.OnStitching(l.id(), fromEdge, Laying.engraved(tool, fromEdge)))
-                            .orElseGet(Registration.FootOnBothMarks::new),
-                    start,
-                    end,
-                    Sewing.Turn.SLIDING));
+                    Sewing.Naming.of(Stitched.HATCH, number, set), line, tool, laid, start, end, Sewing.Turn.SLIDING));
         }
         return pieces;
     }

@@ -37,8 +37,7 @@ final class LinesLayout {
             return;
         }
         double lean = space.room() / Math.tan(motif.angle());
-        boolean engraved = tool.get().angles().stream()
-                .anyMatch(a -> Math.abs(Math.sin(a - motif.angle())) < Math.toRadians(0.25));
+        boolean engraved = tool.get().hasAngle(motif.angle());
         int number = 0;
         List<StitchLine> before = List.of();
         double at = Double.NaN;

@@ -77,6 +77,9 @@ sealed interface Tool {
      */
     record Straight(ToolId id, String name, Segment line, List<Double> angles, List<Double> parallels) implements Tool {
 
+        /** A quarter of a degree, in radians: less nobody lays. */
+        private static final double SEEN = Math.toRadians(0.25);
+
         static Optional<Straight> of(Template template, Guide guide, Machine machine) {
             if (guide.round().isPresent() || guide.edge().curves().size() != 1) {
                 return Optional.empty();
@@ -108,6 +111,11 @@ sealed interface Tool {
 
         Point middle() {
             return line.at(0.5);
+        }
+
+        /** Whether a line is engraved on it at an angle against the edge, in radians, as near as can be seen. */
+        boolean hasAngle(double angle) {
+            return angles.stream().anyMatch(a -> Math.abs(Math.sin(a - angle)) < SEEN);
         }
     }
 

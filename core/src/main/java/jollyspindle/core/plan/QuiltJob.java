@@ -170,6 +170,17 @@ public record QuiltJob(
         return withLayout(group, change.apply(layout(group)));
     }
 
+    /**
+     * This job with the motifs of a run stitched on another border or strip, too: divided anew there, with the same repeat
+     * wanted. From border to border the corners come along; strips have none.
+     */
+    public QuiltJob copying(RunId from, GroupId to) {
+        RunLayout source = layout(from.group());
+        boolean corners = !from.group().strip() && !to.strip();
+        return editing(to, l -> l.with(l.design().copying(source.design(), from, corners))
+                .with(l.wish().withRepeat(source.wish().repeat())));
+    }
+
     /** This job with runs divided by given schools; others stay as they are. */
     public QuiltJob choosing(Map<RunId, School> schools) {
         QuiltJob next = this;

@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
 
 /** The made-up templates a new shelf begins with, in common sizes, until the quilter puts in real ones. */
 public final class StarterShelf {
@@ -175,7 +176,11 @@ public final class StarterShelf {
                 EngravedLine.parallel(0.5),
                 EngravedLine.parallel(0.75),
                 EngravedLine.parallel(1));
-        all.add(thick("furrow-long", new StraightEdge(12, 2.5, 0), SizeLabel.RADIUS_AS_CUT, parallels));
+        List<EngravedLine> slants = Stream.concat(
+                        parallels.stream(),
+                        Stream.of(EngravedLine.reference(degrees(-45)), EngravedLine.reference(degrees(45))))
+                .toList();
+        all.add(thick("furrow-long", new StraightEdge(12, 2.5, 0), SizeLabel.RADIUS_AS_CUT, slants));
         all.add(thick("furrow-short", new StraightEdge(6, 2, 0.3), SizeLabel.RADIUS_AS_CUT, parallels));
         all.add(thick(
                 "gatepost",

@@ -4,13 +4,18 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.StarterShelf;
+import jollyspindle.core.shelf.Template;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -21,12 +26,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
+import static jollyspindle.core.motif.MotifChecks.INNER;
 import static jollyspindle.core.motif.MotifChecks.check;
 import static jollyspindle.core.motif.MotifChecks.job;
 import static jollyspindle.core.motif.MotifChecks.line;
 import static jollyspindle.core.motif.MotifChecks.square;
 import static jollyspindle.core.motif.MotifChecks.with;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 /** Straight lines and crosshatch. */
 class LinesTest {
@@ -93,5 +100,37 @@ class LinesTest {
         Remedy.Redesign remedy = (Remedy.Redesign) told.remedy().orElseThrow();
         WorkPlan better = Planner.plan(plan.job().editing(remedy.group(), l -> l.with(remedy.design())));
         assertThat(better.findings()).noneMatch(f -> f.code().equals("motif-hatch-like-echo"));
+    }
+
+    /** A line engraved at 45° lies on the seam: of two marks for a figure's first line one is saved, wherever it starts there. */
+    @Test
+    void aLineEngravedAtTheHatchsAngleSavesMarks() {
+        Layer arcs = with(Motif.Arcs.single(), "orchard-hill");
+        Layer hatch = with(new Motif.Crosshatch(0.75, Math.PI / 4, false), "furrow-long")
+                .with(Layer.Space.INSIDE);
+        QuiltJob with = square(new Design(List.of(arcs, hatch), CornerDesign.plain(), Map.of()), 6);
+        Template ruler = StarterShelf.template("furrow-long");
+        QuiltJob without = with.withTemplates(with.templates().stream()
+                .map(t -> !t.equals(ruler) ? t : Template.of(t.id(), t.name(), t.form(), t.label(), List.of()))
+                .toList());
+        WorkPlan fewer = Planner.plan(with);
+        WorkPlan more = Planner.plan(without);
+        check(fewer);
+        check(more);
+        List<Placement> onSeam = fewer.placements(INNER).stream()
+                .filter(p -> p.registration() instanceof Registration.AtAngle)
+                .toList();
+        assertThat(onSeam).isNotEmpty().allSatisfy(p -> {
+            assertThat(p.start().mark()).isPresent();
+            assertThat(p.end().mark()).isEmpty();
+            // The needle's line against the seam, as the template is told to lie.
+            Point way = p.path().end().minus(p.path().start());
+            RunFrame frame = fewer.run(p.run()).orElseThrow().frame();
+            assertThat(Math.atan2(way.dot(frame.outward()), way.dot(frame.along())))
+                    .isCloseTo(((Registration.AtAngle) p.registration()).angle(), within(1e-9));
+        });
+        assertThat(more.placements(INNER)).noneMatch(p -> p.registration() instanceof Registration.AtAngle);
+        assertThat(fewer.chalkMarks()).isEqualTo(more.chalkMarks() - onSeam.size());
+        assertThat(fewer.lines()).hasSameSizeAs(more.lines());
     }
 }

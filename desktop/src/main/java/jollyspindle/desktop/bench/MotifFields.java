@@ -326,15 +326,40 @@ final class MotifFields {
                         s -> change.accept(new Motif.Circles(c.gap(), c.halfTurns(), c.turning(), s))));
     }
 
+    /** The choices that a strip of its own shape leaves. */
+    List<Node> alongStrip(Motif.Chevrons c) {
+        return c.points() == Motif.Points.PEAKS ? List.of(points(c), lines(c)) : chevrons(c);
+    }
+
+    private Node points(Motif.Chevrons c) {
+        return choice(
+                "motif-points",
+                "Shape",
+                List.of(Motif.Points.values()),
+                c.points(),
+                p -> p == Motif.Points.PEAKS ? "peaks" : "boxes",
+                p -> change.accept(new Motif.Chevrons(p, c.height(), c.rounding(), c.lines(), c.spacing())));
+    }
+
+    private Node lines(Motif.Chevrons c) {
+        return Labelled.row(
+                whole(
+                        "motif-lines",
+                        "Lines",
+                        c.lines(),
+                        1,
+                        Motif.MOST_LINES,
+                        n -> change.accept(new Motif.Chevrons(c.points(), c.height(), c.rounding(), n, c.spacing()))),
+                distance(
+                        "motif-spacing",
+                        "Apart",
+                        c.spacing(),
+                        d -> change.accept(new Motif.Chevrons(c.points(), c.height(), c.rounding(), c.lines(), d))));
+    }
+
     private List<Node> chevrons(Motif.Chevrons c) {
         return List.of(
-                choice(
-                        "motif-points",
-                        "Shape",
-                        List.of(Motif.Points.values()),
-                        c.points(),
-                        p -> p == Motif.Points.PEAKS ? "peaks" : "boxes",
-                        p -> change.accept(new Motif.Chevrons(p, c.height(), c.rounding(), c.lines(), c.spacing()))),
+                points(c),
                 Labelled.row(
                         length(
                                 "motif-height",
@@ -354,21 +379,7 @@ final class MotifFields {
                                 12,
                                 d -> change.accept(new Motif.Chevrons(
                                         c.points(), c.height(), d.orElse(0), c.lines(), c.spacing())))),
-                Labelled.row(
-                        whole(
-                                "motif-lines",
-                                "Lines",
-                                c.lines(),
-                                1,
-                                Motif.MOST_LINES,
-                                n -> change.accept(
-                                        new Motif.Chevrons(c.points(), c.height(), c.rounding(), n, c.spacing()))),
-                        distance(
-                                "motif-spacing",
-                                "Apart",
-                                c.spacing(),
-                                d -> change.accept(
-                                        new Motif.Chevrons(c.points(), c.height(), c.rounding(), c.lines(), d)))));
+                lines(c));
     }
 
     private Node passes(int now, Consumer<Integer> take) {

@@ -1,6 +1,8 @@
 package jollyspindle.desktop.bench;
 
 import jollyspindle.core.division.CornerAsk;
+import jollyspindle.core.division.RunSet;
+import jollyspindle.core.division.Wish;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
@@ -11,8 +13,10 @@ import jollyspindle.core.motif.Preset;
 import jollyspindle.core.plan.Gallery;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunLayout;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
@@ -24,13 +28,15 @@ import jollyspindle.desktop.model.Workbench;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import javafx.collections.FXCollections;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -105,7 +111,7 @@ final class MotifPane extends VBox {
         }
         heads();
         body.getChildren().clear();
-        if (!isStrip() && looked != CORNERS) {
+        if (!choosing && looked != CORNERS) {
             body.getChildren().add(scope(design));
         }
         if (choosing) {
@@ -155,8 +161,10 @@ final class MotifPane extends VBox {
         own.setSelected(isAlone());
         own.setDisable(!alone && isAlone());
         own.setOnAction(e -> alone = own.isSelected());
-        HBox row = new HBox(8, own);
-        row.setAlignment(Pos.CENTER_LEFT);
+        FlowPane row = new FlowPane(8, 4);
+        if (!isStrip()) {
+            row.getChildren().add(own);
+        }
         if (!design.sides().isEmpty()) {
             Button round = new Button("Copy it round");
             round.setId("motif-copy");
@@ -169,7 +177,31 @@ final class MotifPane extends VBox {
             });
             row.getChildren().add(round);
         }
+        List<GroupId> others = bench.job().quilt().groups().stream()
+                .filter(g -> !g.equals(bench.groupId()))
+                .toList();
+        if (!others.isEmpty()) {
+            row.getChildren().add(copyTo(others));
+        }
         return row;
+    }
+
+    /** Brings the motifs of the run that is looked at to other borders and strips. */
+    private MenuButton copyTo(List<GroupId> others) {
+        MenuButton copy = new MenuButton("Copy to…");
+        copy.setId("motif-copy-to");
+        copy.setTooltip(new Tooltip("Stitch these motifs on another border or strip, too"));
+        for (GroupId to : others) {
+            String name = Words.name(to, bench.job().quilt());
+            MenuItem item = new MenuItem(name);
+            item.setId("motif-copy-to-" + (to.strip() ? "strip-" : "border-") + to.number());
+            item.setOnAction(e -> {
+                RunId run = bench.whereProperty().get();
+                bench.edit("motifs copied to " + Words.decapital(name), job -> job.copying(run, to));
+            });
+            copy.getItems().add(item);
+        }
+        return copy;
     }
 
     /** A layout with the motifs of the run that is looked at changed: on all runs, or on this one. */
@@ -316,7 +348,11 @@ final class MotifPane extends VBox {
                                 "reason"),
                         buttons);
         MotifFields fields = new MotifFields(bench, motif -> change(index, motif));
-        body.getChildren().addAll(fields.of(layer.motif()));
+        boolean strip = isStrip(layer);
+        body.getChildren().addAll(strip ? fields.alongStrip((Motif.Chevrons) layer.motif()) : fields.of(layer.motif()));
+        if (index == 0) {
+            bench.group().flatMap(g -> rise(fields, g.set())).ifPresent(body.getChildren()::add);
+        }
         body.getChildren()
                 .add(fields.choice(
                         "motif-edge",
@@ -350,6 +386,38 @@ final class MotifPane extends VBox {
                                 cells -> change(index, layer.with(cells), "other figures filled")));
             }
         }
+    }
+
+    /** Whether it is stitched along a strip, whose figures are of one size and shape. */
+    private boolean isStrip(Layer layer) {
+        return layer.motif() instanceof Motif.Chevrons
+                && layer.templateId()
+                        .flatMap(bench.job()::template)
+                        .filter(t -> t.kind() == Kind.CHEVRON_STRIP)
+                        .isPresent();
+    }
+
+    /** The rise follows from the repeat and the template; typed, it asks for the repeat that has it. */
+    private Optional<Node> rise(MotifFields fields, RunSet set) {
+        return set.template()
+                .flatMap(t -> bench.run())
+                .flatMap(run -> run.divided().fit())
+                .map(fit -> {
+                    double most = set.template()
+                            .orElseThrow()
+                            .stitchedRadius(bench.job().machine());
+                    return fields.length(
+                            "motif-rise",
+                            "Rise of about",
+                            false,
+                            OptionalDouble.of(fit.segment().height()),
+                            1.0 / 16,
+                            most,
+                            rise -> set.repeatRising(rise.orElse(0))
+                                    .ifPresent(repeat -> bench.design(
+                                            "rise of about " + bench.words().exact(rise.orElse(0)),
+                                            l -> l.with(l.wish().withRepeat(Math.max(Wish.SHORTEST_REPEAT, repeat))))));
+                });
     }
 
     /** Which counts it comes out with. */

@@ -260,8 +260,12 @@ public final class QuiltTable extends Pane {
 
     private Optional<MotifHandle> handleAt(double x, double y) {
         return bench.handles().stream()
-                .filter(h -> Math.hypot(view.x(h.place()) - x, view.y(h.place()) - y) < REACH)
-                .findFirst();
+                .filter(h -> away(h, x, y) < REACH)
+                .min(Comparator.comparingDouble(h -> away(h, x, y)));
+    }
+
+    private double away(MotifHandle handle, double x, double y) {
+        return Math.hypot(view.x(handle.place()) - x, view.y(handle.place()) - y);
     }
 
     /** The number follows the mouse, a tick of the tape at a time. */

@@ -500,7 +500,7 @@ public final class Workbench {
     /** What can be dragged on the chosen run while it is laid out. */
     public List<MotifHandle> handles() {
         return stage.get() == WorkStage.LAY_OUT
-                ? run().map(r -> MotifHandle.of(plan(), r)).orElse(List.of())
+                ? run().map(r -> MotifHandles.of(plan(), r)).orElse(List.of())
                 : List.of();
     }
 

@@ -1,5 +1,6 @@
 package jollyspindle.desktop.app;
 
+import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Layer;
@@ -7,9 +8,11 @@ import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.MotifKind;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.desktop.model.MotifHandle;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.files.recipe.RecipeFile;
@@ -23,6 +26,7 @@ import org.testfx.util.WaitForAsyncUtils;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
 import javafx.scene.control.Slider;
@@ -112,8 +116,20 @@ class DesigningTest extends Hands {
         robot.clickOn("#show-motifs").clickOn("#motif-corners");
         choose(robot, "#corner-kind", CornerDesign.Kind.MITRE_ARC);
         assertThat(bench.plan().corners()).hasSize(4);
+        // Half of what a repeat near 7 comes out as on the four sides.
+        double half = bench.plan().runs().stream()
+                        .mapToDouble(
+                                r -> r.frame().length() / Math.rint(r.frame().length() / 7))
+                        .average()
+                        .orElseThrow()
+                / 2;
         assertThat(bench.plan().run(Side.TOP).orElseThrow().division().cornerLeft())
-                .isCloseTo(3.5, within(1e-9));
+                .isCloseTo(half, within(1e-9));
+        choose(robot, "#corner-ask", CornerAsk.EVEN);
+        assertThat(bench.plan().runs()).allMatch(r -> r.division().count() % 2 == 0);
+        choose(robot, "#corner-ask", CornerAsk.ODD);
+        assertThat(bench.plan().runs()).allMatch(r -> r.division().count() % 2 == 1);
+        scrollTo(robot, "#corner-feet");
         type(robot, "#corner-feet", "2");
         assertThat(bench.plan().run(Side.TOP).orElseThrow().division().cornerRight())
                 .isCloseTo(2, within(1e-9));
@@ -156,6 +172,71 @@ class DesigningTest extends Hands {
         assertThat(bench.job().layout(GroupId.border(1)).wish().repeat()).isCloseTo(5.9, within(0.2));
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         assertThat(bench.job().layout(GroupId.border(1)).wish().repeat()).isEqualTo(7);
+    }
+
+    @Test
+    void theRiseIsTypedAndDragged(FxRobot robot) throws Exception {
+        demo(robot, WorkStage.LAY_OUT);
+        robot.clickOn("#show-motifs");
+        scrollTo(robot, "#motif-rise");
+        type(robot, "#motif-rise", "1 1/2");
+        // 2·√(2R·1.5 − 1.5²) of the template's stitched radius.
+        double radius =
+                bench.job().arc().orElseThrow().stitchedRadius(bench.job().machine());
+        assertThat(bench.job().layout(GroupId.border(1)).wish().repeat())
+                .isCloseTo(2 * Math.sqrt(3 * radius - 2.25), within(1e-6));
+        type(robot, "#motif-rise", "9");
+        assertThat(read(robot, "#motif-rise-said")).contains("Between 1/16 and");
+        robot.interact(() -> {
+            window.table().zoomToCorner();
+            bench.placementProperty().set(null);
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        double before = bench.job().layout(GroupId.border(1)).wish().repeat();
+        MotifHandle rise = handle("rise");
+        robot.moveTo(window.table().onScreen(rise.place()))
+                .press(MouseButton.PRIMARY)
+                .moveTo(window.table().onScreen(rise.place().plus(new Point(0, 0.6))))
+                .release(MouseButton.PRIMARY);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(bench.job().layout(GroupId.border(1)).wish().repeat()).isGreaterThan(before + 0.4);
+    }
+
+    @Test
+    void motifsAreCopiedFromBorderToBorder(FxRobot robot) throws Exception {
+        demo(robot, WorkStage.LAY_OUT);
+        robot.interact(() -> bench.edit("a second border", job -> {
+            var quilt = job.quilt().withBorderOutside(job.quilt().border(1));
+            for (Side side : Side.values()) {
+                quilt = quilt.with(Dimension.depth(2, side), 8);
+            }
+            return job.withQuilt(quilt);
+        }));
+        robot.clickOn("#show-motifs").clickOn("#motif-gallery");
+        gallery(robot, "nested-arcs");
+        scrollTo(robot, "#motif-copy-to");
+        robot.clickOn("#motif-copy-to").clickOn("#motif-copy-to-border-2");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(bench.job().layout(GroupId.border(2)).design().main().motif())
+                .isEqualTo(motif());
+        assertThat(bench.plan().lines())
+                .anyMatch(l -> l.run().group().equals(GroupId.border(2)) && l.kind() == Stitched.NESTED_ARC);
+        assertThat(bench.undoName()).contains("motifs copied to border 2");
+    }
+
+    @Test
+    void peaksAreStitchedAlongAStrip(FxRobot robot) throws Exception {
+        demo(robot, WorkStage.LAY_OUT);
+        robot.clickOn("#show-motifs").clickOn("#motif-gallery");
+        gallery(robot, "peaks");
+        assertThat(robot.lookup("#motif-height").tryQuery()).isPresent();
+        robot.interact(() -> bench.use(StarterShelf.template("lane-strip"), Optional.empty()));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#motif-height").tryQuery())
+                .as("a strip is as high as it is")
+                .isEmpty();
+        assertThat(bench.plan().placements(GroupId.border(1)))
+                .allMatch(p -> p.tool().templateId().equals("lane-strip"));
     }
 
     private MotifHandle handle(String id) {
