@@ -293,7 +293,7 @@ public final class CandidateFinder {
         return all.stream()
                 .filter(school -> set.onAxis(axis).stream().allMatch(run -> divided(run, school)
                         .filter(d -> isInRange(d.division().repeat())
-                                && isWished(d.division().count(), axis))
+                                && suits(d.division().count(), axis))
                         .isPresent()))
                 .map(School.class::cast)
                 .toList();
@@ -313,8 +313,16 @@ public final class CandidateFinder {
 
     private boolean isWished(int count, int axis) {
         return set.wish().parity().welcomes(count)
-                && (set.wish().count(axis).isEmpty() || set.wish().count(axis).getAsInt() == count)
-                && givingWay(axis).stream().allMatch(ask -> ask.welcomes(count));
+                && (set.wish().count(axis).isEmpty() || set.wish().count(axis).getAsInt() == count);
+    }
+
+    /** Whether so many figures on an axis are wished for, and as the corners ask. */
+    private boolean suits(int count, int axis) {
+        return isWished(count, axis) && isWelcome(count, axis);
+    }
+
+    private boolean isWelcome(int figures, int axis) {
+        return givingWay(axis).stream().allMatch(ask -> ask.welcomes(figures));
     }
 
     /** What the corners ask of the counts on an axis, as far as the quilter's wish can be fulfilled besides. */
@@ -352,7 +360,7 @@ public final class CandidateFinder {
     private List<Integer> wished(int axis) {
         CountRange all = allowed(axis);
         return IntStream.rangeClosed(all.fewest, all.most)
-                .filter(n -> isWished(n, axis))
+                .filter(n -> suits(n, axis))
                 .filter(n -> set.onAxis(axis).stream().allMatch(r -> set.wish().allows(r.length() / n)))
                 .filter(n -> tied.stream().allMatch(t -> t.tie().ratio().follows(n)))
                 .boxed()
@@ -406,22 +414,25 @@ public final class CandidateFinder {
         return IntStream.of(most, most - 1)
                 .filter(each -> each >= 1 && each <= Counts.MOST && isWished(2 * each, axis))
                 .boxed()
-                .flatMap(each -> fillings.stream().map(f -> new School.CornersIn(repeat, each, f)));
+                .flatMap(each -> fillings.stream()
+                        .filter(f -> isWelcome(2 * each + (f instanceof Filling.OwnMotif ? 0 : 1), axis))
+                        .map(f -> new School.CornersIn(repeat, each, f)));
     }
 
     private Stream<School> centreOut(int axis, double repeat) {
         int most = (int) Math.floor(set.shortest(axis) / repeat + EXACT);
+        // Beside a corner's arc that stands already, what is left over isn't the corner's any more.
+        EndUse left = set.onAxis(axis).stream().anyMatch(run -> run.left() > 0) ? EndUse.PLAIN : EndUse.CORNER;
         return IntStream.of(most, most - 1)
-                .filter(count -> count >= 1 && count <= Counts.MOST && isWished(count, axis))
+                .filter(count -> count >= 1 && count <= Counts.MOST && suits(count, axis))
                 .boxed()
-                .flatMap(count ->
-                        Stream.of(EndUse.CORNER, EndUse.SHORT_ARC).map(e -> new School.CentreOut(repeat, count, e)));
+                .flatMap(count -> Stream.of(left, EndUse.SHORT_ARC).map(e -> new School.CentreOut(repeat, count, e)));
     }
 
     private Stream<School> fudged(int axis, double repeat) {
         int near = (int) Math.floor((set.longest(axis) + set.shortest(axis)) / 2 / repeat);
         return IntStream.rangeClosed(near, near + 1)
-                .filter(count -> count >= 1 && count <= Counts.MOST && isWished(count, axis))
+                .filter(count -> count >= 1 && count <= Counts.MOST && suits(count, axis))
                 .boxed()
                 .flatMap(count -> IntStream.rangeClosed(2, Math.min(MOST_TAKING, count - 2))
                         .filter(taking -> taking % 2 == count % 2)

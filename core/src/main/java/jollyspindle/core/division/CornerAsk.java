@@ -10,13 +10,19 @@ public enum CornerAsk {
     /** Half a repeat at each end, so that a crown stands where the run does. */
     HALVES;
 
-    /** Whether a run with so many repeats is as asked, as far as its count goes. */
+    /** Whether a run with so many figures is as asked, as far as its count goes. */
     public boolean welcomes(int count) {
         return switch (this) {
             case ODD -> count % 2 == 1;
             case EVEN -> count % 2 == 0;
             default -> true;
         };
+    }
+
+    /** How many figures stand along a run, one in an odd space in the middle among them. */
+    public static int figures(DividedRun run) {
+        boolean middle = run.middle().filter(f -> !(f instanceof Figure.Empty)).isPresent();
+        return run.division().count() + (middle ? 1 : 0);
     }
 
     /** Whether a run comes out as asked. */
@@ -26,6 +32,6 @@ public enum CornerAsk {
             return cells.get(0).kind() == Cell.Kind.HALF
                     && cells.get(cells.size() - 1).kind() == Cell.Kind.HALF;
         }
-        return welcomes(run.division().count());
+        return welcomes(figures(run));
     }
 }

@@ -86,7 +86,7 @@ public final class RunInspector {
                     .filter(run -> !ask.isMetBy(run))
                     .findFirst()
                     .ifPresent(run -> findings.add(new Finding.CornersGiveWay(
-                            run.id(), ask, run.division().count(), without(c -> c.runs().stream()
+                            run.id(), ask, CornerAsk.figures(run), without(c -> c.runs().stream()
                                     .allMatch(ask::isMetBy)))));
         }
     }

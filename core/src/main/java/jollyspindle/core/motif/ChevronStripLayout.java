@@ -11,6 +11,7 @@ import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.shelf.form.Kind;
 
@@ -38,6 +39,9 @@ final class ChevronStripLayout {
     private static final double SEEN = 1.0 / 8;
 
     private static final double SAME = 1e-6;
+
+    /** A chalk line's width, in inches: nearer places are the same mark. */
+    private static final double CHALK = 1.0 / 64;
 
     private final Tool.Strip strip;
 
@@ -184,8 +188,9 @@ final class ChevronStripLayout {
                         own - (leftHalf ? 0 : half),
                         own + (rightHalf ? 0 : half),
                         line == 0 ? Double.NEGATIVE_INFINITY : base);
+                Optional<Registration> notch = notch(width, base);
                 for (int k = 0; k < paths.size(); k++) {
-                    stitch(paths.get(k).posed(pose), tool, line, number + k);
+                    stitch(paths.get(k).posed(pose), tool, line, number + k, notch);
                 }
                 outlines.add(outlines(firstTip, half, base, pose));
             }
@@ -231,9 +236,18 @@ final class ChevronStripLayout {
             return outlines;
         }
 
-        private void stitch(Path path, Tool tool, int line, int peak) {
-            Spot start = Spot.at(mark(path.start()));
-            Spot end = Spot.at(mark(path.end()));
+        /** A notch over the valley and tape on the edge, where the peaks stand on the valleys and the plate reaches so far. */
+        private Optional<Registration> notch(double width, double base) {
+            if (Math.abs(width - strip.module()) > CHALK || base < strip.bottom() + CHALK) {
+                return Optional.empty();
+            }
+            Mark valley = leftHalf ? laying.valley(index + 1, first.to(), 0) : laying.valley(index, first.from(), 0);
+            return Optional.of(new Registration.NotchOnMark(valley, strip.top() - base, laying.space.hanging()));
+        }
+
+        private void stitch(Path path, Tool tool, int line, int peak, Optional<Registration> notch) {
+            Spot start = spot(path.start(), line, notch.isPresent());
+            Spot end = spot(path.end(), line, notch.isPresent());
             List<Curve> curves = path.curves();
             laying.stitch(
                     Sewing.Naming.of(line == 0 ? Stitched.CHEVRON : Stitched.ECHO, peak, line),
@@ -241,21 +255,32 @@ final class ChevronStripLayout {
                             .map(c -> new Sewing.Piece(
                                     c,
                                     tool,
-                                    new Registration.FootOnBothMarks(),
+                                    notch.orElseGet(Registration.FootOnBothMarks::new),
                                     c == curves.get(curves.size() - 1) ? end : Spot.at(c.end(), Spot.ShownBy.NEEDLE)))
                             .toList(),
                     start,
                     Sewing.Turn.MARKED);
         }
 
-        private Mark mark(Point place) {
-            if (place.distance(laying.space.place(first.from(), 0)) < SAME) {
-                return laying.valley(index, first.from(), 0);
+        /** What shows where a line starts or ends. */
+        private Spot spot(Point place, int line, boolean laid) {
+            List<StitchLine> before = laying.sewing.lines();
+            if (line == 0
+                    && !before.isEmpty()
+                    && before.get(before.size() - 1).path().end().distance(place) < SAME) {
+                return Spot.at(place, Spot.ShownBy.NEEDLE);
             }
-            if (place.distance(laying.space.place(last.to(), 0)) < SAME) {
-                return laying.valley(index + count, last.to(), 0);
+            if (line == 0 && place.distance(laying.space.place(first.from(), 0)) < CHALK) {
+                return new Spot(place, Spot.ShownBy.MARK, Optional.of(laying.valley(index, first.from(), 0)));
             }
-            return laying.marker().next(Mark.Kind.FOOT, place, Mark.Stage.LOADED);
+            if (line == 0 && place.distance(laying.space.place(last.to(), 0)) < CHALK) {
+                return new Spot(place, Spot.ShownBy.MARK, Optional.of(laying.valley(index + count, last.to(), 0)));
+            }
+            Spot shown = laying.shown(place);
+            boolean edge = shown.shownBy() == Spot.ShownBy.SEAM
+                    || shown.shownBy() == Spot.ShownBy.FAR_EDGE
+                    || shown.shownBy() == Spot.ShownBy.RUN_END;
+            return laid && edge ? shown : Spot.at(laying.marker().next(Mark.Kind.FOOT, place, Mark.Stage.LOADED));
         }
     }
 }

@@ -125,19 +125,25 @@ sealed interface Tool {
      * @param stitched what the needle draws along the whole of it, from left to right
      * @param module of the figure along the strip, in inches
      * @param figures how many
+     * @param top of the acrylic: its points or crests, in its frame
+     * @param bottom of the acrylic
      */
-    record Strip(ToolId id, String name, Path stitched, double module, int figures) implements Tool {
+    record Strip(ToolId id, String name, Path stitched, double module, int figures, double top, double bottom)
+            implements Tool {
 
         /** Nothing if the foot can't follow the edge in one go, or the edge isn't a strip's. */
         static Optional<Strip> of(Template template, Guide guide, Machine machine) {
             double module;
             int figures;
+            double depth;
             if (template.form() instanceof SerpentineStrip s && guide.role() == Guide.Role.SERPENTINE) {
                 module = s.module();
                 figures = s.waves();
+                depth = s.depth();
             } else if (template.form() instanceof ChevronStrip c && guide.role() == Guide.Role.ZIGZAG) {
                 module = c.module();
                 figures = c.tips();
+                depth = c.depth();
             } else {
                 return Optional.empty();
             }
@@ -148,7 +154,9 @@ sealed interface Tool {
                             template.name(),
                             stitched.get(0),
                             module,
-                            figures))
+                            figures,
+                            guide.edge().box().top(),
+                            guide.edge().box().bottom() - depth))
                     : Optional.empty();
         }
     }

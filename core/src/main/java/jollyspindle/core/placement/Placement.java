@@ -52,7 +52,9 @@ public record Placement(
     public Stream<Mark> marks() {
         Stream<Mark> laid = registration instanceof Registration.OnSeam on
                 ? on.centre().stream()
-                : registration instanceof Registration.CentreOnMark on ? Stream.of(on.centre()) : Stream.empty();
+                : registration instanceof Registration.CentreOnMark on
+                        ? Stream.of(on.centre())
+                        : registration instanceof Registration.NotchOnMark on ? Stream.of(on.mark()) : Stream.empty();
         return Stream.concat(Stream.of(start, end).flatMap(s -> s.mark().stream()), laid);
     }
 

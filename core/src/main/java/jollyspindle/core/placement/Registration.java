@@ -49,4 +49,14 @@ public sealed interface Registration {
      * @param legOnSeam whether something lies on the seam besides
      */
     record CentreOnMark(Mark centre, boolean legOnSeam) implements Registration {}
+
+    /**
+     * A strip with a zigzag edge: one of its notches stands over a mark, and tape across its back lies on the edge of the run
+     * that the motif stands on.
+     *
+     * @param mark under the needle in the notch, or straight below it
+     * @param below from the strip's points straight down to the tape's upper edge, in inches
+     * @param far whether it lies on the run's outer edge and not on its seam
+     */
+    record NotchOnMark(Mark mark, double below, boolean far) implements Registration {}
 }

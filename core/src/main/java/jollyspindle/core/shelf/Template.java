@@ -184,7 +184,10 @@ public record Template(
             case CENTRE ->
                 lines(cut.chords(
                         new Point(guide.round().map(r -> r.centre().x()).orElse(0.0), 0), new Point(0, 1), false));
-            case REFERENCE -> lines(cut.chords(Point.ORIGIN, Point.direction(Math.PI / 2 + line.value()), true));
+            // On a ruler it is a line that crosses the edge in its middle, elsewhere a ray from the centre.
+            case REFERENCE ->
+                lines(cut.chords(
+                        Point.ORIGIN, Point.direction(Math.PI / 2 + line.value()), form.kind() != Kind.STRAIGHT_EDGE));
             case PARALLEL -> parallel(cut, guide, line.fromEdge(1));
         };
     }

@@ -125,7 +125,7 @@ public record FindingWords(Words words) {
         }
         if (finding instanceof Finding.CornersGiveWay corners) {
             return "The corners ask for " + DivisionWords.name(corners.ask()) + ", and this side has "
-                    + Words.count(corners.count(), "repeat")
+                    + Words.count(corners.count(), "figure")
                     + (corners.ask() == CornerAsk.HALVES ? " without halves at its ends." : ".")
                     + (corners.better().isPresent() ? "" : " What else is wished for leaves no such way.");
         }

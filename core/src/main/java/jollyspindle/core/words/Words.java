@@ -357,6 +357,10 @@ public record Words(TapeScale tape) {
                     : (on.engraved() ? "the line engraved " : "tape ") + length(on.fromEdge())
                             + " from the edge, on the line stitched before";
         }
+        if (placement.registration() instanceof Registration.NotchOnMark on) {
+            return "a notch straight above " + decapital(name(on.mark())) + ", and tape " + length(on.below())
+                    + " below the strip's points on the " + (on.far() ? "outer edge" : seam(placement.run()));
+        }
         if (placement.registration() instanceof Registration.CentreOnMark on) {
             return "the template's centre on " + decapital(name(on.centre()))
                     + (on.legOnSeam() ? ", its leg on the seam" : "");

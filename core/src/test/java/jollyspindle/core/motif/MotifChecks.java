@@ -168,6 +168,8 @@ final class MotifChecks {
                 on.centre().ifPresent(m -> used.add(m.id()));
             } else if (placement.registration() instanceof Registration.CentreOnMark on) {
                 used.add(on.centre().id());
+            } else if (placement.registration() instanceof Registration.NotchOnMark on) {
+                used.add(on.mark().id());
             } else if (placement.registration() instanceof Registration.OnStitching on) {
                 assertThat(plan.lines()).extracting(StitchLine::id).contains(on.lineId());
             }

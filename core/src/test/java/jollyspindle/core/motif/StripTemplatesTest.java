@@ -5,6 +5,7 @@ import jollyspindle.core.division.School;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.Gallery;
 import jollyspindle.core.plan.Planner;
@@ -179,6 +180,17 @@ class StripTemplatesTest {
             assertThat(local(run, inside.get(i).path().start()).x())
                     .isCloseTo(2 * i + 0.25 * Math.sqrt(2), within(1e-6));
         }
+        // The notch is over a valley and tape on the seam, so that they need no marks of their own.
+        assertThat(run.laidOut().marks()).allMatch(m -> m.kind() == Mark.Kind.VALLEY);
+        assertThat(run.laidOut().placements())
+                .allMatch(p -> p.registration() instanceof Registration.NotchOnMark)
+                .filteredOn(p -> p.of().sub() == 1)
+                .allSatisfy(p -> {
+                    Registration.NotchOnMark on = (Registration.NotchOnMark) p.registration();
+                    // Points of the acrylic are f / sin 45° under the needle's, which are 1 above the first line's
+                    // feet.
+                    assertThat(on.below()).isCloseTo(1 - 0.25 * Math.sqrt(2) - 0.25 * Math.sqrt(2), within(1e-6));
+                });
         assertThat(run.laidOut()
                         .lines()
                         .get(0)

@@ -4,6 +4,7 @@ import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.Counts;
+import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.Reason;
 import jollyspindle.core.division.School;
 import jollyspindle.core.division.SchoolKind;
@@ -119,12 +120,15 @@ class CornerWishesTest {
         GroupPlan group = group(job);
         assertThat(group.candidates()).allSatisfy(c -> {
             assertThat(c.runs()).allMatch(r -> other.welcomes(r.division().count()));
-            assertThat(told(c, ask)).containsExactly(false);
+            // A figure in the middle makes the other kind of count of it.
+            assertThat(told(c, ask)).containsExactly(c.runs().stream().allMatch(ask::isMetBy));
         });
         assertThat(Planner.plan(job).findings())
                 .filteredOn(Finding.CornersGiveWay.class::isInstance)
                 .singleElement()
-                .matches(f -> f.remedy().isEmpty());
+                .matches(f -> f.remedy().isPresent()
+                        == group.candidates().stream()
+                                .anyMatch(c -> c.runs().stream().allMatch(ask::isMetBy)));
     }
 
     @Test
@@ -224,5 +228,18 @@ class CornerWishesTest {
         WorkPlan mended = Planner.plan(job.editing(INNER, l -> l.with(remedy.design())));
         assertThat(mended.hasProblems()).isFalse();
         assertThat(mended.corners()).hasSize(4).allMatch(c -> !c.lines().isEmpty());
+    }
+
+    /** A corner's arc leaves nothing to the corner's motif any more, so no way offers it what is left over. */
+    @Test
+    void besideACornersArcNothingIsKeptForTheCorner() {
+        CornerDesign arc = CornerDesign.of(CornerDesign.Kind.MITRE_ARC);
+        for (CornerAsk ask : CornerAsk.values()) {
+            assertThat(group(job(71.625, 86, arc.with(ask))).candidates())
+                    .flatExtracting(c -> c.schools().values())
+                    .noneMatch(s -> s instanceof School.CentreOut out && out.ends() == EndUse.CORNER);
+        }
+        assertThat(group(job(71.625, 86, arc.with(CornerAsk.EVEN))).chosen().kind())
+                .contains(SchoolKind.EVEN);
     }
 }

@@ -259,10 +259,10 @@ class DivisionWordsTest {
                 Arguments.of(new Finding.NoSolution(top, Wish.about(6), 0, 0), "No count does it."),
                 Arguments.of(
                         new Finding.CornersGiveWay(top, CornerAsk.ODD, 10, Optional.empty()),
-                        "The corners ask for an odd count on every side, and this side has 10 repeats. What else is"),
+                        "The corners ask for an odd count on every side, and this side has 10 figures. What else is"),
                 Arguments.of(
                         new Finding.CornersGiveWay(top, CornerAsk.HALVES, 9, Optional.empty()),
-                        "this side has 9 repeats without halves at its ends."),
+                        "this side has 9 figures without halves at its ends."),
                 Arguments.of(
                         new Finding.ChoiceGone(top, new School.Even(10), 60),
                         "The run of 60 no longer comes out as chosen: 10 repeats."),

@@ -1,7 +1,9 @@
 package jollyspindle.desktop.control;
 
+import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
@@ -240,7 +242,23 @@ final class QuiltPainter {
         g.fill();
         g.stroke();
         bench.job().arc(placement.tool()).ifPresent(template -> lines(template, placement));
+        if (placement.registration() instanceof Registration.NotchOnMark on) {
+            onEdge(outlines, on.below(), placement);
+        }
         foot(placement);
+    }
+
+    /** What of a strip lies on the edge of the run. */
+    private void onEdge(List<Path> outlines, double below, Placement placement) {
+        Box box = outlines.stream().map(Path::box).reduce(Box::with).orElseThrow();
+        double at = box.top() - below;
+        Segment across = new Segment(new Point(box.left() - 1, at), new Point(box.right() + 1, at));
+        g.setStroke(p.chosen());
+        g.setLineWidth(3.5);
+        Region.of(outlines).within(Path.of(across)).stream()
+                .flatMap(piece -> piece.curves().stream())
+                .map(Segment.class::cast)
+                .forEach(s -> view.stroke(g, s.posed(placement.pose())));
     }
 
     /** The lines engraved on a round-edged template, and what of it lies on the seam. */

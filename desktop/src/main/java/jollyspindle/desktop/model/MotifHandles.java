@@ -96,7 +96,9 @@ final class MotifHandles {
     /** The rise of arcs follows from the repeat: the crown is dragged to where the template's own arc of that rise has it. */
     private void rise() {
         Optional<RunSet> set = plan.group(run.id().group()).map(GroupPlan::set);
-        Optional<StitchLine> arc = line(Stitched.ARC, 0);
+        // A few arcs on, so that not all knobs stand on the first; the third is as large as the first where sizes take
+        // turns.
+        Optional<StitchLine> arc = line(Stitched.ARC, 3, 0).or(() -> line(Stitched.ARC, 1, 0));
         if (set.flatMap(RunSet::template).isPresent() && arc.isPresent()) {
             across("rise", "rise of about", middle(arc.get()), foot(), 1, rise -> {
                 OptionalDouble repeat = set.get().repeatRising(rise);
@@ -310,8 +312,12 @@ final class MotifHandles {
     }
 
     private Optional<StitchLine> line(Stitched kind, int sub) {
+        return line(kind, 1, sub);
+    }
+
+    private Optional<StitchLine> line(Stitched kind, int number, int sub) {
         return run.laidOut().lines().stream()
-                .filter(l -> l.kind() == kind && l.layer() == 1 && l.number() == 1 && l.sub() == sub)
+                .filter(l -> l.kind() == kind && l.layer() == 1 && l.number() == number && l.sub() == sub)
                 .findFirst();
     }
 

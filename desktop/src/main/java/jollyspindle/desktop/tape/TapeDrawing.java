@@ -57,7 +57,7 @@ final class TapeDrawing {
     private static final double BELOW_SEAM = 38;
     private static final double ROOM_FOR_LEAN = 84;
     private static final double ROOM_FOR_NUMBER = 62;
-    private static final double ROOM_FOR_HALF = 31;
+    private static final double BETWEEN = 3;
     private static final double ROOM_FOR_HALVES = 150;
     private static final double SMALL_ROW = 13;
     private static final PseudoClass CROWDED = PseudoClass.getPseudoClass("crowded");
@@ -74,6 +74,10 @@ final class TapeDrawing {
     private final Words words;
     private final Map<String, List<Text>> byMark = new HashMap<>();
     private final List<Node> nodes = new ArrayList<>();
+
+    /** From where to where readings stand, by whether they are valleys' and their row. */
+    private final Map<List<Object>, List<double[]>> taken = new HashMap<>();
+
     private final Map<String, Double> widths;
     private final Text measure = new Text();
 
@@ -108,21 +112,29 @@ final class TapeDrawing {
         ticks(run, view, shown.zero(), bandTop);
         arcs(run, view, seam);
         pins(run, view, bandTop);
-        double room = room(run, view);
-        if (shown.readings().contains(Reading.HALVES)) {
-            halves(run, view, shown.zero(), seam, room);
-        }
         List<Mark> marks = run.laidOut().marks();
         // Where a motif has no valleys on the seam, what it stands on elsewhere is read instead.
         boolean valleys = marks.stream().anyMatch(m -> m.kind() == Mark.Kind.VALLEY && m.by() == Mark.MarkedBy.CHALK);
-        for (Mark mark : marks) {
-            boolean usual = mark.kind() == Mark.Kind.VALLEY
-                    || mark.kind() == Mark.Kind.CROWN
-                    || mark.kind() == Mark.Kind.MEETING;
-            if (view.shows(mark.along()) && (usual || !valleys && mark.by() == Mark.MarkedBy.CHALK)) {
-                reading(mark, view, shown, bandTop, room);
-            }
+        List<Mark> read = marks.stream()
+                .filter(m -> view.shows(m.along()))
+                .filter(m -> m.kind() == Mark.Kind.VALLEY
+                        || m.kind() == Mark.Kind.CROWN
+                        || m.kind() == Mark.Kind.MEETING
+                        || !valleys && m.by() == Mark.MarkedBy.CHALK)
+                .sorted(Comparator.comparing((Mark m) -> m.kind() != Mark.Kind.VALLEY)
+                        .thenComparing(m -> m.kind() != Mark.Kind.CROWN))
+                .toList();
+        double room = valleys ? room(run, view) : Math.min(room(run, view), room(read, view));
+        if (shown.readings().contains(Reading.HALVES)) {
+            halves(run, view, shown.zero(), seam, room);
         }
+        read.forEach(mark -> reading(mark, view, shown, bandTop, room));
+    }
+
+    /** The room that marks which aren't the run's valleys have for their readings, if they share it evenly. */
+    private static double room(List<Mark> marks, Stretch view) {
+        long low = marks.stream().filter(m -> m.kind().low()).count();
+        return low < 2 ? Double.MAX_VALUE : view.width() / low;
     }
 
     /** Draws another run beneath: its band, and its valleys against those above. */
@@ -380,20 +392,31 @@ final class TapeDrawing {
         // Where the word has no room its sign stands for it.
         Text number = new Text(reading.number() + (valley && wide ? "" : sign(reading)));
         number.setId("reading-" + mark.id());
-        // Where the numbers would run into each other they are set small, in two rows; where even that is too much,
-        // every other one waits to be pointed at.
+        // Where the numbers would run into each other they are set small, in two rows; those that find no room even so
+        // wait
+        // to be pointed at.
         boolean crowded = room < px(ROOM_FOR_NUMBER);
-        boolean hidden = room < px(ROOM_FOR_HALF) && mark.number() / 2 % 2 == 1;
-        double row = crowded && mark.number() % 2 == 1 ? px(SMALL_ROW) : 0;
+        double size = crowded ? SMALL_TYPE : valley ? VALLEY_TYPE : CROWN_TYPE;
         if (crowded) {
             number.getStyleClass().add("crowded");
         }
+        double needed = width(number.getText(), size, valley);
+        int row = 0;
+        while (row < (crowded ? 2 : 1) && !isFree(valley, row, x, needed)) {
+            row++;
+        }
+        boolean hidden = row == (crowded ? 2 : 1);
+        if (!hidden) {
+            taken.computeIfAbsent(List.of(valley, row), k -> new ArrayList<>())
+                    .add(new double[] {x - needed / 2, x + needed / 2});
+        }
+        double moved = hidden ? 0 : row * px(SMALL_ROW);
         add(
                 number,
                 valley ? "valley-reading" : "crown-reading",
                 x,
-                valley ? bandTop - px(18) + row : seam - px(HIGHEST_ARC) - 5 - row,
-                crowded ? SMALL_TYPE : valley ? VALLEY_TYPE : CROWN_TYPE,
+                valley ? bandTop - px(18) + moved : seam - px(HIGHEST_ARC) - 5 - moved,
+                size,
                 valley);
         // Made only when it is wanted: they take longer than the drawing.
         number.setOnMouseEntered(e -> Tooltip.install(
@@ -410,6 +433,12 @@ final class TapeDrawing {
             text.setVisible(!hidden);
         });
         byMark.put(mark.id(), texts);
+    }
+
+    /** Whether a reading as wide as this, in pixels, has room in a row beside those that stand there. */
+    private boolean isFree(boolean valley, int row, double middle, double needed) {
+        return taken.getOrDefault(List.of(valley, row), List.of()).stream()
+                .noneMatch(t -> middle + needed / 2 + px(BETWEEN) > t[0] && middle - needed / 2 - px(BETWEEN) < t[1]);
     }
 
     private void line(double x, double from, double to, String style) {

@@ -14,6 +14,7 @@ import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -34,8 +35,10 @@ class MotifHandlesTest {
     private static final GroupId INNER = GroupId.border(1);
 
     private static QuiltJob job(Layer layer) {
-        return DemoJob.heronWeir().withTemplates(StarterShelf.templates()).editing(INNER, l -> l.with(Design.of(layer))
-                .with(l.wish().withRepeat(7)));
+        return DemoJob.heronWeir()
+                .withMachine(new Machine(0.25))
+                .withTemplates(StarterShelf.templates())
+                .editing(INNER, l -> l.with(Design.of(layer)).with(l.wish().withRepeat(7)));
     }
 
     private static Layer layer(Motif motif, Layer.Edge edge, String template) {

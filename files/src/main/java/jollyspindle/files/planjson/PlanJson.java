@@ -301,6 +301,11 @@ public final class PlanJson {
             node.put("on", on.centre().id());
             node.put("kind", "centre");
             node.put("legOnSeam", on.legOnSeam());
+        } else if (placement.registration() instanceof Registration.NotchOnMark on) {
+            node.put("on", placement.run().code() + (on.far() ? "-outer-edge" : "-seam"));
+            node.put("kind", "notch-on-mark");
+            node.put("mark", on.mark().id());
+            number(node, "tapeBelowPoints", on.below());
         } else if (placement.registration() instanceof Registration.AtAngle at) {
             node.put("on", placement.run().code() + "-seam");
             node.put("kind", "line-at-angle");
