@@ -83,7 +83,8 @@ class DesignsTest {
                 OptionalDouble.of(2.5),
                 3,
                 true,
-                CornerAsk.ODD);
+                CornerAsk.ODD,
+                CornerDesign.Closing.ARC);
         return DemoJob.heronWeir()
                 .withTemplates(StarterShelf.templates())
                 .editing(

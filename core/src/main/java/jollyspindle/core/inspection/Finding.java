@@ -615,6 +615,36 @@ public sealed interface Finding {
     }
 
     /**
+     * The fans of one border or strip have more arcs than those of another.
+     *
+     * @param where the first run with more
+     * @param blades of the fans there
+     * @param fewest arcs that fans have elsewhere
+     * @param alike the design with as few here
+     */
+    record FansDiffer(RunId where, int blades, int fewest, Design alike) implements Finding {
+        @Override
+        public Optional<RunId> run() {
+            return Optional.of(where);
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.WARNING;
+        }
+
+        @Override
+        public String code() {
+            return "fans-differ";
+        }
+
+        @Override
+        public Optional<Remedy> remedy() {
+            return Optional.of(new Remedy.Redesign(where.group(), alike));
+        }
+    }
+
+    /**
      * A run doesn't come out as the corners ask.
      *
      * @param where it is

@@ -4,6 +4,8 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.quilt.RunId;
 
+import java.util.Optional;
+
 /**
  * A place on a run that is marked, or that a seam marks already.
  *
@@ -17,6 +19,7 @@ import jollyspindle.core.quilt.RunId;
  * @param place in the quilt's frame
  * @param by what marks it
  * @param stage when it is marked
+ * @param after what must be stitched before; there for {@link Stage#STITCHED} alone
  * @param readings what the tape says, along the run
  * @param height what the tape says across the run
  */
@@ -31,6 +34,7 @@ public record Mark(
         Point place,
         MarkedBy by,
         Stage stage,
+        Optional<After> after,
         Readings readings,
         TapeReading height) {
 
@@ -98,6 +102,26 @@ public record Mark(
         STITCHED
     }
 
+    /** What is stitched before a mark can be made. */
+    public enum Pass {
+        /** The first line of every arc. */
+        FIRST_LINES,
+        /** The rows on both edges. */
+        BOTH_ROWS,
+        /** The row of fans below. */
+        ROW_BELOW,
+        /** The run's motifs before this one. */
+        MOTIFS_BEFORE
+    }
+
+    /**
+     * After which pass a mark is made.
+     *
+     * @param pass of its motif, or before it
+     * @param motif which of the run's, from 1
+     */
+    public record After(Pass pass, int motif) {}
+
     /**
      * What the tape says at a mark, each rounded once from the true place.
      *
@@ -108,6 +132,6 @@ public record Mark(
     public record Readings(TapeReading fromLeft, TapeReading fromRight, TapeReading fromCentre) {}
 
     Mark shownBy(MarkedBy other) {
-        return new Mark(id, run, kind, number, onCentre, along, across, place, other, stage, readings, height);
+        return new Mark(id, run, kind, number, onCentre, along, across, place, other, stage, after, readings, height);
     }
 }

@@ -11,6 +11,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -76,11 +77,25 @@ public final class Marker {
      * @param place in the quilt's frame
      */
     public Mark at(Mark.Kind kind, int number, Point place, Mark.Stage stage) {
+        return at(kind, number, place, stage, Optional.empty());
+    }
+
+    private Mark at(Mark.Kind kind, int number, Point place, Mark.Stage stage, Optional<Mark.After> after) {
         Point from = place.minus(frame.origin());
         double along = from.dot(frame.along());
         // What rounding makes of a place on the seam is the seam.
         double across = snapped(from.dot(frame.outward()));
-        return add(kind, number, snapped(along), across, stage == Mark.Stage.LOADED ? loaded(along) : stage);
+        return add(kind, number, snapped(along), across, stage == Mark.Stage.LOADED ? loaded(along) : stage, after);
+    }
+
+    /** Marks a place once something is stitched. */
+    public Mark later(Mark.Kind kind, int number, Point place, Mark.After after) {
+        return at(kind, number, place, Mark.Stage.STITCHED, Optional.of(after));
+    }
+
+    /** Marks a place once something is stitched, numbering it after the last of its kind. */
+    public Mark later(Mark.Kind kind, Point place, Mark.After after) {
+        return later(kind, numbers.getOrDefault(kind, 0) + 1, place, after);
     }
 
     /** Marks a place, numbering it after the last of its kind. */
@@ -130,6 +145,11 @@ public final class Marker {
     }
 
     private Mark add(Mark.Kind kind, int wanted, double along, double across, Mark.Stage stage) {
+        return add(kind, wanted, along, across, stage, Optional.empty());
+    }
+
+    private Mark add(
+            Mark.Kind kind, int wanted, double along, double across, Mark.Stage stage, Optional<Mark.After> after) {
         Point place = frame.place(along, across);
         for (Mark there : marks) {
             if (there.place().distance(place) <= SAME_PLACE) {
@@ -151,6 +171,7 @@ public final class Marker {
                 place,
                 marksItself(along, across) ? Mark.MarkedBy.SEAM : Mark.MarkedBy.CHALK,
                 stage,
+                after,
                 new Mark.Readings(
                         tape.read(along), tape.read(division.length() - along), tape.read(along - division.centre())),
                 tape.read(across));

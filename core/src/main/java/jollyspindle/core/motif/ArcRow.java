@@ -311,11 +311,11 @@ final class ArcRow {
             return new Registration.OnStitching(arc.line().id(), Math.max(0, fromEdge), engraved);
         }
         Mark crown = laying.marker()
-                .at(
+                .later(
                         crownKind(),
                         arc.line().number(),
                         space.place(arc.crownAlong(), base + arc.segment().height()),
-                        Mark.Stage.STITCHED);
+                        new Mark.After(Mark.Pass.FIRST_LINES, laying.number));
         return new Registration.OnSeam(register(template, rise), space.hanging(), Optional.of(crown));
     }
 
@@ -341,7 +341,7 @@ final class ArcRow {
         if (base == 0 && space.clearance() == 0) {
             return Spot.at(place, space.hanging() ? Spot.ShownBy.FAR_EDGE : Spot.ShownBy.SEAM);
         }
-        return Spot.at(laying.marker().next(Mark.Kind.FOOT, place, Mark.Stage.STITCHED));
+        return Spot.at(laying.later(Mark.Kind.FOOT, place, Mark.Pass.FIRST_LINES));
     }
 
     /** What the arcs enclose, each from its outermost line inwards. */

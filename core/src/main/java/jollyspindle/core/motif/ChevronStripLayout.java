@@ -189,12 +189,16 @@ final class ChevronStripLayout {
                         own + (rightHalf ? 0 : half),
                         line == 0 ? Double.NEGATIVE_INFINITY : base);
                 Optional<Registration> notch = notch(width, base);
+                if (paths.isEmpty()) {
+                    // So narrow a cell that not a stitch is left of the peak.
+                    break;
+                }
                 for (int k = 0; k < paths.size(); k++) {
                     stitch(paths.get(k).posed(pose), tool, line, number + k, notch);
                 }
                 outlines.add(outlines(firstTip, half, base, pose));
             }
-            for (int k = 0; k < count; k++) {
+            for (int k = 0; k < count && !outlines.isEmpty(); k++) {
                 int peak = k;
                 laying.enclosed.add(new Laying.Enclosed(
                         index + k + 1,
@@ -220,7 +224,7 @@ final class ChevronStripLayout {
             for (int k = 0; k < count; k++) {
                 double middle = tip(firstTip + k);
                 double reach = count > 1 ? strip.module() / 2 : half;
-                Path peak = cut(middle - (leftHalf ? 0 : reach), middle + (rightHalf ? 0 : reach), base - SAME)
+                Path peak = window(middle - (leftHalf ? 0 : reach), middle + (rightHalf ? 0 : reach), base - SAME)
                         .get(0);
                 List<Curve> closed = new ArrayList<>(peak.curves());
                 Point at = peak.end();

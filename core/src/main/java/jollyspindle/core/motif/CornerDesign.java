@@ -15,6 +15,7 @@ import java.util.OptionalDouble;
  * @param lines rings of a cornerstone, or arcs of a quarter fan; 1 to {@link Motif#MOST_LINES}
  * @param fromOuter whether a quarter fan stands about the outer corner
  * @param ask what it asks of the runs that end there
+ * @param closing what closes a diagonal cut
  */
 public record CornerDesign(
         Kind kind,
@@ -23,7 +24,8 @@ public record CornerDesign(
         OptionalDouble feet,
         int lines,
         boolean fromOuter,
-        CornerAsk ask) {
+        CornerAsk ask,
+        Closing closing) {
 
     /** The motifs there are for corners (common practice, no source). */
     public enum Kind {
@@ -31,7 +33,7 @@ public record CornerDesign(
         PLAIN,
         /** One arc astride the mitre, its feet on both seams. */
         MITRE_ARC,
-        /** The repeats run on to the mitre and are cut off there; where none reach it, a long diamond lies along it. */
+        /** The repeats run on to the mitre and are cut off there; see {@link Closing}. */
         DIAGONAL_CUT,
         /** Arcs from midpoint to midpoint of the cornerstone, and again lower. */
         CORNERSTONE_RING,
@@ -39,6 +41,16 @@ public record CornerDesign(
         QUARTER_FAN,
         /** The run's arc once more, turned to look out of the corner. */
         TURNED
+    }
+
+    /** What closes a corner that the repeats run on into. */
+    public enum Closing {
+        /** A long diamond along the mitre, where nothing of the runs stands in its way. */
+        DIAMOND,
+        /** One more arc, from one border's repeat beyond the corner to the other's. */
+        ARC,
+        /** The repeats alone. */
+        NOTHING
     }
 
     public CornerDesign {
@@ -56,30 +68,41 @@ public record CornerDesign(
 
     public static CornerDesign of(Kind kind) {
         return new CornerDesign(
-                kind, Optional.empty(), Optional.empty(), OptionalDouble.empty(), 1, false, CornerAsk.NOTHING);
+                kind,
+                Optional.empty(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                1,
+                false,
+                CornerAsk.NOTHING,
+                Closing.DIAMOND);
     }
 
     public CornerDesign with(Kind other) {
-        return new CornerDesign(other, templateId, guideId, feet, lines, fromOuter, ask);
+        return new CornerDesign(other, templateId, guideId, feet, lines, fromOuter, ask, closing);
     }
 
     public CornerDesign withTemplate(Optional<String> id, Optional<String> guide) {
-        return new CornerDesign(kind, id, guide, feet, lines, fromOuter, ask);
+        return new CornerDesign(kind, id, guide, feet, lines, fromOuter, ask, closing);
     }
 
     public CornerDesign withFeet(OptionalDouble inches) {
-        return new CornerDesign(kind, templateId, guideId, inches, lines, fromOuter, ask);
+        return new CornerDesign(kind, templateId, guideId, inches, lines, fromOuter, ask, closing);
     }
 
     public CornerDesign withLines(int count) {
-        return new CornerDesign(kind, templateId, guideId, feet, count, fromOuter, ask);
+        return new CornerDesign(kind, templateId, guideId, feet, count, fromOuter, ask, closing);
     }
 
     public CornerDesign withFromOuter(boolean outer) {
-        return new CornerDesign(kind, templateId, guideId, feet, lines, outer, ask);
+        return new CornerDesign(kind, templateId, guideId, feet, lines, outer, ask, closing);
     }
 
     public CornerDesign with(CornerAsk other) {
-        return new CornerDesign(kind, templateId, guideId, feet, lines, fromOuter, other);
+        return new CornerDesign(kind, templateId, guideId, feet, lines, fromOuter, other, closing);
+    }
+
+    public CornerDesign with(Closing other) {
+        return new CornerDesign(kind, templateId, guideId, feet, lines, fromOuter, ask, other);
     }
 }

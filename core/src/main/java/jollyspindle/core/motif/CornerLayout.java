@@ -25,6 +25,9 @@ final class CornerLayout {
     /** A corner's lines that end so near to what they should reach, in inches, reach it. */
     private static final double ON = 1e-6;
 
+    /** Enough to halve the deepest border down to less than rounding. */
+    private static final int HALVINGS = 50;
+
     private final CornerSpace space;
     private final CornerDesign design;
     private final Tools tools;
@@ -131,7 +134,9 @@ final class CornerLayout {
 
     /** How far the crown of what stands astride the mitre is from the inner corner, in inches. */
     Optional<Double> crown() {
-        boolean astride = design.kind() == CornerDesign.Kind.MITRE_ARC || design.kind() == CornerDesign.Kind.TURNED;
+        boolean astride = design.kind() == CornerDesign.Kind.MITRE_ARC
+                || design.kind() == CornerDesign.Kind.TURNED
+                || design.kind() == CornerDesign.Kind.DIAGONAL_CUT && design.closing() == CornerDesign.Closing.ARC;
         return astride
                 ? sewing.lines().stream()
                         .findFirst()
@@ -204,10 +209,46 @@ final class CornerLayout {
 
     /** The long diamond along the mitre, where nothing of the runs reaches into the corner. */
     private void diagonalCut(boolean free) {
-        if (!free) {
+        switch (design.closing()) {
+            case DIAMOND -> {
+                if (free) {
+                    tool().ifPresent(tool -> diamond(tool, space.inner()));
+                }
+            }
+            case ARC -> tool().ifPresent(this::closingArc);
+            case NOTHING -> {}
+        }
+    }
+
+    /**
+     * An arc that looks out of the corner, its feet on the lines that go on from both seams: a repeat out, or as far out as
+     * it clears the limits of stitching and the template spans.
+     */
+    private void closingArc(Tool.Round tool) {
+        double repeat = (leftDivision.repeat() + rightDivision.repeat()) / 2;
+        double least = 0;
+        double most = Math.min(repeat, space.room());
+        if (clears(tool, most)) {
+            least = most;
+        }
+        // The further out, the higher it stands; so the place between can be closed in on.
+        for (int i = 0; i < HALVINGS && least < most; i++) {
+            double middle = (least + most) / 2;
+            if (clears(tool, middle)) {
+                least = middle;
+            } else {
+                most = middle;
+            }
+        }
+        if (least < Laying.SHORTEST) {
+            obstacles.add(new Obstacle.TooHigh(tool.stitched() - space.room()));
             return;
         }
-        tool().ifPresent(tool -> diamond(tool, space.inner()));
+        outward(tool, least);
+    }
+
+    private boolean clears(Tool.Round tool, double out) {
+        return outward(tool.stitched(), out).filter(this::staysInside).isPresent();
     }
 
     /** From a place on the mitre to the outer corner, bulging to both sides. */
@@ -362,22 +403,28 @@ final class CornerLayout {
             return;
         }
         // The feet stand on the lines that go on from both seams, as far out on one as on the other.
-        Point one = space.towards();
-        Point other = space.away().times(-1);
-        double out = chord / one.minus(other).dot(one.minus(other).unit());
-        Point from = space.inner().plus(other.times(out));
-        Point to = space.inner().plus(one.times(out));
-        Arc arc = ArcsBetween.bulgingTowards(from, to, radius, space.outer()).orElseThrow();
+        outward(tool.get(), chord / space.towards().distance(space.away().times(-1)));
+    }
+
+    /** The arc of a radius that looks out of the corner, its feet so far out on the lines that go on from both seams. */
+    private Optional<Arc> outward(double radius, double out) {
+        Point from = space.inner().plus(space.away().times(-out));
+        Point to = space.inner().plus(space.towards().times(out));
+        return ArcsBetween.bulgingTowards(from, to, radius, space.outer());
+    }
+
+    private void outward(Tool.Round tool, double out) {
+        Arc arc = outward(tool.stitched(), out).orElseThrow();
         if (!staysInside(arc)) {
             obstacles.add(new Obstacle.TooHigh(beyond(arc)));
             return;
         }
-        Mark start = leftMarker.next(Mark.Kind.FOOT, from, Mark.Stage.LOADED);
-        Mark end = leftMarker.next(Mark.Kind.FOOT, to, Mark.Stage.LOADED);
+        Mark start = leftMarker.next(Mark.Kind.FOOT, arc.start(), Mark.Stage.LOADED);
+        Mark end = leftMarker.next(Mark.Kind.FOOT, arc.end(), Mark.Stage.LOADED);
         sewing.stitch(
                 Sewing.Naming.of(Stitched.CORNER_ARC, 1),
                 arc,
-                tool.get(),
+                tool,
                 new Registration.OnMitre(),
                 Spot.at(start),
                 Spot.at(end),

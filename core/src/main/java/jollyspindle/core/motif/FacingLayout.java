@@ -112,7 +112,8 @@ final class FacingLayout {
     /** The row on the other edge, seen from there. */
     private void farRow(ArcTemplate template) {
         RunSpace turned = space.fromOtherEdge();
-        Laying there = new Laying(turned, laying.sewing, laying.tools, laying.layer, laying.number, laying.region);
+        Laying there = new Laying(
+                turned, laying.sewing, laying.tools, laying.layer, laying.number, laying.region, laying.lowest);
         laying.sewing.begin(laying.number, turned.rotation());
         ArcRow row = new ArcRow(there, base, motif.passes());
         row.numberFrom(near.done().size());
@@ -245,7 +246,7 @@ final class FacingLayout {
             sides.add(placed);
         }
         List<Mark> marks = corners.stream()
-                .map(c -> laying.marker().next(Mark.Kind.TIP, space.place(c.x(), c.y()), Mark.Stage.STITCHED))
+                .map(c -> laying.later(Mark.Kind.TIP, space.place(c.x(), c.y()), Mark.Pass.BOTH_ROWS))
                 .toList();
         for (int i = 0; i < 4; i++) {
             laying.sewing.stitch(
@@ -300,8 +301,8 @@ final class FacingLayout {
 
     private void straight(Tool.Straight tool, int number, double along, double from, double to) {
         Segment line = space.placed(new Segment(new Point(along, from), new Point(along, to)));
-        Mark start = laying.marker().next(Mark.Kind.LINE_START, line.from(), Mark.Stage.STITCHED);
-        Mark end = laying.marker().next(Mark.Kind.LINE_END, line.to(), Mark.Stage.STITCHED);
+        Mark start = laying.later(Mark.Kind.LINE_START, line.from(), Mark.Pass.BOTH_ROWS);
+        Mark end = laying.later(Mark.Kind.LINE_END, line.to(), Mark.Pass.BOTH_ROWS);
         laying.stitch(
                 Sewing.Naming.of(Stitched.LINE, number),
                 line,

@@ -46,7 +46,7 @@ final class FansLayout {
         }
         List<Tool.Round> all = set.get().blades();
         List<Tool.Round> fitting =
-                all.stream().filter(b -> b.stitched() <= space.room() + 1e-9).toList();
+                all.stream().filter(b -> b.stitched() <= laying.lowest + 1e-9).toList();
         int blades = Math.min(motif.blades(), fitting.size());
         if (blades < motif.blades()) {
             laying.obstacle(new Obstacle.TooMany(motif.blades(), blades));
@@ -136,9 +136,7 @@ final class FansLayout {
             for (Path piece : pieces) {
                 if (pivot == null) {
                     pivot = inside
-                            ? up == 0
-                                    ? pivot(along)
-                                    : laying.marker().next(Mark.Kind.PIVOT, centre, Mark.Stage.STITCHED)
+                            ? up == 0 ? pivot(along) : laying.later(Mark.Kind.PIVOT, centre, Mark.Pass.ROW_BELOW)
                             : laying.marker().next(Mark.Kind.PIVOT, centre, Mark.Stage.LOADED);
                 }
                 // Up one blade, a tap on the fan before, down the next.

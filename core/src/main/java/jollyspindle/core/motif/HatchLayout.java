@@ -150,10 +150,10 @@ final class HatchLayout {
             } else if (engraved && start.shownBy() == Spot.ShownBy.SEAM) {
                 // An engraved line at that angle lies on the seam and does the work of the second mark.
                 laid = new Registration.AtAngle(leaning);
-                start = Spot.at(laying.marker().next(Mark.Kind.LINE_START, line.start(), Mark.Stage.STITCHED));
+                start = Spot.at(laying.onMotifsBefore(Mark.Kind.LINE_START, line.start()));
             } else {
-                start = Spot.at(laying.marker().next(Mark.Kind.LINE_START, line.start(), Mark.Stage.STITCHED));
-                end = Spot.at(laying.marker().next(Mark.Kind.LINE_END, line.end(), Mark.Stage.STITCHED));
+                start = Spot.at(laying.onMotifsBefore(Mark.Kind.LINE_START, line.start()));
+                end = Spot.at(laying.onMotifsBefore(Mark.Kind.LINE_END, line.end()));
             }
             pieces.add(laying.sewing.stitch(
                     Sewing.Naming.of(Stitched.HATCH, number, set), line, tool, laid, start, end, Sewing.Turn.SLIDING));

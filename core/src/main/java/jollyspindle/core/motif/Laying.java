@@ -49,7 +49,11 @@ final class Laying {
     /** Which motif of the run, from 1. */
     final int number;
 
-    Laying(RunSpace space, Sewing sewing, Tools tools, Layer layer, int number, Region region) {
+    /** The room of the lowest run that is to look like this one, in inches. */
+    final double lowest;
+
+    Laying(RunSpace space, Sewing sewing, Tools tools, Layer layer, int number, Region region, double lowest) {
+        this.lowest = lowest;
         this.number = number;
         this.space = space;
         this.sewing = sewing;
@@ -103,6 +107,17 @@ final class Laying {
             obstacle(new Obstacle.NoTool(need, 0));
         }
         return straight;
+    }
+
+    /** A mark that is made once something of this motif, or all before it, is stitched. */
+    Mark later(Mark.Kind kind, Point place, Mark.Pass pass) {
+        return marker().later(kind, place, new Mark.After(pass, number));
+    }
+
+    /** A mark on what the motifs before have stitched; where there are none, it can be made at once. */
+    Mark onMotifsBefore(Mark.Kind kind, Point place) {
+        boolean stitched = sewing.lines().stream().anyMatch(line -> line.layer() < number);
+        return stitched ? later(kind, place, Mark.Pass.MOTIFS_BEFORE) : marker().next(kind, place, Mark.Stage.LOADED);
     }
 
     /** A mark at the run's valley, on the edge that the motif stands on. */

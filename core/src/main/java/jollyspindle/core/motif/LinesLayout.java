@@ -165,10 +165,10 @@ final class LinesLayout {
         if (engraved && (!low || onStitching)) {
             return shown;
         }
-        return Spot.at(laying.marker()
-                .next(
-                        low ? Mark.Kind.LINE_START : Mark.Kind.LINE_END,
-                        place,
-                        onStitching ? Mark.Stage.STITCHED : Mark.Stage.LOADED));
+        Mark.Kind kind = low ? Mark.Kind.LINE_START : Mark.Kind.LINE_END;
+        return Spot.at(
+                onStitching
+                        ? laying.onMotifsBefore(kind, place)
+                        : laying.marker().next(kind, place, Mark.Stage.LOADED));
     }
 }

@@ -65,6 +65,31 @@ public sealed interface Motif {
         public MotifKind kind() {
             return MotifKind.ARCS;
         }
+
+        public Arcs with(Inner other) {
+            return new Arcs(other, lines, step, rises, otherTemplate, passes);
+        }
+
+        public Arcs withLines(int other) {
+            return new Arcs(inner, other, step, rises, otherTemplate, passes);
+        }
+
+        /** This motif with its lines stepped evenly. */
+        public Arcs withStep(double other) {
+            return new Arcs(inner, lines, other, List.of(), otherTemplate, passes);
+        }
+
+        public Arcs withRises(List<Double> other) {
+            return new Arcs(inner, lines, step, other, otherTemplate, passes);
+        }
+
+        public Arcs withOtherTemplate(Optional<String> other) {
+            return new Arcs(inner, lines, step, rises, other, passes);
+        }
+
+        public Arcs withPasses(int other) {
+            return new Arcs(inner, lines, step, rises, otherTemplate, other);
+        }
     }
 
     /** How arcs on the two edges of a run face each other. */
@@ -109,6 +134,34 @@ public sealed interface Motif {
         public MotifKind kind() {
             return MotifKind.FACING_ARCS;
         }
+
+        public FacingArcs with(Facing other) {
+            return new FacingArcs(other, channel, inset, crownLines, valleyLines, otherTemplate, passes);
+        }
+
+        public FacingArcs withChannel(OptionalDouble other) {
+            return new FacingArcs(facing, other, inset, crownLines, valleyLines, otherTemplate, passes);
+        }
+
+        public FacingArcs withInset(OptionalDouble other) {
+            return new FacingArcs(facing, channel, other, crownLines, valleyLines, otherTemplate, passes);
+        }
+
+        public FacingArcs withCrownLines(boolean other) {
+            return new FacingArcs(facing, channel, inset, other, valleyLines, otherTemplate, passes);
+        }
+
+        public FacingArcs withValleyLines(boolean other) {
+            return new FacingArcs(facing, channel, inset, crownLines, other, otherTemplate, passes);
+        }
+
+        public FacingArcs withOtherTemplate(Optional<String> other) {
+            return new FacingArcs(facing, channel, inset, crownLines, valleyLines, other, passes);
+        }
+
+        public FacingArcs withPasses(int other) {
+            return new FacingArcs(facing, channel, inset, crownLines, valleyLines, otherTemplate, other);
+        }
     }
 
     /**
@@ -129,6 +182,14 @@ public sealed interface Motif {
         public MotifKind kind() {
             return MotifKind.SAILS;
         }
+
+        public Sails withEchoes(int other) {
+            return new Sails(other, spacing);
+        }
+
+        public Sails withSpacing(double other) {
+            return new Sails(echoes, other);
+        }
     }
 
     /**
@@ -148,6 +209,14 @@ public sealed interface Motif {
         @Override
         public MotifKind kind() {
             return MotifKind.FANS;
+        }
+
+        public Fans withBlades(int other) {
+            return new Fans(other, rows);
+        }
+
+        public Fans withRows(int other) {
+            return new Fans(blades, other);
         }
     }
 
@@ -181,6 +250,22 @@ public sealed interface Motif {
         public MotifKind kind() {
             return MotifKind.CIRCLES;
         }
+
+        public Circles withGap(double other) {
+            return new Circles(other, halfTurns, turning, swirl);
+        }
+
+        public Circles withHalfTurns(int other) {
+            return new Circles(gap, other, turning, swirl);
+        }
+
+        public Circles with(Turning other) {
+            return new Circles(gap, halfTurns, other, swirl);
+        }
+
+        public Circles withSwirl(boolean other) {
+            return new Circles(gap, halfTurns, turning, other);
+        }
     }
 
     /**
@@ -197,6 +282,14 @@ public sealed interface Motif {
         @Override
         public MotifKind kind() {
             return MotifKind.SERPENTINE;
+        }
+
+        public Serpentine withPerRepeat(int other) {
+            return new Serpentine(other, mirrored);
+        }
+
+        public Serpentine withMirrored(boolean other) {
+            return new Serpentine(perRepeat, other);
         }
     }
 
@@ -231,6 +324,26 @@ public sealed interface Motif {
         public MotifKind kind() {
             return MotifKind.CHEVRONS;
         }
+
+        public Chevrons with(Points other) {
+            return new Chevrons(other, height, rounding, lines, spacing);
+        }
+
+        public Chevrons withHeight(OptionalDouble other) {
+            return new Chevrons(points, other, rounding, lines, spacing);
+        }
+
+        public Chevrons withRounding(double other) {
+            return new Chevrons(points, height, other, lines, spacing);
+        }
+
+        public Chevrons withLines(int other) {
+            return new Chevrons(points, height, rounding, other, spacing);
+        }
+
+        public Chevrons withSpacing(double other) {
+            return new Chevrons(points, height, rounding, lines, other);
+        }
     }
 
     /**
@@ -248,6 +361,14 @@ public sealed interface Motif {
         @Override
         public MotifKind kind() {
             return MotifKind.STRAIGHT_LINES;
+        }
+
+        public StraightLines withPerRepeat(int other) {
+            return new StraightLines(other, angle);
+        }
+
+        public StraightLines withAngle(double other) {
+            return new StraightLines(perRepeat, other);
         }
     }
 
@@ -267,6 +388,18 @@ public sealed interface Motif {
         @Override
         public MotifKind kind() {
             return MotifKind.CROSSHATCH;
+        }
+
+        public Crosshatch withSpacing(double other) {
+            return new Crosshatch(other, angle, curved);
+        }
+
+        public Crosshatch withAngle(double other) {
+            return new Crosshatch(spacing, other, curved);
+        }
+
+        public Crosshatch withCurved(boolean other) {
+            return new Crosshatch(spacing, angle, other);
         }
     }
 

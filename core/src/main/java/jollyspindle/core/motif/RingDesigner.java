@@ -131,12 +131,16 @@ public final class RingDesigner {
         sewings.put(id, sewing);
         List<Laying> before = new ArrayList<>();
         List<Layer> layers = design.layers(id);
+        double lowest = Stream.concat(Stream.of(frame), ring.values().stream())
+                .mapToDouble(RunFrame::room)
+                .min()
+                .orElseThrow();
         for (int i = 0; i < layers.size(); i++) {
             Layer layer = layers.get(i);
             DividedRun own = i == 0 && layer.equals(design.main()) ? run : forItself(run, frame, layer);
             RunSpace space = RunSpace.of(frame, own, layer.edge() == Layer.Edge.OUTSIDE, on);
             Optional<Region> region = region(space, layer, before);
-            Laying laying = new Laying(space, sewing, tools, layer, i + 1, region.orElseGet(space::region));
+            Laying laying = new Laying(space, sewing, tools, layer, i + 1, region.orElseGet(space::region), lowest);
             sewing.begin(i + 1, space.rotation());
             if (region.isEmpty()) {
                 laying.obstacle(new Obstacle.NoSpace());

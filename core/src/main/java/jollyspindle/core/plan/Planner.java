@@ -22,6 +22,7 @@ import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.RingDesigner;
 import jollyspindle.core.motif.Tools;
 import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
@@ -231,6 +232,7 @@ public final class Planner {
             }
             subjects.keySet().forEach(this::divide);
             groups.values().forEach(this::layOut);
+            fansAlike();
             remembered = used;
             cut.keySet().retainAll(job.templates());
             return new WorkPlan(
@@ -455,6 +457,26 @@ public final class Planner {
                     group.candidates(),
                     outermost ? quilt.length(Dimension.RESERVE) : 0,
                     outermost));
+        }
+
+        /** The number of a fan's arcs, once chosen, holds for every fan of the quilt (common practice, no source). */
+        private void fansAlike() {
+            Map<GroupId, Integer> blades = new TreeMap<>();
+            for (RunPlan run : runs) {
+                run.laidOut().lines().stream()
+                        .filter(l -> l.kind() == Stitched.BLADE)
+                        .forEach(l -> blades.merge(l.run().group(), l.sub(), Math::max));
+            }
+            int fewest = blades.values().stream().mapToInt(n -> n).min().orElse(0);
+            blades.forEach((group, count) -> {
+                if (count > fewest) {
+                    findings.add(new Finding.FansDiffer(
+                            quilt.runs(group).get(0),
+                            count,
+                            fewest,
+                            Redesigns.withBlades(job.layout(group).design(), fewest)));
+                }
+            });
         }
 
         /** Makes a finding of what a motif tells; what is the same on all sides is told once. */

@@ -6,9 +6,14 @@ import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.RingDesigner;
+import jollyspindle.core.quilt.Side;
 
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.UnaryOperator;
 
 /** Designs that haven't a trouble any more. */
 final class Redesigns {
@@ -31,44 +36,43 @@ final class Redesigns {
                         : Optional.empty());
     }
 
+    /** The same design with all fans of so many arcs. */
+    static Design withBlades(Design design, int blades) {
+        UnaryOperator<List<Layer>> alike = layers -> layers.stream()
+                .map(l -> l.motif() instanceof Motif.Fans f ? l.with(f.withBlades(blades)) : l)
+                .toList();
+        Map<Side, List<Layer>> sides = new EnumMap<>(Side.class);
+        design.sides().forEach((side, layers) -> sides.put(side, alike.apply(layers)));
+        return new Design(alike.apply(design.layers()), sides, design.corner(), design.corners());
+    }
+
     private static Optional<Motif> motif(Motif motif, Obstacle obstacle) {
         if (obstacle instanceof Obstacle.TooMany many && many.room() >= 1) {
             return fewer(motif, many);
         }
         if (obstacle instanceof Obstacle.HatchLikeEcho && motif instanceof Motif.Crosshatch hatch) {
-            return Optional.of(new Motif.Crosshatch(2 * hatch.spacing(), hatch.angle(), hatch.curved()));
+            return Optional.of(hatch.withSpacing(2 * hatch.spacing()));
         }
         if (obstacle instanceof Obstacle.TooHigh
                 && motif instanceof Motif.FacingArcs f
                 && f.channel().isPresent()) {
-            return Optional.of(new Motif.FacingArcs(
-                    f.facing(),
-                    OptionalDouble.empty(),
-                    f.inset(),
-                    f.crownLines(),
-                    f.valleyLines(),
-                    f.otherTemplate(),
-                    f.passes()));
+            return Optional.of(f.withChannel(OptionalDouble.empty()));
         }
         return Optional.empty();
     }
 
     private static Optional<Motif> fewer(Motif motif, Obstacle.TooMany many) {
         if (motif instanceof Motif.Arcs a) {
-            return Optional.of(
-                    new Motif.Arcs(a.inner(), many.room(), a.step(), a.rises(), a.otherTemplate(), a.passes()));
+            return Optional.of(a.withLines(many.room()));
         }
         if (motif instanceof Motif.Sails s) {
-            return Optional.of(new Motif.Sails(many.room(), s.spacing()));
+            return Optional.of(s.withEchoes(many.room()));
         }
         if (motif instanceof Motif.Fans f) {
-            return Optional.of(
-                    many.asked() == f.blades()
-                            ? new Motif.Fans(many.room(), f.rows())
-                            : new Motif.Fans(f.blades(), many.room()));
+            return Optional.of(many.asked() == f.blades() ? f.withBlades(many.room()) : f.withRows(many.room()));
         }
         if (motif instanceof Motif.Chevrons c) {
-            return Optional.of(new Motif.Chevrons(c.points(), c.height(), c.rounding(), many.room(), c.spacing()));
+            return Optional.of(c.withLines(many.room()));
         }
         return Optional.empty();
     }

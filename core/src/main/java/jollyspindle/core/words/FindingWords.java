@@ -123,6 +123,10 @@ public record FindingWords(Words words) {
                                     + words.length(none.longest()) + " there is a way."
                             : "No count does it. Ask for less.");
         }
+        if (finding instanceof Finding.FansDiffer fans) {
+            return "Fans of " + fans.blades() + " arcs here, of " + fans.fewest()
+                    + " elsewhere. The number of arcs, once chosen, holds for every fan of a quilt.";
+        }
         if (finding instanceof Finding.CornersGiveWay corners) {
             return "The corners ask for " + DivisionWords.name(corners.ask()) + ", and this side has "
                     + Words.count(corners.count(), "figure")

@@ -60,6 +60,14 @@ public record MotifWords(Words words) {
         };
     }
 
+    public static String name(CornerDesign.Closing closing) {
+        return switch (closing) {
+            case DIAMOND -> "a long diamond";
+            case ARC -> "one more arc";
+            case NOTHING -> "nothing";
+        };
+    }
+
     public static String name(Layer.Space space) {
         return switch (space) {
             case ALL -> "the whole run";

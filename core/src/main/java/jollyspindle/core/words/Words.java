@@ -300,7 +300,18 @@ public record Words(TapeScale tape) {
         if (mark.by() == Mark.MarkedBy.TEMPLATE) {
             return "by template";
         }
-        return stage(mark.stage());
+        return mark.after().map(Words::after).orElseGet(() -> stage(mark.stage()));
+    }
+
+    /** After which pass: {@code after both rows}, {@code after motif 1}. */
+    public static String after(Mark.After after) {
+        String of = after.motif() > 1 ? " of motif " + after.motif() : "";
+        return switch (after.pass()) {
+            case FIRST_LINES -> "after the first arcs" + of;
+            case BOTH_ROWS -> "after both rows" + of;
+            case ROW_BELOW -> "after the row below" + of;
+            case MOTIFS_BEFORE -> after.motif() == 2 ? "after motif 1" : "after motifs 1 to " + (after.motif() - 1);
+        };
     }
 
     public static String stage(Mark.Stage stage) {

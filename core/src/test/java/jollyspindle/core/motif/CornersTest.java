@@ -7,16 +7,19 @@ import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.plan.Planner;
+import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Machine;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 
 import java.util.Collections;
@@ -26,6 +29,7 @@ import java.util.OptionalDouble;
 
 import static jollyspindle.core.motif.MotifChecks.INNER;
 import static jollyspindle.core.motif.MotifChecks.check;
+import static jollyspindle.core.motif.MotifChecks.even;
 import static jollyspindle.core.motif.MotifChecks.job;
 import static jollyspindle.core.motif.MotifChecks.line;
 import static jollyspindle.core.motif.MotifChecks.quilt;
@@ -161,5 +165,50 @@ class CornersTest {
         assertThat(told.by())
                 .isCloseTo(Collections.max(out) - Collections.min(out), within(1e-9))
                 .isGreaterThan(1.0 / 64);
+    }
+
+    /**
+     * Feet d out on the lines that go on from both seams: a repeat out where that clears. Else, with the centre
+     * (d − √(2R² − d²)) / 2 out along both, R further on is the room, so that d = m + √(R² − m²) with m = room − R: of 5
+     * that is 4.872983. In a room under R the feet themselves stand at the reserve.
+     */
+    @ParameterizedTest
+    @CsvSource({"12, 4, 4", "12, 6, 5.656854", "5.5, 6, 4.872983", "4.25, 6, 3.75", "2.25, 6, 1.75"})
+    void oneMoreArcClosesADiagonalCut(double depth, double repeat, double out) {
+        Design design = Design.of(with(Motif.Arcs.single(), "orchard-hill"))
+                .withCorner(CornerDesign.of(CornerDesign.Kind.DIAGONAL_CUT).with(CornerDesign.Closing.ARC));
+        QuiltJob job = job(quilt(72, 72, 72, 72, depth, Corners.MITRED), design, repeat)
+                .withMachine(new Machine(0.25))
+                .choosing(even((int) (72 / repeat)));
+        WorkPlan plan = Planner.plan(job);
+        check(plan);
+        assertThat(plan.corners()).hasSize(4).allSatisfy(corner -> {
+            RunFrame frame = plan.run(corner.run()).orElseThrow().frame();
+            Arc arc = (Arc) corner.lines().get(0).path().curves().get(0);
+            double clear = Math.min(depth - 0.5, 1e9);
+            assertThat(arc.radius()).isCloseTo(4, within(1e-9));
+            for (Point foot : List.of(arc.start(), arc.end())) {
+                Point from = foot.minus(frame.origin());
+                double along = -from.dot(frame.along());
+                double up = from.dot(frame.outward());
+                assertThat(Math.min(Math.abs(along), Math.abs(up))).isLessThan(1e-9);
+                assertThat(Math.max(along, up)).isCloseTo(out, within(1e-6)).isLessThanOrEqualTo(clear);
+            }
+            for (int i = 0; i <= 20; i++) {
+                Point p = arc.at(i / 20.0).minus(frame.origin());
+                assertThat(Math.max(-p.dot(frame.along()), p.dot(frame.outward())))
+                        .isLessThan(clear + 1e-6);
+            }
+        });
+    }
+
+    @Test
+    void aDiagonalCutCanStayOpen() {
+        Design design = Design.of(with(Motif.Arcs.single(), "orchard-hill"))
+                .withCorner(CornerDesign.of(CornerDesign.Kind.DIAGONAL_CUT).with(CornerDesign.Closing.NOTHING));
+        WorkPlan plan = Planner.plan(square(design, 6));
+        check(plan);
+        assertThat(plan.corners()).allMatch(c -> c.lines().isEmpty());
+        assertThat(plan.hasProblems()).isFalse();
     }
 }

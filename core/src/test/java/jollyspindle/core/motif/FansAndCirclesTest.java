@@ -1,6 +1,8 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
@@ -11,6 +13,8 @@ import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.GroupId;
+import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Machine;
@@ -109,5 +113,47 @@ class FansAndCirclesTest {
         assertThat(sweeps.get(0) * sweeps.get(1))
                 .as("every second one the other way")
                 .isNegative();
+    }
+
+    /** The number of arcs, once chosen, holds for every fan: on all sides of a border the narrowest decides (common practice). */
+    @Test
+    void theNarrowestSideDecidesHowManyBladesAllFansHave() {
+        Quilt quilt = quilt(60, 60, 60, 60, 8, Corners.MITRED).with(Dimension.depth(Side.LEFT), 5.5);
+        WorkPlan plan = Planner.plan(job(quilt, Design.of(with(new Motif.Fans(4, 1), "barley-fan")), 6));
+        check(plan);
+        for (RunPlan run : plan.runs()) {
+            // Blades of 1 1/2, 3 and 4 1/2 go into the 5 that are left on the left.
+            assertThat(run.laidOut().lines().stream().mapToInt(StitchLine::sub).max())
+                    .as(run.id().code())
+                    .hasValue(3);
+        }
+        assertThat(plan.findings())
+                .filteredOn(Finding.MotifTrouble.class::isInstance)
+                .extracting(f -> ((Finding.MotifTrouble) f).obstacle())
+                .contains(new Obstacle.TooMany(4, 3));
+    }
+
+    @Test
+    void fansOfTwoBordersThatDifferAreToldWithARemedyThatHelps() {
+        Quilt quilt = quilt(60, 60, 60, 60, 8, Corners.MITRED);
+        quilt = quilt.withBorderOutside(quilt.border(1));
+        for (Side side : Side.values()) {
+            quilt = quilt.with(Dimension.depth(2, side), 8);
+        }
+        GroupId outer = GroupId.border(2);
+        QuiltJob job = job(quilt, Design.of(with(new Motif.Fans(3, 1), "barley-fan")), 4.5)
+                .editing(outer, l -> l.with(Design.of(with(new Motif.Fans(4, 1), "barley-fan")))
+                        .with(l.wish().withRepeat(6)));
+        WorkPlan plan = Planner.plan(job);
+        check(plan);
+        Finding told = plan.findings().stream()
+                .filter(Finding.FansDiffer.class::isInstance)
+                .findFirst()
+                .orElseThrow();
+        assertThat(told.run()).contains(RunId.of(2, Side.TOP));
+        Remedy.Redesign remedy = (Remedy.Redesign) told.remedy().orElseThrow();
+        WorkPlan alike = Planner.plan(job.editing(remedy.group(), l -> l.with(remedy.design())));
+        assertThat(alike.findings()).noneMatch(Finding.FansDiffer.class::isInstance);
+        assertThat(alike.job().layout(outer).design().main().motif()).isEqualTo(new Motif.Fans(3, 1));
     }
 }

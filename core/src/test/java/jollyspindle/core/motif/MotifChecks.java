@@ -178,6 +178,8 @@ final class MotifChecks {
             Set<String> ids = new HashSet<>();
             for (Mark mark : run.laidOut().marks()) {
                 assertThat(ids.add(mark.id())).as(mark.id()).isTrue();
+                assertThat(mark.after().isPresent()).as(mark.id()).isEqualTo(mark.stage() == Mark.Stage.STITCHED);
+                mark.after().ifPresent(after -> checkPass(plan.placements(run.id()), mark, after));
                 double tick = plan.job().tape().tick();
                 assertThat(mark.readings().fromLeft().onTape()).isCloseTo(mark.along(), within(tick / 2 + 1e-9));
                 if (mark.by() == Mark.MarkedBy.CHALK) {
@@ -185,6 +187,17 @@ final class MotifChecks {
                 }
             }
         }
+    }
+
+    /** Something of the pass that a mark waits for is stitched before the mark is used. */
+    private static void checkPass(List<Placement> placements, Mark mark, Mark.After after) {
+        List<Placement> before = placements.stream()
+                .takeWhile(p -> p.marks().noneMatch(m -> m.id().equals(mark.id())))
+                .toList();
+        boolean others = after.pass() == Mark.Pass.MOTIFS_BEFORE;
+        assertThat(before)
+                .as(mark.id())
+                .anyMatch(p -> others ? p.of().layer() < after.motif() : p.of().layer() == after.motif());
     }
 
     private static void checkInside(RunPlan run, boolean runsOn) {

@@ -1,6 +1,7 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.division.Cell;
+import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.School;
@@ -95,9 +96,15 @@ class RandomQuiltsTest {
                         Arbitraries.of(CornerDesign.Kind.class),
                         Arbitraries.of("orchard-hill", "low-dune", "half-moon", "chapel-door"),
                         Arbitraries.integers().between(1, 4),
-                        Arbitraries.of(true, false))
-                .as((k, t, n, o) -> {
-                    CornerDesign corner = CornerDesign.of(k).withLines(n).withFromOuter(o);
+                        Arbitraries.of(true, false),
+                        Arbitraries.of(CornerDesign.Closing.class),
+                        Arbitraries.of(CornerAsk.class))
+                .as((k, t, n, o, c, a) -> {
+                    CornerDesign corner = CornerDesign.of(k)
+                            .withLines(n)
+                            .withFromOuter(o)
+                            .with(c)
+                            .with(a);
                     return k == CornerDesign.Kind.QUARTER_FAN
                             ? corner
                             : corner.withTemplate(Optional.of(t), Optional.empty());

@@ -1,6 +1,7 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.School;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
@@ -255,5 +256,13 @@ class StripTemplatesTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(used.arcs()).isNotEmpty();
+    }
+
+    /** Short pieces at the ends, down to less than a stitch, are stitched as far as there is anything of a peak. */
+    @ParameterizedTest
+    @ValueSource(doubles = {62.02, 62.1, 62.5, 63.9})
+    void shortPiecesAtTheEndsCarryWhatFits(double side) {
+        RunPlan run = top(plan(with(PEAKS, "lane-strip"), side, 4, new School.CentreOut(2, 31, EndUse.SHORT_ARC)));
+        assertThat(run.laidOut().placements()).hasSizeBetween(8, 10);
     }
 }

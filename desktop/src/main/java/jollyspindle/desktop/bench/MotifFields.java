@@ -53,12 +53,8 @@ final class MotifFields {
                             sails.echoes(),
                             0,
                             Motif.MOST_LINES,
-                            n -> change.accept(new Motif.Sails(n, sails.spacing()))),
-                    distance(
-                            "motif-spacing",
-                            "Apart",
-                            sails.spacing(),
-                            d -> change.accept(new Motif.Sails(sails.echoes(), d)))));
+                            n -> change.accept(sails.withEchoes(n))),
+                    distance("motif-spacing", "Apart", sails.spacing(), d -> change.accept(sails.withSpacing(d)))));
         }
         if (motif instanceof Motif.Fans fans) {
             return List.of(Labelled.row(
@@ -68,82 +64,70 @@ final class MotifFields {
                             fans.blades(),
                             1,
                             Motif.MOST_LINES,
-                            n -> change.accept(new Motif.Fans(n, fans.rows()))),
-                    whole(
-                            "motif-rows",
-                            "Rows",
-                            fans.rows(),
-                            1,
-                            6,
-                            n -> change.accept(new Motif.Fans(fans.blades(), n)))));
+                            n -> change.accept(fans.withBlades(n))),
+                    whole("motif-rows", "Rows", fans.rows(), 1, 6, n -> change.accept(fans.withRows(n)))));
         }
         if (motif instanceof Motif.Circles circles) {
             return circles(circles);
         }
         if (motif instanceof Motif.Serpentine s) {
+            IntConsumer lines = n -> change.accept(s.withPerRepeat(n));
             return List.of(
-                    whole(
-                            "motif-per-repeat",
-                            "To a repeat",
-                            s.perRepeat(),
-                            1,
-                            Motif.MOST_LINES,
-                            n -> change.accept(new Motif.Serpentine(n, s.mirrored()))),
+                    Labelled.row(perRepeat(s.perRepeat(), lines), apart(s.perRepeat(), Math.PI / 2, lines)),
                     check(
                             "motif-mirrored",
                             "Mirrored, as on the neighbouring strip",
                             s.mirrored(),
-                            m -> change.accept(new Motif.Serpentine(s.perRepeat(), m))));
+                            m -> change.accept(s.withMirrored(m))));
         }
         if (motif instanceof Motif.Chevrons chevrons) {
             return chevrons(chevrons);
         }
         if (motif instanceof Motif.StraightLines lines) {
-            return List.of(Labelled.row(
-                    whole(
-                            "motif-per-repeat",
-                            "To a repeat",
-                            lines.perRepeat(),
-                            1,
-                            Motif.MOST_LINES,
-                            n -> change.accept(new Motif.StraightLines(n, lines.angle()))),
-                    angle(lines.angle(), a -> change.accept(new Motif.StraightLines(lines.perRepeat(), a)))));
+            IntConsumer count = n -> change.accept(lines.withPerRepeat(n));
+            return List.of(
+                    Labelled.row(perRepeat(lines.perRepeat(), count), apart(lines.perRepeat(), lines.angle(), count)),
+                    angle(lines.angle(), a -> change.accept(lines.withAngle(a))));
         }
         Motif.Crosshatch hatch = (Motif.Crosshatch) motif;
         return List.of(
                 Labelled.row(
-                        distance(
-                                "motif-spacing",
-                                "Apart",
-                                hatch.spacing(),
-                                d -> change.accept(new Motif.Crosshatch(d, hatch.angle(), hatch.curved()))),
-                        angle(
-                                hatch.angle(),
-                                a -> change.accept(new Motif.Crosshatch(hatch.spacing(), a, hatch.curved())))),
+                        distance("motif-spacing", "Apart", hatch.spacing(), d -> change.accept(hatch.withSpacing(d))),
+                        angle(hatch.angle(), a -> change.accept(hatch.withAngle(a)))),
                 check(
                         "motif-curved",
                         "Curved, with the run's template",
                         hatch.curved(),
-                        c -> change.accept(new Motif.Crosshatch(hatch.spacing(), hatch.angle(), c))));
+                        c -> change.accept(hatch.withCurved(c))));
+    }
+
+    private Node perRepeat(int now, IntConsumer take) {
+        return whole("motif-per-repeat", "To a repeat", now, 1, Motif.MOST_LINES, take);
+    }
+
+    /** How far lines are apart, square to them, on the run that is looked at; typed, it asks for as many as come nearest. */
+    private Node apart(int perRepeat, double angle, IntConsumer take) {
+        OptionalDouble repeat = bench.run()
+                .map(run -> OptionalDouble.of(run.division().repeat() * Math.sin(angle)))
+                .orElse(OptionalDouble.empty());
+        return length(
+                "motif-apart",
+                "Apart, about",
+                false,
+                repeat.isPresent() ? OptionalDouble.of(repeat.getAsDouble() / perRepeat) : OptionalDouble.empty(),
+                Motif.CLOSEST,
+                LONGEST,
+                apart -> {
+                    long lines = Math.round(repeat.orElse(0) / apart.orElse(1));
+                    take.accept((int) Math.max(1, Math.min(Motif.MOST_LINES, lines)));
+                });
     }
 
     private List<Node> arcs(Motif.Arcs a) {
         List<Node> nodes = new ArrayList<>();
         nodes.add(Labelled.row(
-                whole(
-                        "motif-lines",
-                        "Lines",
-                        a.lines(),
-                        1,
-                        Motif.MOST_LINES,
-                        n -> change.accept(
-                                new Motif.Arcs(a.inner(), n, a.step(), a.rises(), a.otherTemplate(), a.passes()))),
-                distance(
-                        "motif-step",
-                        "Each lower by",
-                        a.step(),
-                        d -> change.accept(
-                                new Motif.Arcs(a.inner(), a.lines(), d, List.of(), a.otherTemplate(), a.passes())))));
+                whole("motif-lines", "Lines", a.lines(), 1, Motif.MOST_LINES, n -> change.accept(a.withLines(n))),
+                distance("motif-step", "Each lower by", a.step(), d -> change.accept(a.withStep(d)))));
         if (a.lines() > 1) {
             nodes.add(choice(
                     "motif-inner",
@@ -155,18 +139,15 @@ final class MotifFields {
                         case SHIFTED -> "the template shifted to the seam";
                         case PARALLEL -> "true parallels, other radii";
                     },
-                    i -> change.accept(
-                            new Motif.Arcs(i, a.lines(), a.step(), a.rises(), a.otherTemplate(), a.passes()))));
+                    i -> change.accept(a.with(i))));
             nodes.add(rises(a));
         }
         nodes.add(other(
                 "motif-other",
                 "Every second arc with",
                 a.otherTemplate(),
-                id -> change.accept(new Motif.Arcs(a.inner(), a.lines(), a.step(), a.rises(), id, a.passes()))));
-        nodes.add(passes(
-                a.passes(),
-                n -> change.accept(new Motif.Arcs(a.inner(), a.lines(), a.step(), a.rises(), a.otherTemplate(), n))));
+                id -> change.accept(a.withOtherTemplate(id))));
+        nodes.add(passes(a.passes(), n -> change.accept(a.withPasses(n))));
         return nodes;
     }
 
@@ -182,7 +163,7 @@ final class MotifFields {
                 rises.add(((LengthReading.Understood) read).inches());
             }
             try {
-                change.accept(new Motif.Arcs(a.inner(), a.lines(), a.step(), rises, a.otherTemplate(), a.passes()));
+                change.accept(a.withRises(rises));
                 return Optional.empty();
             } catch (IllegalArgumentException e) {
                 return Optional.of("“" + text.strip() + "”: each rise is less than the one before, and over 0.");
@@ -218,14 +199,7 @@ final class MotifFields {
                             case TWO_TO_ONE -> "two small to one large";
                             case OVERLAPPING -> "on one edge, overlapping";
                         },
-                        v -> change.accept(new Motif.FacingArcs(
-                                v,
-                                f.channel(),
-                                f.inset(),
-                                f.crownLines(),
-                                f.valleyLines(),
-                                f.otherTemplate(),
-                                f.passes()))),
+                        v -> change.accept(f.with(v))),
                 Labelled.row(
                         length(
                                 "motif-channel",
@@ -234,14 +208,7 @@ final class MotifFields {
                                 f.channel(),
                                 -LONGEST,
                                 LONGEST,
-                                d -> change.accept(new Motif.FacingArcs(
-                                        f.facing(),
-                                        d,
-                                        f.inset(),
-                                        f.crownLines(),
-                                        f.valleyLines(),
-                                        f.otherTemplate(),
-                                        f.passes()))),
+                                d -> change.accept(f.withChannel(d))),
                         length(
                                 "motif-inset",
                                 "Diamond from crowns",
@@ -249,48 +216,23 @@ final class MotifFields {
                                 f.inset(),
                                 Motif.CLOSEST,
                                 LONGEST,
-                                d -> change.accept(new Motif.FacingArcs(
-                                        f.facing(),
-                                        f.channel(),
-                                        d,
-                                        f.crownLines(),
-                                        f.valleyLines(),
-                                        f.otherTemplate(),
-                                        f.passes())))),
+                                d -> change.accept(f.withInset(d)))),
                 check(
                         "motif-crown-lines",
                         "Lines from crown to crown",
                         f.crownLines(),
-                        c -> change.accept(new Motif.FacingArcs(
-                                f.facing(),
-                                f.channel(),
-                                f.inset(),
-                                c,
-                                f.valleyLines(),
-                                f.otherTemplate(),
-                                f.passes()))),
+                        c -> change.accept(f.withCrownLines(c))),
                 check(
                         "motif-valley-lines",
                         "Lines from valley to valley",
                         f.valleyLines(),
-                        c -> change.accept(new Motif.FacingArcs(
-                                f.facing(), f.channel(), f.inset(), f.crownLines(), c, f.otherTemplate(), f.passes()))),
+                        c -> change.accept(f.withValleyLines(c))),
                 other(
                         "motif-other",
                         "The far row with",
                         f.otherTemplate(),
-                        id -> change.accept(new Motif.FacingArcs(
-                                f.facing(), f.channel(), f.inset(), f.crownLines(), f.valleyLines(), id, f.passes()))),
-                passes(
-                        f.passes(),
-                        n -> change.accept(new Motif.FacingArcs(
-                                f.facing(),
-                                f.channel(),
-                                f.inset(),
-                                f.crownLines(),
-                                f.valleyLines(),
-                                f.otherTemplate(),
-                                n))));
+                        id -> change.accept(f.withOtherTemplate(id))),
+                passes(f.passes(), n -> change.accept(f.withPasses(n))));
     }
 
     private List<Node> circles(Motif.Circles c) {
@@ -303,27 +245,22 @@ final class MotifFields {
                                 OptionalDouble.of(c.gap()),
                                 0,
                                 12,
-                                d -> change.accept(
-                                        new Motif.Circles(d.orElse(0), c.halfTurns(), c.turning(), c.swirl()))),
+                                d -> change.accept(c.withGap(d.orElse(0)))),
                         choice(
                                 "motif-turns",
                                 "Round",
                                 List.of(2, 3, 4, 5, 6),
                                 c.halfTurns(),
                                 MotifWords::turns,
-                                n -> change.accept(new Motif.Circles(c.gap(), n, c.turning(), c.swirl())))),
+                                n -> change.accept(c.withHalfTurns(n)))),
                 choice(
                         "motif-turning",
                         "Direction",
                         List.of(Motif.Turning.values()),
                         c.turning(),
                         t -> t == Motif.Turning.SAME ? "all the same way" : "every second the other way",
-                        t -> change.accept(new Motif.Circles(c.gap(), c.halfTurns(), t, c.swirl()))),
-                check(
-                        "motif-swirl",
-                        "A curl inside each",
-                        c.swirl(),
-                        s -> change.accept(new Motif.Circles(c.gap(), c.halfTurns(), c.turning(), s))));
+                        t -> change.accept(c.with(t))),
+                check("motif-swirl", "A curl inside each", c.swirl(), s -> change.accept(c.withSwirl(s))));
     }
 
     /** The choices that a strip of its own shape leaves. */
@@ -338,23 +275,13 @@ final class MotifFields {
                 List.of(Motif.Points.values()),
                 c.points(),
                 p -> p == Motif.Points.PEAKS ? "peaks" : "boxes",
-                p -> change.accept(new Motif.Chevrons(p, c.height(), c.rounding(), c.lines(), c.spacing())));
+                p -> change.accept(c.with(p)));
     }
 
     private Node lines(Motif.Chevrons c) {
         return Labelled.row(
-                whole(
-                        "motif-lines",
-                        "Lines",
-                        c.lines(),
-                        1,
-                        Motif.MOST_LINES,
-                        n -> change.accept(new Motif.Chevrons(c.points(), c.height(), c.rounding(), n, c.spacing()))),
-                distance(
-                        "motif-spacing",
-                        "Apart",
-                        c.spacing(),
-                        d -> change.accept(new Motif.Chevrons(c.points(), c.height(), c.rounding(), c.lines(), d))));
+                whole("motif-lines", "Lines", c.lines(), 1, Motif.MOST_LINES, n -> change.accept(c.withLines(n))),
+                distance("motif-spacing", "Apart", c.spacing(), d -> change.accept(c.withSpacing(d))));
     }
 
     private List<Node> chevrons(Motif.Chevrons c) {
@@ -368,8 +295,7 @@ final class MotifFields {
                                 c.height(),
                                 Motif.CLOSEST,
                                 LONGEST,
-                                d -> change.accept(
-                                        new Motif.Chevrons(c.points(), d, c.rounding(), c.lines(), c.spacing()))),
+                                d -> change.accept(c.withHeight(d))),
                         length(
                                 "motif-rounding",
                                 "Corners rounded by",
@@ -377,8 +303,7 @@ final class MotifFields {
                                 OptionalDouble.of(c.rounding()),
                                 0,
                                 12,
-                                d -> change.accept(new Motif.Chevrons(
-                                        c.points(), c.height(), d.orElse(0), c.lines(), c.spacing())))),
+                                d -> change.accept(c.withRounding(d.orElse(0))))),
                 lines(c));
     }
 

@@ -502,6 +502,16 @@ final class MotifPane extends VBox {
                             60,
                             feet -> corner(corner.withFeet(feet))));
         }
+        if (corner.kind() == CornerDesign.Kind.DIAGONAL_CUT) {
+            body.getChildren()
+                    .add(fields.choice(
+                            "corner-closing",
+                            "Closed by",
+                            List.of(CornerDesign.Closing.values()),
+                            corner.closing(),
+                            MotifWords::name,
+                            closing -> corner(corner.with(closing))));
+        }
         if (corner.kind() == CornerDesign.Kind.CORNERSTONE_RING || corner.kind() == CornerDesign.Kind.QUARTER_FAN) {
             body.getChildren()
                     .add(fields.whole(

@@ -118,7 +118,7 @@ final class MotifHandles {
                     middle(second.get()),
                     across(middle(outer.get())),
                     -1,
-                    with(d -> new Motif.Arcs(a.inner(), a.lines(), d, List.of(), a.otherTemplate(), a.passes())));
+                    with(d -> a.withStep(d)));
         }
     }
 
@@ -130,14 +130,7 @@ final class MotifHandles {
                         side.path().start(),
                         along(side.path().start()) - sign() * inset,
                         sign(),
-                        with(d -> new Motif.FacingArcs(
-                                f.facing(),
-                                f.channel(),
-                                OptionalDouble.of(d),
-                                f.crownLines(),
-                                f.valleyLines(),
-                                f.otherTemplate(),
-                                f.passes()))));
+                        with(d -> f.withInset(OptionalDouble.of(d)))));
     }
 
     private void echoes(Motif.Sails s) {
@@ -153,7 +146,7 @@ final class MotifHandles {
                     foot,
                     from,
                     s.spacing() / (along(foot) - from),
-                    with(d -> new Motif.Sails(s.echoes(), d)));
+                    with(d -> s.withSpacing(d)));
         }
     }
 
@@ -170,24 +163,11 @@ final class MotifHandles {
         }
         Point tip = highest(first.get());
         if (!strip) {
-            across(
-                    "rise",
-                    "height",
-                    tip,
-                    foot(),
-                    1,
-                    with(d -> new Motif.Chevrons(
-                            c.points(), OptionalDouble.of(d), c.rounding(), c.lines(), c.spacing())));
+            across("rise", "height", tip, foot(), 1, with(d -> c.withHeight(OptionalDouble.of(d))));
         }
         line(Stitched.ECHO, 1).map(this::highest).ifPresent(second -> {
             double lower = Math.abs(across(tip) - across(second));
-            across(
-                    "spacing",
-                    "lines apart",
-                    second,
-                    across(tip),
-                    -c.spacing() / lower,
-                    with(d -> new Motif.Chevrons(c.points(), c.height(), c.rounding(), c.lines(), d)));
+            across("spacing", "lines apart", second, across(tip), -c.spacing() / lower, with(d -> c.withSpacing(d)));
         });
     }
 

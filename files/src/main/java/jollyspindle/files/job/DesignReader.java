@@ -160,7 +160,10 @@ public final class DesignReader {
                 fields.optionalNumber("feet", 1e-3, 60),
                 whole(fields, "lines", 1, Motif.MOST_LINES, 1),
                 flag(fields, "fromOuter"),
-                fields.has("asks") ? fields.choice("asks", CornerAsk.class) : CornerAsk.NOTHING);
+                fields.has("asks") ? fields.choice("asks", CornerAsk.class) : CornerAsk.NOTHING,
+                fields.has("closing")
+                        ? fields.choice("closing", CornerDesign.Closing.class)
+                        : CornerDesign.Closing.DIAMOND);
         fields.done();
         return corner;
     }

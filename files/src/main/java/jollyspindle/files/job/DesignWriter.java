@@ -127,5 +127,8 @@ public final class DesignWriter {
         if (corner.ask() != CornerAsk.NOTHING) {
             node.put("asks", Fields.name(corner.ask()));
         }
+        if (corner.closing() != CornerDesign.Closing.DIAMOND) {
+            node.put("closing", Fields.name(corner.closing()));
+        }
     }
 }

@@ -30,6 +30,7 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -37,6 +38,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -270,21 +272,23 @@ public final class Packet {
                 + " Lay the tape once and mark every reading from the same zero.";
         List<List<String>> rows = new ArrayList<>();
         rows.add(List.of("Before loading the quilt"));
-        marks(run, Mark.Stage.BEFORE_LOADING, rows);
+        marks(run, mark -> mark.stage() == Mark.Stage.BEFORE_LOADING, rows);
         rows.add(List.of("On the frame"));
-        marks(run, Mark.Stage.LOADED, rows);
-        List<List<String>> later = new ArrayList<>();
-        marks(run, Mark.Stage.STITCHED, later);
-        if (!later.isEmpty()) {
-            rows.add(List.of("Once the lines before are stitched"));
-            rows.addAll(later);
-        }
+        marks(run, mark -> mark.stage() == Mark.Stage.LOADED, rows);
+        run.laidOut().marks().stream()
+                .flatMap(mark -> mark.after().stream())
+                .distinct()
+                .sorted(Comparator.comparingInt(Mark.After::motif).thenComparing(Mark.After::pass))
+                .forEach(after -> {
+                    rows.add(List.of(Words.capital(Words.after(after))));
+                    marks(run, mark -> mark.after().filter(after::equals).isPresent(), rows);
+                });
         table(title, note, columns, rows);
     }
 
-    private static void marks(RunPlan run, Mark.Stage stage, List<List<String>> rows) {
+    private static void marks(RunPlan run, Predicate<Mark> which, List<List<String>> rows) {
         for (Mark mark : run.laidOut().marks()) {
-            if (mark.stage() == stage && mark.by() != Mark.MarkedBy.TEMPLATE) {
+            if (which.test(mark) && mark.by() != Mark.MarkedBy.TEMPLATE) {
                 boolean seam = mark.by() == Mark.MarkedBy.SEAM;
                 rows.add(List.of(
                         Words.name(mark) + (seam ? " (seam)" : mark.onCentre() ? " (centre)" : ""),

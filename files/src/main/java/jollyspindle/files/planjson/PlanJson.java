@@ -246,6 +246,10 @@ public final class PlanJson {
         point(node.putArray("place"), mark.place());
         node.put("by", name(mark.by()));
         node.put("stage", name(mark.stage()));
+        mark.after().ifPresent(after -> {
+            node.put("afterPass", name(after.pass()));
+            node.put("ofMotif", after.motif());
+        });
         ObjectNode readings = node.putObject("readings");
         reading(readings.putObject("fromLeft"), mark.readings().fromLeft());
         reading(readings.putObject("fromRight"), mark.readings().fromRight());
