@@ -74,7 +74,7 @@ final class FansLayout {
         for (int r = 2; r <= motif.rows(); r++) {
             row = next(row, radius);
             if (row.isEmpty() || row.get(0).y() + used.get(0).stitched() > space.room()) {
-                laying.obstacle(new Obstacle.TooMany(motif.rows(), r - 1));
+                laying.obstacle(new Obstacle.TooManyRows(motif.rows(), r - 1));
                 return;
             }
             for (Point pivot : row) {

@@ -72,6 +72,14 @@ public sealed interface Obstacle {
     record TooMany(int asked, int room) implements Obstacle {}
 
     /**
+     * Fewer rows of fans have room than were asked for.
+     *
+     * @param asked how many
+     * @param room for how many
+     */
+    record TooManyRows(int asked, int room) implements Obstacle {}
+
+    /**
      * The fans stand too far apart: an arc ends on the ditch, not on the fan before.
      *
      * @param pitch from pivot to pivot

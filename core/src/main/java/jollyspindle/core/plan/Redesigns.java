@@ -50,6 +50,9 @@ final class Redesigns {
         if (obstacle instanceof Obstacle.TooMany many && many.room() >= 1) {
             return fewer(motif, many);
         }
+        if (obstacle instanceof Obstacle.TooManyRows rows && motif instanceof Motif.Fans fans) {
+            return Optional.of(fans.withRows(rows.room()));
+        }
         if (obstacle instanceof Obstacle.HatchLikeEcho && motif instanceof Motif.Crosshatch hatch) {
             return Optional.of(hatch.withSpacing(2 * hatch.spacing()));
         }
@@ -69,7 +72,7 @@ final class Redesigns {
             return Optional.of(s.withEchoes(many.room()));
         }
         if (motif instanceof Motif.Fans f) {
-            return Optional.of(many.asked() == f.blades() ? f.withBlades(many.room()) : f.withRows(many.room()));
+            return Optional.of(f.withBlades(many.room()));
         }
         if (motif instanceof Motif.Chevrons c) {
             return Optional.of(c.withLines(many.room()));
@@ -81,16 +84,25 @@ final class Redesigns {
         if (!told.obstacle().stops()) {
             return Optional.empty();
         }
-        CornerDesign corner = design.corner(told.run().side().orElseThrow());
-        if (told.obstacle() instanceof Obstacle.TooMany many && many.room() >= 1) {
-            return Optional.of(design.withCorner(corner.withLines(many.room())));
+        Side side = told.run().side().orElseThrow();
+        CornerDesign corner = design.corner(side);
+        return corner(corner, told.obstacle())
+                // A corner that is its own is mended alone, and the others stay as they are in either case.
+                .map(better -> design.corners().containsKey(side)
+                        ? design.withCorner(side, better)
+                        : new Design(design.layers(), design.sides(), better, design.corners()));
+    }
+
+    private static Optional<CornerDesign> corner(CornerDesign corner, Obstacle obstacle) {
+        if (obstacle instanceof Obstacle.TooMany many && many.room() >= 1) {
+            return Optional.of(corner.withLines(many.room()));
         }
-        boolean feet = told.obstacle() instanceof Obstacle.TooHigh || told.obstacle() instanceof Obstacle.FeetTooFar;
+        boolean feet = obstacle instanceof Obstacle.TooHigh || obstacle instanceof Obstacle.FeetTooFar;
         if (feet && corner.feet().isPresent()) {
-            return Optional.of(design.withCorner(corner.withFeet(OptionalDouble.empty())));
+            return Optional.of(corner.withFeet(OptionalDouble.empty()));
         }
-        return told.obstacle() instanceof Obstacle.NoTool
+        return obstacle instanceof Obstacle.NoTool
                 ? Optional.empty()
-                : Optional.of(design.withCorner(corner.with(CornerDesign.Kind.PLAIN)));
+                : Optional.of(corner.with(CornerDesign.Kind.PLAIN));
     }
 }

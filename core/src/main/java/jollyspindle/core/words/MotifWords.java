@@ -227,6 +227,9 @@ public record MotifWords(Words words) {
         if (obstacle instanceof Obstacle.TooMany many) {
             return many.asked() + " lines don't go in, there is room for " + many.room() + ".";
         }
+        if (obstacle instanceof Obstacle.TooManyRows rows) {
+            return Words.count(rows.asked(), "row") + " of fans don't go in, there is room for " + rows.room() + ".";
+        }
         if (obstacle instanceof Obstacle.FansApart apart) {
             return "The fans stand " + words.length(apart.pitch()) + " apart, too far for arcs of radius "
                     + words.length(apart.radius()) + " to meet the fan before.";

@@ -307,10 +307,10 @@ public record Words(TapeScale tape) {
     public static String after(Mark.After after) {
         String of = after.motif() > 1 ? " of motif " + after.motif() : "";
         return switch (after.pass()) {
-            case FIRST_LINES -> "after the first arcs" + of;
+            case FIRST_LINES -> "after first arcs" + of;
             case BOTH_ROWS -> "after both rows" + of;
-            case ROW_BELOW -> "after the row below" + of;
-            case MOTIFS_BEFORE -> after.motif() == 2 ? "after motif 1" : "after motifs 1 to " + (after.motif() - 1);
+            case ROW_BELOW -> "after row below" + of;
+            case MOTIFS_BEFORE -> after.motif() == 2 ? "after motif 1" : "after motifs 1–" + (after.motif() - 1);
         };
     }
 

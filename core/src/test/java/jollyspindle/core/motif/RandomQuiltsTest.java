@@ -8,6 +8,7 @@ import jollyspindle.core.division.School;
 import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
@@ -140,6 +141,42 @@ class RandomQuiltsTest {
                     .as("layer " + layer + " of " + design)
                     .isTrue();
         }
+    }
+
+    /** Pressing what a finding offers, the gravest first, leads to a design that nothing more is offered for. */
+    @Property(tries = 150)
+    void remediesLeadToADesignThatFits(
+            @ForAll("layers") Layer main,
+            @ForAll("layers") Layer second,
+            @ForAll("corners") CornerDesign corner,
+            @ForAll("corners") CornerDesign own,
+            @ForAll @DoubleRange(min = 20, max = 100) double top,
+            @ForAll @DoubleRange(min = 2, max = 10) double depth,
+            @ForAll @DoubleRange(min = 2, max = 10) double repeat) {
+        Design design = new Design(List.of(main.with(Layer.Space.ALL), second), corner, Map.of(Side.LEFT, own));
+        QuiltJob job = job(quilt(top, top, top, top, depth, Corners.MITRED), design, repeat);
+        for (int step = 0; step < 12; step++) {
+            QuiltJob now = job;
+            Optional<Finding> told = Planner.plan(now).findings().stream()
+                    .filter(f ->
+                            f.remedy().filter(Remedy.Redesign.class::isInstance).isPresent())
+                    .findFirst();
+            if (told.isEmpty()) {
+                return;
+            }
+            Remedy.Redesign remedy = (Remedy.Redesign) told.get().remedy().orElseThrow();
+            QuiltJob mended = now.editing(remedy.group(), l -> l.with(remedy.design()));
+            assertThat(Planner.plan(mended).findings())
+                    .as(
+                            "%s, mended from %s to %s",
+                            told.get(), now.layout(INNER).design(), remedy.design())
+                    .doesNotContain(told.get());
+            assertThat(mended).isNotEqualTo(now);
+            job = mended;
+        }
+        assertThat(Planner.plan(job).findings()).as("after twelve remedies").noneMatch(f -> f.remedy()
+                .filter(Remedy.Redesign.class::isInstance)
+                .isPresent());
     }
 
     /** What is its own mirror image looks so on a mirrored quilt. */

@@ -2,6 +2,7 @@ package jollyspindle.core.words;
 
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.demo.DemoRings;
+import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Motif;
@@ -16,6 +17,7 @@ import jollyspindle.core.quilt.Side;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 import java.util.List;
@@ -77,6 +79,13 @@ class MotifWordsTest {
                 Arguments.of(new Obstacle.TooHigh(0.25), "1/4 past where nothing may be stitched", true),
                 Arguments.of(new Obstacle.TooFar(9, 8), "9 is asked for, 8 is the most", true),
                 Arguments.of(new Obstacle.TooMany(5, 3), "5 lines don't go in, there is room for 3", true),
+                Arguments.of(new Obstacle.TooManyRows(3, 1), "3 rows of fans don't go in, there is room for 1", true),
+                Arguments.of(new Obstacle.FeetTooFar(21, 20.5), "21 from the corner would leave too little", true),
+                Arguments.of(new Obstacle.OffModule(2, 2.25), "2 wide and stand on repeats of 2 1/4: gaps", false),
+                Arguments.of(new Obstacle.OffModule(2, 1.75), "they cut into each other", false),
+                Arguments.of(new Obstacle.Rows(1, 1.75), "goes 1 time into the run's depth; 1 3/4 stays", false),
+                Arguments.of(new Obstacle.NoTool(Obstacle.Need.ZIGZAG, 0), "a straight edge, or a chevron strip", true),
+                Arguments.of(new Obstacle.NoTool(Obstacle.Need.S_CURVE, 0), "or a serpentine strip", true),
                 Arguments.of(new Obstacle.TooClose(0.125, 0.25), "1/4 is the least", true),
                 Arguments.of(new Obstacle.TooRound(4, 4.75), "From radius 4 3/4 on it stays inside", true),
                 Arguments.of(new Obstacle.NoSpace(), "no such space", true),
@@ -102,6 +111,21 @@ class MotifWordsTest {
     void everyPresetAndCornerHasItsOwnName() {
         assertThat(Preset.all().stream().map(MotifWords::name)).doesNotHaveDuplicates();
         assertThat(Stream.of(CornerDesign.Kind.values()).map(MotifWords::name)).doesNotHaveDuplicates();
+        assertThat(Stream.of(CornerDesign.Closing.values()).map(MotifWords::name))
+                .doesNotHaveDuplicates();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "FIRST_LINES, 1, after first arcs",
+        "FIRST_LINES, 2, after first arcs of motif 2",
+        "BOTH_ROWS, 1, after both rows",
+        "ROW_BELOW, 1, after row below",
+        "MOTIFS_BEFORE, 2, after motif 1",
+        "MOTIFS_BEFORE, 3, after motifs 1–2"
+    })
+    void passesAreNamed(Mark.Pass pass, int motif, String said) {
+        assertThat(Words.after(new Mark.After(pass, motif))).isEqualTo(said);
     }
 
     /** From how the template lay before: moved on along a side, a quarter turn where the next one starts. */

@@ -111,7 +111,7 @@ public final class MainWindow {
         // On a narrow window the list gives way, so that the quilt is still seen.
         marks.prefWidthProperty()
                 .bind(Bindings.min(
-                        look.scaleProperty().multiply(764), root.widthProperty().subtract(480)));
+                        look.scaleProperty().multiply(812), root.widthProperty().subtract(468)));
         benches.put(WorkStage.MARK, marks);
         tablePane.setTop(new TableHead(bench, table));
         PlacementCallout callout = new PlacementCallout(bench);

@@ -54,7 +54,7 @@ public final class MarkBench extends VBox {
                 .exactText());
         column(marks, "Height", 94, m -> m.across() == 0 ? "on it" : m.height().text(), m -> m.height()
                 .exactText());
-        column(marks, "Made", 112, Words::making);
+        column(marks, "Made", 130, Words::making);
         placements.setId("placement-list");
         placements.setAccessibleText("Placements");
         column(placements, "Line", 120, Words::name);

@@ -114,13 +114,18 @@ final class MotifFields {
                 "motif-apart",
                 "Apart, about",
                 false,
-                repeat.isPresent() ? OptionalDouble.of(repeat.getAsDouble() / perRepeat) : OptionalDouble.empty(),
+                repeat.isPresent() ? about(repeat.getAsDouble() / perRepeat) : OptionalDouble.empty(),
                 Motif.CLOSEST,
                 LONGEST,
                 apart -> {
                     long lines = Math.round(repeat.orElse(0) / apart.orElse(1));
                     take.accept((int) Math.max(1, Math.min(Motif.MOST_LINES, lines)));
                 });
+    }
+
+    /** What comes of other choices, as the tape reads it: nobody types it so exactly. */
+    OptionalDouble about(double inches) {
+        return OptionalDouble.of(bench.job().tape().read(inches).onTape());
     }
 
     private List<Node> arcs(Motif.Arcs a) {

@@ -28,7 +28,6 @@ import jollyspindle.desktop.model.Workbench;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import javafx.collections.FXCollections;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -410,7 +409,7 @@ final class MotifPane extends VBox {
                             "motif-rise",
                             "Rise of about",
                             false,
-                            OptionalDouble.of(fit.segment().height()),
+                            fields.about(fit.segment().height()),
                             1.0 / 16,
                             most,
                             rise -> set.repeatRising(rise.orElse(0))

@@ -23,8 +23,10 @@ public final class TableHead extends HBox {
         what.setId("table-head");
         what.getStyleClass().add("heading");
         what.setMinWidth(60);
-        Runnable show = () -> what.setText(bench.name(bench.whereProperty().get())
-                + (bench.stageProperty().get() == WorkStage.MARK ? "" : size()));
+        what.managedProperty().bind(what.visibleProperty());
+        // Beside the marks there is little room, and their own heading says it.
+        what.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.MARK));
+        Runnable show = () -> what.setText(bench.name(bench.whereProperty().get()) + size());
         bench.stageProperty().addListener(o -> show.run());
         bench.planProperty().addListener(o -> show.run());
         bench.whereProperty().addListener(o -> show.run());
