@@ -23,6 +23,17 @@ import java.util.Optional;
 /** Something a quilter should know before a stitch is sewn; as numbers, said in words elsewhere. */
 public sealed interface Finding {
 
+    /** What stands on a run. */
+    sealed interface OnRun extends Finding {
+
+        RunId where();
+
+        @Override
+        default Optional<RunId> run() {
+            return Optional.of(where());
+        }
+    }
+
     /** How bad it is. */
     enum Severity {
         /** It can't be stitched so. */
@@ -93,12 +104,7 @@ public sealed interface Finding {
     }
 
     /** No template is chosen, or the one chosen isn't on the job's shelf. */
-    record NoTemplate(RunId where) implements Finding {
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
-        }
-
+    record NoTemplate(RunId where) implements OnRun {
         @Override
         public Severity severity() {
             return Severity.PROBLEM;
@@ -194,7 +200,7 @@ public sealed interface Finding {
      * @param repeat in inches
      * @param widest what the template can span, in inches
      */
-    record RepeatTooWide(RunId where, double repeat, double widest, Optional<Remedy> remedy) implements Finding {
+    record RepeatTooWide(RunId where, double repeat, double widest, Optional<Remedy> remedy) implements OnRun {
         @Override
         public Severity severity() {
             return Severity.PROBLEM;
@@ -203,11 +209,6 @@ public sealed interface Finding {
         @Override
         public String code() {
             return "repeat-too-wide";
-        }
-
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
         }
     }
 
@@ -219,7 +220,7 @@ public sealed interface Finding {
      * @param outermost whether the quilt's edge lies beyond; otherwise another piece of cloth
      */
     record IntoReserve(RunId where, double by, double reserve, boolean outermost, Optional<Remedy> remedy)
-            implements Finding {
+            implements OnRun {
         @Override
         public Severity severity() {
             return offTheCloth() ? Severity.PROBLEM : Severity.WARNING;
@@ -233,11 +234,6 @@ public sealed interface Finding {
         public String code() {
             return "into-reserve";
         }
-
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
-        }
     }
 
     /**
@@ -248,7 +244,7 @@ public sealed interface Finding {
      * @param opposite how many the other has
      * @param remedy the counts alike
      */
-    record CountsDiffer(RunId where, int here, int opposite, Optional<Remedy> remedy) implements Finding {
+    record CountsDiffer(RunId where, int here, int opposite, Optional<Remedy> remedy) implements OnRun {
         @Override
         public Severity severity() {
             return Severity.WARNING;
@@ -257,11 +253,6 @@ public sealed interface Finding {
         @Override
         public String code() {
             return "counts-differ";
-        }
-
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
         }
     }
 
@@ -275,7 +266,7 @@ public sealed interface Finding {
      * @param remedy a way with less of it
      */
     record StretchSeen(RunId where, double by, double unseen, boolean within, Optional<Remedy> remedy)
-            implements Finding {
+            implements OnRun {
         @Override
         public Severity severity() {
             return Severity.WARNING;
@@ -284,11 +275,6 @@ public sealed interface Finding {
         @Override
         public String code() {
             return "stretch-seen";
-        }
-
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
         }
     }
 
@@ -299,7 +285,7 @@ public sealed interface Finding {
      * @param usual of the others, in inches
      * @param remedy a way without it
      */
-    record OddAtCorner(RunId where, double width, double usual, Optional<Remedy> remedy) implements Finding {
+    record OddAtCorner(RunId where, double width, double usual, Optional<Remedy> remedy) implements OnRun {
         @Override
         public Severity severity() {
             return Severity.WARNING;
@@ -308,11 +294,6 @@ public sealed interface Finding {
         @Override
         public String code() {
             return "odd-at-corner";
-        }
-
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
         }
     }
 
@@ -324,7 +305,7 @@ public sealed interface Finding {
      * @param count of steps
      * @param ends how much too far out, in inches; below 0 short
      */
-    record SteppingEndsOff(RunId where, double repeat, int count, double ends) implements Finding {
+    record SteppingEndsOff(RunId where, double repeat, int count, double ends) implements OnRun {
         @Override
         public Severity severity() {
             return Severity.NOTE;
@@ -333,11 +314,6 @@ public sealed interface Finding {
         @Override
         public String code() {
             return "stepping-ends-off";
-        }
-
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
         }
 
         @Override
@@ -354,7 +330,7 @@ public sealed interface Finding {
      * @param shortest repeat of a range that has a way, in inches; 0 if none has
      * @param longest repeat of that range, in inches
      */
-    record NoSolution(RunId where, Wish wish, double shortest, double longest) implements Finding {
+    record NoSolution(RunId where, Wish wish, double shortest, double longest) implements OnRun {
         @Override
         public Severity severity() {
             return Severity.WARNING;
@@ -363,11 +339,6 @@ public sealed interface Finding {
         @Override
         public String code() {
             return "no-solution";
-        }
-
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
         }
 
         @Override
@@ -384,7 +355,7 @@ public sealed interface Finding {
      * @param chosen school
      * @param length of the run, in inches
      */
-    record ChoiceGone(RunId where, School chosen, double length) implements Finding {
+    record ChoiceGone(RunId where, School chosen, double length) implements OnRun {
         @Override
         public Severity severity() {
             return Severity.WARNING;
@@ -393,11 +364,6 @@ public sealed interface Finding {
         @Override
         public String code() {
             return "choice-gone";
-        }
-
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
         }
 
         @Override
@@ -412,7 +378,7 @@ public sealed interface Finding {
      * @param width of it, in inches
      * @param why it carries nothing
      */
-    record SpaceEmpty(RunId where, double width, Figure.Why why, Optional<Remedy> remedy) implements Finding {
+    record SpaceEmpty(RunId where, double width, Figure.Why why, Optional<Remedy> remedy) implements OnRun {
         @Override
         public Severity severity() {
             return why == Figure.Why.DONT_MEET || why == Figure.Why.NO_TEMPLATE ? Severity.WARNING : Severity.NOTE;
@@ -422,15 +388,10 @@ public sealed interface Finding {
         public String code() {
             return "space-empty";
         }
-
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
-        }
     }
 
     /** A border is tied to one inside that isn't divided in a way it can follow. */
-    record TieBroken(RunId where, Tie tie) implements Finding {
+    record TieBroken(RunId where, Tie tie) implements OnRun {
         @Override
         public Severity severity() {
             return Severity.WARNING;
@@ -439,11 +400,6 @@ public sealed interface Finding {
         @Override
         public String code() {
             return "tie-broken";
-        }
-
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
         }
 
         @Override
@@ -457,7 +413,7 @@ public sealed interface Finding {
      *
      * @param by how much longer it measures, in inches
      */
-    record SeamDiffers(RunId where, double by) implements Finding {
+    record SeamDiffers(RunId where, double by) implements OnRun {
         @Override
         public Severity severity() {
             return Severity.WARNING;
@@ -469,11 +425,6 @@ public sealed interface Finding {
         }
 
         @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
-        }
-
-        @Override
         public Optional<Remedy> remedy() {
             RunId.BorderRun border = (RunId.BorderRun) where;
             return Optional.of(new Remedy.Measure(Dimension.seam(border.border(), border.where())));
@@ -481,7 +432,7 @@ public sealed interface Finding {
     }
 
     /** A strip doesn't lie on the quilt. */
-    record StripOffQuilt(RunId where) implements Finding {
+    record StripOffQuilt(RunId where) implements OnRun {
         @Override
         public Severity severity() {
             return Severity.WARNING;
@@ -491,15 +442,10 @@ public sealed interface Finding {
         public String code() {
             return "strip-off-quilt";
         }
-
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
-        }
     }
 
     /** Nothing of the template can be laid on the seam. */
-    record SeamOffPlate(RunId where) implements Finding {
+    record SeamOffPlate(RunId where) implements OnRun {
         @Override
         public Severity severity() {
             return Severity.WARNING;
@@ -508,11 +454,6 @@ public sealed interface Finding {
         @Override
         public String code() {
             return "seam-off-plate";
-        }
-
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
         }
     }
 
@@ -523,7 +464,7 @@ public sealed interface Finding {
      * @param sweep what an arc takes, in radians
      * @param usable what the template has, in radians
      */
-    record SeveralPlacements(RunId where, int parts, double sweep, double usable) implements Finding {
+    record SeveralPlacements(RunId where, int parts, double sweep, double usable) implements OnRun {
         @Override
         public Severity severity() {
             return Severity.NOTE;
@@ -532,11 +473,6 @@ public sealed interface Finding {
         @Override
         public String code() {
             return "several-placements";
-        }
-
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
         }
     }
 
@@ -622,12 +558,7 @@ public sealed interface Finding {
      * @param fewest arcs that fans have elsewhere
      * @param alike the design with as few here
      */
-    record FansDiffer(RunId where, int blades, int fewest, Design alike) implements Finding {
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
-        }
-
+    record FansDiffer(RunId where, int blades, int fewest, Design alike) implements OnRun {
         @Override
         public Severity severity() {
             return Severity.WARNING;
@@ -652,12 +583,7 @@ public sealed interface Finding {
      * @param count of repeats there
      * @param better the way that is as asked, if there is one
      */
-    record CornersGiveWay(RunId where, CornerAsk ask, int count, Optional<Remedy> better) implements Finding {
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
-        }
-
+    record CornersGiveWay(RunId where, CornerAsk ask, int count, Optional<Remedy> better) implements OnRun {
         @Override
         public Severity severity() {
             return Severity.WARNING;
@@ -684,25 +610,10 @@ public sealed interface Finding {
      * @param redesign the design that hasn't the trouble
      */
     record MotifTrouble(RunId where, int layer, MotifKind motif, Obstacle obstacle, Optional<Design> redesign)
-            implements Finding {
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
-        }
-
-        @Override
-        public Severity severity() {
-            return severityOf(obstacle);
-        }
-
+            implements Told {
         @Override
         public String code() {
             return "motif-" + codeOf(obstacle);
-        }
-
-        @Override
-        public Optional<Remedy> remedy() {
-            return remedyFor(obstacle, where, redesign);
         }
     }
 
@@ -715,33 +626,37 @@ public sealed interface Finding {
      * @param redesign the design that hasn't the trouble
      */
     record CornerTrouble(RunId where, CornerDesign.Kind corner, Obstacle obstacle, Optional<Design> redesign)
-            implements Finding {
-        @Override
-        public Optional<RunId> run() {
-            return Optional.of(where);
-        }
-
-        @Override
-        public Severity severity() {
-            return severityOf(obstacle);
-        }
-
+            implements Told {
         @Override
         public String code() {
             return "corner-" + codeOf(obstacle);
         }
-
-        @Override
-        public Optional<Remedy> remedy() {
-            return remedyFor(obstacle, where, redesign);
-        }
     }
 
-    private static Severity severityOf(Obstacle obstacle) {
-        if (obstacle.stops()) {
-            return Severity.PROBLEM;
+    /** What a motif or a corner's motif tells. */
+    sealed interface Told extends OnRun {
+
+        Obstacle obstacle();
+
+        /** The design that hasn't the trouble. */
+        Optional<Design> redesign();
+
+        @Override
+        default Severity severity() {
+            if (obstacle().stops()) {
+                return Severity.PROBLEM;
+            }
+            return obstacle() instanceof Obstacle.Note ? Severity.NOTE : Severity.WARNING;
         }
-        return obstacle instanceof Obstacle.Note ? Severity.NOTE : Severity.WARNING;
+
+        @Override
+        default Optional<Remedy> remedy() {
+            return redesign()
+                    .<Remedy>map(d -> new Remedy.Redesign(where().group(), d))
+                    .or(() -> obstacle() instanceof Obstacle.NoTool
+                            ? Optional.of(new Remedy.SeeShelf())
+                            : Optional.empty());
+        }
     }
 
     /** {@code no-tool}, {@code too-high}. */
@@ -750,10 +665,5 @@ public sealed interface Finding {
                 .getSimpleName()
                 .replaceAll("(?<=.)(?=[A-Z])", "-")
                 .toLowerCase(Locale.ROOT);
-    }
-
-    private static Optional<Remedy> remedyFor(Obstacle obstacle, RunId where, Optional<Design> redesign) {
-        return redesign.<Remedy>map(d -> new Remedy.Redesign(where.group(), d))
-                .or(() -> obstacle instanceof Obstacle.NoTool ? Optional.of(new Remedy.SeeShelf()) : Optional.empty());
     }
 }

@@ -96,7 +96,10 @@ final class ChevronsLayout {
                 corners = halved(corners, index == 0, cell.middle());
             }
             if (corners.isEmpty()) {
-                laying.obstacle(new Obstacle.TooMany(motif.lines(), line));
+                if (line > 0) {
+                    laying.obstacle(new Obstacle.TooMany(motif.lines(), line));
+                }
+                // Else the cell is so narrow that not a stitch is left of the figure.
                 break;
             }
             Optional<Path> path = rounded(corners);
@@ -116,7 +119,9 @@ final class ChevronsLayout {
             }
             outlines.add(new Path(closed));
         }
-        laying.enclosed.add(new Laying.Enclosed(index + 1, List.copyOf(outlines)));
+        if (!outlines.isEmpty()) {
+            laying.enclosed.add(new Laying.Enclosed(index + 1, List.copyOf(outlines)));
+        }
     }
 
     private static List<Point> peak(Cell cell, double height, double inside) {

@@ -109,15 +109,18 @@ final class Laying {
         return straight;
     }
 
-    /** A mark that is made once something of this motif, or all before it, is stitched. */
+    /** A mark that is made once a pass of this motif is stitched; where nothing is left of that, as soon as it can be. */
     Mark later(Mark.Kind kind, Point place, Mark.Pass pass) {
-        return marker().later(kind, place, new Mark.After(pass, number));
+        boolean stitched = sewing.lines().stream().anyMatch(line -> line.layer() == number);
+        return stitched ? marker().later(kind, place, new Mark.After(pass, number)) : onMotifsBefore(kind, place);
     }
 
-    /** A mark on what the motifs before have stitched; where there are none, it can be made at once. */
+    /** A mark on what the motifs before have stitched; where there is nothing, it can be made at once. */
     Mark onMotifsBefore(Mark.Kind kind, Point place) {
         boolean stitched = sewing.lines().stream().anyMatch(line -> line.layer() < number);
-        return stitched ? later(kind, place, Mark.Pass.MOTIFS_BEFORE) : marker().next(kind, place, Mark.Stage.LOADED);
+        return stitched
+                ? marker().later(kind, place, new Mark.After(Mark.Pass.MOTIFS_BEFORE, number))
+                : marker().next(kind, place, Mark.Stage.LOADED);
     }
 
     /** A mark at the run's valley, on the edge that the motif stands on. */

@@ -16,6 +16,7 @@ import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.TextAlignment;
 
 /** What the plan finds, worst first, each with its remedy as a button. */
 public final class FindingsBox extends VBox {
@@ -73,6 +74,8 @@ public final class FindingsBox extends VBox {
                 Button button = new Button(said.text(remedy));
                 button.setId("remedy-" + finding.code());
                 button.setWrapText(true);
+                button.setMinHeight(USE_PREF_SIZE);
+                button.setTextAlignment(TextAlignment.CENTER);
                 button.setOnAction(e -> apply.accept(remedy));
                 box.getChildren().add(button);
             });
