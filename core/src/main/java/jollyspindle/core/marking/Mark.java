@@ -2,7 +2,7 @@ package jollyspindle.core.marking;
 
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeReading;
-import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.RegionId;
 
 import java.util.Optional;
 
@@ -10,7 +10,7 @@ import java.util.Optional;
  * A place on a run that is marked, or that a seam marks already.
  *
  * @param id unique in a plan, such as {@code top-valley-3}
- * @param run it is on
+ * @param region it is on, a run or an area
  * @param kind what it is
  * @param number which of its kind; valleys count from 0 at the run's zero, the others from 1
  * @param onCentre whether it stands on the run's centre
@@ -25,7 +25,7 @@ import java.util.Optional;
  */
 public record Mark(
         String id,
-        RunId run,
+        RegionId region,
         Kind kind,
         int number,
         boolean onCentre,
@@ -132,6 +132,7 @@ public record Mark(
     public record Readings(TapeReading fromLeft, TapeReading fromRight, TapeReading fromCentre) {}
 
     Mark shownBy(MarkedBy other) {
-        return new Mark(id, run, kind, number, onCentre, along, across, place, other, stage, after, readings, height);
+        return new Mark(
+                id, region, kind, number, onCentre, along, across, place, other, stage, after, readings, height);
     }
 }

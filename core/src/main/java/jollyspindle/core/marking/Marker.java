@@ -3,6 +3,7 @@ package jollyspindle.core.marking;
 import jollyspindle.core.division.RunDivision;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.quilt.RegionId;
 import jollyspindle.core.quilt.RunFrame;
 
 import java.util.ArrayList;
@@ -31,8 +32,14 @@ public final class Marker {
     private static final Comparator<Mark> ALONG =
             Comparator.comparingDouble(Mark::along).thenComparing(Mark::kind).thenComparingInt(Mark::number);
 
-    private final RunFrame frame;
-    private final RunDivision division;
+    private final RegionId region;
+    private final Point origin;
+    private final Point along;
+    private final Point outward;
+    private final double length;
+    private final double middle;
+    private final double clearance;
+    private final Optional<RunDivision> division;
     private final TapeScale tape;
     private final boolean endsOnSeams;
     private final OptionalDouble pieced;
@@ -49,25 +56,51 @@ public final class Marker {
      * @param unit the run is pieced from, in inches
      */
     public Marker(RunFrame frame, RunDivision division, TapeScale tape, boolean endsOnSeams, OptionalDouble unit) {
-        this.frame = frame;
-        this.division = division;
+        this.region = frame.id();
+        this.origin = frame.origin();
+        this.along = frame.along();
+        this.outward = frame.outward();
+        this.length = division.length();
+        this.middle = division.centre();
+        this.clearance = frame.clearance();
+        this.division = Optional.of(division);
         this.tape = tape;
         this.endsOnSeams = endsOnSeams;
-        double length = division.length();
         // The run has a whole number of units, each a little longer or shorter than it was meant to be.
         this.pieced = unit.isPresent() && Math.round(length / unit.getAsDouble()) >= 1
                 ? OptionalDouble.of(length / Math.round(length / unit.getAsDouble()))
                 : OptionalDouble.empty();
     }
 
+    /**
+     * A marker for an upright area, which is read along its lower edge and upwards from there.
+     *
+     * @param lowerLeft its corner, in the quilt's frame
+     * @param width of it, in inches
+     */
+    public Marker(RegionId region, Point lowerLeft, double width, TapeScale tape) {
+        this.region = region;
+        this.origin = lowerLeft;
+        this.along = new Point(1, 0);
+        this.outward = new Point(0, 1);
+        this.length = width;
+        this.middle = width / 2;
+        this.clearance = 0;
+        this.division = Optional.empty();
+        this.tape = tape;
+        this.endsOnSeams = false;
+        this.pieced = OptionalDouble.empty();
+    }
+
     /** Marks a valley, where two cells meet; 0 is where the first one starts. */
     public Mark valley(int k) {
-        return add(Mark.Kind.VALLEY, k, division.valley(k), frame.clearance(), loaded(division.valley(k)));
+        double at = division.orElseThrow().valley(k);
+        return add(Mark.Kind.VALLEY, k, at, clearance, loaded(at));
     }
 
     /** Marks the centre on the seam, where no valley stands on it. */
     public Mark centre() {
-        return add(Mark.Kind.CENTRE, 1, division.centre(), 0, Mark.Stage.BEFORE_LOADING);
+        return add(Mark.Kind.CENTRE, 1, middle, 0, Mark.Stage.BEFORE_LOADING);
     }
 
     /**
@@ -81,11 +114,11 @@ public final class Marker {
     }
 
     private Mark at(Mark.Kind kind, int number, Point place, Mark.Stage stage, Optional<Mark.After> after) {
-        Point from = place.minus(frame.origin());
-        double along = from.dot(frame.along());
+        Point from = place.minus(origin);
+        double there = from.dot(along);
         // What rounding makes of a place on the seam is the seam.
-        double across = snapped(from.dot(frame.outward()));
-        return add(kind, number, snapped(along), across, stage == Mark.Stage.LOADED ? loaded(along) : stage, after);
+        double across = snapped(from.dot(outward));
+        return add(kind, number, snapped(there), across, stage == Mark.Stage.LOADED ? loaded(there) : stage, after);
     }
 
     /** Marks a place once something is stitched. */
@@ -111,9 +144,8 @@ public final class Marker {
      */
     public void shownByTemplate(Mark.Kind kind, int number, Point place) {
         int before = marks.size();
-        Point from = place.minus(frame.origin());
-        Mark mark = add(
-                kind, number, snapped(from.dot(frame.along())), snapped(from.dot(frame.outward())), Mark.Stage.LOADED);
+        Point from = place.minus(origin);
+        Mark mark = add(kind, number, snapped(from.dot(along)), snapped(from.dot(outward)), Mark.Stage.LOADED);
         if (marks.size() > before && mark.by() == Mark.MarkedBy.CHALK) {
             marks.set(marks.indexOf(mark), mark.shownBy(Mark.MarkedBy.TEMPLATE));
         }
@@ -128,20 +160,20 @@ public final class Marker {
     }
 
     private boolean marksItself(double along, double across) {
-        boolean end = Math.abs(along) < EXACT || Math.abs(along - division.length()) < EXACT;
+        boolean end = Math.abs(along) < EXACT || Math.abs(along - length) < EXACT;
         if (end) {
             return endsOnSeams && across == 0;
         }
         // Only on the seam does a pieced unit's seam end that can be laid on.
         return across == 0
                 && along > 0
-                && along < division.length()
+                && along < length
                 && pieced.isPresent()
                 && Math.abs(along - Math.rint(along / pieced.getAsDouble()) * pieced.getAsDouble()) <= ON_A_SEAM;
     }
 
     private boolean isCentre(double along) {
-        return Math.abs(along - division.centre()) < EXACT * Math.max(1, division.length());
+        return Math.abs(along - middle) < EXACT * Math.max(1, length);
     }
 
     private Mark add(Mark.Kind kind, int wanted, double along, double across, Mark.Stage stage) {
@@ -150,7 +182,7 @@ public final class Marker {
 
     private Mark add(
             Mark.Kind kind, int wanted, double along, double across, Mark.Stage stage, Optional<Mark.After> after) {
-        Point place = frame.place(along, across);
+        Point place = origin.plus(this.along.times(along)).plus(outward.times(across));
         for (Mark there : marks) {
             if (there.place().distance(place) <= SAME_PLACE) {
                 return there;
@@ -161,8 +193,8 @@ public final class Marker {
         int number = taken ? numbers.get(kind) + 1 : wanted;
         numbers.merge(kind, number, Math::max);
         Mark mark = new Mark(
-                frame.id().code() + "-" + kind.name().toLowerCase(Locale.ROOT).replace('_', '-') + "-" + number,
-                frame.id(),
+                region.code() + "-" + kind.name().toLowerCase(Locale.ROOT).replace('_', '-') + "-" + number,
+                region,
                 kind,
                 number,
                 kind != Mark.Kind.HAND_OVER && isCentre(along),
@@ -172,8 +204,7 @@ public final class Marker {
                 marksItself(along, across) ? Mark.MarkedBy.SEAM : Mark.MarkedBy.CHALK,
                 stage,
                 after,
-                new Mark.Readings(
-                        tape.read(along), tape.read(division.length() - along), tape.read(along - division.centre())),
+                new Mark.Readings(tape.read(along), tape.read(length - along), tape.read(along - middle)),
                 tape.read(across));
         marks.add(mark);
         return mark;

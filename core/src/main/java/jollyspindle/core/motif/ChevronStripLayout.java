@@ -13,6 +13,9 @@ import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.Sewing;
+import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.Tools;
 import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;

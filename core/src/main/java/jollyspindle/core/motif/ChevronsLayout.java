@@ -12,6 +12,8 @@ import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.Sewing;
+import jollyspindle.core.sewing.Tool;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -3,12 +3,16 @@ package jollyspindle.core.motif;
 import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.Sewing;
+import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.Tools;
 
 import java.util.ArrayList;
 import java.util.List;

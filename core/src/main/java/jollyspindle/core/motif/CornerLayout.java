@@ -2,6 +2,7 @@ package jollyspindle.core.motif;
 
 import jollyspindle.core.division.RunDivision;
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
@@ -12,6 +13,9 @@ import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.quilt.Corners;
+import jollyspindle.core.sewing.Sewing;
+import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.Tools;
 import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.ArrayList;

@@ -10,6 +10,8 @@ import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.Sewing;
+import jollyspindle.core.sewing.Tool;
 import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.ArrayList;

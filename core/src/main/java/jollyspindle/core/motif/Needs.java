@@ -2,6 +2,8 @@ package jollyspindle.core.motif;
 
 import jollyspindle.core.division.Repeating;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.Tools;
 import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.List;

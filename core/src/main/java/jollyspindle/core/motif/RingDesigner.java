@@ -16,6 +16,8 @@ import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.sewing.Sewing;
+import jollyspindle.core.sewing.Tools;
 import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.shelf.ArcTemplate;
 

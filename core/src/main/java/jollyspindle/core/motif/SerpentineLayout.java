@@ -3,6 +3,7 @@ package jollyspindle.core.motif;
 import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
@@ -12,6 +13,9 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.Sewing;
+import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.Tools;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.form.Kind;
 

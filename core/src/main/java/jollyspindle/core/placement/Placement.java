@@ -5,7 +5,7 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.marking.Mark;
-import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.RegionId;
 
 import java.util.List;
 import java.util.stream.Stream;
@@ -36,8 +36,8 @@ public record Placement(
         Spot end,
         Path path) {
 
-    public RunId run() {
-        return of.run();
+    public RegionId region() {
+        return of.region();
     }
 
     /** How far the stitching turns on the way, in radians; counter-clockwise if over 0. */

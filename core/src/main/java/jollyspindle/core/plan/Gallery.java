@@ -9,12 +9,12 @@ import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Needs;
 import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.Preset;
-import jollyspindle.core.motif.Tools;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.sewing.Tools;
 
 import java.util.List;
 import java.util.Optional;

@@ -20,7 +20,6 @@ import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Needs;
 import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.RingDesigner;
-import jollyspindle.core.motif.Tools;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.quilt.Corners;
@@ -32,6 +31,7 @@ import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Squareness;
+import jollyspindle.core.sewing.Tools;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.Machine;
@@ -465,7 +465,7 @@ public final class Planner {
             for (RunPlan run : runs) {
                 run.laidOut().lines().stream()
                         .filter(l -> l.kind() == Stitched.BLADE)
-                        .forEach(l -> blades.merge(l.run().group(), l.sub(), Math::max));
+                        .forEach(l -> blades.merge(run.id().group(), l.sub(), Math::max));
             }
             int fewest = blades.values().stream().mapToInt(n -> n).min().orElse(0);
             blades.forEach((group, count) -> {

@@ -7,6 +7,7 @@ import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.QuiltShape;
+import jollyspindle.core.quilt.RegionId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Squareness;
@@ -72,6 +73,11 @@ public record WorkPlan(
     /** The corner at a run's left end, if something is stitched there. */
     public Optional<RingDesigner.Corner> corner(RunId run) {
         return corners.stream().filter(c -> c.run().equals(run)).findFirst();
+    }
+
+    /** All placements of a region in the order of stitching. */
+    public List<Placement> placements(RegionId region) {
+        return region instanceof RunId run ? placements(run) : List.of();
     }
 
     /** All placements of a run in the order of stitching, those of the corner at its left end first. */

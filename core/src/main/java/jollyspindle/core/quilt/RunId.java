@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Which run of the quilt: a side of a border, or a strip. Borders come before strips, the innermost first. */
-public sealed interface RunId extends Comparable<RunId> {
+public sealed interface RunId extends RegionId, Comparable<RunId> {
 
     /**
      * A border's seam along one side.
@@ -86,6 +86,7 @@ public sealed interface RunId extends Comparable<RunId> {
     Optional<Side> side();
 
     /** A lasting name for files and scripts: {@code top} of the innermost border, {@code border-2-top}, {@code strip-1}. */
+    @Override
     String code();
 
     /** From a {@link #code}; nothing if it is none. */

@@ -3,6 +3,7 @@ package jollyspindle.core.words;
 import jollyspindle.core.geometry.Angles;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.quilt.RegionId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.shelf.Template;
 
@@ -30,7 +31,7 @@ public record PlacementWords(Words words) {
                 + placement
                         .tool()
                         .edge()
-                        .map(e -> ", " + facing(placement, crown(job, placement.run())))
+                        .map(e -> ", " + facing(placement, crown(job, placement.region())))
                         .orElse("")
                 + before.map(b -> "; " + turned(placement, b)).orElse("")
                 + placement.tool().edge().map(e -> "; " + Words.edge(e)).orElse("");
@@ -53,14 +54,16 @@ public record PlacementWords(Words words) {
                 + (by > 0 ? " to the left" : " to the right") + " from how it lay";
     }
 
-    private static double crown(QuiltJob job, RunId run) {
-        return run instanceof RunId.StripRun strip
-                ? job.quilt()
-                        .strips()
-                        .get(strip.number() - 1)
-                        .frame(strip.number())
-                        .rotation()
-                : -run.side().orElseThrow().ordinal() * Math.PI / 2;
+    /** How a template lies whose crown points to the region's outer edge; in an area, to the quilt's top. */
+    private static double crown(QuiltJob job, RegionId region) {
+        if (region instanceof RunId.StripRun strip) {
+            return job.quilt()
+                    .strips()
+                    .get(strip.number() - 1)
+                    .frame(strip.number())
+                    .rotation();
+        }
+        return region instanceof RunId run ? -run.side().orElseThrow().ordinal() * Math.PI / 2 : 0;
     }
 
     /** Where a round edge's crown points, seen from the run. */

@@ -13,6 +13,7 @@ import jollyspindle.core.quilt.Easing;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.quilt.RegionId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Strip;
@@ -142,7 +143,10 @@ public record Words(TapeScale tape) {
     }
 
     /** The seam a run's motif stands on: {@code top seam}, {@code inner seam of border 2, top}, {@code lower seam of the strip}. */
-    public static String seam(RunId run) {
+    public static String seam(RegionId region) {
+        if (!(region instanceof RunId run)) {
+            return "area's lower edge";
+        }
         if (run instanceof RunId.BorderRun border) {
             return border.border() == 1
                     ? name(border.where()) + " seam"
@@ -351,7 +355,7 @@ public record Words(TapeScale tape) {
     /** What the template is laid on. */
     public String registration(Placement placement) {
         if (placement.registration() instanceof Registration.OnSeam on) {
-            return "on the " + (on.far() ? "outer edge" : seam(placement.run())) + ": " + register(on.what())
+            return "on the " + (on.far() ? "outer edge" : seam(placement.region())) + ": " + register(on.what())
                     + on.centre()
                             .map(m -> "; the template's centre line on " + decapital(name(m)))
                             .orElse("");
@@ -370,7 +374,7 @@ public record Words(TapeScale tape) {
         }
         if (placement.registration() instanceof Registration.NotchOnMark on) {
             return "a notch straight above " + decapital(name(on.mark())) + ", and tape " + length(on.below())
-                    + " below the strip's points on the " + (on.far() ? "outer edge" : seam(placement.run()));
+                    + " below the strip's points on the " + (on.far() ? "outer edge" : seam(placement.region()));
         }
         if (placement.registration() instanceof Registration.CentreOnMark on) {
             return "the template's centre on " + decapital(name(on.centre()))

@@ -13,6 +13,7 @@ import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.RunFrame;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
@@ -125,7 +126,7 @@ class LinesTest {
             assertThat(p.end().mark()).isEmpty();
             // The needle's line against the seam, as the template is told to lie.
             Point way = p.path().end().minus(p.path().start());
-            RunFrame frame = fewer.run(p.run()).orElseThrow().frame();
+            RunFrame frame = fewer.run((RunId) p.region()).orElseThrow().frame();
             assertThat(Math.atan2(way.dot(frame.outward()), way.dot(frame.along())))
                     .isCloseTo(((Registration.AtAngle) p.registration()).angle(), within(1e-9));
         });

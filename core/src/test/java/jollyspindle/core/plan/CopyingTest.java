@@ -57,7 +57,7 @@ class CopyingTest {
 
     private static List<String> kinds(WorkPlan plan, GroupId group) {
         return plan.lines().stream()
-                .filter(l -> l.run().group().equals(group))
+                .filter(l -> ((RunId) l.region()).group().equals(group))
                 .map(StitchLine::kind)
                 .map(Enum::name)
                 .distinct()

@@ -138,7 +138,7 @@ public final class LayOutBench extends VBox {
             // From one to another: the quilter is stepping. The first is shown without being asked for.
             if (was != null
                     && now != null
-                    && was.run().equals(now.run())
+                    && was.region().equals(now.region())
                     && !housed.getChildren().isEmpty()) {
                 turnTo(Page.ARCS);
             }

@@ -168,7 +168,7 @@ public final class Workbench {
             mark(next, wasPointed.id()).ifPresent(pointed::set);
         }
         if (wasPlaced != null) {
-            next.placements(wasPlaced.run()).stream()
+            next.placements(wasPlaced.region()).stream()
                     .filter(p -> p.id().equals(wasPlaced.id()))
                     .findFirst()
                     .ifPresent(placement::set);

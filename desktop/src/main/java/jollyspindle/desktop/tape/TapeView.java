@@ -182,7 +182,7 @@ public final class TapeView extends VBox {
 
     private Optional<Mark> pointed(RunPlan run) {
         return Optional.ofNullable(bench.pointedProperty().get())
-                .filter(m -> m.run().equals(run.id()));
+                .filter(m -> m.region().equals(run.id()));
     }
 
     /** The valley that is pointed at, if it stands between the ends. */
@@ -465,7 +465,7 @@ public final class TapeView extends VBox {
         }
         drawn.point(was, now);
         bench.run().ifPresent(run -> {
-            if (now == null || !now.run().equals(run.id())) {
+            if (now == null || !now.region().equals(run.id())) {
                 summary.setText(summary(run));
             } else {
                 TapeScale tape = bench.job().tape();

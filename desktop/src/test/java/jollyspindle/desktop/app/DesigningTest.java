@@ -220,7 +220,8 @@ class DesigningTest extends Hands {
         assertThat(bench.job().layout(GroupId.border(2)).design().main().motif())
                 .isEqualTo(motif());
         assertThat(bench.plan().lines())
-                .anyMatch(l -> l.run().group().equals(GroupId.border(2)) && l.kind() == Stitched.NESTED_ARC);
+                .anyMatch(
+                        l -> ((RunId) l.region()).group().equals(GroupId.border(2)) && l.kind() == Stitched.NESTED_ARC);
         assertThat(bench.undoName()).contains("motifs copied to border 2");
     }
 

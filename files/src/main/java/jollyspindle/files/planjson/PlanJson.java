@@ -281,7 +281,7 @@ public final class PlanJson {
         pose.put("turn", Words.turn(placement.pose().rotation()));
         ObjectNode registration = node.putObject("registration");
         if (placement.registration() instanceof Registration.OnSeam on) {
-            registration.put("on", placement.run().code() + (on.far() ? "-outer-edge" : "-seam"));
+            registration.put("on", placement.region().code() + (on.far() ? "-outer-edge" : "-seam"));
             register(registration, on.what());
             on.centre().ifPresent(mark -> registration.put("centreLineOn", mark.id()));
         } else {
@@ -306,12 +306,12 @@ public final class PlanJson {
             node.put("kind", "centre");
             node.put("legOnSeam", on.legOnSeam());
         } else if (placement.registration() instanceof Registration.NotchOnMark on) {
-            node.put("on", placement.run().code() + (on.far() ? "-outer-edge" : "-seam"));
+            node.put("on", placement.region().code() + (on.far() ? "-outer-edge" : "-seam"));
             node.put("kind", "notch-on-mark");
             node.put("mark", on.mark().id());
             number(node, "tapeBelowPoints", on.below());
         } else if (placement.registration() instanceof Registration.AtAngle at) {
-            node.put("on", placement.run().code() + "-seam");
+            node.put("on", placement.region().code() + "-seam");
             node.put("kind", "line-at-angle");
             degrees(node, "angleDegrees", at.angle());
         } else if (placement.registration() instanceof Registration.OnMitre) {

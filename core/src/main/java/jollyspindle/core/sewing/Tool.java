@@ -1,4 +1,4 @@
-package jollyspindle.core.motif;
+package jollyspindle.core.sewing;
 
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
@@ -20,7 +20,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** An edge of a template that a line can be stitched along. */
-sealed interface Tool {
+public sealed interface Tool {
 
     ToolId id();
 
@@ -36,7 +36,7 @@ sealed interface Tool {
      */
     record Round(ToolId id, String name, double stitched, double middle, double usable) implements Tool {
 
-        static Round of(ArcTemplate template, Machine machine) {
+        public static Round of(ArcTemplate template, Machine machine) {
             return new Round(
                     new ToolId(template.templateId(), template.guideId(), Optional.of(template.edge())),
                     template.name(),
@@ -55,7 +55,7 @@ sealed interface Tool {
             return edge.startAngle() + edge.sweep() / 2;
         }
 
-        static Optional<Round> of(Template template, Guide guide, Machine machine) {
+        public static Optional<Round> of(Template template, Guide guide, Machine machine) {
             return guide.round()
                     .filter(r -> r.stitchedRadius(machine) > 1e-6)
                     .filter(r -> r.edge() == ArcEdge.CONVEX || r.radius() > machine.footRadius())
@@ -80,7 +80,7 @@ sealed interface Tool {
         /** A quarter of a degree, in radians: less nobody lays. */
         private static final double SEEN = Math.toRadians(0.25);
 
-        static Optional<Straight> of(Template template, Guide guide, Machine machine) {
+        public static Optional<Straight> of(Template template, Guide guide, Machine machine) {
             if (guide.round().isPresent() || guide.edge().curves().size() != 1) {
                 return Optional.empty();
             }
@@ -105,16 +105,16 @@ sealed interface Tool {
                     new ToolId(template.id(), guide.id(), Optional.empty()), template.name(), line, angles, parallels));
         }
 
-        double length() {
+        public double length() {
             return line.length();
         }
 
-        Point middle() {
+        public Point middle() {
             return line.at(0.5);
         }
 
         /** Whether a line is engraved on it at an angle against the edge, in radians, as near as can be seen. */
-        boolean hasAngle(double angle) {
+        public boolean hasAngle(double angle) {
             return angles.stream().anyMatch(a -> Math.abs(Math.sin(a - angle)) < SEEN);
         }
     }
@@ -132,7 +132,7 @@ sealed interface Tool {
             implements Tool {
 
         /** Nothing if the foot can't follow the edge in one go, or the edge isn't a strip's. */
-        static Optional<Strip> of(Template template, Guide guide, Machine machine) {
+        public static Optional<Strip> of(Template template, Guide guide, Machine machine) {
             double module;
             int figures;
             double depth;

@@ -1,12 +1,9 @@
-package jollyspindle.core.motif;
-
-import jollyspindle.core.geometry.Arc;
-import jollyspindle.core.geometry.Point;
+package jollyspindle.core.geometry;
 
 import java.util.Optional;
 
 /** The arc through two points: the placement that everything comes back to. */
-final class ArcsBetween {
+public final class ArcsBetween {
 
     private ArcsBetween() {}
 
@@ -16,7 +13,7 @@ final class ArcsBetween {
      * @param bulgeLeft whether it bulges to the left, seen from the first point towards the second
      * @return nothing if the points are further apart than the circle is wide
      */
-    static Optional<Arc> of(Point from, Point to, double radius, boolean bulgeLeft) {
+    public static Optional<Arc> of(Point from, Point to, double radius, boolean bulgeLeft) {
         double half = from.distance(to) / 2;
         if (half > radius * (1 + 1e-12) || half == 0) {
             return Optional.empty();
@@ -30,7 +27,7 @@ final class ArcsBetween {
     }
 
     /** The shorter arc that bulges towards a place beside the two points. */
-    static Optional<Arc> bulgingTowards(Point from, Point to, double radius, Point side) {
+    public static Optional<Arc> bulgingTowards(Point from, Point to, double radius, Point side) {
         return of(from, to, radius, to.minus(from).cross(side.minus(from)) > 0);
     }
 }

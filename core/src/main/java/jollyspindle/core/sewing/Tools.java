@@ -1,4 +1,4 @@
-package jollyspindle.core.motif;
+package jollyspindle.core.sewing;
 
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
@@ -30,7 +30,7 @@ public final class Tools {
         this.machine = machine;
     }
 
-    Machine machine() {
+    public Machine machine() {
         return machine;
     }
 
@@ -78,7 +78,7 @@ public final class Tools {
     }
 
     /** The round edges of arc templates that stitch a radius, the nearest first. */
-    Optional<ArcTemplate> arcOfRadius(double radius) {
+    public Optional<ArcTemplate> arcOfRadius(double radius) {
         return templates.stream()
                 .filter(t -> !t.retired())
                 .flatMap(t -> arcs(t).stream())
@@ -95,7 +95,7 @@ public final class Tools {
     }
 
     /** The edges that whole circles can be stitched along, from the smallest; slots with a gap count, too. */
-    List<Tool.Round> circles(Optional<String> id) {
+    public List<Tool.Round> circles(Optional<String> id) {
         return offered(id).stream()
                 .filter(t -> t.kind() == Kind.CIRCLE || t.kind() == Kind.SLOTTED_CIRCLES)
                 .flatMap(t -> rounds(t).stream())
@@ -104,7 +104,7 @@ public final class Tools {
     }
 
     /** Any round edge that stitches a radius, circles and slots among them. */
-    Optional<Tool.Round> round(double radius) {
+    public Optional<Tool.Round> round(double radius) {
         return templates.stream()
                 .filter(t -> !t.retired())
                 .flatMap(t -> rounds(t).stream())
@@ -118,9 +118,9 @@ public final class Tools {
      * @param name of the template
      * @param blades its slots' outer walls, from the pivot outward
      */
-    record Fan(String name, List<Tool.Round> blades) {}
+    public record Fan(String name, List<Tool.Round> blades) {}
 
-    Optional<Fan> fan(Optional<String> id) {
+    public Optional<Fan> fan(Optional<String> id) {
         return offered(id).stream()
                 .filter(t -> t.kind() == Kind.SLOTTED_FAN)
                 .map(t -> new Fan(
@@ -135,7 +135,7 @@ public final class Tools {
     }
 
     /** The straight edge to stitch along: of the template asked for, or the longest there is. */
-    Optional<Tool.Straight> straight(Optional<String> id, Optional<String> guide) {
+    public Optional<Tool.Straight> straight(Optional<String> id, Optional<String> guide) {
         List<Tool.Straight> all = offered(id).stream()
                 .filter(t -> t.kind() == Kind.STRAIGHT_EDGE || id.isPresent())
                 .flatMap(t -> cut(t).guides().stream().flatMap(g -> Tool.Straight.of(t, g, machine).stream()))
@@ -147,7 +147,7 @@ public final class Tools {
     }
 
     /** The edge of a kind of strip: of the template asked for, or of the first there is. */
-    Optional<Tool.Strip> strip(Kind kind, Optional<String> id) {
+    public Optional<Tool.Strip> strip(Kind kind, Optional<String> id) {
         return offered(id).stream()
                 .filter(t -> t.kind() == kind)
                 .flatMap(t -> cut(t).guides().stream().flatMap(g -> Tool.Strip.of(t, g, machine).stream()))
@@ -155,7 +155,7 @@ public final class Tools {
     }
 
     /** The distances from an arc's edge of the lines engraved along it, in inches. */
-    List<Double> parallels(ArcTemplate arc) {
+    public List<Double> parallels(ArcTemplate arc) {
         return template(arc.templateId()).stream()
                 .flatMap(t -> t.lines().stream())
                 .filter(l -> l.kind() == EngravedLine.Kind.PARALLEL)

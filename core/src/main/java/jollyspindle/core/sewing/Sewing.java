@@ -1,4 +1,4 @@
-package jollyspindle.core.motif;
+package jollyspindle.core.sewing;
 
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
@@ -13,7 +13,7 @@ import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.RegionId;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -26,9 +26,9 @@ import java.util.Map;
  * about the centre of the arc it stitches, a straight one with its offset on the line, and what is longer than the edge
  * takes several placements.
  */
-final class Sewing {
+public final class Sewing {
 
-    private final RunId run;
+    private final RegionId region;
     private final Marker marker;
     private final List<StitchLine> lines = new ArrayList<>();
     private final List<Placement> placements = new ArrayList<>();
@@ -36,8 +36,8 @@ final class Sewing {
     private int layer;
     private double upright;
 
-    Sewing(RunId run, Marker marker) {
-        this.run = run;
+    public Sewing(RegionId region, Marker marker) {
+        this.region = region;
         this.marker = marker;
     }
 
@@ -47,30 +47,30 @@ final class Sewing {
      * @param number of it, from 1; 0 for a corner's
      * @param rotation of a template that lies upright, in radians
      */
-    void begin(int number, double rotation) {
+    public void begin(int number, double rotation) {
         layer = number;
         upright = rotation;
     }
 
-    Marker marker() {
+    public Marker marker() {
         return marker;
     }
 
-    List<StitchLine> lines() {
+    public List<StitchLine> lines() {
         return lines;
     }
 
-    List<Placement> placements() {
+    public List<Placement> placements() {
         return placements;
     }
 
     /** What a line is of its motif. */
-    record Naming(Stitched kind, int number, int sub, int passes) {
-        static Naming of(Stitched kind, int number) {
+    public record Naming(Stitched kind, int number, int sub, int passes) {
+        public static Naming of(Stitched kind, int number) {
             return new Naming(kind, number, 0, 1);
         }
 
-        static Naming of(Stitched kind, int number, int sub) {
+        public static Naming of(Stitched kind, int number, int sub) {
             return new Naming(kind, number, sub, 1);
         }
     }
@@ -83,10 +83,10 @@ final class Sewing {
      * @param registration how the template is laid if the curve goes on in one placement
      * @param reaches where the curve ends
      */
-    record Piece(Curve curve, Tool tool, Registration registration, Spot reaches) {}
+    public record Piece(Curve curve, Tool tool, Registration registration, Spot reaches) {}
 
     /** How a template is re-laid part-way along a curve. */
-    enum Turn {
+    public enum Turn {
         /** The place is marked, and the edge pushed against the foot there and at the next mark. */
         MARKED,
         /** The needle stays down, and the template is turned about its centre on the centre's mark. */
@@ -100,16 +100,16 @@ final class Sewing {
      *
      * @return the line
      */
-    StitchLine stitch(
+    public StitchLine stitch(
             Naming naming, Curve curve, Tool tool, Registration registration, Spot start, Spot end, Turn turn) {
         return stitch(naming, List.of(new Piece(curve, tool, registration, end)), start, turn);
     }
 
     /** Stitches a line of several curves, one after the other. */
-    StitchLine stitch(Naming naming, List<Piece> pieces, Spot start, Turn turn) {
+    public StitchLine stitch(Naming naming, List<Piece> pieces, Spot start, Turn turn) {
         StitchLine line = new StitchLine(
                 id(naming),
-                run,
+                region,
                 layer,
                 naming.kind(),
                 naming.number(),
@@ -220,7 +220,7 @@ final class Sewing {
     }
 
     private String id(Naming naming) {
-        String stem = run.code() + "-" + (layer > 1 ? layer + "-" : "") + (layer == 0 ? "corner-" : "")
+        String stem = region.code() + "-" + (layer > 1 ? layer + "-" : "") + (layer == 0 ? "corner-" : "")
                 + naming.kind().name().toLowerCase(Locale.ROOT).replace('_', '-') + "-" + naming.number()
                 + (naming.sub() > 0 ? "-" + naming.sub() : "");
         int times = ids.merge(stem, 1, Integer::sum);

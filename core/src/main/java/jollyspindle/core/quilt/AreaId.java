@@ -1,0 +1,42 @@
+package jollyspindle.core.quilt;
+
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * An area of the body.
+ *
+ * @param number from 1, in the order in which the quilt's areas are listed
+ */
+public record AreaId(int number) implements RegionId, Comparable<AreaId> {
+
+    private static final Pattern CODE = Pattern.compile("area-([1-9]\\d{0,2})");
+
+    public AreaId {
+        if (number < 1) {
+            throw new IllegalArgumentException("areas count from 1, not " + number);
+        }
+    }
+
+    @Override
+    public String code() {
+        return "area-" + number;
+    }
+
+    /** From a {@link #code}; nothing if it is none. */
+    public static Optional<AreaId> parse(String code) {
+        Matcher match = CODE.matcher(code);
+        return match.matches() ? Optional.of(new AreaId(Integer.parseInt(match.group(1)))) : Optional.empty();
+    }
+
+    @Override
+    public int compareTo(AreaId other) {
+        return Integer.compare(number, other.number);
+    }
+
+    @Override
+    public String toString() {
+        return code();
+    }
+}
