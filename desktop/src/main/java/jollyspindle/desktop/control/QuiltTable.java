@@ -109,8 +109,8 @@ public final class QuiltTable extends Pane {
                 handleTip.setText("Drag: " + h.name());
                 Tooltip.install(this, handleTip);
             });
-            bench.pointedProperty()
-                    .set(handle.isPresent() ? null : markAt(e.getX(), e.getY()).orElse(null));
+            // A knob may stand on a mark, which is still what is pointed at.
+            bench.pointedProperty().set(markAt(e.getX(), e.getY()).orElse(null));
         });
         setOnMouseExited(e -> bench.pointedProperty().set(null));
         setOnScroll(this::scroll);
