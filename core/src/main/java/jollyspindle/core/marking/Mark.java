@@ -71,7 +71,11 @@ public record Mark(
         /** A foot of a corner's arc. */
         FOOT,
         /** The middle of a cornerstone's side. */
-        MIDPOINT;
+        MIDPOINT,
+        /** Where a ray from the centre meets an area's edge. */
+        RAY,
+        /** Where a grid's lines cross. */
+        GRID;
 
         /** Whether it stands where figures do, on their edge of the run, as a valley does. */
         public boolean low() {

@@ -33,6 +33,7 @@ public final class Marker {
             Comparator.comparingDouble(Mark::along).thenComparing(Mark::kind).thenComparingInt(Mark::number);
 
     private final RegionId region;
+    private final String part;
     private final Point origin;
     private final Point along;
     private final Point outward;
@@ -57,6 +58,7 @@ public final class Marker {
      */
     public Marker(RunFrame frame, RunDivision division, TapeScale tape, boolean endsOnSeams, OptionalDouble unit) {
         this.region = frame.id();
+        this.part = "";
         this.origin = frame.origin();
         this.along = frame.along();
         this.outward = frame.outward();
@@ -75,11 +77,13 @@ public final class Marker {
     /**
      * A marker for an upright area, which is read along its lower edge and upwards from there.
      *
+     * @param part of the area, before the name of each mark; empty if it has only one
      * @param lowerLeft its corner, in the quilt's frame
      * @param width of it, in inches
      */
-    public Marker(RegionId region, Point lowerLeft, double width, TapeScale tape) {
+    public Marker(RegionId region, String part, Point lowerLeft, double width, TapeScale tape) {
         this.region = region;
+        this.part = part;
         this.origin = lowerLeft;
         this.along = new Point(1, 0);
         this.outward = new Point(0, 1);
@@ -193,7 +197,8 @@ public final class Marker {
         int number = taken ? numbers.get(kind) + 1 : wanted;
         numbers.merge(kind, number, Math::max);
         Mark mark = new Mark(
-                region.code() + "-" + kind.name().toLowerCase(Locale.ROOT).replace('_', '-') + "-" + number,
+                region.code() + "-" + part
+                        + kind.name().toLowerCase(Locale.ROOT).replace('_', '-') + "-" + number,
                 region,
                 kind,
                 number,
@@ -208,6 +213,11 @@ public final class Marker {
                 tape.read(across));
         marks.add(mark);
         return mark;
+    }
+
+    /** The part of its region that is marked, as names begin; empty if it has only one. */
+    public String part() {
+        return part;
     }
 
     /** All marks made, along the run. */

@@ -70,7 +70,12 @@ final class HatchLayout {
         }
         double step = step(motif.spacing() / Math.sin(motif.angle()));
         double lean = space.room() / Math.tan(motif.angle());
-        for (int set = 1; set <= 2; set++) {
+        // Where the first set stands upright, the second can't lean the other way: it lies level.
+        boolean upright = Math.abs(lean) < 1e-9;
+        if (upright) {
+            level(tool.get());
+        }
+        for (int set = 1; set <= (upright ? 1 : 2); set++) {
             double over = set == 1 ? lean : -lean;
             int first = (int) Math.floor((-zero() - Math.max(over, 0)) / step) - 1;
             int last = (int) Math.ceil((space.length() - Math.min(over, 0)) / step) + 1;
@@ -81,6 +86,16 @@ final class HatchLayout {
                 before = hatch(
                         space.placed(own), tool.get(), set, i - first + 1, step * Math.sin(motif.angle()), before);
             }
+        }
+    }
+
+    private void level(Tool tool) {
+        double step = space.room() / Math.max(1, Math.round(space.room() / motif.spacing()));
+        double beyond = space.runsOn() ? space.room() : 0;
+        List<StitchLine> before = List.of();
+        for (int i = 1; i * step < space.room() - 1e-9; i++) {
+            Segment own = new Segment(new Point(-beyond, i * step), new Point(space.length() + beyond, i * step));
+            before = hatch(space.placed(own), tool, 2, i, step, before);
         }
     }
 

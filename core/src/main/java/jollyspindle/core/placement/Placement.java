@@ -54,7 +54,11 @@ public record Placement(
                 ? on.centre().stream()
                 : registration instanceof Registration.CentreOnMark on
                         ? Stream.of(on.centre())
-                        : registration instanceof Registration.NotchOnMark on ? Stream.of(on.mark()) : Stream.empty();
+                        : registration instanceof Registration.NotchOnMark on
+                                ? Stream.of(on.mark())
+                                : registration instanceof Registration.OnRay on
+                                        ? Stream.of(on.centre(), on.ray())
+                                        : Stream.empty();
         return Stream.concat(Stream.of(start, end).flatMap(s -> s.mark().stream()), laid);
     }
 

@@ -59,4 +59,12 @@ public sealed interface Registration {
      * @param far whether it lies on the run's outer edge and not on its seam
      */
     record NotchOnMark(Mark mark, double below, boolean far) implements Registration {}
+
+    /**
+     * An arm's hook lies against the foot over the centre, and its reference line on a ray.
+     *
+     * @param centre the mark of the centre
+     * @param ray the mark where the ray meets the area's edge
+     */
+    record OnRay(Mark centre, Mark ray) implements Registration {}
 }

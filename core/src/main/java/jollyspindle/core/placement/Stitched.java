@@ -26,6 +26,16 @@ public enum Stitched {
     HATCH,
     /** One side of the diamond between facing arcs. */
     DIAMOND,
+    /** An arm, turned about a centre. */
+    ARM,
+    /** A circle about a centre, or a piece of one. */
+    RING,
+    /** A straight line from ring to ring. */
+    SPOKE,
+    /** A row of shells. */
+    SHELLS,
+    /** One arc of a petal. */
+    PETAL,
     /** An arc that belongs to a corner. */
     CORNER_ARC,
     /** One side of the long diamond in a corner. */

@@ -220,9 +220,10 @@ public final class Sewing {
     }
 
     private String id(Naming naming) {
-        String stem = region.code() + "-" + (layer > 1 ? layer + "-" : "") + (layer == 0 ? "corner-" : "")
-                + naming.kind().name().toLowerCase(Locale.ROOT).replace('_', '-') + "-" + naming.number()
-                + (naming.sub() > 0 ? "-" + naming.sub() : "");
+        String stem =
+                region.code() + "-" + marker.part() + (layer > 1 ? layer + "-" : "") + (layer == 0 ? "corner-" : "")
+                        + naming.kind().name().toLowerCase(Locale.ROOT).replace('_', '-') + "-" + naming.number()
+                        + (naming.sub() > 0 ? "-" + naming.sub() : "");
         int times = ids.merge(stem, 1, Integer::sum);
         return times == 1 ? stem : stem + "-again-" + times;
     }

@@ -14,6 +14,7 @@ import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.ChevronStrip;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
+import jollyspindle.core.shelf.form.ScallopRow;
 import jollyspindle.core.shelf.form.SerpentineStrip;
 
 import java.util.List;
@@ -140,6 +141,10 @@ public sealed interface Tool {
                 module = s.module();
                 figures = s.waves();
                 depth = s.depth();
+            } else if (template.form() instanceof ScallopRow r && guide.role() == Guide.Role.SCALLOPS) {
+                module = r.width();
+                figures = r.bumps();
+                depth = r.depth();
             } else if (template.form() instanceof ChevronStrip c && guide.role() == Guide.Role.ZIGZAG) {
                 module = c.module();
                 figures = c.tips();
@@ -160,6 +165,13 @@ public sealed interface Tool {
                     : Optional.empty();
         }
     }
+
+    /**
+     * An edge that is followed as a whole. Its own frame is the template's.
+     *
+     * @param stitched what the needle draws along it
+     */
+    record Whole(ToolId id, String name, Path stitched) implements Tool {}
 
     /**
      * An edge of whatever shape that lies in a way that is settled already.

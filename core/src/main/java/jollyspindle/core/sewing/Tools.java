@@ -1,5 +1,6 @@
 package jollyspindle.core.sewing;
 
+import jollyspindle.core.placement.ToolId;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
@@ -144,6 +145,19 @@ public final class Tools {
                 .filter(s -> guide.filter(s.id().guideId()::equals).isPresent())
                 .findFirst()
                 .or(() -> all.stream().max(Comparator.comparingDouble(Tool.Straight::length)));
+    }
+
+    /** The leading edge of an arm: of the template asked for, or of the first there is. */
+    public Optional<Tool.Whole> arm(Optional<String> id) {
+        return offered(id).stream()
+                .filter(t -> t.kind() == Kind.TURNED_ARM)
+                .flatMap(t -> cut(t).guides().stream()
+                        .filter(g -> g.role() == Guide.Role.LEADING_EDGE)
+                        .flatMap(g -> g.stitched(machine.footRadius()).stream()
+                                .limit(1)
+                                .map(path ->
+                                        new Tool.Whole(new ToolId(t.id(), g.id(), Optional.empty()), t.name(), path))))
+                .findFirst();
     }
 
     /** The edge of a kind of strip: of the template asked for, or of the first there is. */

@@ -174,6 +174,11 @@ public record MotifWords(Words words) {
             case LINE -> "Line " + n;
             case HATCH -> "Hatch " + n + (line.sub() == 1 ? ", leaning right" : ", leaning left");
             case DIAMOND -> "Diamond " + n + ", side " + line.sub();
+            case ARM -> "Arm " + n;
+            case RING -> "Ring " + n;
+            case SPOKE -> "Spoke " + line.sub() + " to ring " + n;
+            case SHELLS -> "Row " + n + " of shells";
+            case PETAL -> "Petal " + n + ", side " + line.sub();
             case CORNER_ARC -> "Corner arc " + n + (line.sub() > 0 ? ", side " + line.sub() : "");
             case CORNER_DIAMOND -> "Corner diamond, side " + line.sub();
             case CORNER_BLADE -> "Corner blade " + line.sub();

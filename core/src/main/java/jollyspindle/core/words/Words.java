@@ -283,6 +283,8 @@ public record Words(TapeScale tape) {
             case TIP -> "Tip " + mark.number();
             case FOOT -> "Foot " + mark.number();
             case MIDPOINT -> "Midpoint " + mark.number();
+            case RAY -> "Ray " + mark.number();
+            case GRID -> "Grid point " + mark.number();
         };
     }
 
@@ -375,6 +377,10 @@ public record Words(TapeScale tape) {
         if (placement.registration() instanceof Registration.NotchOnMark on) {
             return "a notch straight above " + decapital(name(on.mark())) + ", and tape " + length(on.below())
                     + " below the strip's points on the " + (on.far() ? "outer edge" : seam(placement.region()));
+        }
+        if (placement.registration() instanceof Registration.OnRay on) {
+            return "the hook against the foot over " + decapital(name(on.centre())) + ", the template's line on "
+                    + decapital(name(on.ray()));
         }
         if (placement.registration() instanceof Registration.CentreOnMark on) {
             return "the template's centre on " + decapital(name(on.centre()))

@@ -134,4 +134,26 @@ class LinesTest {
         assertThat(fewer.chalkMarks()).isEqualTo(more.chalkMarks() - onSeam.size());
         assertThat(fewer.lines()).hasSameSizeAs(more.lines());
     }
+
+    /** Square hatching: one set upright, the other level, and no line twice. */
+    @Test
+    void squareHatchingHasUprightAndLevelLines() {
+        Design design = Design.of(with(new Motif.Crosshatch(1, Math.PI / 2, false), "furrow-long"));
+        WorkPlan plan = Planner.plan(square(design, 6));
+        check(plan);
+        RunPlan top = plan.run(Side.TOP).orElseThrow();
+        Point along = top.frame().along();
+        // 7 1/2 of room takes eight rows of 15/16, seven lines between them.
+        List<StitchLine> level = top.laidOut().lines().stream()
+                .filter(l ->
+                        Math.abs(l.path().end().minus(l.path().start()).unit().dot(along)) > 0.999)
+                .toList();
+        assertThat(level).hasSize(7).allMatch(l -> Math.abs(l.path().length() - 72) < 1e-6);
+        assertThat(top.laidOut().lines().stream().filter(l -> !level.contains(l)))
+                .allMatch(l -> Math.abs(l.path().length() - 7.5) < 1e-6);
+        assertThat(top.laidOut().lines().stream()
+                        .map(l -> l.path().curves().get(0).at(0.3))
+                        .distinct())
+                .hasSameSizeAs(top.laidOut().lines());
+    }
 }

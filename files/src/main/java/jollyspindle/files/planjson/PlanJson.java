@@ -310,6 +310,10 @@ public final class PlanJson {
             node.put("kind", "notch-on-mark");
             node.put("mark", on.mark().id());
             number(node, "tapeBelowPoints", on.below());
+        } else if (placement.registration() instanceof Registration.OnRay on) {
+            node.put("on", on.ray().id());
+            node.put("kind", "hook-on-centre");
+            node.put("centre", on.centre().id());
         } else if (placement.registration() instanceof Registration.AtAngle at) {
             node.put("on", placement.region().code() + "-seam");
             node.put("kind", "line-at-angle");

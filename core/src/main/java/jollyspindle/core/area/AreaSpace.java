@@ -1,0 +1,58 @@
+package jollyspindle.core.area;
+
+import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Region;
+import jollyspindle.core.quilt.Area;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * One piece of cloth that a motif lies in: a medallion, or a block.
+ *
+ * @param number which of its area, from 1, row by row from the top left
+ * @param centre in the quilt's frame
+ * @param outline of the cloth
+ * @param region of it that may be stitched
+ */
+record AreaSpace(int number, Point centre, Path outline, Region region) {
+
+    /** The pieces of an area, centred on the middle of the body. */
+    static List<AreaSpace> of(Area area) {
+        List<AreaSpace> spaces = new ArrayList<>();
+        if (area instanceof Area.Blocks blocks) {
+            for (int row = 0; row < blocks.rows(); row++) {
+                for (int column = 0; column < blocks.columns(); column++) {
+                    double left = -blocks.across() / 2 + column * (blocks.width() + blocks.gap());
+                    double top = blocks.down() / 2 - row * (blocks.height() + blocks.gap());
+                    spaces.add(upright(spaces.size() + 1, left, top, blocks.width(), blocks.height()));
+                }
+            }
+        } else {
+            double radius = ((Area.Medallion) area).diameter() / 2;
+            Path rim = Path.circle(Point.ORIGIN, radius);
+            spaces.add(new AreaSpace(1, Point.ORIGIN, rim, Region.of(rim)));
+        }
+        return spaces;
+    }
+
+    private static AreaSpace upright(int number, double left, double top, double width, double height) {
+        Path outline = Path.polygon(List.of(
+                new Point(left, top),
+                new Point(left + width, top),
+                new Point(left + width, top - height),
+                new Point(left, top - height)));
+        return new AreaSpace(number, new Point(left + width / 2, top - height / 2), outline, Region.of(outline));
+    }
+
+    Box box() {
+        return outline.box();
+    }
+
+    /** A place counted from the lower left corner of what it takes up, in the quilt's frame. */
+    Point place(double along, double up) {
+        return new Point(box().left() + along, box().bottom() + up);
+    }
+}

@@ -1,0 +1,186 @@
+package jollyspindle.core.area;
+
+import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Pose;
+import jollyspindle.core.geometry.Region;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.Sewing;
+import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.shelf.SeamRegister;
+import jollyspindle.core.shelf.form.Kind;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Lays out {@link AreaMotif.Clamshells}: rows of shells from the lower edge up, every second one half a shell on, so that its
+ * valleys stand on the crowns below; up one row and back along the next. Rows are planned from the rise that is really
+ * stitched with this foot. What is left at the top stays if it is less than about half a row; else one shorter row is squeezed
+ * in, its crowns on the upper edge.
+ */
+final class ClamshellsLayout {
+
+    /** The part of a row that is worth another one (common practice, no source: about half). */
+    private static final double WORTH_A_ROW = 0.4;
+
+    private static final double ON = 1e-6;
+
+    private final AreaLaying laying;
+    private final AreaMotif.Clamshells motif;
+    private final Box box;
+
+    ClamshellsLayout(AreaLaying laying, AreaMotif.Clamshells motif) {
+        this.laying = laying;
+        this.motif = motif;
+        this.box = laying.space().box();
+    }
+
+    /** The shells of one template. */
+    private record Shells(Tool.Strip strip, Path figures, double valley, double rise) {
+
+        static Optional<Shells> of(Tool.Strip strip) {
+            double half = strip.figures() * strip.module() / 2;
+            Box all = strip.stitched().box();
+            List<Path> within = Region.of(Path.polygon(List.of(
+                            new Point(-half, all.bottom() - 1),
+                            new Point(half, all.bottom() - 1),
+                            new Point(half, all.top() + 1),
+                            new Point(-half, all.top() + 1))))
+                    .within(strip.stitched());
+            if (within.isEmpty()) {
+                return Optional.empty();
+            }
+            Path figures = within.get(0);
+            double valley = figures.box().bottom();
+            return Optional.of(new Shells(strip, figures, valley, figures.box().top() - valley));
+        }
+
+        double across() {
+            return strip.figures() * strip.module();
+        }
+    }
+
+    void lay() {
+        Optional<Tool.Strip> found = laying.tools().strip(Kind.SCALLOP_ROW, laying.templateId());
+        if (found.isEmpty()) {
+            laying.tell(new AreaTold.NoTool(AreaTold.Need.SCALLOPS));
+            return;
+        }
+        Optional<Shells> cut = Shells.of(found.get());
+        double height = box.height() - motif.allowance();
+        boolean wider = found.get().module() > 2 * laying.tools().machine().footRadius() + ON;
+        if (!wider
+                || cut.isEmpty()
+                || cut.get().rise() < AreaLaying.SHORTEST
+                || cut.get().rise() > height + ON) {
+            laying.tell(new AreaTold.NoShells(
+                    found.get().module(), cut.map(Shells::rise).orElse(0.0)));
+            return;
+        }
+        Shells shells = cut.get();
+        int rows = (int) Math.floor(height / shells.rise() + ON);
+        double over = height - rows * shells.rise();
+        boolean squeezed = over >= WORTH_A_ROW * shells.rise();
+        laying.tell(new AreaTold.Shells(
+                box.width() / shells.strip().module(), rows + (squeezed ? 1 : 0), shells.rise(), over, squeezed));
+        Optional<StitchLine> before = Optional.empty();
+        List<Path> below = List.of();
+        for (int row = 0; row < rows + (squeezed ? 1 : 0); row++) {
+            boolean last = row == rows;
+            double up = last ? height - shells.rise() : row * shells.rise();
+            List<Sewing.Piece> pieces = pieces(shells, row, motif.allowance() + up, before);
+            Path whole = new Path(pieces.stream().map(Sewing.Piece::curve).toList());
+            List<Path> kept = last ? above(below, whole) : laying.kept(whole);
+            before = stitch(kept, pieces, row, before);
+            below = kept;
+        }
+    }
+
+    /** The shells of a row, group by group as the template lies; beyond the edges, too. */
+    private List<Sewing.Piece> pieces(Shells shells, int row, double up, Optional<StitchLine> before) {
+        List<Sewing.Piece> pieces = new ArrayList<>();
+        double from = row % 2 == 0 ? 0 : -shells.strip().module() / 2;
+        double below = shells.strip().top() - shells.valley();
+        for (double at = from; at < box.width() - ON; at += shells.across()) {
+            Point start = laying.space().place(at, up);
+            Pose pose = new Pose(start.minus(new Point(-shells.across() / 2, shells.valley())), 0);
+            Tool tool = new Tool.Lying(shells.strip().id(), shells.strip().name(), pose);
+            Registration registration = before.<Registration>map(
+                            line -> new Registration.OnStitching(line.id(), below, false))
+                    .orElseGet(() -> new Registration.OnSeam(
+                            new SeamRegister.Tape(below, Double.NaN, Double.NaN), false, Optional.empty()));
+            for (Curve curve : shells.figures().posed(pose).curves()) {
+                pieces.add(new Sewing.Piece(curve, tool, registration, Spot.at(curve.end(), Spot.ShownBy.NEEDLE)));
+            }
+        }
+        return pieces;
+    }
+
+    /** What of a row isn't covered by the one below: it is squeezed in behind it. */
+    private List<Path> above(List<Path> below, Path row) {
+        List<Path> covered = new ArrayList<>();
+        for (Path path : below) {
+            List<Curve> closed = new ArrayList<>(path.curves());
+            Point left = path.start();
+            Point right = path.end();
+            List<Point> foot =
+                    List.of(right, new Point(right.x(), box.bottom()), new Point(left.x(), box.bottom()), left);
+            for (int i = 0; i + 1 < foot.size(); i++) {
+                if (foot.get(i).distance(foot.get(i + 1)) > ON) {
+                    closed.add(new Segment(foot.get(i), foot.get(i + 1)));
+                }
+            }
+            covered.add(new Path(closed));
+        }
+        Region under = Region.union(covered);
+        return laying.kept(row).stream()
+                .flatMap(p -> under.without(p).stream())
+                .filter(p -> p.length() >= AreaLaying.SHORTEST)
+                .toList();
+    }
+
+    private Optional<StitchLine> stitch(
+            List<Path> kept, List<Sewing.Piece> pieces, int row, Optional<StitchLine> before) {
+        Optional<StitchLine> first = before;
+        boolean back = row % 2 == 1;
+        for (int i = 0; i < kept.size(); i++) {
+            Path path = kept.get(back ? kept.size() - 1 - i : i);
+            Path way = back ? path.reversed() : path;
+            List<Curve> curves = way.curves();
+            StitchLine line = laying.sewing()
+                    .stitch(
+                            Sewing.Naming.of(Stitched.SHELLS, row + 1),
+                            curves.stream()
+                                    .map(c -> piece(c, pieces, c == curves.get(curves.size() - 1)))
+                                    .toList(),
+                            laying.shown(way.start()),
+                            Sewing.Turn.MARKED);
+            if (i == 0) {
+                first = Optional.of(line);
+            }
+        }
+        return first;
+    }
+
+    /** A curve with the tool that its shell is stitched with. */
+    private Sewing.Piece piece(Curve curve, List<Sewing.Piece> pieces, boolean last) {
+        Point middle = curve.at(0.5);
+        Sewing.Piece of = pieces.stream()
+                .filter(p -> p.curve().distance(middle) < ON)
+                .findFirst()
+                .orElseThrow();
+        return new Sewing.Piece(
+                curve,
+                of.tool(),
+                of.registration(),
+                last ? laying.shown(curve.end()) : Spot.at(curve.end(), Spot.ShownBy.NEEDLE));
+    }
+}

@@ -1,0 +1,29 @@
+package jollyspindle.core.area;
+
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.quilt.Side;
+
+/**
+ * A ray from the centre that an arm's template is laid on.
+ *
+ * @param number from 1 at the top, clockwise
+ * @param angle from the top, clockwise, in radians
+ * @param found how it is found
+ * @param side of a block that it meets, or the one it points to
+ * @param fromMiddle from the middle of that side, along the edge, in inches: over 0 to the right with that side up
+ * @param place where it meets the area's edge, in the quilt's frame
+ * @param mark there
+ */
+public record Ray(int number, double angle, Found found, Side side, double fromMiddle, Point place, Mark mark) {
+
+    /** How a ray is found. */
+    public enum Found {
+        /** A middle line or a diagonal: one of the usual eight. */
+        USUAL,
+        /** By halving between two that are there. */
+        HALVED,
+        /** By stepping a chord round on a circle. */
+        STEPPED
+    }
+}

@@ -1,0 +1,116 @@
+package jollyspindle.core.area;
+
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.Sewing;
+import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.Tools;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Lays out {@link AreaMotif.Rings}: circles about one centre, where a pin through the quilt holds the template. Each ring
+ * takes whichever template stitches its size; a size that none stitches is told, and the others are laid out all the same.
+ */
+final class RingsLayout {
+
+    private final AreaLaying laying;
+    private final AreaMotif.Rings motif;
+    private final Point centre;
+
+    RingsLayout(AreaLaying laying, AreaMotif.Rings motif) {
+        this.laying = laying;
+        this.motif = motif;
+        this.centre = laying.space().centre();
+    }
+
+    void lay() {
+        List<Tool.Round> all = laying.tools().circles(laying.templateId());
+        if (all.isEmpty()) {
+            laying.tell(new AreaTold.NoTool(AreaTold.Need.CIRCLE));
+            return;
+        }
+        Mark pin = laying.mark(Mark.Kind.CENTRE, centre);
+        Optional<Tool.Straight> straight = motif.spokes() == AreaMotif.Spokes.NONE
+                ? Optional.empty()
+                : laying.tools().straight(Optional.empty(), Optional.empty());
+        if (motif.spokes() != AreaMotif.Spokes.NONE && straight.isEmpty()) {
+            laying.tell(new AreaTold.NoTool(AreaTold.Need.STRAIGHT_EDGE));
+        }
+        double before = 0;
+        for (int ring = 1; ring <= motif.rings(); ring++) {
+            double radius = motif.diameter(ring) / 2;
+            Optional<Tool.Round> tool = all.stream()
+                    .filter(t -> Math.abs(t.stitched() - radius) <= Tools.SAME_RADIUS)
+                    .min(Comparator.comparingDouble(t -> Math.abs(t.stitched() - radius)));
+            if (tool.isEmpty()) {
+                laying.tell(new AreaTold.RingMissing(motif.diameter(ring)));
+                continue;
+            }
+            double really = tool.get().stitched();
+            if (before > 0 && straight.isPresent()) {
+                spokes(straight.get(), ring, before, really);
+            }
+            ring(tool.get(), ring, pin, before > 0 && straight.isPresent());
+            before = really;
+        }
+    }
+
+    /**
+     * One ring, begun at the top.
+     *
+     * @param reached whether a spoke has brought the needle there
+     */
+    private void ring(Tool.Round tool, int number, Mark pin, boolean reached) {
+        Arc whole = new Arc(centre, tool.stitched(), Math.PI / 2, -2 * Math.PI);
+        for (Path piece : laying.kept(Path.of(whole))) {
+            Arc arc = (Arc) piece.curves().get(0);
+            boolean round = Math.abs(Math.abs(arc.sweep()) - 2 * Math.PI) < 1e-9;
+            Spot start = !round
+                    ? laying.shown(arc.start())
+                    : reached
+                            ? Spot.at(arc.start(), Spot.ShownBy.NEEDLE)
+                            : Spot.at(laying.mark(Mark.Kind.LINE_START, arc.start()));
+            laying.sewing()
+                    .stitch(
+                            Sewing.Naming.of(Stitched.RING, number),
+                            arc,
+                            tool,
+                            new Registration.CentreOnMark(pin, false),
+                            start,
+                            round ? Spot.at(arc.end(), Spot.ShownBy.NEEDLE) : laying.shown(arc.end()),
+                            Sewing.Turn.ABOUT_CENTRE);
+        }
+    }
+
+    /** From a ring outward to the next, straight up; and on the other three spokes, if they match. */
+    private void spokes(Tool.Straight tool, int ring, double from, double to) {
+        int count = motif.spokes() == AreaMotif.Spokes.FOUR ? 4 : 1;
+        // The one at the top comes last, so that the next ring begins where it ends.
+        for (int spoke = count; spoke >= 1; spoke--) {
+            double angle = Math.PI / 2 * (spoke - 1);
+            Point way = new Point(Math.sin(angle), Math.cos(angle));
+            Segment line = new Segment(centre.plus(way.times(from)), centre.plus(way.times(to)));
+            for (Path piece : laying.kept(Path.of(line))) {
+                Segment kept = (Segment) piece.curves().get(0);
+                laying.sewing()
+                        .stitch(
+                                Sewing.Naming.of(Stitched.SPOKE, ring, spoke),
+                                kept,
+                                tool,
+                                new Registration.FootOnBothMarks(),
+                                Spot.at(kept.from(), Spot.ShownBy.STITCHING),
+                                Spot.at(kept.to(), Spot.ShownBy.NEEDLE),
+                                Sewing.Turn.SLIDING);
+            }
+        }
+    }
+}
