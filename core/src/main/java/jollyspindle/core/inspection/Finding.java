@@ -1,5 +1,6 @@
 package jollyspindle.core.inspection;
 
+import jollyspindle.core.area.AreaTold;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.School;
@@ -9,6 +10,7 @@ import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.MotifKind;
 import jollyspindle.core.motif.Obstacle;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Easing;
 import jollyspindle.core.quilt.RunId;
@@ -551,6 +553,34 @@ public sealed interface Finding {
     }
 
     /**
+     * A motif in an area isn't laid out as it was asked for, or there is something to know about it.
+     *
+     * @param area it is in
+     * @param layer which motif, from 1
+     * @param what is the matter
+     */
+    record AreaTrouble(AreaId area, int layer, AreaTold what) implements Finding {
+        @Override
+        public Severity severity() {
+            if (what.stops()) {
+                return Severity.PROBLEM;
+            }
+            return what instanceof AreaTold.Shells ? Severity.NOTE : Severity.WARNING;
+        }
+
+        @Override
+        public String code() {
+            return "area-" + codeOf(what);
+        }
+
+        @Override
+        public Optional<Remedy> remedy() {
+            boolean shelf = what instanceof AreaTold.NoTool || what instanceof AreaTold.RingMissing;
+            return shelf ? Optional.of(new Remedy.SeeShelf()) : Optional.empty();
+        }
+    }
+
+    /**
      * The fans of one border or strip have more arcs than those of another.
      *
      * @param where the first run with more
@@ -660,8 +690,8 @@ public sealed interface Finding {
     }
 
     /** {@code no-tool}, {@code too-high}. */
-    private static String codeOf(Obstacle obstacle) {
-        return obstacle.getClass()
+    private static String codeOf(Object told) {
+        return told.getClass()
                 .getSimpleName()
                 .replaceAll("(?<=.)(?=[A-Z])", "-")
                 .toLowerCase(Locale.ROOT);

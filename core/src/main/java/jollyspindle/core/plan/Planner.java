@@ -1,5 +1,8 @@
 package jollyspindle.core.plan;
 
+import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaDesigner;
+import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.CandidateFinder;
 import jollyspindle.core.division.CornerAsk;
@@ -22,6 +25,7 @@ import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.RingDesigner;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
@@ -114,7 +118,8 @@ public final class Planner {
     }
 
     private static WorkPlan unplanned(QuiltJob job, Finding finding) {
-        return new WorkPlan(job, Optional.empty(), Optional.empty(), List.of(), List.of(), List.of(), List.of(finding));
+        return new WorkPlan(
+                job, Optional.empty(), Optional.empty(), List.of(), List.of(), List.of(), List.of(), List.of(finding));
     }
 
     /** What the shelf says of a template besides doesn't touch the border. */
@@ -233,6 +238,7 @@ public final class Planner {
             subjects.keySet().forEach(this::divide);
             groups.values().forEach(this::layOut);
             fansAlike();
+            List<AreaPlan> areas = areas();
             remembered = used;
             cut.keySet().retainAll(job.templates());
             return new WorkPlan(
@@ -242,6 +248,7 @@ public final class Planner {
                     List.copyOf(groups.values()),
                     List.copyOf(corners),
                     List.copyOf(runs),
+                    areas,
                     findings.stream()
                             .sorted(Comparator.comparing(Finding::severity))
                             .toList());
@@ -457,6 +464,20 @@ public final class Planner {
                     group.candidates(),
                     outermost ? quilt.length(Dimension.RESERVE) : 0,
                     outermost));
+        }
+
+        private List<AreaPlan> areas() {
+            List<AreaPlan> areas = new ArrayList<>();
+            for (int number = 1; number <= quilt.areas().size(); number++) {
+                AreaId id = new AreaId(number);
+                AreaDesign design = job.design(id);
+                if (!design.layers().isEmpty()) {
+                    AreaPlan plan = AreaDesigner.layOut(id, quilt.areas().get(number - 1), design, tools, job.tape());
+                    plan.told().forEach(told -> findings.add(new Finding.AreaTrouble(id, told.layer(), told.what())));
+                    areas.add(plan);
+                }
+            }
+            return List.copyOf(areas);
         }
 
         /** The number of a fan's arcs, once chosen, holds for every fan of the quilt (common practice, no source). */

@@ -1,11 +1,13 @@
 package jollyspindle.core.plan;
 
+import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.School;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.placement.ToolId;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.RunId;
@@ -36,6 +38,7 @@ import java.util.stream.IntStream;
  * @param templates copies of the templates this job uses, or has used, each id once
  * @param judging how ways to come out are weighed
  * @param layouts what was decided for each border and strip; where nothing was, {@link #layout} says what holds
+ * @param areaDesigns what was decided for each area of the body; where nothing was, nothing is stitched
  */
 public record QuiltJob(
         String name,
@@ -44,7 +47,8 @@ public record QuiltJob(
         Quilt quilt,
         List<Template> templates,
         Judging judging,
-        SortedMap<GroupId, RunLayout> layouts) {
+        SortedMap<GroupId, RunLayout> layouts,
+        SortedMap<AreaId, AreaDesign> areaDesigns) {
 
     public static final int LONGEST_NAME = 80;
 
@@ -65,6 +69,19 @@ public record QuiltJob(
             }
         });
         layouts = Collections.unmodifiableSortedMap(new TreeMap<>(layouts));
+        areaDesigns = Collections.unmodifiableSortedMap(new TreeMap<>(areaDesigns));
+    }
+
+    /** A job with nothing in its areas. */
+    public QuiltJob(
+            String name,
+            TapeScale tape,
+            Machine machine,
+            Quilt quilt,
+            List<Template> templates,
+            Judging judging,
+            SortedMap<GroupId, RunLayout> layouts) {
+        this(name, tape, machine, quilt, templates, judging, layouts, new TreeMap<>());
     }
 
     /** A job of a quilt with one border. */
@@ -74,28 +91,44 @@ public record QuiltJob(
     }
 
     public QuiltJob withName(String other) {
-        return new QuiltJob(other, tape, machine, quilt, templates, judging, layouts);
+        return new QuiltJob(other, tape, machine, quilt, templates, judging, layouts, areaDesigns);
     }
 
     public QuiltJob withTape(TapeScale other) {
-        return new QuiltJob(name, other, machine, quilt, templates, judging, layouts);
+        return new QuiltJob(name, other, machine, quilt, templates, judging, layouts, areaDesigns);
     }
 
     public QuiltJob withMachine(Machine other) {
-        return new QuiltJob(name, tape, other, quilt, templates, judging, layouts);
+        return new QuiltJob(name, tape, other, quilt, templates, judging, layouts, areaDesigns);
     }
 
     /** This job of another quilt, whose borders and strips are the same ones. */
     public QuiltJob withQuilt(Quilt other) {
-        return new QuiltJob(name, tape, machine, other, templates, judging, layouts);
+        return new QuiltJob(name, tape, machine, other, templates, judging, layouts, areaDesigns);
     }
 
     public QuiltJob withTemplates(List<Template> other) {
-        return new QuiltJob(name, tape, machine, quilt, other, judging, layouts);
+        return new QuiltJob(name, tape, machine, quilt, other, judging, layouts, areaDesigns);
     }
 
     public QuiltJob with(Judging other) {
-        return new QuiltJob(name, tape, machine, quilt, templates, other, layouts);
+        return new QuiltJob(name, tape, machine, quilt, templates, other, layouts, areaDesigns);
+    }
+
+    /** What was decided for an area. */
+    public AreaDesign design(AreaId area) {
+        return areaDesigns.getOrDefault(area, AreaDesign.nothing());
+    }
+
+    /** This job with an area stitched so. */
+    public QuiltJob with(AreaId area, AreaDesign design) {
+        TreeMap<AreaId, AreaDesign> all = new TreeMap<>(areaDesigns);
+        if (design.layers().isEmpty()) {
+            all.remove(area);
+        } else {
+            all.put(area, design);
+        }
+        return new QuiltJob(name, tape, machine, quilt, templates, judging, layouts, all);
     }
 
     /** This job without a border; the layouts of those outside it move in with them. */
@@ -124,7 +157,7 @@ public record QuiltJob(
                 moved.put(new GroupId(id.strip(), to), kept.moved(to));
             }
         });
-        return new QuiltJob(name, tape, machine, quilt, templates, judging, moved);
+        return new QuiltJob(name, tape, machine, quilt, templates, judging, moved, areaDesigns);
     }
 
     /** This job with a copy of a template: in place of the one with the same id, or besides the others. */
@@ -162,7 +195,7 @@ public record QuiltJob(
     public QuiltJob withLayout(GroupId group, RunLayout other) {
         TreeMap<GroupId, RunLayout> copy = new TreeMap<>(layouts);
         copy.put(group, other);
-        return new QuiltJob(name, tape, machine, quilt, templates, judging, copy);
+        return new QuiltJob(name, tape, machine, quilt, templates, judging, copy, areaDesigns);
     }
 
     /** This job with a group's layout changed. */

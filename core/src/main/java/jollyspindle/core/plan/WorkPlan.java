@@ -1,10 +1,12 @@
 package jollyspindle.core.plan;
 
+import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.motif.RingDesigner;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RegionId;
@@ -26,6 +28,7 @@ import java.util.stream.Stream;
  * @param groups how runs come out, borders from the body outward, then strips; missing where nothing can be divided
  * @param corners what stands in the borders' corners
  * @param runs what to do, border by border clockwise from the top, then strips; missing where nothing can be planned
+ * @param areas what to do in the areas of the body that something is stitched in
  * @param findings what the quilter should know, worst first
  */
 public record WorkPlan(
@@ -35,6 +38,7 @@ public record WorkPlan(
         List<GroupPlan> groups,
         List<RingDesigner.Corner> corners,
         List<RunPlan> runs,
+        List<AreaPlan> areas,
         List<Finding> findings) {
 
     /** This plan with more to tell, the worst still first. */
@@ -42,7 +46,7 @@ public record WorkPlan(
         List<Finding> all = Stream.concat(findings.stream(), more.stream())
                 .sorted(Comparator.comparing(Finding::severity))
                 .toList();
-        return new WorkPlan(job, shape, squareness, groups, corners, runs, all);
+        return new WorkPlan(job, shape, squareness, groups, corners, runs, areas, all);
     }
 
     public Optional<GroupPlan> group(GroupId id) {
@@ -62,11 +66,13 @@ public record WorkPlan(
         return findings.stream().anyMatch(f -> f.severity() == Finding.Severity.PROBLEM);
     }
 
-    /** All stitch lines, corners first. */
+    /** All stitch lines, corners first and areas last. */
     public List<StitchLine> lines() {
-        return Stream.concat(
+        return Stream.of(
                         corners.stream().flatMap(c -> c.lines().stream()),
-                        runs.stream().flatMap(r -> r.laidOut().lines().stream()))
+                        runs.stream().flatMap(r -> r.laidOut().lines().stream()),
+                        areas.stream().flatMap(a -> a.lines().stream()))
+                .flatMap(lines -> lines)
                 .toList();
     }
 
@@ -75,9 +81,15 @@ public record WorkPlan(
         return corners.stream().filter(c -> c.run().equals(run)).findFirst();
     }
 
+    public Optional<AreaPlan> area(AreaId id) {
+        return areas.stream().filter(a -> a.id().equals(id)).findFirst();
+    }
+
     /** All placements of a region in the order of stitching. */
     public List<Placement> placements(RegionId region) {
-        return region instanceof RunId run ? placements(run) : List.of();
+        return region instanceof RunId run
+                ? placements(run)
+                : area((AreaId) region).map(AreaPlan::placements).orElse(List.of());
     }
 
     /** All placements of a run in the order of stitching, those of the corner at its left end first. */
@@ -104,13 +116,15 @@ public record WorkPlan(
     /** How often a template is placed. */
     public int placements() {
         return corners.stream().mapToInt(c -> c.placements().size()).sum()
-                + runs.stream().mapToInt(r -> r.laidOut().placements().size()).sum();
+                + runs.stream().mapToInt(r -> r.laidOut().placements().size()).sum()
+                + areas.stream().mapToInt(a -> a.placements().size()).sum();
     }
 
     /** How many marks must be made; those on seams are not among them. */
     public long chalkMarks() {
-        return runs.stream()
-                .flatMap(r -> r.laidOut().marks().stream())
+        return Stream.concat(
+                        runs.stream().flatMap(r -> r.laidOut().marks().stream()),
+                        areas.stream().flatMap(a -> a.marks().stream()))
                 .filter(m -> m.by() == Mark.MarkedBy.CHALK)
                 .count();
     }

@@ -127,6 +127,9 @@ public record FindingWords(Words words) {
             return "Fans of " + fans.blades() + " arcs here, of " + fans.fewest()
                     + " elsewhere. The number of arcs, once chosen, holds for every fan of a quilt.";
         }
+        if (finding instanceof Finding.AreaTrouble area) {
+            return new AreaWords(words).text(area.what());
+        }
         if (finding instanceof Finding.CornersGiveWay corners) {
             return "The corners ask for " + DivisionWords.name(corners.ask()) + ", and this side has "
                     + Words.count(corners.count(), "figure")

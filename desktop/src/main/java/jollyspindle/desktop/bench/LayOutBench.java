@@ -51,6 +51,7 @@ public final class LayOutBench extends VBox {
         RUN("show-run", "Run", "The run that is looked at, by itself"),
         WISHES("show-wishes", "Wishes", "Counts, odd or even, range, school, what it is tied to"),
         RULES("show-rules", "Rules", "How the ways are weighed"),
+        AREAS("show-areas", "Middle", "What is stitched in a medallion or in blocks"),
         ARCS("show-arcs", "How it lies", "How the template lies for each arc");
 
         private final String id;
@@ -72,6 +73,7 @@ public final class LayOutBench extends VBox {
     private final RunPane run;
     private final WishPane wishes;
     private final RulesPane rules;
+    private final AreasPane areas;
     private final StackPane housed = new StackPane();
     private final Map<Page, ToggleButton> pills = new EnumMap<>(Page.class);
     private final Map<Page, Region> pages = new EnumMap<>(Page.class);
@@ -106,11 +108,13 @@ public final class LayOutBench extends VBox {
         wishes = new WishPane(bench);
         rules = new RulesPane(bench);
         motifs = new MotifPane(bench, look);
+        areas = new AreasPane(bench);
         pages.put(Page.MOTIFS, scrolled(motifs));
         pages.put(Page.WAYS, ways);
         pages.put(Page.RUN, scrolled(run));
         pages.put(Page.WISHES, scrolled(wishes));
         pages.put(Page.RULES, scrolled(rules));
+        pages.put(Page.AREAS, scrolled(areas));
         pages.put(Page.ARCS, housed);
         housed.setAlignment(Pos.TOP_LEFT);
         FlowPane heads = new FlowPane(4, 4);
@@ -268,6 +272,7 @@ public final class LayOutBench extends VBox {
             case RUN -> run.show();
             case WISHES -> wishes.show();
             case RULES -> rules.show();
+            case AREAS -> areas.show();
             case ARCS -> {
                 // The callout follows the plan by itself.
             }

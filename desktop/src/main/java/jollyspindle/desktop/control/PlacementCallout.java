@@ -156,7 +156,7 @@ public final class PlacementCallout extends ScrollPane {
     }
 
     private void placement(RunPlan run) {
-        List<Placement> all = bench.plan().placements(run.id());
+        List<Placement> all = bench.stepped();
         Placement placement = bench.placementProperty().get();
         for (Label label : List.of(turn, path)) {
             label.setManaged(placement != null);

@@ -1,5 +1,6 @@
 package jollyspindle.desktop.model;
 
+import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.Judging;
@@ -17,8 +18,10 @@ import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.RegionId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Machine;
@@ -385,20 +388,40 @@ public final class Workbench {
 
     /** Shows the next placement of the chosen side, or the one before; from none, the first or the last. */
     public void stepPlacement(int step) {
-        run().ifPresent(run -> {
-            List<Placement> all = plan().placements(run.id());
-            if (all.isEmpty()) {
-                return;
-            }
-            int now = placement.get() == null ? -1 : all.indexOf(placement.get());
-            int next = now < 0 ? (step > 0 ? 0 : all.size() - 1) : Math.floorMod(now + step, all.size());
-            placement.set(all.get(next));
-        });
+        List<Placement> all = stepped();
+        if (all.isEmpty()) {
+            return;
+        }
+        int now = placement.get() == null ? -1 : all.indexOf(placement.get());
+        int next = now < 0 ? (step > 0 ? 0 : all.size() - 1) : Math.floorMod(now + step, all.size());
+        placement.set(all.get(next));
+    }
+
+    /** The placements that are stepped through: those of the area that one is shown of, or else of the chosen run. */
+    public List<Placement> stepped() {
+        boolean area = placement.get() != null && placement.get().region() instanceof AreaId;
+        return plan().placements(area ? placement.get().region() : (RegionId) where.get());
+    }
+
+    /**
+     * Stitches an area so. Templates of the shelf that it takes come along.
+     *
+     * @param name what was done, as the undo command tells it
+     */
+    public void designArea(AreaId area, String name, AreaDesign design) {
+        QuiltJob offered = job().offering(shelf().templates()).with(area, design);
+        Set<String> needed = Planner.plan(offered).placements(area).stream()
+                .map(p -> p.tool().templateId())
+                .collect(Collectors.toCollection(TreeSet::new));
+        edit(name, job -> job.offering(shelf().templates().stream()
+                        .filter(t -> needed.contains(t.id()))
+                        .toList())
+                .with(area, design));
     }
 
     /** Shows a placement of the chosen run, by its place from 0 in the order of stitching; nothing if there is none. */
     public void showPlacement(int index) {
-        List<Placement> all = plan().placements(where.get());
+        List<Placement> all = stepped();
         placement.set(index >= 0 && index < all.size() ? all.get(index) : null);
     }
 

@@ -32,7 +32,8 @@ final class JobReader {
                 quilt,
                 TemplateReader.templates(root),
                 judging.isPresent() ? LayoutReader.judging(judging.get()) : Judging.usual(),
-                LayoutReader.read(root, quilt));
+                LayoutReader.read(root, quilt),
+                AreaDesigns.read(root, quilt));
         root.done();
         return job;
     }

@@ -40,6 +40,7 @@ final class JobWriter {
             LayoutWriter.judging(root.putObject("judging"), job.judging());
         }
         LayoutWriter.write(root.putArray("layouts"), job.layouts());
+        AreaDesigns.write(root, job.areaDesigns());
         return root;
     }
 

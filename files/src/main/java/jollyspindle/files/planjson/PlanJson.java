@@ -3,6 +3,7 @@ package jollyspindle.files.planjson;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.division.RunDivision;
 import jollyspindle.core.division.Stepping;
 import jollyspindle.core.geometry.Point;
@@ -26,6 +27,7 @@ import jollyspindle.core.quilt.Squareness;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.SeamRegister;
+import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.MotifWords;
@@ -75,6 +77,8 @@ public final class PlanJson {
         plan.runs().forEach(r -> run(runs.addObject(), r));
         ArrayNode corners = root.putArray("corners");
         plan.corners().forEach(c -> corner(corners.addObject(), c));
+        ArrayNode areas = root.putArray("areas");
+        plan.areas().forEach(a -> area(areas.addObject(), a));
         ArrayNode findings = root.putArray("findings");
         plan.findings().forEach(f -> finding(findings.addObject(), f));
         ObjectNode totals = root.putObject("totals");
@@ -83,6 +87,34 @@ public final class PlanJson {
         totals.put("marksToMake", plan.chalkMarks());
         number(totals, "stitchedLength", plan.stitchedLength());
         return root;
+    }
+
+    private void area(ObjectNode node, AreaPlan area) {
+        AreaWords said = new AreaWords(words);
+        node.put("id", area.id().code());
+        node.put("name", AreaWords.name(area.id(), plan.job().quilt()));
+        node.put("pieces", area.pieces());
+        node.put("starts", area.starts());
+        ArrayNode layers = node.putArray("layers");
+        plan.job().design(area.id()).layers().forEach(l -> layers.addObject()
+                .put("motif", AreaWords.name(l.motif()))
+                .put("text", said.text(l.motif())));
+        ArrayNode rays = node.putArray("rays");
+        area.rays().forEach(ray -> {
+            ObjectNode one = rays.addObject();
+            one.put("number", ray.number());
+            degrees(one, "angleDegrees", ray.angle());
+            one.put("found", name(ray.found()));
+            one.put("side", Words.name(ray.side()));
+            number(one, "fromMiddle", ray.fromMiddle());
+            one.put("text", said.text(ray));
+        });
+        ArrayNode marks = node.putArray("marks");
+        area.marks().forEach(m -> mark(marks.addObject(), m));
+        ArrayNode lines = node.putArray("lines");
+        area.lines().forEach(l -> line(lines.addObject(), l));
+        ArrayNode placements = node.putArray("placements");
+        area.placements().forEach(p -> placement(placements.addObject(), p));
     }
 
     private static void points(ArrayNode node, List<Point> points) {
