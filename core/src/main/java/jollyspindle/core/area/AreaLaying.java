@@ -56,11 +56,11 @@ record AreaLaying(
         return marker().next(kind, place, Mark.Stage.LOADED);
     }
 
-    /** Where a line that was cut off ends: on the area's edge, or where something else is in its way. */
+    /** Where a line ends: on the area's edge, on what is stitched already, or with the template. */
     Spot shown(Point place) {
         boolean edge = space.outline().distance(place) < ON;
         boolean stitched =
                 !edge && sewing.placements().stream().map(Placement::path).anyMatch(path -> path.distance(place) < ON);
-        return Spot.at(place, edge ? Spot.ShownBy.SEAM : stitched ? Spot.ShownBy.STITCHING : Spot.ShownBy.RUN_END);
+        return Spot.at(place, edge ? Spot.ShownBy.SEAM : stitched ? Spot.ShownBy.STITCHING : Spot.ShownBy.TEMPLATE);
     }
 }

@@ -33,7 +33,9 @@ final class ArmsLayout {
     /** A difference in reach that is worth a word, in inches. */
     private static final double WORTH = 1.0 / 16;
 
-    private static final double ON = 1e-6;
+    /** A chalk line's width, in inches: nearer places are the same mark. */
+    private static final double CHALK = 1.0 / 64;
+
     private static final double EIGHTH = Math.PI / 4;
 
     private final AreaLaying laying;
@@ -111,7 +113,10 @@ final class ArmsLayout {
     }
 
     private Spot spot(Point place, Mark centre) {
-        return place.distance(centre.place()) < ON ? Spot.at(centre) : laying.shown(place);
+        // A foot that isn't quite the one the arm is cut for begins a thread's width beside the centre.
+        return place.distance(centre.place()) < CHALK
+                ? new Spot(place, Spot.ShownBy.MARK, Optional.of(centre))
+                : laying.shown(place);
     }
 
     private Ray ray(int number, double angle) {

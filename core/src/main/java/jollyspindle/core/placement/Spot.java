@@ -28,6 +28,8 @@ public record Spot(Point place, ShownBy shownBy, Optional<Mark> mark) {
         MITRE,
         /** A line that has been stitched before. */
         STITCHING,
+        /** The template: its edge begins or ends here. */
+        TEMPLATE,
         /** The line that was stitched just before ended here. */
         NEEDLE
     }

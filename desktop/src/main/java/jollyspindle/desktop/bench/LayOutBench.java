@@ -74,6 +74,10 @@ public final class LayOutBench extends VBox {
     private final WishPane wishes;
     private final RulesPane rules;
     private final AreasPane areas;
+
+    /** What is chosen for borders and strips, whatever page of them is looked at. */
+    private final HBox ofTheRuns;
+
     private final StackPane housed = new StackPane();
     private final Map<Page, ToggleButton> pills = new EnumMap<>(Page.class);
     private final Map<Page, Region> pages = new EnumMap<>(Page.class);
@@ -122,7 +126,8 @@ public final class LayOutBench extends VBox {
         for (Page p : Page.values()) {
             heads.getChildren().add(pill(p, together));
         }
-        getChildren().addAll(new HBox(12, templateBox, wanted), heads);
+        ofTheRuns = new HBox(12, templateBox, wanted);
+        getChildren().addAll(ofTheRuns, heads);
         pages.values().forEach(region -> {
             VBox.setVgrow(region, Priority.ALWAYS);
             getChildren().add(region);
@@ -210,6 +215,7 @@ public final class LayOutBench extends VBox {
         page = to;
         pills.forEach((p, pill) -> pill.setSelected(p == to));
         pages.forEach((p, region) -> show(region, p == to));
+        show(ofTheRuns, to != Page.AREAS);
         showPage();
     }
 

@@ -3,6 +3,7 @@ package jollyspindle.desktop.control;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
@@ -13,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
@@ -50,14 +52,20 @@ public final class FindingsBox extends VBox {
         // The same trouble on several sides is said once.
         Map<List<Object>, List<Finding>> grouped = bench.plan().findings().stream()
                 .collect(Collectors.groupingBy(
-                        f -> List.of(f.code(), f.severity(), f.remedy(), f.run().map(RunId::group)),
+                        f -> List.of(
+                                f.code(),
+                                f.severity(),
+                                f.remedy(),
+                                f.run().<Object>map(RunId::group).orElse(f)),
                         LinkedHashMap::new,
                         Collectors.toList()));
         for (List<Finding> group : grouped.values()) {
             Finding finding = group.get(0);
             String where = group.stream()
-                    .flatMap(f -> f.run().stream())
-                    .map(this::name)
+                    .flatMap(f -> f instanceof Finding.AreaTrouble area
+                            ? Stream.of(Words.decapital(
+                                    AreaWords.name(area.area(), bench.job().quilt())))
+                            : f.run().map(this::name).stream())
                     .distinct()
                     .collect(Collectors.joining(", "));
             Label head = new Label(FindingWords.name(finding.severity()) + (where.isEmpty() ? "" : " · " + where));

@@ -4,6 +4,7 @@ import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.PlacementWords;
@@ -15,6 +16,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -111,6 +113,19 @@ public final class PlacementCallout extends ScrollPane {
         setManaged(shown);
         run.ifPresent(this::side);
         run.ifPresent(this::placement);
+        // What is said of the side's arcs doesn't belong beside a placement in the middle of the quilt.
+        boolean area = bench.placementProperty().get() != null
+                && bench.placementProperty().get().region() instanceof AreaId;
+        for (Node node : List.of(sideTitle, arc)) {
+            node.setManaged(!area);
+            node.setVisible(!area);
+        }
+        if (area) {
+            List.of(room, register).forEach(label -> {
+                label.setManaged(false);
+                label.setVisible(false);
+            });
+        }
     }
 
     private void side(RunPlan run) {
