@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.WorkPlan;
@@ -33,7 +34,14 @@ class AreaDesignsTest {
 
     private static QuiltJob rich() {
         QuiltJob demo = DemoJob.heronWeir().withTemplates(StarterShelf.templates());
-        return demo.withQuilt(demo.quilt().withAreas(List.of(new Area.Medallion(14), new Area.Blocks(2, 3, 9, 9, 1.5))))
+        return demo.withQuilt(demo.quilt()
+                        .withAreas(List.of(
+                                new Area.Medallion(14),
+                                new Area.Blocks(2, 3, 9, 9, 1.5),
+                                new Area.Applique(new Area.Ellipse(new Point(9, -3), 5, 3, Math.toRadians(30)), 0.25),
+                                new Area.Applique(
+                                        new Area.Corners(List.of(new Point(0, 0), new Point(2, 0), new Point(1, 2))),
+                                        0))))
                 .with(
                         new AreaId(1),
                         new AreaDesign(List.of(
@@ -61,7 +69,7 @@ class AreaDesignsTest {
     @ParameterizedTest
     @CsvSource({
         "arms, 12, 99",
-        "area, \"area-2\", \"area-3\"",
+        "area, \"area-2\", \"area-9\"",
         "motif, \"peel\", \"banana\"",
         "angleDegrees, 50.0, 5.0",
         "spokes, \"four\", \"five\""

@@ -21,9 +21,19 @@ public final class AreaDesigner {
 
     private AreaDesigner() {}
 
-    /** Lays a design out. What can't be done is told, and the rest is laid out all the same. */
-    public static AreaPlan layOut(AreaId id, Area area, AreaDesign design, Tools tools, TapeScale tape) {
-        List<AreaSpace> spaces = AreaSpace.of(area);
+    /**
+     * Lays a design out. What can't be done is told, and the rest is laid out all the same.
+     *
+     * @param others areas of the quilt; appliqués among them are left free
+     */
+    public static AreaPlan layOut(
+            AreaId id, Area area, AreaDesign design, List<Area> others, Tools tools, TapeScale tape) {
+        List<AreaSpace> spaces = AreaSpace.of(
+                area,
+                others.stream()
+                        .filter(Area.Applique.class::isInstance)
+                        .map(a -> AreaSpace.grown((Area.Applique) a))
+                        .toList());
         List<StitchLine> lines = new ArrayList<>();
         List<Mark> marks = new ArrayList<>();
         List<Placement> placements = new ArrayList<>();

@@ -58,7 +58,8 @@ record AreaLaying(
 
     /** Where a line ends: on the area's edge, on what is stitched already, or with the template. */
     Spot shown(Point place) {
-        boolean edge = space.outline().distance(place) < ON;
+        boolean edge = space.outline().distance(place) < ON
+                || space.inTheWay().stream().anyMatch(path -> path.distance(place) < ON);
         boolean stitched =
                 !edge && sewing.placements().stream().map(Placement::path).anyMatch(path -> path.distance(place) < ON);
         return Spot.at(place, edge ? Spot.ShownBy.SEAM : stitched ? Spot.ShownBy.STITCHING : Spot.ShownBy.TEMPLATE);

@@ -1,6 +1,7 @@
 package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.Offsets;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Region;
@@ -16,11 +17,48 @@ import java.util.List;
  * @param centre in the quilt's frame
  * @param outline of the cloth
  * @param region of it that may be stitched
+ * @param inTheWay outlines that nothing is stitched in
  */
-record AreaSpace(int number, Point centre, Path outline, Region region) {
+record AreaSpace(int number, Point centre, Path outline, Region region, List<Path> inTheWay) {
 
-    /** The pieces of an area, centred on the middle of the body. */
+    /** The pieces of an area, without what other things are in the way. */
     static List<AreaSpace> of(Area area) {
+        return of(area, List.of());
+    }
+
+    /**
+     * The pieces of an area, centred on the middle of the body; none of an appliqué.
+     *
+     * @param inTheWay whose outlines nothing is stitched in
+     */
+    static List<AreaSpace> of(Area area, List<Path> inTheWay) {
+        List<AreaSpace> free = new ArrayList<>();
+        for (AreaSpace space : pieces(area)) {
+            List<Path> there = inTheWay.stream()
+                    .filter(path -> path.box().meets(space.box()))
+                    .toList();
+            free.add(
+                    there.isEmpty()
+                            ? space
+                            : new AreaSpace(
+                                    space.number,
+                                    space.centre,
+                                    space.outline,
+                                    space.region.minus(Region.union(there)),
+                                    there));
+        }
+        return free;
+    }
+
+    /** An outline with so much round it as is kept clear, in inches. */
+    static Path grown(Area.Applique applique) {
+        Path outline = applique.outline().path();
+        return applique.clearance() == 0
+                ? outline
+                : Offsets.follow(outline, false, applique.clearance()).get(0);
+    }
+
+    private static List<AreaSpace> pieces(Area area) {
         List<AreaSpace> spaces = new ArrayList<>();
         if (area instanceof Area.Blocks blocks) {
             for (int row = 0; row < blocks.rows(); row++) {
@@ -30,10 +68,10 @@ record AreaSpace(int number, Point centre, Path outline, Region region) {
                     spaces.add(upright(spaces.size() + 1, left, top, blocks.width(), blocks.height()));
                 }
             }
-        } else {
-            double radius = ((Area.Medallion) area).diameter() / 2;
+        } else if (area instanceof Area.Medallion medallion) {
+            double radius = medallion.diameter() / 2;
             Path rim = Path.circle(Point.ORIGIN, radius);
-            spaces.add(new AreaSpace(1, Point.ORIGIN, rim, Region.of(rim)));
+            spaces.add(new AreaSpace(1, Point.ORIGIN, rim, Region.of(rim), List.of()));
         }
         return spaces;
     }
@@ -44,7 +82,8 @@ record AreaSpace(int number, Point centre, Path outline, Region region) {
                 new Point(left + width, top),
                 new Point(left + width, top - height),
                 new Point(left, top - height)));
-        return new AreaSpace(number, new Point(left + width / 2, top - height / 2), outline, Region.of(outline));
+        return new AreaSpace(
+                number, new Point(left + width / 2, top - height / 2), outline, Region.of(outline), List.of());
     }
 
     Box box() {

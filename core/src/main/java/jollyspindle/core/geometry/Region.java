@@ -15,6 +15,9 @@ public final class Region {
     /** Nearer than this, in inches, is on the edge. */
     private static final double ON_EDGE = 1e-9;
 
+    /** How far from an edge one looks for what lies beside it, in inches. */
+    private static final double BESIDE = 1e-6;
+
     /** Shorter pieces than this, in inches, are nothing. */
     private static final double NOTHING = 1e-6;
 
@@ -33,7 +36,7 @@ public final class Region {
     }
 
     private static Region of(List<Curve> edges, Predicate<Point> inside) {
-        return new Region(edges, inside, p -> inside.test(p) || isOn(edges, p));
+        return new Region(edges, inside, p -> inside.test(p) || isOn(edges, p) && isBeside(inside, p));
     }
 
     /** What an odd number of outlines encloses: a shape and the holes in it. */
@@ -67,7 +70,8 @@ public final class Region {
         return new Region(
                 joined(other),
                 p -> inside.test(p) && !other.inside.test(p),
-                p -> holds.test(p) && (!other.inside.test(p) || isOn(other.edges, p)));
+                p -> holds.test(p)
+                        && (!other.inside.test(p) || isOn(other.edges, p) && isBeside(q -> !other.inside.test(q), p)));
     }
 
     private List<Curve> joined(Region other) {
@@ -169,6 +173,16 @@ public final class Region {
             }
         }
         return parts;
+    }
+
+    /** Whether something inside is next to a place: an edge that lies wholly outside, or in a hole, is none. */
+    private static boolean isBeside(Predicate<Point> inside, Point p) {
+        for (int i = 0; i < 8; i++) {
+            if (inside.test(p.plus(Point.direction(i * Math.PI / 4 + 0.1).times(BESIDE)))) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean isOn(List<Curve> edges, Point p) {

@@ -472,7 +472,8 @@ public final class Planner {
                 AreaId id = new AreaId(number);
                 AreaDesign design = job.design(id);
                 if (!design.layers().isEmpty()) {
-                    AreaPlan plan = AreaDesigner.layOut(id, quilt.areas().get(number - 1), design, tools, job.tape());
+                    AreaPlan plan = AreaDesigner.layOut(
+                            id, quilt.areas().get(number - 1), design, quilt.areas(), tools, job.tape());
                     plan.told().forEach(told -> findings.add(new Finding.AreaTrouble(id, told.layer(), told.what())));
                     areas.add(plan);
                 }

@@ -7,6 +7,7 @@ import jollyspindle.core.division.School;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.placement.ToolId;
+import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
@@ -129,6 +130,19 @@ public record QuiltJob(
             all.put(area, design);
         }
         return new QuiltJob(name, tape, machine, quilt, templates, judging, layouts, all);
+    }
+
+    /** This job without an area; the designs of those after it move up with them. */
+    public QuiltJob withoutArea(int number) {
+        List<Area> areas = new ArrayList<>(quilt.areas());
+        areas.remove(number - 1);
+        TreeMap<AreaId, AreaDesign> moved = new TreeMap<>();
+        areaDesigns.forEach((id, design) -> {
+            if (id.number() != number) {
+                moved.put(id.number() > number ? new AreaId(id.number() - 1) : id, design);
+            }
+        });
+        return new QuiltJob(name, tape, machine, quilt.withAreas(areas), templates, judging, layouts, moved);
     }
 
     /** This job without a border; the layouts of those outside it move in with them. */

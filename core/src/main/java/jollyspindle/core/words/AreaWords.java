@@ -2,6 +2,7 @@ package jollyspindle.core.words;
 
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaTold;
+import jollyspindle.core.area.BlockFit;
 import jollyspindle.core.area.Ray;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.Area;
@@ -17,11 +18,13 @@ public record AreaWords(Words words) {
 
     /** {@code Medallion}, {@code Blocks}; with their number where there are several. */
     public static String name(AreaId id, Quilt quilt) {
-        boolean blocks = quilt.areas().get(id.number() - 1) instanceof Area.Blocks;
+        Area area = quilt.areas().get(id.number() - 1);
         long alike = quilt.areas().stream()
-                .filter(a -> a instanceof Area.Blocks == blocks)
+                .filter(a -> a.getClass() == area.getClass())
                 .count();
-        return (blocks ? "Blocks" : "Medallion") + (alike > 1 ? " " + id.number() : "");
+        String kind =
+                area instanceof Area.Blocks ? "Blocks" : area instanceof Area.Medallion ? "Medallion" : "Appliqué";
+        return kind + (alike > 1 ? " " + id.number() : "");
     }
 
     /** What a motif is called. */
@@ -90,6 +93,23 @@ public record AreaWords(Words words) {
                 : words.length(Math.abs(ray.fromMiddle())) + (ray.fromMiddle() > 0 ? " right" : " left")
                         + " of the middle of the ";
         return "ray " + ray.number() + found + ": " + where + Words.name(ray.side());
+    }
+
+    /** How shells come out in a block: {@code 3 to a row, 6 rows; comes out even}. */
+    public String text(BlockFit fit) {
+        String across =
+                fit.overAcross() < 1.0 / 64 ? "" : words.difference(fit.overAcross()) + " to stretch or squeeze across";
+        String up = fit.overUp() < 1.0 / 64
+                ? ""
+                : words.difference(fit.overUp())
+                        + (fit.shells().squeezed() ? " missing in the squeezed row" : " left at the top");
+        return TapeScale.EIGHTHS.read(fit.shells().perRow()).text() + " to a row, "
+                + Words.count(fit.shells().rows(), "row") + "; "
+                + (across.isEmpty() && up.isEmpty()
+                        ? "comes out even"
+                        : across + (across.isEmpty() || up.isEmpty() ? "" : ", ") + up)
+                + "; " + Words.count(fit.placements(), "placement") + ", " + Math.round(fit.stitched())
+                + (fit.stitched() < 1.5 ? " inch" : " inches") + " of stitching a block";
     }
 
     /** What is the matter, in a sentence or two. */

@@ -56,6 +56,7 @@ class AreasTest {
                 ID,
                 area,
                 AreaDesign.of(motif, Optional.ofNullable(template)),
+                List.of(),
                 new Tools(StarterShelf.templates(), MACHINE),
                 TapeScale.SIXTEENTHS);
         check(area, plan, StarterShelf.templates());
@@ -294,6 +295,7 @@ class AreasTest {
                 ID,
                 block(4.5),
                 AreaDesign.of(new AreaMotif.Clamshells(0), Optional.of("thatch-small")),
+                List.of(),
                 new Tools(StarterShelf.templates(), machine),
                 TapeScale.SIXTEENTHS);
         AreaTold.Shells told = (AreaTold.Shells) told(plan).get(0);
@@ -334,6 +336,7 @@ class AreasTest {
                 ID,
                 block(6),
                 AreaDesign.of(new AreaMotif.Clamshells(0), Optional.of("tiny")),
+                List.of(),
                 new Tools(List.of(tiny), new Machine(0.3)),
                 TapeScale.SIXTEENTHS);
         assertThat(plan.lines()).isEmpty();
@@ -460,5 +463,135 @@ class AreasTest {
                         || plan.told().stream().anyMatch(t -> t.what().stops()))
                 .isTrue();
         assertThat(plan(area, motif, null)).isEqualTo(plan);
+    }
+
+    // --- round appliqués ---------------------------------------------------------------------------------------
+
+    @Provide
+    Arbitrary<Area.Applique> appliques() {
+        Arbitrary<Double> at = Arbitraries.doubles().between(-6, 6);
+        Arbitrary<Double> size = Arbitraries.doubles().between(0.5, 6);
+        Arbitrary<Double> clearance = Arbitraries.of(0.0, 0.25, 0.5);
+        Arbitrary<Area.Outline> ellipse = Combinators.combine(
+                        at, at, size, size, Arbitraries.doubles().between(0, 3))
+                .as((x, y, w, h, t) -> new Area.Ellipse(new Point(x, y), w, h, t));
+        Arbitrary<Area.Outline> corners = Combinators.combine(
+                        at, at, size, Arbitraries.integers().between(3, 9))
+                .as((x, y, r, n) -> {
+                    List<Point> all = new ArrayList<>();
+                    for (int i = 0; i < n; i++) {
+                        // A star's corners, out and in.
+                        all.add(new Point(x, y)
+                                .plus(Point.direction(2 * Math.PI * i / n).times(i % 2 == 0 ? r : 0.7 * r)));
+                    }
+                    return new Area.Corners(all);
+                });
+        return Combinators.combine(Arbitraries.oneOf(ellipse, corners), clearance)
+                .as(Area.Applique::new);
+    }
+
+    private static Geometry filled(Path outline) {
+        List<Coordinate> ring = new ArrayList<>();
+        outline.flattened(1e-5).forEach(p -> ring.add(new Coordinate(p.x(), p.y())));
+        ring.add(ring.get(0));
+        return JTS.createPolygon(ring.toArray(Coordinate[]::new));
+    }
+
+    /** What is grown for the clearance is what JTS makes of the outline with a round buffer. */
+    @Property(tries = 60)
+    void clearanceIsTheSameAllRound(@ForAll("appliques") Area.Applique applique) {
+        Geometry grown = filled(AreaSpace.grown(applique));
+        Geometry expected = filled(applique.outline().path()).buffer(applique.clearance(), 64);
+        assertThat(grown.symDifference(expected).getArea()).isLessThan(0.01);
+    }
+
+    /** Every line keeps off the appliqués, and what is stitched of a hatching is all of it less what JTS cuts off. */
+    @Property(tries = 60)
+    void linesStopRoundAppliques(
+            @ForAll("appliques") Area.Applique one,
+            @ForAll("appliques") Area.Applique two,
+            @ForAll("motifs") AreaMotif motif) {
+        Area block = new Area.Blocks(1, 1, 13, 11, 0);
+        Tools tools = new Tools(StarterShelf.templates(), MACHINE);
+        AreaDesign design = AreaDesign.of(motif, Optional.empty());
+        AreaPlan whole = AreaDesigner.layOut(ID, block, design, List.of(), tools, TapeScale.SIXTEENTHS);
+        AreaPlan clipped =
+                AreaDesigner.layOut(ID, block, design, List.of(block, one, two), tools, TapeScale.SIXTEENTHS);
+        check(block, clipped, StarterShelf.templates());
+        Geometry free = filled(AreaSpace.grown(one)).union(filled(AreaSpace.grown(two)));
+        Geometry inner = free.buffer(-2e-3);
+        for (StitchLine line : clipped.lines()) {
+            assertThat(flat(line.path()).intersection(inner).getLength())
+                    .as(line.id())
+                    .isLessThan(1e-3);
+        }
+        if (motif instanceof AreaMotif.Crosshatch) {
+            double expected = 0;
+            for (StitchLine line : whole.lines()) {
+                Geometry left = flat(line.path()).difference(free);
+                for (int i = 0; i < left.getNumGeometries(); i++) {
+                    double length = left.getGeometryN(i).getLength();
+                    expected += length >= AreaLaying.SHORTEST ? length : 0;
+                }
+            }
+            assertThat(clipped.lines().stream()
+                            .mapToDouble(l -> l.path().length())
+                            .sum())
+                    .isCloseTo(expected, within(0.02));
+        }
+    }
+
+    // --- which size fits ---------------------------------------------------------------------------------------
+
+    /** In a 4 1/2 block all three sizes of the starter shelf come out even; the largest takes the fewest placements. */
+    @Test
+    void theSizesThatComeOutEvenAreListedFirst() {
+        List<BlockFit> fits = BlockFit.of(4.5, 4.5, StarterShelf.templates(), MACHINE, TapeScale.SIXTEENTHS);
+        assertThat(fits)
+                .extracting(f -> f.template().id())
+                .containsExactly("thatch-large", "thatch-middle", "thatch-small");
+        assertThat(fits).allMatch(f -> f.off() < 1e-6);
+        // Half circles: of 3 wide, 1 1/2 of them a row and 3 rows are 4 1/2 half circles of radius 1 1/2.
+        assertThat(fits.get(0).stitched()).isCloseTo(4.5 * Math.PI * 1.5, within(1e-4));
+        assertThat(fits.get(0).density(4.5, 4.5)).isCloseTo(Math.PI / 3, within(1e-4));
+    }
+
+    /** Against all sizes tried one by one with the trade's own arithmetic. */
+    @Property(tries = 60)
+    void theBestSizeIsTheOneLeastOff(
+            @ForAll @DoubleRange(min = 3, max = 14) double width,
+            @ForAll @DoubleRange(min = 3, max = 14) double height) {
+        List<BlockFit> fits = BlockFit.of(width, height, StarterShelf.templates(), MACHINE, TapeScale.SIXTEENTHS);
+        double least = Double.MAX_VALUE;
+        for (double shell : new double[] {1, 1.5, 3}) {
+            double rise = shell / 2;
+            double halves = Math.rint(2 * width / shell);
+            double across = Math.abs(width - halves * shell / 2);
+            double over = height - rise * Math.floor(height / rise + 1e-9);
+            double up = over >= 0.4 * rise - 1e-9 ? rise - over : over;
+            if (Math.abs(over - 0.4 * rise) > 1e-6) {
+                least = Math.min(least, across + up);
+            }
+        }
+        assertThat(fits).isNotEmpty();
+        assertThat(fits.get(0).off()).isLessThanOrEqualTo(least + 1.0 / 64);
+        for (int i = 1; i < fits.size(); i++) {
+            assertThat(fits.get(i).off()).isGreaterThanOrEqualTo(fits.get(i - 1).off() - 1.0 / 64);
+        }
+    }
+
+    /** A ring on the edge of one appliqué that lies wholly under another is not stitched; on a free edge it may be. */
+    @Test
+    void anEdgeUnderAnotherAppliqueIsNoEdge() {
+        Area.Applique inner = new Area.Applique(new Area.Ellipse(Point.ORIGIN, 0.5, 0.5, 0), 0.25);
+        Area.Applique outer = new Area.Applique(new Area.Ellipse(Point.ORIGIN, 0.5, 0.5, 0), 0.5);
+        AreaDesign ring = AreaDesign.of(new AreaMotif.Rings(1, 0.25, 1, AreaMotif.Spokes.NONE), Optional.empty());
+        Tools tools = new Tools(StarterShelf.templates(), MACHINE);
+        assertThat(AreaDesigner.layOut(ID, block(12), ring, List.of(inner, outer), tools, TapeScale.SIXTEENTHS)
+                        .lines())
+                .isEmpty();
+        assertThat(AreaDesigner.layOut(ID, block(12), ring, List.of(inner), tools, TapeScale.SIXTEENTHS)
+                        .lines())
+                .hasSize(1);
     }
 }

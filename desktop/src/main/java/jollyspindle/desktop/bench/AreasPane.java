@@ -3,8 +3,10 @@ package jollyspindle.desktop.bench;
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.area.BlockFit;
 import jollyspindle.core.area.Ray;
 import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.Kind;
@@ -13,6 +15,9 @@ import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.control.View;
+import jollyspindle.desktop.look.Look;
+import jollyspindle.desktop.look.Palette;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.ArrayList;
@@ -24,11 +29,15 @@ import java.util.Set;
 import java.util.stream.IntStream;
 import javafx.collections.FXCollections;
 import javafx.scene.Node;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** What is stitched in the middle of the quilt: in a medallion, or in blocks. */
@@ -44,12 +53,17 @@ final class AreasPane extends VBox {
             new AreaMotif.Peel(4, 4),
             new AreaMotif.Crosshatch(1, Math.PI / 4));
 
+    private static final int SIZES_SHOWN = 4;
+    private static final double PICTURE = 92;
+
     private final Workbench bench;
+    private final Look look;
     private int number = 1;
 
-    AreasPane(Workbench bench) {
+    AreasPane(Workbench bench, Look look) {
         super(8);
         this.bench = bench;
+        this.look = look;
     }
 
     /** Shows the area that is looked at as it is. */
@@ -133,7 +147,59 @@ final class AreasPane extends VBox {
                         layer.motif(),
                         motif -> replace(id, design, index, new AreaDesign.Layer(motif, layer.templateId()))));
         getChildren().add(template(id, design, index));
+        if (layer.motif() instanceof AreaMotif.Clamshells
+                && bench.job().quilt().areas().get(id.number() - 1) instanceof Area.Blocks blocks) {
+            sizes(id, design, index, blocks);
+        }
         getChildren().add(remove);
+    }
+
+    /** Which size fits this block: each as it comes out, the best first. */
+    private void sizes(AreaId id, AreaDesign design, int index, Area.Blocks blocks) {
+        List<BlockFit> fits = BlockFit.of(
+                blocks.width(),
+                blocks.height(),
+                bench.shelf().templates(),
+                bench.job().machine(),
+                bench.job().tape());
+        getChildren().add(Labelled.wrapped("Which size fits a block? The best first.", "faint"));
+        for (BlockFit fit : fits.subList(0, Math.min(SIZES_SHOWN, fits.size()))) {
+            Label text = Labelled.wrapped(
+                    fit.template().name() + ": " + new AreaWords(bench.words()).text(fit) + ".", "reason");
+            HBox.setHgrow(text, Priority.ALWAYS);
+            HBox row = new HBox(8, picture(fit, blocks), text);
+            Button use = new Button();
+            use.setId("area-size-" + fit.template().id());
+            use.setGraphic(row);
+            use.setMaxWidth(Double.MAX_VALUE);
+            use.setAccessibleText("Use " + text.getText());
+            use.getStyleClass().add("candidate-button");
+            use.setOnAction(e -> replace(
+                    id,
+                    design,
+                    index,
+                    new AreaDesign.Layer(
+                            design.layers().get(index).motif(),
+                            Optional.of(fit.template().id()))));
+            getChildren().add(use);
+        }
+    }
+
+    private Canvas picture(BlockFit fit, Area.Blocks blocks) {
+        double most = Math.max(blocks.width(), blocks.height());
+        double scale = (PICTURE - 4) / most;
+        Canvas canvas = new Canvas(blocks.width() * scale + 4, blocks.height() * scale + 4);
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        View view = new View(scale, canvas.getWidth() / 2, canvas.getHeight() / 2);
+        Palette p = look.palette();
+        g.setFill(p.cloth());
+        g.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
+        g.setStroke(p.seam());
+        g.strokeRect(2, 2, canvas.getWidth() - 4, canvas.getHeight() - 4);
+        g.setStroke(p.stitch());
+        g.setLineWidth(1.2);
+        fit.lines().forEach(line -> view.stroke(g, line.path()));
+        return canvas;
     }
 
     private void replace(AreaId id, AreaDesign design, int index, AreaDesign.Layer layer) {

@@ -112,7 +112,7 @@ public final class LayOutBench extends VBox {
         wishes = new WishPane(bench);
         rules = new RulesPane(bench);
         motifs = new MotifPane(bench, look);
-        areas = new AreasPane(bench);
+        areas = new AreasPane(bench, look);
         pages.put(Page.MOTIFS, scrolled(motifs));
         pages.put(Page.WAYS, ways);
         pages.put(Page.RUN, scrolled(run));

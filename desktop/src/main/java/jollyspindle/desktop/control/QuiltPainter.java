@@ -157,6 +157,11 @@ final class QuiltPainter {
                                 blocks.height() * view.scale());
                     }
                 }
+            } else if (area instanceof Area.Applique applique) {
+                g.setFill(p.border());
+                view.paths(g, List.of(applique.outline().path()));
+                g.fill();
+                g.stroke();
             } else {
                 double diameter = ((Area.Medallion) area).diameter();
                 Point corner = new Point(-diameter / 2, diameter / 2);

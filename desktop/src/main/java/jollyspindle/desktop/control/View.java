@@ -64,7 +64,7 @@ public record View(double scale, double originX, double originY) {
         g.fillOval(x - 2, y - 2, 4, 4);
     }
 
-    void stroke(GraphicsContext g, Path path) {
+    public void stroke(GraphicsContext g, Path path) {
         path.curves().forEach(curve -> stroke(g, curve));
     }
 

@@ -24,7 +24,11 @@ final class JobWriter {
     /** Areas, as files name them. */
     enum AreaKind {
         BLOCKS,
-        MEDALLION
+        MEDALLION,
+        /** An appliqué that is an ellipse. */
+        ELLIPSE,
+        /** An appliqué with straight sides. */
+        CORNERS
     }
 
     private JobWriter() {}
@@ -115,10 +119,28 @@ final class JobWriter {
             node.put("kind", Fields.name(AreaKind.BLOCKS));
             node.put("columns", blocks.columns()).put("rows", blocks.rows());
             node.put("width", blocks.width()).put("height", blocks.height()).put("gap", blocks.gap());
-        } else {
+        } else if (area instanceof Area.Medallion medallion) {
             node.put("kind", Fields.name(AreaKind.MEDALLION));
-            node.put("diameter", ((Area.Medallion) area).diameter());
+            node.put("diameter", medallion.diameter());
+        } else {
+            applique(node, (Area.Applique) area);
         }
+    }
+
+    private static void applique(ObjectNode node, Area.Applique applique) {
+        if (applique.outline() instanceof Area.Ellipse ellipse) {
+            node.put("kind", Fields.name(AreaKind.ELLIPSE));
+            node.put("x", ellipse.centre().x()).put("y", ellipse.centre().y());
+            node.put("width", ellipse.width()).put("height", ellipse.height());
+            node.put("angleDegrees", Math.rint(Math.toDegrees(ellipse.turned()) * 1e9) / 1e9);
+        } else {
+            node.put("kind", Fields.name(AreaKind.CORNERS));
+            ArrayNode corners = node.putArray("corners");
+            ((Area.Corners) applique.outline())
+                    .corners()
+                    .forEach(c -> corners.addObject().put("x", c.x()).put("y", c.y()));
+        }
+        node.put("clearance", applique.clearance());
     }
 
     private static void put(ObjectNode node, String field, Quilt quilt, Dimension dimension) {

@@ -145,10 +145,39 @@ final class QuiltReader {
                                     area.number("height", 1e-3, QuiltRules.LONGEST),
                                     area.number("gap", 0, QuiltRules.LONGEST));
                         case MEDALLION -> new Area.Medallion(area.number("diameter", 1e-3, QuiltRules.LONGEST));
+                        case ELLIPSE ->
+                            new Area.Applique(
+                                    new Area.Ellipse(
+                                            point(area),
+                                            area.number("width", 1e-3, QuiltRules.LONGEST),
+                                            area.number("height", 1e-3, QuiltRules.LONGEST),
+                                            Math.toRadians(area.optionalNumber("angleDegrees", -360, 360)
+                                                    .orElse(0))),
+                                    area.number("clearance", 0, QuiltRules.LONGEST));
+                        case CORNERS ->
+                            new Area.Applique(corners(area), area.number("clearance", 0, QuiltRules.LONGEST));
                     });
             area.done();
         }
         return areas;
+    }
+
+    private static Point point(Fields fields) throws FileTrouble {
+        return new Point(
+                fields.number("x", -QuiltRules.LONGEST, QuiltRules.LONGEST),
+                fields.number("y", -QuiltRules.LONGEST, QuiltRules.LONGEST));
+    }
+
+    private static Area.Corners corners(Fields area) throws FileTrouble {
+        List<Point> corners = new ArrayList<>();
+        for (Fields corner : area.objects("corners", Area.MOST_CORNERS)) {
+            corners.add(point(corner));
+            corner.done();
+        }
+        if (corners.size() < 3) {
+            throw area.trouble("corners", "an appliqué has three corners at least.");
+        }
+        return new Area.Corners(corners);
     }
 
     private void take(Fields fields, String field, Dimension dimension) throws FileTrouble {
