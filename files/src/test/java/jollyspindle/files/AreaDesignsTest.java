@@ -56,7 +56,8 @@ class AreaDesignsTest {
                                 new AreaDesign.Layer(new AreaMotif.Clamshells(0.25), Optional.of("thatch-middle")),
                                 new AreaDesign.Layer(new AreaMotif.Peel(3, 4), Optional.of("orchard-hill")),
                                 new AreaDesign.Layer(
-                                        new AreaMotif.Crosshatch(0.75, Math.toRadians(50)), Optional.empty()))));
+                                        new AreaMotif.Crosshatch(0.75, Math.toRadians(50)), Optional.empty()),
+                                new AreaDesign.Layer(new AreaMotif.Quarters(0.25, 0.5), Optional.empty()))));
     }
 
     @Test

@@ -66,6 +66,15 @@ public final class AreaDesigner {
                     .collect(Collectors.toSet());
             marker.marks().stream().filter(m -> used.contains(m.id())).forEach(marks::add);
         }
+        for (int layer = 1; layer <= design.layers().size(); layer++) {
+            int number = layer;
+            boolean stitched = lines.stream().anyMatch(l -> l.layer() == number);
+            boolean said =
+                    told.stream().anyMatch(t -> t.layer() == number && t.what().stops());
+            if (!stitched && !said) {
+                told.add(new AreaPlan.Told(number, new AreaTold.NoRoom()));
+            }
+        }
         return new AreaPlan(id, spaces.size(), lines, marks, placements, rays, List.copyOf(told));
     }
 
@@ -78,6 +87,8 @@ public final class AreaDesigner {
             new ClamshellsLayout(laying, shells).lay();
         } else if (motif instanceof AreaMotif.Peel peel) {
             new PeelLayout(laying, peel).lay();
+        } else if (motif instanceof AreaMotif.Quarters quarters) {
+            new QuartersLayout(laying, quarters).lay();
         } else {
             new CrosshatchLayout(laying, (AreaMotif.Crosshatch) motif).lay();
         }

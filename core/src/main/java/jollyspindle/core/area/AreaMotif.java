@@ -118,6 +118,19 @@ public sealed interface AreaMotif {
         }
     }
 
+    /**
+     * The four quarters of a block, lines across and lines down in turn.
+     *
+     * @param close spacing of those across
+     * @param wide spacing of those down
+     */
+    record Quarters(double close, double wide) implements AreaMotif {
+        public Quarters {
+            distance(close);
+            distance(wide);
+        }
+    }
+
     private static void within(String what, int number, int least, int most) {
         if (number < least || number > most) {
             throw new IllegalArgumentException(least + " to " + most + " " + what + ", not " + number);

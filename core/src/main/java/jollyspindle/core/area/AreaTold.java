@@ -19,6 +19,9 @@ public sealed interface AreaTold {
 
     record NoTool(Need need) implements AreaTold {}
 
+    /** Not a line of it has room. */
+    record NoRoom() implements AreaTold {}
+
     /**
      * No template stitches a ring of this size.
      *

@@ -28,6 +28,8 @@ public record Spot(Point place, ShownBy shownBy, Optional<Mark> mark) {
         MITRE,
         /** A line that has been stitched before. */
         STITCHING,
+        /** A small circle about the centre, on which lines stop. */
+        STOP_CIRCLE,
         /** The template: its edge begins or ends here. */
         TEMPLATE,
         /** The line that was stitched just before ended here. */

@@ -38,6 +38,9 @@ public record AreaWords(Words words) {
         if (motif instanceof AreaMotif.Clamshells) {
             return "Clamshells";
         }
+        if (motif instanceof AreaMotif.Quarters) {
+            return "Quarters";
+        }
         return motif instanceof AreaMotif.Peel ? "Orange peel" : "Crosshatch";
     }
 
@@ -64,6 +67,10 @@ public record AreaWords(Words words) {
         }
         if (motif instanceof AreaMotif.Peel peel) {
             return "orange peel, " + peel.across() + " by " + peel.down();
+        }
+        if (motif instanceof AreaMotif.Quarters quarters) {
+            return "quarters, lines " + words.length(quarters.close()) + " apart across and "
+                    + words.length(quarters.wide()) + " down in turn";
         }
         return "crosshatch " + words.length(((AreaMotif.Crosshatch) motif).spacing()) + " apart";
     }
@@ -124,6 +131,9 @@ public record AreaWords(Words words) {
                         case STRAIGHT_EDGE -> "straight edge";
                     }
                     + ", and this job has none.";
+        }
+        if (told instanceof AreaTold.NoRoom) {
+            return "Not a line of it has room here.";
         }
         if (told instanceof AreaTold.RingMissing ring) {
             return "No template stitches a ring " + words.length(ring.diameter()) + " across.";

@@ -207,6 +207,7 @@ public record MotifWords(Words words) {
             case RUN_END -> "at the run's end";
             case MITRE -> "on the mitre";
             case STITCHING -> "at the stitching there";
+            case STOP_CIRCLE -> "on the small circle about the centre";
             case TEMPLATE -> "where the template's edge ends";
             default -> "where the needle is";
         };

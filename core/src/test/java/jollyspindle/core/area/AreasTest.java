@@ -443,6 +443,7 @@ class AreasTest {
                                 Arbitraries.of(AreaMotif.Spokes.class))
                         .as((d, g, n, s) -> (AreaMotif) new AreaMotif.Rings(d, g, n, s)),
                 Arbitraries.of(0.0, 0.25).map(a -> (AreaMotif) new AreaMotif.Clamshells(a)),
+                Arbitraries.doubles().between(0.2, 2).map(a -> (AreaMotif) new AreaMotif.Quarters(a, 2 * a)),
                 Combinators.combine(
                                 Arbitraries.integers().between(1, 6),
                                 Arbitraries.integers().between(1, 6))
@@ -593,5 +594,20 @@ class AreasTest {
         assertThat(AreaDesigner.layOut(ID, block(12), ring, List.of(inner), tools, TapeScale.SIXTEENTHS)
                         .lines())
                 .hasSize(1);
+    }
+
+    /** A quarter of 3 takes 11 lines at 1/4 and 5 at 1/2 (the trade's value). */
+    @Test
+    void quartersOfABlock() {
+        AreaPlan plan = plan(block(6), new AreaMotif.Quarters(0.25, 0.5), "furrow-short");
+        for (int quarter = 1; quarter <= 4; quarter++) {
+            int set = quarter;
+            List<StitchLine> lines =
+                    plan.lines().stream().filter(l -> l.sub() == set).toList();
+            assertThat(lines).hasSize(quarter % 2 == 1 ? 11 : 5);
+            assertThat(lines).allMatch(l -> Math.abs(l.path().length() - 3) < 1e-9);
+        }
+        // Two marks a quarter: whatever else there is is laid beside the line before.
+        assertThat(plan.marks()).hasSize(8);
     }
 }

@@ -1,10 +1,15 @@
 package jollyspindle.desktop.app;
 
+import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.demo.DemoRings;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.School;
 import jollyspindle.core.division.Tie;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Border;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
@@ -133,7 +138,34 @@ final class Pictures {
             ring("ring-nested-arcs"),
             ring("ring-hanging-fans"),
             ring("ring-lanterns"),
-            ring("ring-peaks"));
+            ring("ring-peaks"),
+            new Shot("middle-arms", (bench, window) -> {
+                middle(
+                        bench,
+                        window,
+                        List.of(new Area.Medallion(12)),
+                        new AreaMotif.Arms(12, AreaMotif.Way.OUT_AND_BACK, 0.75));
+                bench.placementProperty()
+                        .set(bench.plan().areas().get(0).placements().get(2));
+                window.table().zoom(6);
+            }),
+            new Shot("middle-shells", (bench, window) -> {
+                Area flower = new Area.Applique(new Area.Ellipse(new Point(-11, 22), 8, 5, 0.5), 0.25);
+                middle(bench, window, List.of(new Area.Blocks(2, 3, 18, 18, 4), flower), new AreaMotif.Clamshells(0));
+                bench.designArea(
+                        new AreaId(1),
+                        "a size",
+                        AreaDesign.of(new AreaMotif.Clamshells(0), Optional.of("thatch-large")));
+            }));
+
+    /** The demo with something in its middle. */
+    private static void middle(Workbench bench, MainWindow window, List<Area> areas, AreaMotif motif) {
+        bench.start(DemoJob.heronWeir());
+        window.table().fit();
+        bench.editQuilt("areas", quilt -> quilt.withAreas(areas));
+        bench.designArea(new AreaId(1), "motif", AreaDesign.of(motif, Optional.empty()));
+        window.layOutBench().showAreas();
+    }
 
     private static Shot ring(String name) {
         return new Shot(name, (bench, window) -> {

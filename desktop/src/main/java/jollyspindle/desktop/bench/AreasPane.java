@@ -15,6 +15,7 @@ import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.control.RayDial;
 import jollyspindle.desktop.control.View;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.look.Palette;
@@ -51,7 +52,8 @@ final class AreasPane extends VBox {
             new AreaMotif.Rings(2, SPACING, 5, AreaMotif.Spokes.ONE),
             new AreaMotif.Clamshells(0),
             new AreaMotif.Peel(4, 4),
-            new AreaMotif.Crosshatch(1, Math.PI / 4));
+            new AreaMotif.Crosshatch(1, Math.PI / 4),
+            new AreaMotif.Quarters(0.25, SPACING));
 
     private static final int SIZES_SHOWN = 4;
     private static final double PICTURE = 92;
@@ -69,23 +71,28 @@ final class AreasPane extends VBox {
     /** Shows the area that is looked at as it is. */
     void show() {
         getChildren().clear();
-        int areas = bench.job().quilt().areas().size();
-        if (areas == 0) {
+        // Nothing is stitched on an appliqué.
+        List<Integer> areas = IntStream.rangeClosed(
+                        1, bench.job().quilt().areas().size())
+                .filter(n -> !(bench.job().quilt().areas().get(n - 1) instanceof Area.Applique))
+                .boxed()
+                .toList();
+        if (areas.isEmpty()) {
             getChildren()
                     .add(Labelled.wrapped(
                             "No medallion and no blocks yet. Give their sizes under Measure, Strips and areas.",
                             "reason"));
             return;
         }
-        number = Math.min(number, areas);
+        number = areas.contains(number) ? number : areas.get(0);
         AreaId id = new AreaId(number);
         MotifFields fields = new MotifFields(bench, motif -> {});
-        if (areas > 1) {
+        if (areas.size() > 1) {
             getChildren()
                     .add(fields.choice(
                             "area-choice",
                             "Area",
-                            IntStream.rangeClosed(1, areas).boxed().toList(),
+                            areas,
                             number,
                             n -> AreaWords.name(new AreaId(n), bench.job().quilt()),
                             n -> {
@@ -166,14 +173,14 @@ final class AreasPane extends VBox {
         for (BlockFit fit : fits.subList(0, Math.min(SIZES_SHOWN, fits.size()))) {
             Label text = Labelled.wrapped(
                     fit.template().name() + ": " + new AreaWords(bench.words()).text(fit) + ".", "reason");
-            HBox.setHgrow(text, Priority.ALWAYS);
-            HBox row = new HBox(8, picture(fit, blocks), text);
-            Button use = new Button();
+            Button use = new Button("Use it");
             use.setId("area-size-" + fit.template().id());
-            use.setGraphic(row);
-            use.setMaxWidth(Double.MAX_VALUE);
             use.setAccessibleText("Use " + text.getText());
-            use.getStyleClass().add("candidate-button");
+            use.setDisable(design.layers()
+                    .get(index)
+                    .templateId()
+                    .filter(fit.template().id()::equals)
+                    .isPresent());
             use.setOnAction(e -> replace(
                     id,
                     design,
@@ -181,7 +188,9 @@ final class AreasPane extends VBox {
                     new AreaDesign.Layer(
                             design.layers().get(index).motif(),
                             Optional.of(fit.template().id()))));
-            getChildren().add(use);
+            VBox said = new VBox(4, text, use);
+            HBox.setHgrow(said, Priority.ALWAYS);
+            getChildren().add(new HBox(8, picture(fit, blocks), said));
         }
     }
 
@@ -302,6 +311,25 @@ final class AreasPane extends VBox {
                             AreaMotif.MOST,
                             n -> take.accept(new AreaMotif.Peel(p.across(), n)))));
         }
+        if (motif instanceof AreaMotif.Quarters q) {
+            return List.of(Labelled.row(
+                    f.length(
+                            "area-close",
+                            "Across, apart",
+                            false,
+                            OptionalDouble.of(q.close()),
+                            0.0625,
+                            60,
+                            d -> take.accept(new AreaMotif.Quarters(d.orElse(1), q.wide()))),
+                    f.length(
+                            "area-wide",
+                            "Down, apart",
+                            false,
+                            OptionalDouble.of(q.wide()),
+                            0.0625,
+                            60,
+                            d -> take.accept(new AreaMotif.Quarters(q.close(), d.orElse(1))))));
+        }
         AreaMotif.Crosshatch h = (AreaMotif.Crosshatch) motif;
         return List.of(Labelled.row(
                 f.length(
@@ -386,6 +414,9 @@ final class AreasPane extends VBox {
             step.setOnAction(
                     e -> bench.placementProperty().set(plan.placements().get(0)));
             getChildren().add(step);
+        }
+        if (!plan.rays().isEmpty()) {
+            getChildren().add(new RayDial(bench, look, plan));
         }
         for (Ray ray : plan.rays()) {
             getChildren().add(Labelled.wrapped(Words.capital(new AreaWords(bench.words()).text(ray)) + ".", "faint"));

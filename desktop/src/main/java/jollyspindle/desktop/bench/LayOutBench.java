@@ -157,6 +157,11 @@ public final class LayOutBench extends VBox {
         show();
     }
 
+    /** Shows what is stitched in the middle of the quilt. */
+    public void showAreas() {
+        turnTo(Page.AREAS);
+    }
+
     /** Shows what is stitched. */
     public void showMotifs() {
         turnTo(Page.MOTIFS);

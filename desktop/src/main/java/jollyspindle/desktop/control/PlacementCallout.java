@@ -195,7 +195,9 @@ public final class PlacementCallout extends ScrollPane {
                         .lying(bench.job(), placement, index > 0 ? Optional.of(all.get(index - 1)) : Optional.empty())
                 + (onSeam ? "" : "; " + bench.words().registration(placement)) + ".");
         path.setText("Start " + MotifWords.at(placement.start()) + "; stop " + MotifWords.at(placement.end())
-                + (placement.sweep() == 0 ? "" : "; sweep " + Words.degrees(Math.abs(placement.sweep())))
+                + (placement.sweep() == 0 || placement.curves().size() > 1
+                        ? ""
+                        : "; sweep " + Words.degrees(Math.abs(placement.sweep())))
                 + MotifWords.passes(placement.of()));
     }
 }

@@ -14,6 +14,9 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 
 import static org.assertj.core.api.Assertions.assertThat;
@@ -77,6 +80,19 @@ class AreasTest extends Hands {
         robot.interact(() -> bench.stepPlacement(1));
         assertThat(bench.placementProperty().get())
                 .isEqualTo(plan().placements().get(1));
+        // The dial says the ray that the template lies on, and shows another at a click or a key.
+        scrollTo(robot, "#ray-dial");
+        assertThat(read(robot, "#ray-said")).startsWith("Ray 2, by stepping");
+        Node dial = ((VBox) robot.lookup("#ray-dial").query()).getChildren().get(0);
+        var bounds = dial.localToScreen(dial.getBoundsInLocal());
+        robot.clickOn(bounds.getMaxX() - 40, bounds.getCenterY());
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(read(robot, "#ray-said")).startsWith("Ray 4: in the middle of the right; the template turned 90");
+        robot.push(KeyCode.RIGHT);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(read(robot, "#ray-said")).startsWith("Ray 5, by stepping");
+        assertThat(bench.placementProperty().get())
+                .isEqualTo(plan().placements().get(4));
         for (int i = 0; i < 4; i++) {
             robot.interact(bench::undo);
         }

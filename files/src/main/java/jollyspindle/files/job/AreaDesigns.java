@@ -26,7 +26,8 @@ final class AreaDesigns {
         RINGS,
         CLAMSHELLS,
         PEEL,
-        CROSSHATCH
+        CROSSHATCH,
+        QUARTERS
     }
 
     private AreaDesigns() {}
@@ -59,6 +60,10 @@ final class AreaDesigns {
             node.put("motif", Fields.name(Kind.PEEL))
                     .put("across", peel.across())
                     .put("down", peel.down());
+        } else if (motif instanceof AreaMotif.Quarters quarters) {
+            node.put("motif", Fields.name(Kind.QUARTERS))
+                    .put("close", quarters.close())
+                    .put("wide", quarters.wide());
         } else {
             AreaMotif.Crosshatch hatch = (AreaMotif.Crosshatch) motif;
             node.put("motif", Fields.name(Kind.CROSSHATCH)).put("spacing", hatch.spacing());
@@ -104,6 +109,10 @@ final class AreaDesigns {
                         f.choice("spokes", AreaMotif.Spokes.class));
             case CLAMSHELLS -> new AreaMotif.Clamshells(f.number("allowance", 0, AreaMotif.LARGEST));
             case PEEL -> new AreaMotif.Peel(f.whole("across", 1, AreaMotif.MOST), f.whole("down", 1, AreaMotif.MOST));
+            case QUARTERS ->
+                new AreaMotif.Quarters(
+                        f.number("close", AreaMotif.CLOSEST, AreaMotif.LARGEST),
+                        f.number("wide", AreaMotif.CLOSEST, AreaMotif.LARGEST));
             case CROSSHATCH ->
                 new AreaMotif.Crosshatch(
                         f.number("spacing", AreaMotif.CLOSEST, AreaMotif.LARGEST),

@@ -1,0 +1,65 @@
+package jollyspindle.core.area;
+
+import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.sewing.Tool;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Lays out {@link AreaMotif.Quarters}: in the quarters at the upper left and the lower right close lines across, in the other
+ * two wide ones down. In each, the spacing that is nearest to the wanted one and divides the quarter evenly is taken, so
+ * that a quarter of 3 takes 11 lines at 1/4 and 5 at 1/2 (common practice, no source; derived).
+ */
+final class QuartersLayout {
+
+    private final AreaLaying laying;
+    private final AreaMotif.Quarters motif;
+    private final ParallelLines parallel;
+
+    QuartersLayout(AreaLaying laying, AreaMotif.Quarters motif) {
+        this.laying = laying;
+        this.motif = motif;
+        this.parallel = new ParallelLines(laying);
+    }
+
+    void lay() {
+        Optional<Tool.Straight> tool = laying.tools().straight(laying.templateId(), Optional.empty());
+        if (tool.isEmpty()) {
+            laying.tell(new AreaTold.NoTool(AreaTold.Need.STRAIGHT_EDGE));
+            return;
+        }
+        Box box = laying.space().box();
+        double width = box.width() / 2;
+        double height = box.height() / 2;
+        // Clockwise from the upper left.
+        across(tool.get(), 1, 0, height, width, height);
+        down(tool.get(), 2, width, height, width, height);
+        across(tool.get(), 3, width, 0, width, height);
+        down(tool.get(), 4, 0, 0, width, height);
+    }
+
+    private void across(Tool.Straight tool, int quarter, double left, double low, double width, double height) {
+        long parts = Math.max(1, Math.round(height / motif.close()));
+        double step = height / parts;
+        List<Segment> lines = new ArrayList<>();
+        for (int i = 1; i < parts; i++) {
+            lines.add(new Segment(
+                    laying.space().place(left, low + i * step), laying.space().place(left + width, low + i * step)));
+        }
+        parallel.stitch(tool, lines, quarter, step);
+    }
+
+    private void down(Tool.Straight tool, int quarter, double left, double low, double width, double height) {
+        long parts = Math.max(1, Math.round(width / motif.wide()));
+        double step = width / parts;
+        List<Segment> lines = new ArrayList<>();
+        for (int i = 1; i < parts; i++) {
+            lines.add(new Segment(
+                    laying.space().place(left + i * step, low), laying.space().place(left + i * step, low + height)));
+        }
+        parallel.stitch(tool, lines, quarter, step);
+    }
+}

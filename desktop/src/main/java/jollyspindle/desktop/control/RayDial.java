@@ -1,0 +1,142 @@
+package jollyspindle.desktop.control;
+
+import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.area.Ray;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.words.AreaWords;
+import jollyspindle.core.words.Words;
+import jollyspindle.desktop.look.Look;
+import jollyspindle.desktop.look.Palette;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.Optional;
+import javafx.beans.InvalidationListener;
+import javafx.beans.WeakInvalidationListener;
+import javafx.geometry.VPos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+import javafx.scene.text.TextAlignment;
+
+/**
+ * The rotation plan as a dial: every ray with its number, in the order of stitching clockwise from the top; rays that are there
+ * already drawn through, those that are halved dashed, those that are stepped dotted. The one whose placement is shown on
+ * the table stands out and is said below; a click or the arrow keys show another one.
+ */
+public final class RayDial extends VBox {
+
+    private static final double SIZE = 228;
+    private static final double RIM = 88;
+    private static final double NUMBERS = 102;
+
+    private final Workbench bench;
+    private final Look look;
+    private final AreaPlan plan;
+    private final Canvas canvas = new Canvas(SIZE, SIZE);
+    private final Label said = new Label();
+
+    /** Kept, since the bench knows it weakly only: dials come and go. */
+    private final InvalidationListener redraw = o -> show();
+
+    public RayDial(Workbench bench, Look look, AreaPlan plan) {
+        super(4);
+        this.bench = bench;
+        this.look = look;
+        this.plan = plan;
+        setId("ray-dial");
+        said.setId("ray-said");
+        said.setWrapText(true);
+        said.setMinHeight(USE_PREF_SIZE);
+        said.getStyleClass().add("reason");
+        canvas.setFocusTraversable(true);
+        canvas.setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+        canvas.setOnMouseClicked(e -> {
+            canvas.requestFocus();
+            nearest(e.getX() - SIZE / 2, e.getY() - SIZE / 2);
+        });
+        canvas.setOnKeyPressed(e -> {
+            int step = e.getCode() == KeyCode.RIGHT ? 1 : e.getCode() == KeyCode.LEFT ? -1 : 0;
+            if (step != 0) {
+                int now = current().map(Ray::number).orElse(step > 0 ? 0 : 1);
+                choose(Math.floorMod(now - 1 + step, plan.rays().size()) + 1);
+                e.consume();
+            }
+        });
+        bench.placementProperty().addListener(new WeakInvalidationListener(redraw));
+        getChildren().addAll(canvas, said);
+        show();
+    }
+
+    private void nearest(double x, double y) {
+        if (Math.hypot(x, y) < 8) {
+            return;
+        }
+        double angle = Math.atan2(x, -y);
+        int n = plan.rays().size();
+        choose(Math.floorMod(Math.round(angle / (2 * Math.PI) * n), n) + 1);
+    }
+
+    /** Shows the template as it lies on a ray. */
+    private void choose(int number) {
+        plan.placements().stream()
+                .filter(p -> ray(p).filter(r -> r.number() == number).isPresent())
+                .findFirst()
+                .ifPresent(bench.placementProperty()::set);
+    }
+
+    private Optional<Ray> ray(Placement placement) {
+        return placement != null && placement.registration() instanceof Registration.OnRay on
+                ? plan.rays().stream().filter(r -> r.mark().equals(on.ray())).findFirst()
+                : Optional.empty();
+    }
+
+    private Optional<Ray> current() {
+        return ray(bench.placementProperty().get());
+    }
+
+    private void show() {
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        Palette p = look.palette();
+        double middle = SIZE / 2;
+        g.setLineDashes();
+        g.clearRect(0, 0, SIZE, SIZE);
+        g.setStroke(p.seam());
+        g.setLineWidth(1.2);
+        g.strokeOval(middle - RIM, middle - RIM, 2 * RIM, 2 * RIM);
+        g.setTextAlign(TextAlignment.CENTER);
+        g.setTextBaseline(VPos.CENTER);
+        Optional<Ray> current = current();
+        // Where there are many, numbers would run into each other.
+        int every = plan.rays().size() > 32 ? 4 : plan.rays().size() > 16 ? 2 : 1;
+        for (Ray ray : plan.rays()) {
+            boolean chosen = current.filter(ray::equals).isPresent();
+            double x = Math.sin(ray.angle());
+            double y = -Math.cos(ray.angle());
+            Color colour = chosen ? p.chosen() : p.mark();
+            g.setStroke(colour);
+            g.setFill(colour);
+            g.setLineWidth(chosen ? 3.5 : 1.4);
+            switch (ray.found()) {
+                case USUAL -> g.setLineDashes();
+                case HALVED -> g.setLineDashes(6, 4);
+                case STEPPED -> g.setLineDashes(1.5, 4);
+            }
+            g.strokeLine(middle, middle, middle + RIM * x, middle + RIM * y);
+            if (chosen || (ray.number() - 1) % every == 0) {
+                g.setFont(look.font(chosen ? 17 : 14, chosen));
+                g.fillText("" + ray.number(), middle + NUMBERS * x, middle + NUMBERS * y);
+            }
+        }
+        g.setLineDashes();
+        AreaWords words = new AreaWords(bench.words());
+        said.setText(current.map(r -> Words.capital(words.text(r)) + "; the template turned " + Words.degrees(r.angle())
+                        + " clockwise.")
+                .orElse("Click a ray, or step with the arrow keys, to see how the template lies on it."));
+        canvas.setAccessibleText("Rotation plan of " + Words.count(plan.rays().size(), "ray") + ". " + said.getText());
+    }
+}
