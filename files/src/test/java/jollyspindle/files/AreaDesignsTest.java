@@ -15,7 +15,12 @@ import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.files.job.JobFile;
 import jollyspindle.files.json.Schemas;
 import jollyspindle.files.json.UnknownFields;
+import jollyspindle.files.packet.Packet;
+import jollyspindle.files.packet.PaperSize;
 import jollyspindle.files.planjson.PlanJson;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -103,5 +108,19 @@ class AreaDesignsTest {
                         .get("kind")
                         .asText())
                 .isEqualTo("hook-on-centre");
+    }
+
+    /** The packet tells how each ray is found and how the template lies on it; of six blocks the first stands for all. */
+    @Test
+    void thePacketHasMarksRaysAndPlacements() throws Exception {
+        WorkPlan plan = Planner.plan(rich());
+        byte[] pdf = Packet.format(plan, PaperSize.LETTER);
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+            assertThat(text)
+                    .contains("Medallion: marks", "Medallion: rays", "Ray 4 90° In the middle of the right")
+                    .contains("Medallion: placements", "Arm 12", "The hook against the foot over")
+                    .contains("Blocks: placements", "This is the first of 6 blocks", "Row 1 of shells");
+        }
     }
 }

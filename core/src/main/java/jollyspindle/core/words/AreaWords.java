@@ -87,19 +87,30 @@ public record AreaWords(Words words) {
         };
     }
 
-    /** Where a ray meets the edge: {@code ray 2, halved: 2 1/16 generous right of the middle of the top}. */
+    /** A ray, and where it meets the edge: {@code ray 2, by halving: 2 1/16 generous right of the middle of the top}. */
     public String text(Ray ray) {
-        String found =
-                switch (ray.found()) {
-                    case USUAL -> "";
-                    case HALVED -> ", by halving";
-                    case STEPPED -> ", by stepping";
-                };
-        String where = Math.abs(ray.fromMiddle()) < 1e-9
-                ? "in the middle of the "
-                : words.length(Math.abs(ray.fromMiddle())) + (ray.fromMiddle() > 0 ? " right" : " left")
-                        + " of the middle of the ";
-        return "ray " + ray.number() + found + ": " + where + Words.name(ray.side());
+        return "ray " + ray.number() + found(ray) + ": " + place(ray);
+    }
+
+    /** Where a ray meets the edge, and how it is found: {@code 2 1/16 generous right of the middle of the top, by halving}. */
+    public String where(Ray ray) {
+        return place(ray) + found(ray);
+    }
+
+    private static String found(Ray ray) {
+        return switch (ray.found()) {
+            case USUAL -> "";
+            case HALVED -> ", by halving";
+            case STEPPED -> ", by stepping";
+        };
+    }
+
+    private String place(Ray ray) {
+        String side = "the middle of the " + Words.name(ray.side());
+        return Math.abs(ray.fromMiddle()) < 1e-9
+                ? "in " + side
+                : words.length(Math.abs(ray.fromMiddle())) + (ray.fromMiddle() > 0 ? " right" : " left") + " of "
+                        + side;
     }
 
     /** How shells come out in a block: {@code 3 to a row, 6 rows; comes out even}. */

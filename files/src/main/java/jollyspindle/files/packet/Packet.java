@@ -1,5 +1,6 @@
 package jollyspindle.files.packet;
 
+import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.motif.Layer;
@@ -16,6 +17,7 @@ import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Cautions;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.FindingWords;
@@ -96,6 +98,9 @@ public final class Packet {
             }
             for (RunPlan run : plan.runs()) {
                 placements(run);
+            }
+            for (AreaPlan area : plan.areas()) {
+                area(area);
             }
             trueSize();
             for (RunPlan run : plan.runs()) {
@@ -301,12 +306,7 @@ public final class Packet {
     }
 
     private void placements(RunPlan run) throws IOException {
-        List<Column> columns = List.of(
-                new Column("Line", 0),
-                new Column("Turn the template", 0.13),
-                new Column("Laid on", 0.385),
-                new Column("Start at", 0.575),
-                new Column("Stop at", 0.79));
+        List<Column> columns = PLACEMENT_COLUMNS;
         List<Placement> all = plan.placements(run.id());
         if (all.isEmpty()) {
             return;
@@ -316,6 +316,15 @@ public final class Packet {
         String note = lying(run) + "Stitch from " + Words.direction(run.id()) + ". The first lies "
                 + Words.turn(first.pose().rotation()) + " ("
                 + Words.degrees(first.pose().rotation()) + ").";
+        double below = table(title, note, columns, placementRows(all));
+        double room = bottom() - below;
+        if (room > LEAST_PICTURE) {
+            new LyingPicture(plan, run, first)
+                    .draw(sheet, below + 0.1, sheet.width() - 2 * Sheet.MARGIN, Math.min(room - 0.1, LARGEST_PICTURE));
+        }
+    }
+
+    private List<List<String>> placementRows(List<Placement> all) {
         List<List<String>> rows = new ArrayList<>();
         Placement before = null;
         for (Placement placement : all) {
@@ -327,11 +336,60 @@ public final class Packet {
                     Words.capital(MotifWords.at(placement.end()))));
             before = placement;
         }
-        double below = table(title, note, columns, rows);
-        double room = bottom() - below;
-        if (room > LEAST_PICTURE) {
-            new LyingPicture(plan, run, first)
-                    .draw(sheet, below + 0.1, sheet.width() - 2 * Sheet.MARGIN, Math.min(room - 0.1, LARGEST_PICTURE));
+        return rows;
+    }
+
+    /** What is stitched in an area; of many blocks the first stands for all. */
+    private void area(AreaPlan area) throws IOException {
+        AreaWords said = new AreaWords(words);
+        String name = AreaWords.name(area.id(), plan.job().quilt());
+        String part = area.pieces() == 1 ? area.id().code() + "-" : area.id().code() + "-block-1-";
+        String motifs = plan.job().design(area.id()).layers().stream()
+                .map(layer -> Words.capital(said.text(layer.motif())) + ".")
+                .collect(Collectors.joining(" "));
+        String blocks = area.pieces() == 1
+                ? ""
+                : " This is the first of " + area.pieces()
+                        + " blocks; the others are alike, except that lines stop round an appliqué.";
+        List<List<String>> rows = new ArrayList<>();
+        area.marks().stream()
+                .filter(m -> m.id().startsWith(part))
+                .forEach(mark -> rows.add(List.of(
+                        Words.name(mark),
+                        mark.readings().fromLeft().text(),
+                        mark.readings().fromRight().text(),
+                        Words.fromCentre(mark.readings().fromCentre()),
+                        mark.height().text())));
+        if (!rows.isEmpty()) {
+            table(
+                    name + ": marks",
+                    motifs + blocks + " Read along the lower edge, and upwards from it.",
+                    List.of(
+                            new Column("Mark", 0),
+                            new Column("From left edge", 0.19),
+                            new Column("From right edge", 0.38),
+                            new Column("From centre", 0.57),
+                            new Column("Above lower edge", 0.79)),
+                    rows);
+        }
+        if (!area.rays().isEmpty()) {
+            table(
+                    name + ": rays",
+                    "Clockwise from the top. Mark the middle lines and diagonals first; halve the space between two for"
+                            + " those that are halved, and step the others off on a circle.",
+                    List.of(
+                            new Column("Ray", 0),
+                            new Column("Turned", 0.15),
+                            new Column("Where it meets the edge", 0.3)),
+                    area.rays().stream()
+                            .map(ray -> List.of(
+                                    "Ray " + ray.number(), Words.degrees(ray.angle()), Words.capital(said.where(ray))))
+                            .toList());
+        }
+        List<Placement> first =
+                area.placements().stream().filter(p -> p.id().startsWith(part)).toList();
+        if (!first.isEmpty()) {
+            table(name + ": placements", motifs + blocks, PLACEMENT_COLUMNS, placementRows(first));
         }
     }
 
@@ -378,6 +436,13 @@ public final class Packet {
         }
         return String.join(", ", said);
     }
+
+    private static final List<Column> PLACEMENT_COLUMNS = List.of(
+            new Column("Line", 0),
+            new Column("Turn the template", 0.13),
+            new Column("Laid on", 0.385),
+            new Column("Start at", 0.575),
+            new Column("Stop at", 0.79));
 
     private static final double NAMES = 1.6;
     private static final double LEAST_LAYOUT = 3;
