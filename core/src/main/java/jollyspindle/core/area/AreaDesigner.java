@@ -1,5 +1,6 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.Marker;
 import jollyspindle.core.measure.TapeScale;
@@ -24,16 +25,11 @@ public final class AreaDesigner {
     /**
      * Lays a design out. What can't be done is told, and the rest is laid out all the same.
      *
-     * @param others areas of the quilt; appliqués among them are left free
+     * @param inTheWay outlines that nothing is stitched in, see {@link #keptFree}
      */
     public static AreaPlan layOut(
-            AreaId id, Area area, AreaDesign design, List<Area> others, Tools tools, TapeScale tape) {
-        List<AreaSpace> spaces = AreaSpace.of(
-                area,
-                others.stream()
-                        .filter(Area.Applique.class::isInstance)
-                        .map(a -> AreaSpace.grown((Area.Applique) a))
-                        .toList());
+            AreaId id, Area area, AreaDesign design, List<Path> inTheWay, Tools tools, TapeScale tape) {
+        List<AreaSpace> spaces = AreaSpace.of(area, inTheWay);
         List<StitchLine> lines = new ArrayList<>();
         List<Mark> marks = new ArrayList<>();
         List<Placement> placements = new ArrayList<>();
@@ -76,6 +72,11 @@ public final class AreaDesigner {
             }
         }
         return new AreaPlan(id, spaces.size(), lines, marks, placements, rays, List.copyOf(told));
+    }
+
+    /** What is kept free of an appliqué: its outline with the clearance round it. */
+    public static Path keptFree(Area.Applique applique) {
+        return AreaSpace.grown(applique);
     }
 
     private static void lay(AreaLaying laying, AreaMotif motif) {

@@ -9,6 +9,7 @@ import jollyspindle.core.quilt.Area;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * One piece of cloth that a motif lies in: a medallion, or a block.
@@ -33,9 +34,11 @@ record AreaSpace(int number, Point centre, Path outline, Region region, List<Pat
      */
     static List<AreaSpace> of(Area area, List<Path> inTheWay) {
         List<AreaSpace> free = new ArrayList<>();
+        List<Box> boxes = inTheWay.stream().map(Path::box).toList();
         for (AreaSpace space : pieces(area)) {
-            List<Path> there = inTheWay.stream()
-                    .filter(path -> path.box().meets(space.box()))
+            List<Path> there = IntStream.range(0, boxes.size())
+                    .filter(i -> boxes.get(i).meets(space.box()))
+                    .mapToObj(inTheWay::get)
                     .toList();
             free.add(
                     there.isEmpty()

@@ -86,7 +86,11 @@ public record Path(List<Curve> curves) {
 
     /** From a point to the nearest place of this path, in inches. */
     public double distance(Point p) {
-        return curves.stream().mapToDouble(c -> c.distance(p)).min().orElseThrow();
+        double nearest = Double.MAX_VALUE;
+        for (Curve curve : curves) {
+            nearest = Math.min(nearest, curve.distance(p));
+        }
+        return nearest;
     }
 
     /**

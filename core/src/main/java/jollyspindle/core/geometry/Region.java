@@ -23,6 +23,9 @@ public final class Region {
 
     private final List<Curve> edges;
 
+    /** Round each edge, so that what is far from it needn't be looked at. */
+    private final List<Box> boxes;
+
     /** Whether a place lies inside; on an edge, either answer may come. */
     private final Predicate<Point> inside;
 
@@ -31,18 +34,20 @@ public final class Region {
 
     private Region(List<Curve> edges, Predicate<Point> inside, Predicate<Point> holds) {
         this.edges = List.copyOf(edges);
+        this.boxes = boxes(this.edges);
         this.inside = inside;
         this.holds = holds;
     }
 
     private static Region of(List<Curve> edges, Predicate<Point> inside) {
-        return new Region(edges, inside, p -> inside.test(p) || isOn(edges, p) && isBeside(inside, p));
+        List<Box> boxes = boxes(edges);
+        return new Region(edges, inside, p -> inside.test(p) || isOn(edges, boxes, p) && isBeside(inside, p));
     }
 
     /** What an odd number of outlines encloses: a shape and the holes in it. */
     public static Region of(List<Path> outlines) {
-        List<Path> all = List.copyOf(outlines);
-        return of(curves(all), p -> all.stream().filter(o -> o.contains(p)).count() % 2 == 1);
+        List<Predicate<Point>> all = outlines.stream().map(Region::inside).toList();
+        return of(curves(outlines), p -> all.stream().filter(o -> o.test(p)).count() % 2 == 1);
     }
 
     public static Region of(Path outline) {
@@ -51,8 +56,14 @@ public final class Region {
 
     /** What at least one outline encloses. */
     public static Region union(List<Path> outlines) {
-        List<Path> all = List.copyOf(outlines);
-        return of(curves(all), p -> all.stream().anyMatch(o -> o.contains(p)));
+        List<Predicate<Point>> all = outlines.stream().map(Region::inside).toList();
+        return of(curves(outlines), p -> all.stream().anyMatch(o -> o.test(p)));
+    }
+
+    /** Whether a place lies inside an outline; what lies beside its box doesn't. */
+    private static Predicate<Point> inside(Path outline) {
+        Box box = outline.box().grown(NOTHING);
+        return p -> box.holds(p) && outline.contains(p);
     }
 
     private static List<Curve> curves(List<Path> outlines) {
@@ -71,7 +82,8 @@ public final class Region {
                 joined(other),
                 p -> inside.test(p) && !other.inside.test(p),
                 p -> holds.test(p)
-                        && (!other.inside.test(p) || isOn(other.edges, p) && isBeside(q -> !other.inside.test(q), p)));
+                        && (!other.inside.test(p)
+                                || isOn(other.edges, other.boxes, p) && isBeside(q -> !other.inside.test(q), p)));
     }
 
     private List<Curve> joined(Region other) {
@@ -162,7 +174,12 @@ public final class Region {
     /** A curve in the pieces that the edges part it into. */
     private List<Curve> parted(Curve curve) {
         List<Double> places = new ArrayList<>(List.of(0.0, 1.0));
-        edges.forEach(edge -> Crossings.of(curve, edge).forEach(x -> places.add(x.onFirst())));
+        Box box = curve.box();
+        for (int i = 0; i < edges.size(); i++) {
+            if (boxes.get(i).meets(box)) {
+                Crossings.of(curve, edges.get(i)).forEach(x -> places.add(x.onFirst()));
+            }
+        }
         places.sort(null);
         List<Curve> parts = new ArrayList<>();
         double from = 0;
@@ -185,7 +202,16 @@ public final class Region {
         return false;
     }
 
-    private static boolean isOn(List<Curve> edges, Point p) {
-        return edges.stream().anyMatch(edge -> edge.distance(p) < ON_EDGE);
+    private static boolean isOn(List<Curve> edges, List<Box> boxes, Point p) {
+        for (int i = 0; i < edges.size(); i++) {
+            if (boxes.get(i).holds(p) && edges.get(i).distance(p) < ON_EDGE) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static List<Box> boxes(List<Curve> edges) {
+        return edges.stream().map(e -> e.box().grown(NOTHING)).toList();
     }
 }

@@ -14,6 +14,7 @@ import jollyspindle.core.division.RunSet;
 import jollyspindle.core.division.School;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.MeasureInspector;
 import jollyspindle.core.inspection.RunInspector;
@@ -25,6 +26,7 @@ import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.RingDesigner;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
@@ -83,6 +85,9 @@ public final class Planner {
 
     /** The round edges of templates that have been cut. */
     private final Map<Template, List<ArcTemplate>> cut = new HashMap<>();
+
+    /** What is kept free of appliqués, worked out once for as long as they stay the same. */
+    private final Map<Area.Applique, Path> keptFree = new HashMap<>();
 
     private List<Template> offered = List.of();
     private Machine machine;
@@ -468,12 +473,20 @@ public final class Planner {
 
         private List<AreaPlan> areas() {
             List<AreaPlan> areas = new ArrayList<>();
+            List<Area.Applique> appliques = quilt.areas().stream()
+                    .filter(Area.Applique.class::isInstance)
+                    .map(Area.Applique.class::cast)
+                    .toList();
+            keptFree.keySet().retainAll(appliques);
+            List<Path> inTheWay = appliques.stream()
+                    .map(a -> keptFree.computeIfAbsent(a, AreaDesigner::keptFree))
+                    .toList();
             for (int number = 1; number <= quilt.areas().size(); number++) {
                 AreaId id = new AreaId(number);
                 AreaDesign design = job.design(id);
                 if (!design.layers().isEmpty()) {
-                    AreaPlan plan = AreaDesigner.layOut(
-                            id, quilt.areas().get(number - 1), design, quilt.areas(), tools, job.tape());
+                    AreaPlan plan =
+                            AreaDesigner.layOut(id, quilt.areas().get(number - 1), design, inTheWay, tools, job.tape());
                     plan.told().forEach(told -> findings.add(new Finding.AreaTrouble(id, told.layer(), told.what())));
                     areas.add(plan);
                 }

@@ -25,6 +25,8 @@ public final class Tools {
     private final Machine machine;
     private final Map<String, Cut> cuts = new HashMap<>();
     private final Map<String, List<ArcTemplate>> arcs = new HashMap<>();
+    private final Map<String, List<Tool.Strip>> strips = new HashMap<>();
+    private final Map<String, List<Tool.Whole>> arms = new HashMap<>();
 
     public Tools(List<Template> templates, Machine machine) {
         this.templates = List.copyOf(templates);
@@ -151,20 +153,29 @@ public final class Tools {
     public Optional<Tool.Whole> arm(Optional<String> id) {
         return offered(id).stream()
                 .filter(t -> t.kind() == Kind.TURNED_ARM)
-                .flatMap(t -> cut(t).guides().stream()
-                        .filter(g -> g.role() == Guide.Role.LEADING_EDGE)
-                        .flatMap(g -> g.stitched(machine.footRadius()).stream()
-                                .limit(1)
-                                .map(path ->
-                                        new Tool.Whole(new ToolId(t.id(), g.id(), Optional.empty()), t.name(), path))))
+                .flatMap(t -> arms.computeIfAbsent(t.id(), x -> arms(t)).stream())
                 .findFirst();
+    }
+
+    private List<Tool.Whole> arms(Template template) {
+        return cut(template).guides().stream()
+                .filter(g -> g.role() == Guide.Role.LEADING_EDGE)
+                .flatMap(g -> g.stitched(machine.footRadius()).stream()
+                        .limit(1)
+                        .map(path -> new Tool.Whole(
+                                new ToolId(template.id(), g.id(), Optional.empty()), template.name(), path)))
+                .toList();
     }
 
     /** The edge of a kind of strip: of the template asked for, or of the first there is. */
     public Optional<Tool.Strip> strip(Kind kind, Optional<String> id) {
         return offered(id).stream()
                 .filter(t -> t.kind() == kind)
-                .flatMap(t -> cut(t).guides().stream().flatMap(g -> Tool.Strip.of(t, g, machine).stream()))
+                .flatMap(t -> strips
+                        .computeIfAbsent(t.id(), x -> cut(t).guides().stream()
+                                .flatMap(g -> Tool.Strip.of(t, g, machine).stream())
+                                .toList())
+                        .stream())
                 .findFirst();
     }
 

@@ -516,8 +516,8 @@ class AreasTest {
         Tools tools = new Tools(StarterShelf.templates(), MACHINE);
         AreaDesign design = AreaDesign.of(motif, Optional.empty());
         AreaPlan whole = AreaDesigner.layOut(ID, block, design, List.of(), tools, TapeScale.SIXTEENTHS);
-        AreaPlan clipped =
-                AreaDesigner.layOut(ID, block, design, List.of(block, one, two), tools, TapeScale.SIXTEENTHS);
+        AreaPlan clipped = AreaDesigner.layOut(
+                ID, block, design, List.of(AreaSpace.grown(one), AreaSpace.grown(two)), tools, TapeScale.SIXTEENTHS);
         check(block, clipped, StarterShelf.templates());
         Geometry free = filled(AreaSpace.grown(one)).union(filled(AreaSpace.grown(two)));
         Geometry inner = free.buffer(-2e-3);
@@ -588,10 +588,17 @@ class AreasTest {
         Area.Applique outer = new Area.Applique(new Area.Ellipse(Point.ORIGIN, 0.5, 0.5, 0), 0.5);
         AreaDesign ring = AreaDesign.of(new AreaMotif.Rings(1, 0.25, 1, AreaMotif.Spokes.NONE), Optional.empty());
         Tools tools = new Tools(StarterShelf.templates(), MACHINE);
-        assertThat(AreaDesigner.layOut(ID, block(12), ring, List.of(inner, outer), tools, TapeScale.SIXTEENTHS)
+        assertThat(AreaDesigner.layOut(
+                                ID,
+                                block(12),
+                                ring,
+                                List.of(AreaSpace.grown(inner), AreaSpace.grown(outer)),
+                                tools,
+                                TapeScale.SIXTEENTHS)
                         .lines())
                 .isEmpty();
-        assertThat(AreaDesigner.layOut(ID, block(12), ring, List.of(inner), tools, TapeScale.SIXTEENTHS)
+        assertThat(AreaDesigner.layOut(
+                                ID, block(12), ring, List.of(AreaSpace.grown(inner)), tools, TapeScale.SIXTEENTHS)
                         .lines())
                 .hasSize(1);
     }
