@@ -33,9 +33,7 @@ final class JobArgument {
         FindingWords said = new FindingWords(new Words(plan.job().tape()));
         for (Finding finding : plan.findings()) {
             if (finding.severity() != Finding.Severity.NOTE) {
-                String where = finding.run()
-                        .map(r -> Words.name(r, plan.job().quilt()) + ": ")
-                        .orElse("");
+                String where = FindingWords.where(finding, plan.job().quilt());
                 err.println("spindle: " + FindingWords.name(finding.severity()) + ": " + where + said.text(finding));
             }
         }

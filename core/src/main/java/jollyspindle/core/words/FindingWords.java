@@ -5,6 +5,7 @@ import jollyspindle.core.division.Tie;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.ArrayList;
@@ -217,6 +218,14 @@ public record FindingWords(Words words) {
             return "Put it on the shelf";
         }
         return "Look at the shelf";
+    }
+
+    /** Where a finding stands, before it is said: {@code Top border: }, {@code Blocks: }; empty if it is about no place. */
+    public static String where(Finding finding, Quilt quilt) {
+        if (finding instanceof Finding.AreaTrouble area) {
+            return AreaWords.name(area.area(), quilt) + ": ";
+        }
+        return finding.run().map(run -> Words.name(run, quilt) + ": ").orElse("");
     }
 
     public static String name(Finding.Severity severity) {

@@ -1,7 +1,9 @@
 package jollyspindle.core.words;
 
+import jollyspindle.core.area.AreaTold;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.demo.DemoRings;
+import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.motif.CornerDesign;
@@ -12,6 +14,9 @@ import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import org.junit.jupiter.api.Test;
@@ -150,5 +155,14 @@ class MotifWordsTest {
                 .orElseThrow();
         assertThat(words.lying(lanterns, far, Optional.of(all.get(all.indexOf(far) - 1))))
                 .contains("crown to the seam", "turned right round");
+    }
+
+    @Test
+    void findingsSayWhereTheyStand() {
+        Quilt quilt = DemoJob.heronWeir().quilt().withAreas(List.of(new Area.Medallion(12)));
+        assertThat(FindingWords.where(new Finding.AreaTrouble(new AreaId(1), 1, new AreaTold.RingMissing(3)), quilt))
+                .isEqualTo("Medallion: ");
+        assertThat(FindingWords.where(new Finding.SeamOffPlate(RunId.of(Side.TOP)), quilt))
+                .isEqualTo("Top border: ");
     }
 }

@@ -582,9 +582,7 @@ public final class Packet {
             y += 0.25;
             FindingWords said = new FindingWords(words);
             for (Finding finding : plan.findings()) {
-                String where = finding.run()
-                        .map(r -> Words.name(r, plan.job().quilt()) + ": ")
-                        .orElse("");
+                String where = FindingWords.where(finding, plan.job().quilt());
                 y = paragraph(FindingWords.name(finding.severity()) + ". " + where + said.text(finding), y, width)
                         - 0.05;
             }
