@@ -113,10 +113,10 @@ final class ArmsLayout {
     }
 
     private Spot spot(Point place, Mark centre) {
-        // A foot that isn't quite the one the arm is cut for begins a thread's width beside the centre.
         if (motif.stop() > 0 && Math.abs(place.distance(space.centre()) - motif.stop()) < CHALK) {
             return Spot.at(place, Spot.ShownBy.STOP_CIRCLE);
         }
+        // A foot that isn't quite the one the arm is cut for begins a thread's width beside the centre.
         return place.distance(centre.place()) < CHALK
                 ? new Spot(place, Spot.ShownBy.MARK, Optional.of(centre))
                 : laying.shown(place);
