@@ -4,6 +4,8 @@ import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaDesigner;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.area.AreaRules;
+import jollyspindle.core.area.AreaSurroundings;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeScale;
@@ -25,6 +27,7 @@ import org.openjdk.jmh.annotations.Warmup;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.TimeUnit;
 
 /** A quilt of 12 by 12 blocks in shells of 1, round appliqués in every third block; a medallion of 64 arms. */
@@ -37,6 +40,9 @@ import java.util.concurrent.TimeUnit;
 public class AreaBenchmark {
 
     private static final double BLOCK = 6;
+    private static final Path BODY = new Area.Medallion(Area.Shape.SQUARE, 80, 0).edge(0);
+    private static final AreaRules UNJUDGED = new AreaRules(OptionalDouble.empty(), 8);
+    private static final AreaRules JUDGED = new AreaRules(OptionalDouble.of(4), 8);
 
     private final Tools tools = new Tools(StarterShelf.templates(), Machine.usual());
     private final Area.Blocks blocks = new Area.Blocks(12, 12, BLOCK, BLOCK, 0);
@@ -46,30 +52,40 @@ public class AreaBenchmark {
         List<Path> all = new ArrayList<>();
         for (int i = 0; i < 144; i += 3) {
             Point centre = new Point((i % 12 - 5.5) * BLOCK, (i / 12 - 5.5) * BLOCK);
-            all.add(AreaDesigner.keptFree(new Area.Applique(new Area.Ellipse(centre, 3, 2, i), 0.25)));
+            all.addAll(AreaDesigner.keptFree(new Area.Applique(new Area.Ellipse(centre, 3, 2, i), 0.25), BODY));
         }
         return all;
     }
 
-    @Benchmark
-    public AreaPlan shellsRoundAppliques() {
+    private AreaPlan layOut(Area area, AreaMotif motif, String template, List<Path> inTheWay, AreaRules rules) {
         return AreaDesigner.layOut(
                 new AreaId(1),
-                blocks,
-                AreaDesign.of(new AreaMotif.Clamshells(0), Optional.of("thatch-small")),
-                appliques,
+                area,
+                AreaDesign.of(motif, Optional.of(template)),
+                new AreaSurroundings(BODY, inTheWay, List.of()),
+                rules,
                 tools,
                 TapeScale.SIXTEENTHS);
     }
 
     @Benchmark
+    public AreaPlan shellsRoundAppliques() {
+        return layOut(blocks, new AreaMotif.Clamshells(0), "thatch-small", appliques, UNJUDGED);
+    }
+
+    /** The same with the largest circle without a stitch looked for in each block that has an appliqué. */
+    @Benchmark
+    public AreaPlan shellsAgainstTheBatting() {
+        return layOut(blocks, new AreaMotif.Clamshells(0), "thatch-small", appliques, JUDGED);
+    }
+
+    @Benchmark
     public AreaPlan medallionOfManyArms() {
-        return AreaDesigner.layOut(
-                new AreaId(1),
+        return layOut(
                 new Area.Medallion(12),
-                AreaDesign.of(new AreaMotif.Arms(64, AreaMotif.Way.OUT_AND_BACK, 0.75), Optional.of("willow-arm")),
+                new AreaMotif.Arms(64, AreaMotif.Way.OUT_AND_BACK, 0.75),
+                "willow-arm",
                 List.of(),
-                tools,
-                TapeScale.SIXTEENTHS);
+                UNJUDGED);
     }
 }

@@ -1,6 +1,8 @@
 package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Region;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.Marker;
 import jollyspindle.core.measure.TapeScale;
@@ -8,90 +10,290 @@ import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.route.Routed;
+import jollyspindle.core.route.Router;
+import jollyspindle.core.route.Travel;
 import jollyspindle.core.sewing.Sewing;
 import jollyspindle.core.sewing.Tools;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 
-/** Lays out what is stitched in an area: in each of its blocks, or about the medallion's centre. */
+/** Lays out what is stitched in an area: in each of its blocks, or about the centre. */
 public final class AreaDesigner {
 
-    private AreaDesigner() {}
+    /** Spacings nearer than this, in inches, look the same. */
+    private static final double ALIKE = 1.0 / 16;
+
+    /** A motif that a line of is stitched. */
+    private record Stitching(char letter, int layer) {}
+
+    private final AreaId id;
+    private final Area area;
+    private final AreaDesign design;
+    private final AreaSurroundings around;
+    private final AreaRules rules;
+    private final Tools tools;
+    private final TapeScale tape;
+
+    private final List<StitchLine> lines = new ArrayList<>();
+    private final List<Mark> marks = new ArrayList<>();
+    private final List<Placement> placements = new ArrayList<>();
+    private final List<Travel> travels = new ArrayList<>();
+    private final List<Ray> rays = new ArrayList<>();
+    private final Set<AreaPlan.Told> told = new LinkedHashSet<>();
+    private final Map<Character, AreaPlan.Sum> sums = new TreeMap<>();
+
+    private final Set<Stitching> stitched = new HashSet<>();
+
+    /** The letters of which a piece has been judged; those that nothing is in the way of are all alike. */
+    private final Set<Character> judged = new HashSet<>();
+
+    private final Map<Character, AreaTold.PileUp> piles = new TreeMap<>();
+    private final Map<Character, AreaTold.CutOff> cutOff = new TreeMap<>();
+    private final Map<Character, AreaTold.Unstitched> unstitched = new TreeMap<>();
+
+    private AreaDesigner(
+            AreaId id,
+            Area area,
+            AreaDesign design,
+            AreaSurroundings around,
+            AreaRules rules,
+            Tools tools,
+            TapeScale tape) {
+        this.id = id;
+        this.area = area;
+        this.design = design;
+        this.around = around;
+        this.rules = rules;
+        this.tools = tools;
+        this.tape = tape;
+    }
 
     /**
      * Lays a design out. What can't be done is told, and the rest is laid out all the same.
      *
-     * @param inTheWay outlines that nothing is stitched in, see {@link #keptFree}
+     * @param around what else is there, see {@link #keptFree}
+     * @param rules by which what comes of it is judged
      */
     public static AreaPlan layOut(
-            AreaId id, Area area, AreaDesign design, List<Path> inTheWay, Tools tools, TapeScale tape) {
-        List<AreaSpace> spaces = AreaSpace.of(area, inTheWay);
-        List<StitchLine> lines = new ArrayList<>();
-        List<Mark> marks = new ArrayList<>();
-        List<Placement> placements = new ArrayList<>();
-        List<Ray> rays = new ArrayList<>();
-        Set<AreaPlan.Told> told = new LinkedHashSet<>();
+            AreaId id,
+            Area area,
+            AreaDesign design,
+            AreaSurroundings around,
+            AreaRules rules,
+            Tools tools,
+            TapeScale tape) {
+        return new AreaDesigner(id, area, design, around, rules, tools, tape).plan();
+    }
+
+    /**
+     * The outlines of an area that nothing of another area under it is stitched in: of an appliqué with its clearance.
+     *
+     * @param body the edge of the whole body
+     */
+    public static List<Path> keptFree(Area area, Path body) {
+        return AreaSpace.cloth(area, body);
+    }
+
+    private AreaPlan plan() {
+        List<AreaSpace> spaces = AreaSpace.of(area, around);
+        List<AreaPlan.Piece> pieces = new ArrayList<>();
         for (AreaSpace space : spaces) {
-            Marker marker = new Marker(
-                    id,
-                    spaces.size() == 1 ? "" : "block-" + space.number() + "-",
-                    space.place(0, 0),
-                    space.box().width(),
-                    tape);
-            Sewing sewing = new Sewing(id, marker);
-            for (int i = 0; i < design.layers().size(); i++) {
-                AreaDesign.Layer layer = design.layers().get(i);
-                AreaLaying laying = new AreaLaying(space, sewing, tools, layer.templateId());
-                sewing.begin(i + 1, 0);
-                lay(laying, layer.motif());
-                int number = i + 1;
-                laying.told().forEach(what -> told.add(new AreaPlan.Told(number, what)));
-                if (space.number() == 1) {
-                    rays.addAll(laying.rays());
+            char letter = design.letter(space.column(), space.row());
+            pieces.add(new AreaPlan.Piece(
+                    space.number(),
+                    space.column(),
+                    space.row(),
+                    letter,
+                    new AreaPlan.Cloth(space.cloth(), space.outline(), space.centre())));
+            piece(space, letter, spaces.size() == 1 ? "" : "block-" + space.number() + "-");
+        }
+        nothingStitched();
+        List.of(piles, cutOff, unstitched)
+                .forEach(worst -> worst.forEach((letter, what) -> told.add(new AreaPlan.Told(letter, 0, what))));
+        return new AreaPlan(
+                id, pieces, lines, marks, placements, travels, rays, List.copyOf(sums.values()), List.copyOf(told));
+    }
+
+    private void piece(AreaSpace space, char letter, String part) {
+        List<AreaDesign.Layer> layers = design.part(letter).layers();
+        Marker marker = new Marker(id, part, space.place(0, 0), space.box().width(), tape);
+        Sewing sewing = new Sewing(id, marker);
+        Rays own = new Rays(space, marker);
+        for (int i = 0; i < layers.size(); i++) {
+            AreaDesign.Layer layer = layers.get(i);
+            AreaLaying laying = new AreaLaying(space, sewing, tools, layer.templateId(), own);
+            sewing.begin(i + 1, 0);
+            lay(laying, layer.motif());
+            int number = i + 1;
+            laying.told().forEach(what -> told.add(new AreaPlan.Told(letter, number, what)));
+        }
+        if (rays.isEmpty()) {
+            rays.addAll(own.all());
+        }
+        Routed routed = Router.route(
+                sewing.lines(),
+                sewing.placements(),
+                ditches(space),
+                !space.inTheWay().isEmpty());
+        lines.addAll(routed.lines());
+        placements.addAll(routed.placements());
+        travels.addAll(routed.travels());
+        Set<String> used = routed.placements().stream()
+                .flatMap(Placement::marks)
+                .map(Mark::id)
+                .collect(Collectors.toSet());
+        marker.marks().stream().filter(m -> used.contains(m.id())).forEach(marks::add);
+        sum(letter, routed);
+        routed.lines().forEach(l -> stitched.add(new Stitching(letter, l.layer())));
+        boolean first = judged.add(letter);
+        if (first) {
+            likeEchoes(space, letter);
+        }
+        if (!layers.isEmpty() && (first || !space.inTheWay().isEmpty())) {
+            judge(space, letter, routed.lines());
+        }
+    }
+
+    /** The edges that the needle can travel along in a piece. */
+    private static List<Path> ditches(AreaSpace space) {
+        List<Path> ditches = new ArrayList<>();
+        if (space.inTheWay().isEmpty()) {
+            return List.of(space.outline());
+        }
+        Region covered = Region.union(space.inTheWay());
+        Region piece = Region.of(space.outline());
+        ditches.addAll(covered.without(space.outline()));
+        for (int i = 0; i < space.inTheWay().size(); i++) {
+            List<Path> others = new ArrayList<>(space.inTheWay());
+            others.remove(i);
+            for (Path inside : piece.within(space.inTheWay().get(i))) {
+                ditches.addAll(
+                        others.isEmpty()
+                                ? List.of(inside)
+                                : Region.union(others).without(inside));
+            }
+        }
+        return ditches;
+    }
+
+    private void sum(char letter, Routed routed) {
+        AreaPlan.Sum was = sums.getOrDefault(letter, new AreaPlan.Sum(letter, 0, 0, 0, 0, 0, 0));
+        sums.put(
+                letter,
+                new AreaPlan.Sum(
+                        letter,
+                        was.blocks() + 1,
+                        was.lines() + routed.lines().size(),
+                        was.placements() + routed.placements().size(),
+                        was.starts() + routed.starts(),
+                        was.stitched()
+                                + routed.lines().stream()
+                                        .mapToDouble(l -> l.passes() * l.path().length())
+                                        .sum(),
+                        was.travelled() + routed.travelled()));
+    }
+
+    private void lay(AreaLaying laying, AreaMotif motif) {
+        switch (motif.kind()) {
+            case ARMS -> new ArmsLayout(laying, (AreaMotif.Arms) motif).lay();
+            case RINGS -> new RingsLayout(laying, (AreaMotif.Rings) motif).lay();
+            case WREATH -> new WreathLayout(laying, (AreaMotif.Wreath) motif).lay();
+            case PETALS -> new PetalsLayout(laying, (AreaMotif.Petals) motif).lay();
+            case POINTS -> new PointsLayout(laying, (AreaMotif.Points) motif).lay();
+            case ECHOES -> echoes(laying, (AreaMotif.Echoes) motif);
+            case CLAMSHELLS -> new ClamshellsLayout(laying, (AreaMotif.Clamshells) motif).lay();
+            case PEEL -> new PeelLayout(laying, (AreaMotif.Peel) motif).lay();
+            case CIRCLES -> new OverlappingCirclesLayout(laying, (AreaMotif.Circles) motif).lay();
+            case CROSSHATCH -> new CrosshatchLayout(laying, (AreaMotif.Crosshatch) motif).lay();
+            case CURVED_HATCH -> new CurvedHatchLayout(laying, (AreaMotif.CurvedHatch) motif).lay();
+            case QUARTERS -> new QuartersLayout(laying, (AreaMotif.Quarters) motif).lay();
+            case CORNER_RAYS -> new CornerRaysLayout(laying, (AreaMotif.CornerRays) motif).lay();
+            case WHIRL -> new WhirlLayout(laying, (AreaMotif.Whirl) motif).lay();
+            case STRAIGHT_FANS -> new StraightFansLayout(laying, (AreaMotif.StraightFans) motif).lay();
+        }
+    }
+
+    private void echoes(AreaLaying laying, AreaMotif.Echoes motif) {
+        if (motif.outside() && !(area instanceof Area.Medallion)) {
+            laying.tell(new AreaTold.NothingOutside());
+            return;
+        }
+        new EchoesLayout(laying, motif).lay(motif.outside() ? laying.space().outside(around) : laying.space());
+    }
+
+    // --- judging -----------------------------------------------------------------------------------------------
+
+    private void nothingStitched() {
+        for (char letter : sums.keySet()) {
+            for (int layer = 1; layer <= design.part(letter).layers().size(); layer++) {
+                int number = layer;
+                boolean said = told.stream()
+                        .anyMatch(t -> t.letter() == letter
+                                && t.layer() == number
+                                && t.what().stops());
+                if (!said && !stitched.contains(new Stitching(letter, layer))) {
+                    told.add(new AreaPlan.Told(letter, layer, new AreaTold.NoRoom()));
                 }
             }
-            lines.addAll(sewing.lines());
-            placements.addAll(sewing.placements());
-            Set<String> used = sewing.placements().stream()
-                    .flatMap(Placement::marks)
-                    .map(Mark::id)
-                    .collect(Collectors.toSet());
-            marker.marks().stream().filter(m -> used.contains(m.id())).forEach(marks::add);
         }
-        for (int layer = 1; layer <= design.layers().size(); layer++) {
-            int number = layer;
-            boolean stitched = lines.stream().anyMatch(l -> l.layer() == number);
-            boolean said =
-                    told.stream().anyMatch(t -> t.layer() == number && t.what().stops());
-            if (!stitched && !said) {
-                told.add(new AreaPlan.Told(number, new AreaTold.NoRoom()));
+    }
+
+    /** What shows only once all of a piece's motifs are laid out; of several pieces, the worst is told. */
+    private void judge(AreaSpace space, char letter, List<StitchLine> stitched) {
+        List<Path> paths = stitched.stream().map(StitchLine::path).toList();
+        PileUps.worst(stitched, rules.mostInAPoint())
+                .ifPresent(pile -> piles.merge(letter, pile, (a, b) -> a.lines() >= b.lines() ? a : b));
+        List<Point> parts = Gaps.parts(space, paths);
+        if (parts.size() > 1) {
+            cutOff.merge(
+                    letter, new AreaTold.CutOff(parts.size(), parts.get(1)), (a, b) -> a.parts() >= b.parts() ? a : b);
+        }
+        rules.mostUnstitched().ifPresent(most -> {
+            Gaps.Circle circle = Gaps.largest(space, paths);
+            if (circle.diameter() > most) {
+                unstitched.merge(
+                        letter,
+                        new AreaTold.Unstitched(circle.diameter(), circle.centre(), most),
+                        (a, b) -> a.diameter() >= b.diameter() ? a : b);
+            }
+        });
+    }
+
+    private void likeEchoes(AreaSpace space, char letter) {
+        List<AreaDesign.Layer> layers = design.part(letter).layers();
+        List<Double> echoes = new ArrayList<>(around.echoes());
+        layers.stream()
+                .map(AreaDesign.Layer::motif)
+                .filter(m -> m instanceof AreaMotif.Echoes e && !e.outside())
+                .forEach(m -> echoes.add(((AreaMotif.Echoes) m).spacing()));
+        for (int i = 0; i < layers.size(); i++) {
+            AreaTold.HatchLikeEcho like = spacings(layers.get(i).motif(), space).stream()
+                    .filter(s -> echoes.stream().anyMatch(e -> Math.abs(e - s) < ALIKE))
+                    .findFirst()
+                    .map(AreaTold.HatchLikeEcho::new)
+                    .orElse(null);
+            if (like != null) {
+                told.add(new AreaPlan.Told(letter, i + 1, like));
             }
         }
-        return new AreaPlan(id, spaces.size(), lines, marks, placements, rays, List.copyOf(told));
     }
 
-    /** What is kept free of an appliqué: its outline with the clearance round it. */
-    public static Path keptFree(Area.Applique applique) {
-        return AreaSpace.grown(applique);
-    }
-
-    private static void lay(AreaLaying laying, AreaMotif motif) {
-        if (motif instanceof AreaMotif.Arms arms) {
-            new ArmsLayout(laying, arms).lay();
-        } else if (motif instanceof AreaMotif.Rings rings) {
-            new RingsLayout(laying, rings).lay();
-        } else if (motif instanceof AreaMotif.Clamshells shells) {
-            new ClamshellsLayout(laying, shells).lay();
-        } else if (motif instanceof AreaMotif.Peel peel) {
-            new PeelLayout(laying, peel).lay();
-        } else if (motif instanceof AreaMotif.Quarters quarters) {
-            new QuartersLayout(laying, quarters).lay();
-        } else {
-            new CrosshatchLayout(laying, (AreaMotif.Crosshatch) motif).lay();
+    /** How far apart the lines of a motif of parallel ones come out. */
+    private static List<Double> spacings(AreaMotif motif, AreaSpace space) {
+        if (motif instanceof AreaMotif.Crosshatch hatch) {
+            return List.of(hatch.spacing(space.box()));
         }
+        if (motif instanceof AreaMotif.Quarters quarters) {
+            return List.of(quarters.close(), quarters.wide());
+        }
+        return motif instanceof AreaMotif.CurvedHatch curved ? List.of(curved.spacing()) : List.of();
     }
 }

@@ -1,17 +1,24 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.Marker;
 import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.sewing.Sewing;
+import jollyspindle.core.sewing.Tool;
 import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * What every motif of an area works with while it is laid out in one piece of cloth.
@@ -20,19 +27,24 @@ import java.util.Optional;
  * @param sewing that collects what is stitched
  * @param tools there are
  * @param templateId of the template asked for
- * @param rays of arms, if there are any
+ * @param rays from the centre, of all motifs in the piece
  * @param told what there is to know
  */
 record AreaLaying(
-        AreaSpace space, Sewing sewing, Tools tools, Optional<String> templateId, List<Ray> rays, List<AreaTold> told) {
+        AreaSpace space, Sewing sewing, Tools tools, Optional<String> templateId, Rays rays, List<AreaTold> told) {
 
     /** Shorter pieces than this, in inches, are left out: a stitch or two. */
     static final double SHORTEST = 1.0 / 8;
 
     private static final double ON = 1e-6;
 
-    AreaLaying(AreaSpace space, Sewing sewing, Tools tools, Optional<String> templateId) {
-        this(space, sewing, tools, templateId, new ArrayList<>(), new ArrayList<>());
+    AreaLaying(AreaSpace space, Sewing sewing, Tools tools, Optional<String> templateId, Rays rays) {
+        this(space, sewing, tools, templateId, rays, new ArrayList<>());
+    }
+
+    /** The same in another piece, which tells what it has to where this one does. */
+    AreaLaying in(AreaSpace other) {
+        return new AreaLaying(other, sewing, tools, templateId, rays, told);
     }
 
     Marker marker() {
@@ -45,6 +57,35 @@ record AreaLaying(
         }
     }
 
+    // --- templates ---------------------------------------------------------------------------------------------
+
+    /** The straight edge; what is missing is told. */
+    Optional<Tool.Straight> straight() {
+        return told(tools.straight(templateId, Optional.empty()), AreaTold.Need.STRAIGHT_EDGE);
+    }
+
+    /** The round edge that arcs are stitched along; what is missing is told. */
+    Optional<Tool.Round> arc() {
+        Optional<ArcTemplate> arc = tools.arc(templateId, Optional.empty());
+        return told(arc.map(a -> Tool.Round.of(a, tools.machine())), AreaTold.Need.ARC);
+    }
+
+    /** The edges that whole circles are stitched along, from the smallest; that there are none is told. */
+    List<Tool.Round> circles() {
+        List<Tool.Round> all = tools.circles(templateId);
+        told(all.stream().findFirst(), AreaTold.Need.CIRCLE);
+        return all;
+    }
+
+    private <T> Optional<T> told(Optional<T> tool, AreaTold.Need need) {
+        if (tool.isEmpty()) {
+            tell(new AreaTold.NoTool(need));
+        }
+        return tool;
+    }
+
+    // --- places ------------------------------------------------------------------------------------------------
+
     /** What of a path may be stitched, without snippets. */
     List<Path> kept(Path path) {
         return space.region().within(path).stream()
@@ -56,12 +97,69 @@ record AreaLaying(
         return marker().next(kind, place, Mark.Stage.LOADED);
     }
 
+    Spot marked(Mark.Kind kind, Point place) {
+        return Spot.at(mark(kind, place));
+    }
+
     /** Where a line ends: on the area's edge, on what is stitched already, or with the template. */
     Spot shown(Point place) {
-        boolean edge = space.outline().distance(place) < ON
-                || space.inTheWay().stream().anyMatch(path -> path.distance(place) < ON);
+        boolean edge = onEdge(place);
         boolean stitched =
                 !edge && sewing.placements().stream().map(Placement::path).anyMatch(path -> path.distance(place) < ON);
-        return Spot.at(place, edge ? Spot.ShownBy.SEAM : stitched ? Spot.ShownBy.STITCHING : Spot.ShownBy.TEMPLATE);
+        return Spot.at(
+                place,
+                edge
+                        ? space.onSeam() ? Spot.ShownBy.SEAM : Spot.ShownBy.KEPT_CLEAR
+                        : stitched ? Spot.ShownBy.STITCHING : Spot.ShownBy.TEMPLATE);
+    }
+
+    // --- stitching ---------------------------------------------------------------------------------------------
+
+    /**
+     * Stitches what of a line may be, each curve along an edge of its own.
+     *
+     * @param whole the line
+     * @param corner what is marked where one curve leads into the next, and at the ends
+     * @return the lines that came of it, in order
+     */
+    List<StitchLine> stitch(Sewing.Naming naming, Path whole, Tool tool, Function<Point, Spot> corner) {
+        return stitch(naming, whole, c -> tool, c -> new Registration.FootOnBothMarks(), corner);
+    }
+
+    List<StitchLine> stitch(
+            Sewing.Naming naming,
+            Path whole,
+            Function<Curve, Tool> tool,
+            Function<Curve, Registration> registration,
+            Function<Point, Spot> corner) {
+        List<Point> corners = new ArrayList<>(List.of(whole.start()));
+        whole.curves().forEach(c -> corners.add(c.end()));
+        Function<Point, Spot> spot =
+                p -> corners.stream().anyMatch(c -> c.distance(p) < ON) ? corner.apply(p) : shown(p);
+        List<StitchLine> lines = new ArrayList<>();
+        for (Path piece : kept(whole)) {
+            lines.add(sewing.stitch(
+                    naming,
+                    piece.curves().stream()
+                            .map(c -> new Sewing.Piece(c, tool.apply(c), registration.apply(c), spot.apply(c.end())))
+                            .toList(),
+                    spot.apply(piece.start()),
+                    tool.apply(piece.curves().get(0)) instanceof Tool.Straight
+                            ? Sewing.Turn.SLIDING
+                            : Sewing.Turn.MARKED));
+        }
+        return lines;
+    }
+
+    /** Whether a line lies on the area's own edge, and so in the seam. */
+    boolean onEdge(Segment line) {
+        Path outline = space.outline();
+        return outline.distance(line.at(0.25)) < ON && outline.distance(line.at(0.75)) < ON;
+    }
+
+    /** Whether a place lies on the area's own edge, or on that of something in the way. */
+    boolean onEdge(Point place) {
+        return space.outline().distance(place) < ON
+                || space.inTheWay().stream().anyMatch(path -> path.distance(place) < ON);
     }
 }

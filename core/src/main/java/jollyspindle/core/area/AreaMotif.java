@@ -1,6 +1,10 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Box;
+
 import java.util.Arrays;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 
 /**
  * What is stitched in an area. Lengths are in inches, angles in radians.
@@ -8,6 +12,27 @@ import java.util.Arrays;
  * <p>Common practice, no source, for what the motifs are; their geometry is derived where they are laid out.
  */
 public sealed interface AreaMotif {
+
+    /** All there are, those about a centre first. */
+    enum Kind {
+        ARMS,
+        RINGS,
+        WREATH,
+        PETALS,
+        POINTS,
+        ECHOES,
+        CLAMSHELLS,
+        PEEL,
+        CIRCLES,
+        CROSSHATCH,
+        CURVED_HATCH,
+        QUARTERS,
+        CORNER_RAYS,
+        WHIRL,
+        STRAIGHT_FANS
+    }
+
+    Kind kind();
 
     int FEWEST_ARMS = 2;
     int MOST_ARMS = 64;
@@ -25,7 +50,7 @@ public sealed interface AreaMotif {
     enum Way {
         /** Out along an arm and back along the same one, so that it is stitched twice. */
         OUT_AND_BACK,
-        /** Out along one arm, along the area's edge, in along the next. */
+        /** Out along one arm, along the area's edge, in along the next; arms that end short of it are stitched twice. */
         ALONG_EDGE
     }
 
@@ -36,13 +61,43 @@ public sealed interface AreaMotif {
      * @param way of the needle
      * @param stop radius of the circle about the centre on which the lines stop, so that thread doesn't pile up; 0 if they
      *     meet in the centre
+     * @param mirrored whether the template is turned over for a second set that crosses the first
+     * @param turn of the first arm from the top, clockwise, 0 to 2π
      */
-    record Arms(int arms, Way way, double stop) implements AreaMotif {
+    record Arms(int arms, Way way, double stop, boolean mirrored, double turn) implements AreaMotif {
         public Arms {
             within("arms", arms, FEWEST_ARMS, MOST_ARMS);
-            if (!(stop >= 0) || stop > LARGEST) {
-                throw new IllegalArgumentException("lines that stop at " + stop);
+            upTo("lines that stop at", stop);
+            if (!(turn >= 0) || turn > 2 * Math.PI) {
+                throw new IllegalArgumentException("a first arm turned by " + turn);
             }
+        }
+
+        /** One set, the first arm at the top. */
+        public Arms(int arms, Way way, double stop) {
+            this(arms, way, stop, false, 0);
+        }
+
+        /** From arm to arm, in radians. */
+        public double step() {
+            return 2 * Math.PI / arms;
+        }
+
+        public Arms withArms(int other) {
+            return new Arms(other, way, stop, mirrored, turn);
+        }
+
+        public Arms withStop(double other) {
+            return new Arms(arms, way, other, mirrored, turn);
+        }
+
+        public Arms withTurn(double other) {
+            return new Arms(arms, way, stop, mirrored, other);
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.ARMS;
         }
     }
 
@@ -60,20 +115,121 @@ public sealed interface AreaMotif {
      * Circles about one centre.
      *
      * @param first diameter, over 0
-     * @param gap from ring to ring
+     * @param gap from ring to ring; without one they are spread evenly, so that as much is left from the last to the edge
      * @param rings 1 to {@link #MOST}
      * @param spokes between them
      */
-    record Rings(double first, double gap, int rings, Spokes spokes) implements AreaMotif {
+    record Rings(double first, OptionalDouble gap, int rings, Spokes spokes) implements AreaMotif {
         public Rings {
             distance(first);
-            distance(gap);
+            gap.ifPresent(AreaMotif::distance);
             within("rings", rings, 1, MOST);
         }
 
-        /** The wanted diameter of a ring, from 1; in inches. */
-        public double diameter(int ring) {
-            return first + 2 * gap * (ring - 1);
+        public Rings(double first, double gap, int rings, Spokes spokes) {
+            this(first, OptionalDouble.of(gap), rings, spokes);
+        }
+
+        /**
+         * The wanted diameter of a ring, in inches.
+         *
+         * @param ring from 1
+         * @param edge diameter of the largest circle that has room
+         */
+        public double diameter(int ring, double edge) {
+            return first + 2 * gap(edge) * (ring - 1);
+        }
+
+        /** From ring to ring, as wanted or as it comes out with so large a circle as edge; below 0 if there is no room. */
+        public double gap(double edge) {
+            return gap.orElse((edge - first) / 2 / rings);
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.RINGS;
+        }
+    }
+
+    /**
+     * Circles side by side round the centre.
+     *
+     * @param circles 3 to {@link #MOST_ARMS}
+     * @param out from the centre to their middles; without it neighbours just touch
+     */
+    record Wreath(int circles, OptionalDouble out) implements AreaMotif {
+        public Wreath {
+            within("circles", circles, 3, MOST_ARMS);
+            out.ifPresent(AreaMotif::distance);
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.WREATH;
+        }
+    }
+
+    /**
+     * Petals of two arcs each, round the centre.
+     *
+     * @param petals 2 to {@link #MOST_ARMS}
+     * @param from the centre to where they begin, 0 or more
+     * @param to the centre to their tips
+     */
+    record Petals(int petals, double from, double to) implements AreaMotif {
+        public Petals {
+            within("petals", petals, FEWEST_ARMS, MOST_ARMS);
+            upTo("petals that begin at", from);
+            distance(to);
+            if (!(to > from)) {
+                throw new IllegalArgumentException("petals from " + from + " to " + to);
+            }
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.PETALS;
+        }
+    }
+
+    /**
+     * Points all round the centre, of straight lines: their tips between the rays that arms stand on, the notches on them.
+     *
+     * @param points 3 to {@link #MOST_ARMS}
+     * @param inner from the centre to the notches
+     * @param outer from the centre to the tips
+     */
+    record Points(int points, double inner, double outer) implements AreaMotif {
+        public Points {
+            within("points", points, 3, MOST_ARMS);
+            distance(inner, outer);
+            if (!(outer > inner)) {
+                throw new IllegalArgumentException("points from " + inner + " to " + outer);
+            }
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.POINTS;
+        }
+    }
+
+    /**
+     * Lines beside the area's edge, all round.
+     *
+     * @param echoes 1 to {@link #MOST}
+     * @param spacing from the edge to the first and from each to the next
+     * @param outside whether they lie round the area, and not in it
+     */
+    record Echoes(int echoes, double spacing, boolean outside) implements AreaMotif {
+        public Echoes {
+            within("echoes", echoes, 1, MOST);
+            distance(spacing);
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.ECHOES;
         }
     }
 
@@ -84,9 +240,12 @@ public sealed interface AreaMotif {
      */
     record Clamshells(double allowance) implements AreaMotif {
         public Clamshells {
-            if (!(allowance >= 0) || allowance > LARGEST) {
-                throw new IllegalArgumentException("a seam allowance of " + allowance);
-            }
+            upTo("a seam allowance of", allowance);
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.CLAMSHELLS;
         }
     }
 
@@ -95,11 +254,40 @@ public sealed interface AreaMotif {
      *
      * @param across how many squares to a block's width, 1 to {@link #MOST}
      * @param down how many to its height
+     * @param inner how far from the grid's crossings smaller petals end that lie inside; none if it is empty
      */
-    record Peel(int across, int down) implements AreaMotif {
+    record Peel(int across, int down, OptionalDouble inner) implements AreaMotif {
         public Peel {
             within("squares across", across, 1, MOST);
             within("squares down", down, 1, MOST);
+            inner.ifPresent(AreaMotif::distance);
+        }
+
+        public Peel(int across, int down) {
+            this(across, down, OptionalDouble.empty());
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.PEEL;
+        }
+    }
+
+    /**
+     * Whole circles about the middles of a grid's squares, so large that they cross their neighbours.
+     *
+     * @param across how many squares to a block's width, 1 to {@link #MOST}
+     * @param down how many to its height
+     */
+    record Circles(int across, int down) implements AreaMotif {
+        public Circles {
+            within("circles across", across, 1, MOST);
+            within("circles down", down, 1, MOST);
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.CIRCLES;
         }
     }
 
@@ -116,6 +304,49 @@ public sealed interface AreaMotif {
                 throw new IllegalArgumentException("an angle of 10 to 170 degrees");
             }
         }
+
+        /** Whether the first set stands upright; the second lies level then. */
+        boolean upright() {
+            return Math.abs(angle - Math.PI / 2) < 1e-9;
+        }
+
+        /** From line to line along the lower edge, as it divides a box's width evenly; in inches. */
+        double step(Box box) {
+            return box.width() / Math.max(1, Math.round(box.width() * Math.sin(angle) / spacing));
+        }
+
+        /** From line to line up the side where they lie level, as it divides a box's height evenly; in inches. */
+        double levelStep(Box box) {
+            return box.height() / Math.max(1, Math.round(box.height() / spacing));
+        }
+
+        /** The widest spacing that comes out in a box, square to the lines; in inches. */
+        public double spacing(Box box) {
+            double own = step(box) * Math.sin(angle);
+            return upright() ? Math.max(own, levelStep(box)) : own;
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.CROSSHATCH;
+        }
+    }
+
+    /**
+     * Two sets of arcs of one template, each moved on from the one before: one from the lower edge to the upper one, one from
+     * the left edge to the right.
+     *
+     * @param spacing wanted along the edges; what divides them evenly next to it is taken
+     */
+    record CurvedHatch(double spacing) implements AreaMotif {
+        public CurvedHatch {
+            distance(spacing);
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.CURVED_HATCH;
+        }
     }
 
     /**
@@ -129,11 +360,110 @@ public sealed interface AreaMotif {
             distance(close);
             distance(wide);
         }
+
+        @Override
+        public Kind kind() {
+            return Kind.QUARTERS;
+        }
+    }
+
+    /** A corner of a block. */
+    enum Corner {
+        TOP_LEFT(-1, 1),
+        TOP_RIGHT(1, 1),
+        BOTTOM_RIGHT(1, -1),
+        BOTTOM_LEFT(-1, -1);
+
+        /** Which way it lies from the middle: 1 to the right, -1 to the left. */
+        final int across;
+
+        /** 1 up, -1 down. */
+        final int up;
+
+        Corner(int across, int up) {
+            this.across = across;
+            this.up = up;
+        }
+    }
+
+    /**
+     * Petals of two straight lines each, from a small arc about a corner to near the far seams, closed there by a straight
+     * cap.
+     *
+     * @param corner of the block
+     * @param petals an odd number, 1 to {@link #MOST_ARMS} less one; without one, as many as make caps about 3/4 wide
+     * @param stop radius of the small arc
+     * @param margin from the caps to the far seams
+     */
+    record CornerRays(Corner corner, OptionalInt petals, double stop, double margin) implements AreaMotif {
+        public CornerRays {
+            petals.ifPresent(n -> {
+                within("petals", n, 1, MOST_ARMS - 1);
+                if (n % 2 == 0) {
+                    throw new IllegalArgumentException("an odd number of petals, not " + n);
+                }
+            });
+            distance(stop, margin);
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.CORNER_RAYS;
+        }
+    }
+
+    /**
+     * Sets of straight lines from each corner in turn, each to the far side of what the sets before have left.
+     *
+     * @param lines to a set, 1 to 9
+     * @param spacing at the far end
+     * @param sets 1 to {@link #MOST}; no more are stitched than have room
+     */
+    record Whirl(int lines, double spacing, int sets) implements AreaMotif {
+        public Whirl {
+            within("lines", lines, 1, 9);
+            distance(spacing);
+            within("sets", sets, 1, MOST);
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.WHIRL;
+        }
+    }
+
+    /**
+     * Fans of straight lines in the squares of a grid, each from a corner of its square, turned by a quarter from square to
+     * square.
+     *
+     * @param across how many squares to a block's width, 1 to {@link #MOST}
+     * @param down how many to its height
+     * @param lines to a fan, 2 to {@link #MOST_ARMS}
+     * @param stop radius of the small arc about the corner that they begin on
+     */
+    record StraightFans(int across, int down, int lines, double stop) implements AreaMotif {
+        public StraightFans {
+            within("squares across", across, 1, MOST);
+            within("squares down", down, 1, MOST);
+            within("lines", lines, 2, MOST_ARMS);
+            distance(stop);
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.STRAIGHT_FANS;
+        }
     }
 
     private static void within(String what, int number, int least, int most) {
         if (number < least || number > most) {
             throw new IllegalArgumentException(least + " to " + most + " " + what + ", not " + number);
+        }
+    }
+
+    private static void upTo(String what, double inches) {
+        if (!(inches >= 0) || inches > LARGEST) {
+            throw new IllegalArgumentException(what + " " + inches);
         }
     }
 

@@ -1,59 +1,113 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.route.Travel;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What to do in an area.
  *
  * @param id of it
- * @param pieces how many blocks it has; 1 of a medallion
+ * @param pieces its blocks; one for a medallion or the body
  * @param lines what is stitched, in order
  * @param marks in the area
  * @param placements in the order in which they are stitched
- * @param rays of arms, those of the first piece
- * @param told what there is to know, each once; with the number of the motif, from 1
+ * @param travels of the needle from line to line without a new start
+ * @param rays that templates are laid on, those of the first piece that has any
+ * @param sums what comes of each letter
+ * @param told what there is to know, each once
  */
 public record AreaPlan(
         AreaId id,
-        int pieces,
+        List<Piece> pieces,
         List<StitchLine> lines,
         List<Mark> marks,
         List<Placement> placements,
+        List<Travel> travels,
         List<Ray> rays,
+        List<Sum> sums,
         List<Told> told) {
+
+    /**
+     * A piece of cloth.
+     *
+     * @param number from 1, row by row from the top left
+     * @param column from 0 at the left
+     * @param row from 0 at the top
+     * @param letter under which it is stitched; {@link AreaDesign#PLAIN} if it isn't
+     * @param cloth what may be stitched of it, and its centre
+     */
+    public record Piece(int number, int column, int row, char letter, Cloth cloth) {}
+
+    /**
+     * Cloth to stitch on.
+     *
+     * @param seam round it, in the quilt's frame
+     * @param outline of what may be stitched of it: the seam, or as far inside it as is kept clear
+     * @param centre in the quilt's frame
+     */
+    public record Cloth(Path seam, Path outline, Point centre) {}
+
+    /**
+     * What comes of a letter.
+     *
+     * @param blocks that have it
+     * @param lines in all of them
+     * @param placements in all of them
+     * @param starts of the thread
+     * @param stitched length of all lines, as often as each is stitched over, in inches
+     * @param travelled by the needle besides, in inches
+     */
+    public record Sum(
+            char letter, int blocks, int lines, int placements, int starts, double stitched, double travelled) {}
 
     /**
      * What there is to know about one motif.
      *
-     * @param layer which, from 1
+     * @param letter under which it is stitched
+     * @param layer which, from 1; 0 for all of them together
      */
-    public record Told(int layer, AreaTold what) {}
+    public record Told(char letter, int layer, AreaTold what) {}
 
     public AreaPlan {
+        pieces = List.copyOf(pieces);
         lines = List.copyOf(lines);
         marks = List.copyOf(marks);
         placements = List.copyOf(placements);
+        travels = List.copyOf(travels);
         rays = List.copyOf(rays);
+        sums = List.copyOf(sums);
         told = List.copyOf(told);
     }
 
     /** How often the needle begins anew. */
     public int starts() {
-        int starts = 0;
-        StitchLine before = null;
-        for (StitchLine line : lines) {
-            boolean on = before != null
-                    && (before.returns() ? before.path().start() : before.path().end())
-                                    .distance(line.path().start())
-                            < 1e-6;
-            starts += on ? 0 : 1;
-            before = line;
-        }
-        return starts;
+        return sums.stream().mapToInt(Sum::starts).sum();
+    }
+
+    /** How far the needle travels from line to line, in inches. */
+    public double travelled() {
+        return sums.stream().mapToDouble(Sum::travelled).sum();
+    }
+
+    /**
+     * The ray that a placement's template is laid on, or that leads to where it begins, ends or turns.
+     *
+     * @param piece that it lies in
+     */
+    public Optional<Ray> ray(Placement placement, Piece piece) {
+        return placement
+                .marks()
+                .map(m -> m.place().minus(piece.cloth().centre()))
+                .filter(p -> p.dot(p) > 1e-9)
+                .flatMap(p -> rays.stream().filter(r -> r.leadsTo(p)))
+                .findFirst();
     }
 }

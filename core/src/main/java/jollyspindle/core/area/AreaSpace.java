@@ -12,48 +12,45 @@ import java.util.List;
 import java.util.stream.IntStream;
 
 /**
- * One piece of cloth that a motif lies in: a medallion, or a block.
+ * One piece of cloth that a motif lies in: a medallion, a block, or the body.
  *
  * @param number which of its area, from 1, row by row from the top left
+ * @param column from 0 at the left
+ * @param row from 0 at the top
  * @param centre in the quilt's frame
- * @param outline of the cloth
+ * @param cloth up to its seams, counter-clockwise
+ * @param outline of what may be stitched, counter-clockwise: the seam, or as far inside it as is kept clear
  * @param region of it that may be stitched
  * @param inTheWay outlines that nothing is stitched in
  */
-record AreaSpace(int number, Point centre, Path outline, Region region, List<Path> inTheWay) {
-
-    /** The pieces of an area, without what other things are in the way. */
-    static List<AreaSpace> of(Area area) {
-        return of(area, List.of());
-    }
+record AreaSpace(
+        int number, int column, int row, Point centre, Path cloth, Path outline, Region region, List<Path> inTheWay) {
 
     /**
      * The pieces of an area, centred on the middle of the body; none of an appliqué.
      *
-     * @param inTheWay whose outlines nothing is stitched in
+     * @param around what else is there
      */
-    static List<AreaSpace> of(Area area, List<Path> inTheWay) {
+    static List<AreaSpace> of(Area area, AreaSurroundings around) {
         List<AreaSpace> free = new ArrayList<>();
-        List<Box> boxes = inTheWay.stream().map(Path::box).toList();
-        for (AreaSpace space : pieces(area)) {
+        List<Box> boxes = around.inTheWay().stream().map(Path::box).toList();
+        for (AreaSpace space : pieces(area, around.body())) {
             List<Path> there = IntStream.range(0, boxes.size())
                     .filter(i -> boxes.get(i).meets(space.box()))
-                    .mapToObj(inTheWay::get)
+                    .mapToObj(around.inTheWay()::get)
                     .toList();
-            free.add(
-                    there.isEmpty()
-                            ? space
-                            : new AreaSpace(
-                                    space.number,
-                                    space.centre,
-                                    space.outline,
-                                    space.region.minus(Region.union(there)),
-                                    there));
+            free.add(space.without(there));
         }
         return free;
     }
 
-    /** An outline with so much round it as is kept clear, in inches. */
+    private AreaSpace without(List<Path> there) {
+        return there.isEmpty()
+                ? this
+                : new AreaSpace(number, column, row, centre, cloth, outline, region.minus(Region.union(there)), there);
+    }
+
+    /** What is kept free of an appliqué: its outline with the clearance round it. */
     static Path grown(Area.Applique applique) {
         Path outline = applique.outline().path();
         return applique.clearance() == 0
@@ -61,36 +58,71 @@ record AreaSpace(int number, Point centre, Path outline, Region region, List<Pat
                 : Offsets.follow(outline, false, applique.clearance()).get(0);
     }
 
-    private static List<AreaSpace> pieces(Area area) {
+    /**
+     * The outlines of an area's cloth, up to its seams, that nothing of an area under it is stitched in.
+     *
+     * @param body the edge of the whole body
+     */
+    static List<Path> cloth(Area area, Path body) {
+        return area instanceof Area.Applique applique
+                ? List.of(grown(applique))
+                : pieces(area.withClearance(0), body).stream()
+                        .map(AreaSpace::outline)
+                        .toList();
+    }
+
+    private static List<AreaSpace> pieces(Area area, Path body) {
         List<AreaSpace> spaces = new ArrayList<>();
-        if (area instanceof Area.Blocks blocks) {
+        double clear = area.clearance();
+        if (area instanceof Area.Blocks blocks && Math.min(blocks.width(), blocks.height()) > 2 * clear) {
             for (int row = 0; row < blocks.rows(); row++) {
                 for (int column = 0; column < blocks.columns(); column++) {
                     double left = -blocks.across() / 2 + column * (blocks.width() + blocks.gap());
                     double top = blocks.down() / 2 - row * (blocks.height() + blocks.gap());
-                    spaces.add(upright(spaces.size() + 1, left, top, blocks.width(), blocks.height()));
+                    Box cloth = Box.of(new Point(left, top), new Point(left + blocks.width(), top - blocks.height()));
+                    spaces.add(piece(
+                            spaces.size() + 1,
+                            column,
+                            row,
+                            cloth.middle(),
+                            cloth.outline(),
+                            cloth.grown(-clear).outline()));
                 }
             }
-        } else if (area instanceof Area.Medallion medallion) {
-            double radius = medallion.diameter() / 2;
-            Path rim = Path.circle(Point.ORIGIN, radius);
-            spaces.add(new AreaSpace(1, Point.ORIGIN, rim, Region.of(rim), List.of()));
+        } else if (area instanceof Area.Medallion medallion && medallion.diameter() > 2 * clear) {
+            spaces.add(piece(1, 0, 0, Point.ORIGIN, medallion.edge(0), medallion.edge(-clear)));
+        } else if (area instanceof Area.Body) {
+            List<Path> inset = Offsets.follow(body, true, clear);
+            if (!inset.isEmpty()) {
+                spaces.add(piece(1, 0, 0, Point.ORIGIN, body, inset.get(0)));
+            }
         }
         return spaces;
     }
 
-    private static AreaSpace upright(int number, double left, double top, double width, double height) {
-        Path outline = Path.polygon(List.of(
-                new Point(left, top),
-                new Point(left + width, top),
-                new Point(left + width, top - height),
-                new Point(left, top - height)));
-        return new AreaSpace(
-                number, new Point(left + width / 2, top - height / 2), outline, Region.of(outline), List.of());
+    private static AreaSpace piece(int number, int column, int row, Point centre, Path cloth, Path outline) {
+        return new AreaSpace(number, column, row, centre, cloth, outline, Region.of(outline), List.of());
+    }
+
+    /** What of the body lies round this piece, with what is in the way there. */
+    AreaSpace outside(AreaSurroundings around) {
+        Region outside = Region.of(around.body()).minus(Region.of(outline));
+        return new AreaSpace(number, column, row, centre, around.body(), around.body(), outside, List.of())
+                .without(around.inTheWay());
+    }
+
+    /** Whether the outline is the seam. */
+    boolean onSeam() {
+        return outline.equals(cloth);
     }
 
     Box box() {
         return outline.box();
+    }
+
+    /** How far from the centre a circle can be that lies inside, in inches. */
+    double inside() {
+        return outline.distance(centre);
     }
 
     /** A place counted from the lower left corner of what it takes up, in the quilt's frame. */

@@ -1,11 +1,42 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Point;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+
 /** Why a motif can't be laid out in an area as it was asked for, or what there is to know about it. All lengths in inches. */
 public sealed interface AreaTold {
 
     /** Whether something that was asked for isn't stitched. */
     default boolean stops() {
         return true;
+    }
+
+    /** Where it is, in the quilt's frame, if it is in one place. */
+    default Optional<Point> where() {
+        return Optional.empty();
+    }
+
+    /** What keeps nothing from being stitched. */
+    sealed interface Note extends AreaTold {
+        @Override
+        default boolean stops() {
+            return false;
+        }
+
+        /** Whether there is nothing the matter with it. */
+        default boolean good() {
+            return false;
+        }
+    }
+
+    /** What is only good to know. */
+    sealed interface Good extends Note {
+        @Override
+        default boolean good() {
+            return true;
+        }
     }
 
     /** What sort of template is missing. */
@@ -22,12 +53,25 @@ public sealed interface AreaTold {
     /** Not a line of it has room. */
     record NoRoom() implements AreaTold {}
 
+    /** Only a medallion has something outside it that is stitched with it. */
+    record NothingOutside() implements AreaTold {}
+
     /**
      * No template stitches a ring of this size.
      *
      * @param diameter wanted
+     * @param nearest that a template stitches, if there is any
      */
-    record RingMissing(double diameter) implements AreaTold {}
+    record RingMissing(double diameter, OptionalDouble nearest) implements AreaTold {}
+
+    /**
+     * How far apart rings really are that are spread evenly with the sizes there are.
+     *
+     * @param wanted if there were every size
+     * @param narrowest gap
+     * @param widest gap
+     */
+    record RingGaps(double wanted, double narrowest, double widest) implements Good {}
 
     /**
      * Arms end short of the area's edge.
@@ -36,23 +80,19 @@ public sealed interface AreaTold {
      * @param needed to the farthest place of the edge that an arm points to
      * @param arms how many end short
      */
-    record ReachShort(double reach, double needed, int arms) implements AreaTold {
-        @Override
-        public boolean stops() {
-            return false;
-        }
-    }
+    record ReachShort(double reach, double needed, int arms) implements Note {}
 
     /**
      * So many lines meet in a point that thread piles up.
      *
      * @param lines how many
      * @param most that are no matter
+     * @param place where
      */
-    record PileUp(int lines, int most) implements AreaTold {
+    record PileUp(int lines, int most, Point place) implements Note {
         @Override
-        public boolean stops() {
-            return false;
+        public Optional<Point> where() {
+            return Optional.of(place);
         }
     }
 
@@ -73,6 +113,30 @@ public sealed interface AreaTold {
     record TooRound(double radius, double least) implements AreaTold {}
 
     /**
+     * Petals round a centre cross their neighbours.
+     *
+     * @param petals how many there are
+     */
+    record PetalsCross(int petals) implements Note {}
+
+    /**
+     * Circles don't reach their neighbours.
+     *
+     * @param diameter of each
+     * @param apart from middle to middle
+     */
+    record CirclesApart(double diameter, double apart) implements Note {}
+
+    /**
+     * How a wreath comes out.
+     *
+     * @param diameter of each circle
+     * @param out from the centre to their middles
+     * @param gap between neighbours; below 0 if they cross
+     */
+    record Wreath(double diameter, double out, double gap) implements Good {}
+
+    /**
      * Shells no wider than the foot can't be made, or there is no room for a row.
      *
      * @param width of a shell
@@ -89,10 +153,66 @@ public sealed interface AreaTold {
      * @param over what whole rows leave at the top
      * @param squeezed whether one shorter row is squeezed in there
      */
-    record Shells(double perRow, int rows, double rise, double over, boolean squeezed) implements AreaTold {
+    record Shells(double perRow, int rows, double rise, double over, boolean squeezed) implements Note {
+
+        /** More than this at the top, in inches, isn't left alone (common practice, no source). */
+        public static final double LEFT_ALONE = 1.0 / 8;
+
         @Override
-        public boolean stops() {
-            return false;
+        public boolean good() {
+            return squeezed || over <= LEFT_ALONE;
+        }
+    }
+
+    /**
+     * How corner rays come out.
+     *
+     * @param petals how many
+     * @param cap of each, square to it
+     * @param gap to the next, square to them
+     * @param tips from each to the next on the small arc
+     */
+    record Caps(int petals, double cap, double gap, double tips) implements Good {}
+
+    /**
+     * Fewer sets have room than were asked for.
+     *
+     * @param asked how many
+     * @param room for how many
+     */
+    record FewerSets(int asked, int room) implements Good {}
+
+    /**
+     * Lines are as far apart as the echoes beside them, so that both read as one texture.
+     *
+     * @param spacing of both
+     */
+    record HatchLikeEcho(double spacing) implements Note {}
+
+    /**
+     * Something in the way cuts off a part, for which the thread is started anew.
+     *
+     * @param parts how many there are, 2 or more
+     * @param place in one of them
+     */
+    record CutOff(int parts, Point place) implements Note {
+        @Override
+        public Optional<Point> where() {
+            return Optional.of(place);
+        }
+    }
+
+    /**
+     * More stays unstitched than the batting allows.
+     *
+     * @param diameter of the largest circle without a stitch
+     * @param centre of it
+     * @param most that the batting allows
+     */
+    record Unstitched(double diameter, Point centre, double most) implements Note {
+        @Override
+        public Optional<Point> where() {
+            return Optional.of(centre);
         }
     }
 }

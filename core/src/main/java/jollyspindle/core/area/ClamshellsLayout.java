@@ -76,6 +76,7 @@ final class ClamshellsLayout {
         }
         Optional<Shells> cut = Shells.of(found.get());
         double height = box.height() - motif.allowance();
+        // A foot as wide as a shell fills it.
         boolean wider = found.get().module() > 2 * laying.tools().machine().footRadius() + ON;
         if (!wider
                 || cut.isEmpty()

@@ -25,19 +25,16 @@ final class CrosshatchLayout {
     }
 
     void lay() {
-        Optional<Tool.Straight> tool = laying.tools().straight(laying.templateId(), Optional.empty());
+        Optional<Tool.Straight> tool = laying.straight();
         if (tool.isEmpty()) {
-            laying.tell(new AreaTold.NoTool(AreaTold.Need.STRAIGHT_EDGE));
             return;
         }
         ParallelLines parallel = new ParallelLines(laying);
-        double wanted = motif.spacing() / Math.sin(motif.angle());
-        double step = box.width() / Math.max(1, Math.round(box.width() / wanted));
+        double step = motif.step(box);
         double lean = box.height() / Math.tan(motif.angle());
-        boolean upright = Math.abs(lean) < 1e-9;
         parallel.stitch(tool.get(), leaning(step, lean), 1, step * Math.sin(motif.angle()));
-        if (upright) {
-            double up = box.height() / Math.max(1, Math.round(box.height() / motif.spacing()));
+        if (motif.upright()) {
+            double up = motif.levelStep(box);
             parallel.stitch(tool.get(), level(up), 2, up);
         } else {
             parallel.stitch(tool.get(), leaning(step, -lean), 2, step * Math.sin(motif.angle()));

@@ -1,11 +1,9 @@
 package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Path;
-import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.Sewing;
@@ -48,7 +46,7 @@ final class ParallelLines {
         double fromEdge = spacing - laying.tools().machine().footRadius();
         for (Path piece : laying.kept(Path.of(whole))) {
             Segment kept = (Segment) piece.curves().get(0);
-            if (onEdge(kept)) {
+            if (laying.onEdge(kept)) {
                 continue;
             }
             Segment line = number % 2 == 0 ? kept.reversed() : kept;
@@ -64,19 +62,12 @@ final class ParallelLines {
                             tool,
                             beside.<Registration>map(l -> new Registration.OnStitching(l.id(), fromEdge, engraved))
                                     .orElseGet(Registration.FootOnBothMarks::new),
-                            beside.isPresent() ? laying.shown(line.from()) : marked(Mark.Kind.LINE_START, line.from()),
-                            beside.isPresent() ? laying.shown(line.to()) : marked(Mark.Kind.LINE_END, line.to()),
+                            beside.isPresent()
+                                    ? laying.shown(line.from())
+                                    : laying.marked(Mark.Kind.LINE_START, line.from()),
+                            beside.isPresent() ? laying.shown(line.to()) : laying.marked(Mark.Kind.LINE_END, line.to()),
                             Sewing.Turn.SLIDING));
         }
         return stitched;
-    }
-
-    private boolean onEdge(Segment line) {
-        Path outline = laying.space().outline();
-        return outline.distance(line.at(0.25)) < 1e-6 && outline.distance(line.at(0.75)) < 1e-6;
-    }
-
-    private Spot marked(Mark.Kind kind, Point place) {
-        return Spot.at(laying.mark(kind, place));
     }
 }

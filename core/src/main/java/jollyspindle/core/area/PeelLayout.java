@@ -5,13 +5,13 @@ import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.Sewing;
 import jollyspindle.core.sewing.Tool;
-import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.Optional;
 
@@ -19,7 +19,7 @@ import java.util.Optional;
  * Lays out {@link AreaMotif.Peel}: on each grid edge s two mirrored arcs of the template's radius R, so that petals are
  * 2(R − √(R² − s²/4)) wide. They meet without crossing from R = s/√2 on, the classic circle through four grid points
  * (derived). On the area's own edge only the inner arc is stitched. Along each line of the grid the arcs bulge to one side
- * and the other in turn, there, and back the other way round, so that every junction is even.
+ * and the other in turn, there, and back the other way round, so that every junction is even. A smaller peel may lie inside.
  */
 final class PeelLayout {
 
@@ -37,12 +37,11 @@ final class PeelLayout {
     }
 
     void lay() {
-        Optional<ArcTemplate> found = laying.tools().arc(laying.templateId(), Optional.empty());
+        Optional<Tool.Round> found = laying.arc();
         if (found.isEmpty()) {
-            laying.tell(new AreaTold.NoTool(AreaTold.Need.ARC));
             return;
         }
-        tool = Tool.Round.of(found.get(), laying.tools().machine());
+        tool = found.get();
         double longest = Math.max(box.width() / motif.across(), box.height() / motif.down());
         if (longest > 2 * tool.stitched()) {
             laying.tell(new AreaTold.TooFar(longest, 2 * tool.stitched()));
@@ -66,6 +65,38 @@ final class PeelLayout {
         for (int x = 0; x <= motif.across(); x++) {
             line(motif.down(), x, motif.across(), false);
         }
+        motif.inner().ifPresent(this::inner);
+    }
+
+    /** A smaller petal of the same two arcs in each whole petal. */
+    private void inner(double inset) {
+        double shortest = Math.min(box.width() / motif.across(), box.height() / motif.down());
+        if (2 * inset > shortest - AreaLaying.SHORTEST) {
+            laying.tell(new AreaTold.TooFar(inset, (shortest - AreaLaying.SHORTEST) / 2));
+            return;
+        }
+        int number = 0;
+        for (int y = 1; y < motif.down(); y++) {
+            for (int x = 0; x < motif.across(); x++) {
+                petal(++number, grid[x][y].place(), grid[x + 1][y].place(), inset);
+            }
+        }
+        for (int x = 1; x < motif.across(); x++) {
+            for (int y = 0; y < motif.down(); y++) {
+                petal(++number, grid[x][y].place(), grid[x][y + 1].place(), inset);
+            }
+        }
+    }
+
+    private void petal(int number, Point from, Point to, double inset) {
+        Segment inside = new Segment(from, to).piece(inset / from.distance(to), 1 - inset / from.distance(to));
+        Path petal = Path.of(
+                ArcsBetween.of(inside.from(), inside.to(), tool.stitched(), true)
+                        .orElseThrow(),
+                ArcsBetween.of(inside.to(), inside.from(), tool.stitched(), true)
+                        .orElseThrow());
+        laying.stitch(
+                Sewing.Naming.of(Stitched.INNER_PETAL, number), petal, tool, p -> laying.marked(Mark.Kind.TIP, p));
     }
 
     /**

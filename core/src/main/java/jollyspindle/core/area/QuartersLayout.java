@@ -26,9 +26,8 @@ final class QuartersLayout {
     }
 
     void lay() {
-        Optional<Tool.Straight> tool = laying.tools().straight(laying.templateId(), Optional.empty());
+        Optional<Tool.Straight> tool = laying.straight();
         if (tool.isEmpty()) {
-            laying.tell(new AreaTold.NoTool(AreaTold.Need.STRAIGHT_EDGE));
             return;
         }
         Box box = laying.space().box();

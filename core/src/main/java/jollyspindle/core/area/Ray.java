@@ -26,4 +26,10 @@ public record Ray(int number, double angle, Found found, Side side, double fromM
         /** By stepping a chord round on a circle. */
         STEPPED
     }
+
+    /** Whether a place lies on it, seen from the centre. */
+    boolean leadsTo(Point fromCentre) {
+        Point way = new Point(Math.sin(angle), Math.cos(angle));
+        return Math.abs(way.cross(fromCentre)) < 1e-6 && way.dot(fromCentre) > 0;
+    }
 }

@@ -12,15 +12,22 @@ import jollyspindle.core.sewing.Sewing;
 import jollyspindle.core.sewing.Tool;
 import jollyspindle.core.sewing.Tools;
 
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 
 /**
  * Lays out {@link AreaMotif.Rings}: circles about one centre, where a pin through the quilt holds the template. Each ring
  * takes whichever template stitches its size; a size that none stitches is told, and the others are laid out all the same.
  */
 final class RingsLayout {
+
+    /** How much of a gap a ring may be off its place before it is seen (common practice, no source: about a quarter). */
+    private static final double SEEN = 0.25;
 
     private final AreaLaying laying;
     private final AreaMotif.Rings motif;
@@ -33,9 +40,13 @@ final class RingsLayout {
     }
 
     void lay() {
-        List<Tool.Round> all = laying.tools().circles(laying.templateId());
+        List<Tool.Round> all = laying.circles();
         if (all.isEmpty()) {
-            laying.tell(new AreaTold.NoTool(AreaTold.Need.CIRCLE));
+            return;
+        }
+        double edge = 2 * laying.space().inside();
+        if (motif.gap().isEmpty() && motif.gap(edge) < AreaMotif.CLOSEST) {
+            laying.tell(new AreaTold.NoRoom());
             return;
         }
         Mark pin = laying.mark(Mark.Kind.CENTRE, centre);
@@ -45,23 +56,37 @@ final class RingsLayout {
         if (motif.spokes() != AreaMotif.Spokes.NONE && straight.isEmpty()) {
             laying.tell(new AreaTold.NoTool(AreaTold.Need.STRAIGHT_EDGE));
         }
-        double before = 0;
+        // Spread evenly, rings take the nearest sizes there are, as long as no gap looks like another.
+        double near = motif.gap().isPresent() ? Tools.SAME_RADIUS : motif.gap(edge) * SEEN;
+        List<Double> stitched = new ArrayList<>();
         for (int ring = 1; ring <= motif.rings(); ring++) {
-            double radius = motif.diameter(ring) / 2;
-            Optional<Tool.Round> tool = all.stream()
-                    .filter(t -> Math.abs(t.stitched() - radius) <= Tools.SAME_RADIUS)
-                    .min(Comparator.comparingDouble(t -> Math.abs(t.stitched() - radius)));
-            if (tool.isEmpty()) {
-                laying.tell(new AreaTold.RingMissing(motif.diameter(ring)));
+            double radius = motif.diameter(ring, edge) / 2;
+            Tool.Round tool = all.stream()
+                    .min(Comparator.comparingDouble(t -> Math.abs(t.stitched() - radius)))
+                    .orElseThrow();
+            if (Math.abs(tool.stitched() - radius) > near) {
+                laying.tell(new AreaTold.RingMissing(2 * radius, OptionalDouble.of(2 * tool.stitched())));
                 continue;
             }
-            double really = tool.get().stitched();
+            double really = tool.stitched();
+            double before = stitched.isEmpty() ? 0 : stitched.get(stitched.size() - 1);
             if (before > 0 && straight.isPresent()) {
                 spokes(straight.get(), ring, before, really);
             }
-            ring(tool.get(), ring, pin, before > 0 && straight.isPresent());
-            before = really;
+            ring(tool, ring, pin, before > 0 && straight.isPresent());
+            stitched.add(really);
         }
+        gaps(stitched, edge);
+    }
+
+    private void gaps(List<Double> stitched, double edge) {
+        if (motif.gap().isPresent() || stitched.size() < 2) {
+            return;
+        }
+        DoubleSummaryStatistics gaps = IntStream.range(1, stitched.size())
+                .mapToDouble(i -> stitched.get(i) - stitched.get(i - 1))
+                .summaryStatistics();
+        laying.tell(new AreaTold.RingGaps(motif.gap(edge), gaps.getMin(), gaps.getMax()));
     }
 
     /**

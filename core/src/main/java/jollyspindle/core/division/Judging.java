@@ -8,6 +8,7 @@ package jollyspindle.core.division;
  * @param leftoverAlone how much odd space may be left as it is, in inches
  * @param mismatchUnseen how much repeats may differ from side to side before it is seen, in inches
  * @param squareLimit how much a side may be off before it is worth a word, as a part of its length
+ * @param mostInAPoint so many lines may lead to within an eighth of a place before thread piles up there
  * @param offWanted the weight of an inch between the mean repeat and the wanted one
  * @param mismatch the weight of an inch between the longest and the shortest side's repeat
  * @param stretch the weight of an inch of a repeat's change beyond what is unseen
@@ -22,6 +23,7 @@ public record Judging(
         double leftoverAlone,
         double mismatchUnseen,
         double squareLimit,
+        int mostInAPoint,
         double offWanted,
         double mismatch,
         double stretch,
@@ -37,14 +39,18 @@ public record Judging(
     /** No limit for squareness is larger, as a part of a side. */
     public static final double MOST_SQUARE_LIMIT = 0.1;
 
+    /** No number of lines in a point is larger. */
+    public static final int MOST_IN_A_POINT = 100;
+
     /** No weight is larger. */
     public static final double MOST_WEIGHT = 100;
 
-    private static final Judging USUAL = new Judging(0.125, 0.125, 0.125, 0.005, 1, 4, 10, 1, 8, 0.1, 0.05, 0.05);
+    private static final Judging USUAL = new Judging(0.125, 0.125, 0.125, 0.005, 8, 1, 4, 10, 1, 8, 0.1, 0.05, 0.05);
 
     public Judging {
         within("a tolerance", MOST_TOLERANCE, stretchUnseen, leftoverAlone, mismatchUnseen);
         within("the limit for square", MOST_SQUARE_LIMIT, squareLimit);
+        within("the lines in a point", MOST_IN_A_POINT, mostInAPoint);
         within(
                 "a weight",
                 MOST_WEIGHT,
@@ -78,6 +84,7 @@ public record Judging(
                 leftover,
                 sides,
                 square,
+                mostInAPoint,
                 offWanted,
                 mismatch,
                 stretch,
@@ -95,6 +102,7 @@ public record Judging(
                 leftoverAlone,
                 mismatchUnseen,
                 squareLimit,
+                mostInAPoint,
                 wanted,
                 sides,
                 stretching,
@@ -103,5 +111,23 @@ public record Judging(
                 placement,
                 unlike,
                 readingsOff);
+    }
+
+    /** These rules with so many lines in a point that are no matter. */
+    public Judging withMostInAPoint(int lines) {
+        return new Judging(
+                stretchUnseen,
+                leftoverAlone,
+                mismatchUnseen,
+                squareLimit,
+                lines,
+                offWanted,
+                mismatch,
+                stretch,
+                oddSpace,
+                intoReserve,
+                placement,
+                unlike,
+                readings);
     }
 }

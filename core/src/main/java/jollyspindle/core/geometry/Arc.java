@@ -34,6 +34,9 @@ public record Arc(Point centre, double radius, double startAngle, double sweep) 
 
     @Override
     public Arc posed(Pose pose) {
+        if (pose.over()) {
+            return mirrored().posed(pose.faceUp());
+        }
         return new Arc(pose.apply(centre), radius, startAngle + pose.rotation(), sweep);
     }
 

@@ -1,5 +1,7 @@
 package jollyspindle.core.geometry;
 
+import java.util.List;
+
 /**
  * An upright box.
  *
@@ -25,6 +27,16 @@ public record Box(double left, double bottom, double right, double top) {
 
     public Box with(Point p) {
         return with(of(p, p));
+    }
+
+    public Point middle() {
+        return new Point((left + right) / 2, (bottom + top) / 2);
+    }
+
+    /** Its four sides, counter-clockwise from the lower left corner. */
+    public Path outline() {
+        return Path.polygon(List.of(
+                new Point(left, bottom), new Point(right, bottom), new Point(right, top), new Point(left, top)));
     }
 
     /** This box with so much more on each side. */

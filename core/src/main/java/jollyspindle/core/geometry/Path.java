@@ -3,6 +3,8 @@ package jollyspindle.core.geometry;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Curves that hang together, each starting where the one before ends.
@@ -68,6 +70,53 @@ public record Path(List<Curve> curves) {
     /** This path moved, without turning. */
     public Path moved(Point by) {
         return posed(new Pose(by, 0));
+    }
+
+    /**
+     * The way along this path from one place on it to another, the shorter one round a closed path.
+     *
+     * @return nothing if a place isn't on the path, or both are the same
+     */
+    public Optional<Path> between(Point from, Point to) {
+        OptionalDouble start = along(from);
+        OptionalDouble end = along(to);
+        if (start.isEmpty() || end.isEmpty() || from.distance(to) <= JOINED) {
+            return Optional.empty();
+        }
+        boolean back = end.getAsDouble() < start.getAsDouble();
+        double low = back ? end.getAsDouble() : start.getAsDouble();
+        double high = back ? start.getAsDouble() : end.getAsDouble();
+        List<Curve> direct = pieces(low, high);
+        Path way = new Path(direct);
+        if (closed() && way.length() > length() / 2) {
+            List<Curve> round = new ArrayList<>(pieces(high, curves.size()));
+            round.addAll(pieces(0, low));
+            return Optional.of(back ? new Path(round) : new Path(round).reversed());
+        }
+        return Optional.of(back ? way.reversed() : way);
+    }
+
+    /** Where on the path a place is: so many curves on from the start. */
+    private OptionalDouble along(Point place) {
+        for (int i = 0; i < curves.size(); i++) {
+            double part = curves.get(i).nearest(place);
+            if (curves.get(i).at(part).distance(place) <= JOINED) {
+                return OptionalDouble.of(i + part);
+            }
+        }
+        return OptionalDouble.empty();
+    }
+
+    private List<Curve> pieces(double from, double to) {
+        List<Curve> found = new ArrayList<>();
+        for (int i = (int) Math.floor(from); i < Math.min(to, curves.size()); i++) {
+            double start = Math.max(0, from - i);
+            double end = Math.min(1, to - i);
+            if (end > start) {
+                found.add(start == 0 && end == 1 ? curves.get(i) : curves.get(i).piece(start, end));
+            }
+        }
+        return found;
     }
 
     public Path mirrored() {

@@ -1,11 +1,13 @@
 package jollyspindle.core.inspection;
 
+import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaTold;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.School;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.MotifKind;
@@ -53,6 +55,11 @@ public sealed interface Finding {
 
     /** The run it is about, if it is about one. */
     default Optional<RunId> run() {
+        return Optional.empty();
+    }
+
+    /** The place it is about, in the quilt's frame, if it is about one that a run doesn't tell. */
+    default Optional<Point> place() {
         return Optional.empty();
     }
 
@@ -556,16 +563,21 @@ public sealed interface Finding {
      * A motif in an area isn't laid out as it was asked for, or there is something to know about it.
      *
      * @param area it is in
-     * @param layer which motif, from 1
+     * @param letter of the blocks
+     * @param lettered whether there are others
+     * @param layer which motif, from 1; 0 for all of them together
      * @param what is the matter
+     * @param redesign another design without it, if there is one
      */
-    record AreaTrouble(AreaId area, int layer, AreaTold what) implements Finding {
+    record AreaTrouble(
+            AreaId area, char letter, boolean lettered, int layer, AreaTold what, Optional<AreaDesign> redesign)
+            implements Finding {
         @Override
         public Severity severity() {
             if (what.stops()) {
                 return Severity.PROBLEM;
             }
-            return what instanceof AreaTold.Shells ? Severity.NOTE : Severity.WARNING;
+            return what instanceof AreaTold.Note note && note.good() ? Severity.NOTE : Severity.WARNING;
         }
 
         @Override
@@ -576,7 +588,14 @@ public sealed interface Finding {
         @Override
         public Optional<Remedy> remedy() {
             boolean shelf = what instanceof AreaTold.NoTool || what instanceof AreaTold.RingMissing;
-            return shelf ? Optional.of(new Remedy.SeeShelf()) : Optional.empty();
+            return shelf
+                    ? Optional.of(new Remedy.SeeShelf())
+                    : redesign.map(better -> new Remedy.RedesignArea(area, better));
+        }
+
+        @Override
+        public Optional<Point> place() {
+            return what.where();
         }
     }
 

@@ -1,7 +1,9 @@
 package jollyspindle.core.inspection;
 
+import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.division.School;
 import jollyspindle.core.motif.Design;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Easing;
 import jollyspindle.core.quilt.GroupId;
@@ -43,6 +45,9 @@ public sealed interface Remedy {
 
     /** Stitch other motifs. */
     record Redesign(GroupId group, Design design) implements Remedy {}
+
+    /** Stitch an area otherwise. */
+    record RedesignArea(AreaId area, AreaDesign design) implements Remedy {}
 
     /** Choose this border's counts by themselves. */
     record Untie(GroupId group) implements Remedy {}

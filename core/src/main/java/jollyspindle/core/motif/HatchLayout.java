@@ -157,9 +157,13 @@ final class HatchLayout {
             Curve line = piece.curves().get(0);
             Spot start = laying.shown(line.start());
             Spot end = laying.shown(line.end());
-            // Only a line that lies beside it can be laid on; the first in each figure is marked.
+            // Only a line that lies beside it can be laid on; the first in each figure is marked. Arcs that are moved
+            // on
+            // aren't equally far apart everywhere, so that no engraved line shows their places.
             Optional<StitchLine> beside = before.stream()
-                    .filter(l -> fromEdge >= 0 && l.path().distance(line.at(0.5)) < NEAR * spacing)
+                    .filter(l -> tool instanceof Tool.Straight
+                            && fromEdge >= 0
+                            && l.path().distance(line.at(0.5)) < NEAR * spacing)
                     .findFirst();
             Registration laid = new Registration.FootOnBothMarks();
             if (beside.isPresent()) {

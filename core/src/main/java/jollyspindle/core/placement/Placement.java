@@ -36,6 +36,17 @@ public record Placement(
         Spot end,
         Path path) {
 
+    /**
+     * The same placement stitched from its end to its start.
+     *
+     * @param line that it is part of, reversed
+     */
+    public Placement reversed(StitchLine line) {
+        int other = parts + 1 - part;
+        String stem = parts > 1 ? line.id() + "-part-" + other : id;
+        return new Placement(stem, line, other, parts, tool, pose, registration, end, start, path.reversed());
+    }
+
     public RegionId region() {
         return of.region();
     }

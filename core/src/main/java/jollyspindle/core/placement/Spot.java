@@ -22,6 +22,8 @@ public record Spot(Point place, ShownBy shownBy, Optional<Mark> mark) {
         SEAM,
         /** The run's other edge, or the limit of stitching there. */
         FAR_EDGE,
+        /** The edge of what is kept clear beside an area's seam. */
+        KEPT_CLEAR,
         /** The end of the run: a corner's seam, or the limit of stitching. */
         RUN_END,
         /** The seam or fold in the corner, where two borders meet. */

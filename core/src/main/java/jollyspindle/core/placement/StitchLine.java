@@ -1,6 +1,7 @@
 package jollyspindle.core.placement;
 
 import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.quilt.RegionId;
 
 /**
@@ -17,6 +18,16 @@ import jollyspindle.core.quilt.RegionId;
  */
 public record StitchLine(
         String id, RegionId region, int layer, Stitched kind, int number, int sub, int passes, Path path) {
+
+    /** Where the needle is once it is stitched. */
+    public Point needleAt() {
+        return returns() ? path.start() : path.end();
+    }
+
+    /** The same line from its end to its start. */
+    public StitchLine reversed() {
+        return new StitchLine(id, region, layer, kind, number, sub, passes, path.reversed());
+    }
 
     /** Whether the needle ends where it began. */
     public boolean returns() {

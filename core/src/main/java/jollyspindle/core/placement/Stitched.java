@@ -34,8 +34,18 @@ public enum Stitched {
     SPOKE,
     /** A row of shells. */
     SHELLS,
-    /** One arc of a petal. */
+    /** A petal, or one arc of one. */
     PETAL,
+    /** A smaller petal in another. */
+    INNER_PETAL,
+    /** A line of points round a centre. */
+    POINTS,
+    /** The line of all petals about a corner. */
+    CORNER_RAYS,
+    /** A line of a whirl. */
+    WHIRL,
+    /** A line of a straight-line fan. */
+    STRAIGHT_FAN,
     /** An arc that belongs to a corner. */
     CORNER_ARC,
     /** One side of the long diamond in a corner. */

@@ -2,7 +2,6 @@ package jollyspindle.core.plan;
 
 import jollyspindle.core.division.Repeating;
 import jollyspindle.core.division.Wish;
-import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.motif.Layer;
@@ -10,10 +9,10 @@ import jollyspindle.core.motif.Needs;
 import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.Preset;
 import jollyspindle.core.placement.Placement;
-import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.route.Routed;
 import jollyspindle.core.sewing.Tools;
 
 import java.util.List;
@@ -121,19 +120,7 @@ public final class Gallery {
                 templates,
                 marks,
                 placements.size(),
-                starts(found.map(r -> r.laidOut().lines()).orElse(List.of())),
+                Routed.starts(found.map(r -> r.laidOut().lines()).orElse(List.of())),
                 trouble);
-    }
-
-    private static int starts(List<StitchLine> lines) {
-        int starts = 0;
-        Point at = null;
-        for (StitchLine line : lines) {
-            if (at == null || at.distance(line.path().start()) > 1e-6) {
-                starts++;
-            }
-            at = line.returns() ? line.path().start() : line.path().end();
-        }
-        return starts;
     }
 }

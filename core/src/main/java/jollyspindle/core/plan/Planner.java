@@ -3,6 +3,8 @@ package jollyspindle.core.plan;
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaDesigner;
 import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.area.AreaRules;
+import jollyspindle.core.area.AreaSurroundings;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.CandidateFinder;
 import jollyspindle.core.division.CornerAsk;
@@ -86,8 +88,10 @@ public final class Planner {
     /** The round edges of templates that have been cut. */
     private final Map<Template, List<ArcTemplate>> cut = new HashMap<>();
 
-    /** What is kept free of appliqués, worked out once for as long as they stay the same. */
-    private final Map<Area.Applique, Path> keptFree = new HashMap<>();
+    private record Kept(Area area, Path body) {}
+
+    /** What is kept free of areas for those under them, worked out once for as long as they stay the same. */
+    private final Map<Kept, List<Path>> keptFree = new HashMap<>();
 
     private List<Template> offered = List.of();
     private Machine machine;
@@ -472,26 +476,40 @@ public final class Planner {
         }
 
         private List<AreaPlan> areas() {
+            Path body = Path.polygon(shape.body().corners()).reversed();
+            keptFree.keySet()
+                    .removeIf(kept ->
+                            !quilt.areas().contains(kept.area()) || !kept.body().equals(body));
+            AreaRules rules =
+                    new AreaRules(quilt.get(Dimension.BATTING), job.judging().mostInAPoint());
             List<AreaPlan> areas = new ArrayList<>();
-            List<Area.Applique> appliques = quilt.areas().stream()
-                    .filter(Area.Applique.class::isInstance)
-                    .map(Area.Applique.class::cast)
-                    .toList();
-            keptFree.keySet().retainAll(appliques);
-            List<Path> inTheWay = appliques.stream()
-                    .map(a -> keptFree.computeIfAbsent(a, AreaDesigner::keptFree))
-                    .toList();
             for (int number = 1; number <= quilt.areas().size(); number++) {
                 AreaId id = new AreaId(number);
                 AreaDesign design = job.design(id);
-                if (!design.layers().isEmpty()) {
-                    AreaPlan plan =
-                            AreaDesigner.layOut(id, quilt.areas().get(number - 1), design, inTheWay, tools, job.tape());
-                    plan.told().forEach(told -> findings.add(new Finding.AreaTrouble(id, told.layer(), told.what())));
+                if (!(quilt.areas().get(number - 1) instanceof Area.Applique)) {
+                    AreaPlan plan = AreaDesigner.layOut(
+                            id, quilt.areas().get(number - 1), design, around(number, body), rules, tools, job.tape());
+                    plan.told().forEach(told -> findings.add(AreaRemedies.finding(plan, design, told)));
                     areas.add(plan);
                 }
             }
             return List.copyOf(areas);
+        }
+
+        /** What lies on an area. */
+        private AreaSurroundings around(int number, Path body) {
+            Area area = quilt.areas().get(number - 1);
+            List<Path> inTheWay = new ArrayList<>();
+            List<Double> echoes = new ArrayList<>();
+            for (int other = 1; other <= quilt.areas().size(); other++) {
+                Area on = quilt.areas().get(other - 1);
+                if (other != number && on.isOver(area)) {
+                    inTheWay.addAll(keptFree.computeIfAbsent(
+                            new Kept(on, body), kept -> AreaDesigner.keptFree(kept.area(), kept.body())));
+                    echoes.addAll(job.design(new AreaId(other)).echoesOutside());
+                }
+            }
+            return new AreaSurroundings(body, inTheWay, echoes);
         }
 
         /** The number of a fan's arcs, once chosen, holds for every fan of the quilt (common practice, no source). */

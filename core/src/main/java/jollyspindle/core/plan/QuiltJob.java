@@ -124,7 +124,7 @@ public record QuiltJob(
     /** This job with an area stitched so. */
     public QuiltJob with(AreaId area, AreaDesign design) {
         TreeMap<AreaId, AreaDesign> all = new TreeMap<>(areaDesigns);
-        if (design.layers().isEmpty()) {
+        if (design.isNothing()) {
             all.remove(area);
         } else {
             all.put(area, design);

@@ -28,7 +28,7 @@ import java.util.stream.Stream;
  * @param groups how runs come out, borders from the body outward, then strips; missing where nothing can be divided
  * @param corners what stands in the borders' corners
  * @param runs what to do, border by border clockwise from the top, then strips; missing where nothing can be planned
- * @param areas what to do in the areas of the body that something is stitched in
+ * @param areas the areas of the body that can be stitched in, and what to do there
  * @param findings what the quilter should know, worst first
  */
 public record WorkPlan(

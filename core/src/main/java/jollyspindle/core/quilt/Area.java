@@ -1,21 +1,47 @@
 package jollyspindle.core.quilt;
 
 import jollyspindle.core.geometry.ArcSpline;
+import jollyspindle.core.geometry.Crossings;
+import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.FreeCurve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
+import jollyspindle.core.shelf.form.OutlineForm;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
- * A part of the body: blocks in rows or a medallion, which are quilted and lie about the middle of the body; or an appliqué,
- * which is quilted round.
+ * A part of the body: blocks in rows or a medallion, which are quilted and lie about the middle of the body; the body itself,
+ * quilted where nothing else lies; or an appliqué, which is quilted round.
  */
 public sealed interface Area {
 
     /** More rows or columns than any quilt has. */
     int MOST = 100;
+
+    /** Kept free along the area's edge, or round an appliqué; in inches, 0 or more. */
+    double clearance();
+
+    /** This area with another clearance. */
+    Area withClearance(double inches);
+
+    /**
+     * Whether this area lies on another one, which is stitched round it: appliqués on everything, medallions on blocks and on
+     * larger medallions, all of them on the body.
+     */
+    default boolean isOver(Area other) {
+        if (this instanceof Medallion here && other instanceof Medallion there) {
+            return here.diameter() < there.diameter();
+        }
+        return !(other instanceof Applique) && rank() > other.rank();
+    }
+
+    private int rank() {
+        return this instanceof Applique ? 3 : this instanceof Medallion ? 2 : this instanceof Blocks ? 1 : 0;
+    }
 
     /**
      * Blocks in rows.
@@ -26,7 +52,7 @@ public sealed interface Area {
      * @param height of a block, in inches, over 0
      * @param gap between blocks, in inches, 0 or more: the sashing's width
      */
-    record Blocks(int columns, int rows, double width, double height, double gap) implements Area {
+    record Blocks(int columns, int rows, double width, double height, double gap, double clearance) implements Area {
         public Blocks {
             if (columns < 1 || rows < 1 || columns > MOST || rows > MOST) {
                 throw new IllegalArgumentException(columns + " by " + rows + " blocks");
@@ -34,6 +60,12 @@ public sealed interface Area {
             if (!(width > 0) || !(height > 0) || !(gap >= 0)) {
                 throw new IllegalArgumentException("blocks of " + width + " by " + height + ", " + gap + " apart");
             }
+            notNegative(clearance);
+        }
+
+        /** Stitched up to their seams. */
+        public Blocks(int columns, int rows, double width, double height, double gap) {
+            this(columns, rows, width, height, gap, 0);
         }
 
         /** Of all of them, in inches. */
@@ -45,18 +77,89 @@ public sealed interface Area {
         public double down() {
             return rows * height + (rows - 1) * gap;
         }
+
+        public int count() {
+            return columns * rows;
+        }
+
+        @Override
+        public Area withClearance(double inches) {
+            return new Blocks(columns, rows, width, height, gap, inches);
+        }
+    }
+
+    /** What a medallion's edge is. */
+    enum Shape {
+        ROUND,
+        SQUARE,
+        /** Regular, with a side at the top. */
+        OCTAGON
     }
 
     /**
-     * A round medallion.
+     * A medallion.
      *
-     * @param diameter in inches, over 0
+     * @param shape of its edge
+     * @param diameter of a round one; of the others from side to opposite side; in inches, over 0
      */
-    record Medallion(double diameter) implements Area {
+    record Medallion(Shape shape, double diameter, double clearance) implements Area {
         public Medallion {
             if (!(diameter > 0)) {
                 throw new IllegalArgumentException("a medallion of " + diameter);
             }
+            notNegative(clearance);
+        }
+
+        /** A round one, stitched up to its edge. */
+        public Medallion(double diameter) {
+            this(Shape.ROUND, diameter, 0);
+        }
+
+        /**
+         * Its edge, or a line beside it; counter-clockwise, about the middle of the body.
+         *
+         * @param outward how far further out, in inches; below 0 inward, by less than half the diameter
+         */
+        public Path edge(double outward) {
+            double half = diameter / 2 + outward;
+            return switch (shape) {
+                case ROUND -> Path.circle(Point.ORIGIN, half);
+                case SQUARE ->
+                    Path.polygon(List.of(
+                            new Point(-half, -half),
+                            new Point(half, -half),
+                            new Point(half, half),
+                            new Point(-half, half)));
+                // The corners of a regular octagon lie half·√(1 + tan² 22.5°) out (regular polygons in any handbook).
+                case OCTAGON ->
+                    Path.polygon(IntStream.range(0, 8)
+                            .mapToObj(i -> Point.direction(Math.PI / 8 + i * Math.PI / 4)
+                                    .times(half / Math.cos(Math.PI / 8)))
+                            .toList());
+            };
+        }
+
+        @Override
+        public Area withClearance(double inches) {
+            return new Medallion(shape, diameter, inches);
+        }
+    }
+
+    /** The whole body, where no blocks, no medallion and no appliqué lie: what is called the background. */
+    record Body(double clearance) implements Area {
+        public Body {
+            notNegative(clearance);
+        }
+
+        @Override
+        public Area withClearance(double inches) {
+            return new Body(inches);
+        }
+    }
+
+    private static void notNegative(double clearance) {
+        if (!(clearance >= 0)) {
+            throw new IllegalArgumentException("a clearance of " + clearance);
         }
     }
 
@@ -71,9 +174,12 @@ public sealed interface Area {
      */
     record Applique(Outline outline, double clearance) implements Area {
         public Applique {
-            if (!(clearance >= 0)) {
-                throw new IllegalArgumentException("a clearance of " + clearance);
-            }
+            notNegative(clearance);
+        }
+
+        @Override
+        public Area withClearance(double inches) {
+            return new Applique(outline, inches);
         }
     }
 
@@ -128,17 +234,60 @@ public sealed interface Area {
      * @param corners in order, 3 to {@link #MOST_CORNERS}; no side crosses another
      */
     record Corners(List<Point> corners) implements Outline {
+        /** Why there is no such outline. */
+        public enum Difficulty {
+            /** Too few corners, or too many. */
+            COUNT,
+            /** Two sides cross or touch, other than at the corner between them. */
+            CROSSED
+        }
+
         public Corners {
-            if (corners.size() < 3 || corners.size() > MOST_CORNERS) {
-                throw new IllegalArgumentException("3 to " + MOST_CORNERS + " corners, not " + corners.size());
-            }
             corners = List.copyOf(corners);
+            Optional<Difficulty> difficulty = difficulty(corners);
+            if (difficulty.isPresent()) {
+                throw new IllegalArgumentException(difficulty.get() + " of " + corners.size() + " corners");
+            }
+        }
+
+        /** Why corners in this order are no outline; nothing if they are one. */
+        public static Optional<Difficulty> difficulty(List<Point> corners) {
+            int count = corners.size();
+            if (count < 3 || count > MOST_CORNERS) {
+                return Optional.of(Difficulty.COUNT);
+            }
+            List<Curve> sides = Path.polygon(corners).curves();
+            for (int i = 0; i < count; i++) {
+                for (int j = i + 1; j < count; j++) {
+                    boolean neighbours = j == i + 1 || i == 0 && j == count - 1;
+                    int meetings = Crossings.of(sides.get(i), sides.get(j)).size();
+                    if (meetings > (neighbours ? 1 : 0)) {
+                        return Optional.of(Difficulty.CROSSED);
+                    }
+                }
+            }
+            return Optional.empty();
         }
 
         @Override
         public Path path() {
             Path path = Path.polygon(corners);
             return path.area() < 0 ? path.reversed() : path;
+        }
+    }
+
+    /**
+     * Any closed shape, as a drawing gives it.
+     *
+     * @param shape whose middle lies at a place
+     * @param centre that place
+     * @param turned counter-clockwise, in radians
+     */
+    record Drawn(OutlineForm shape, Point centre, double turned) implements Outline {
+
+        @Override
+        public Path path() {
+            return shape.path().posed(new Pose(centre, turned));
         }
     }
 }

@@ -29,7 +29,9 @@ public record Dimension(What what, int border, Optional<Side> side) implements C
         /** From the seam outwards to where the arcs stand. */
         CLEARANCE(Kind.STRIP),
         /** From the quilt's outer edge inwards: the strip where nothing may be stitched. */
-        RESERVE(Kind.STRIP);
+        RESERVE(Kind.STRIP),
+        /** The largest gap between stitch lines that the batting's maker allows. */
+        BATTING(Kind.LIMIT);
 
         private final Kind kind;
 
@@ -44,7 +46,8 @@ public record Dimension(What what, int border, Optional<Side> side) implements C
         DIAGONAL,
         SEAM,
         DEPTH,
-        STRIP
+        STRIP,
+        LIMIT
     }
 
     public static final Dimension BODY_TOP = body(Side.TOP);
@@ -58,11 +61,12 @@ public record Dimension(What what, int border, Optional<Side> side) implements C
     public static final Dimension DEPTH_BOTTOM = depth(Side.BOTTOM);
     public static final Dimension DEPTH_LEFT = depth(Side.LEFT);
     public static final Dimension RESERVE = new Dimension(What.RESERVE, 0, Optional.empty());
+    public static final Dimension BATTING = new Dimension(What.BATTING, 0, Optional.empty());
     /** The innermost border's. */
     public static final Dimension CLEARANCE = clearance(1);
 
     private static final Comparator<Dimension> ORDER = Comparator.<Dimension>comparingInt(
-                    d -> d.what == What.RESERVE ? Integer.MAX_VALUE : d.border)
+                    d -> d.what == What.RESERVE || d.what == What.BATTING ? Integer.MAX_VALUE : d.border)
             .thenComparing(Dimension::what)
             .thenComparingInt(d -> d.side.map(Side::ordinal).orElse(0));
 

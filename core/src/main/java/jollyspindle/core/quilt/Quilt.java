@@ -179,6 +179,7 @@ public record Quilt(
             all.add(Dimension.clearance(border));
         }
         all.add(Dimension.RESERVE);
+        all.add(Dimension.BATTING);
         return all.stream().distinct().sorted().toList();
     }
 

@@ -73,7 +73,7 @@ public final class QuiltRules {
         Quilt changed = quilt.with(dimension, inches);
         return switch (dimension.kind()) {
             case BODY -> shorterThanBorder(changed, inches);
-            case SEAM -> Optional.empty();
+            case SEAM, LIMIT -> Optional.empty();
             case DEPTH -> deeperThanBody(changed, inches).or(() -> noRoom(changed));
             case STRIP -> noRoom(changed);
             case DIAGONAL -> impossibleDiagonal(changed, dimension, inches);

@@ -16,6 +16,7 @@ import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.quilt.RegionId;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -32,6 +33,7 @@ public final class Sewing {
     private final Marker marker;
     private final List<StitchLine> lines = new ArrayList<>();
     private final List<Placement> placements = new ArrayList<>();
+    private final Map<String, StitchLine> byId = new HashMap<>();
     private final Map<String, Integer> ids = new HashMap<>();
     private int layer;
     private double upright;
@@ -117,6 +119,7 @@ public final class Sewing {
                 naming.passes(),
                 new Path(pieces.stream().map(Piece::curve).toList()));
         lines.add(line);
+        byId.put(line.id(), line);
         List<List<Piece>> together = together(pieces);
         int parts = together.stream().mapToInt(t -> parts(t.get(0))).sum();
         int part = 0;
@@ -212,11 +215,29 @@ public final class Sewing {
             return new Pose(arc.centre(), laid instanceof Registration.OnSeam ? upright : crown - round.middle());
         }
         Tool.Straight straight = (Tool.Straight) tool;
-        Segment line = (Segment) curve;
-        // The plate lies on the right of the way, the needle on its left.
+        // The plate lies on the right of the way, the needle on its left; unless it is laid on a line at the other
+        // side.
+        Segment line = laid instanceof Registration.OnStitching on && isLeft((Segment) curve, on.lineId())
+                ? ((Segment) curve).reversed()
+                : (Segment) curve;
         double turned = line.to().minus(line.from()).angle()
                 - straight.line().to().minus(straight.line().from()).angle();
         return new Pose(line.at(0.5).minus(straight.middle().turned(turned)), turned);
+    }
+
+    /** Whether a line that is stitched already lies on the left of a way. */
+    private boolean isLeft(Segment way, String lineId) {
+        Point middle = way.at(0.5);
+        StitchLine other = byId.get(lineId);
+        return other != null
+                && way.direction(0).cross(nearest(other.path(), middle).minus(middle)) > 0;
+    }
+
+    private static Point nearest(Path path, Point to) {
+        return path.curves().stream()
+                .map(c -> c.at(c.nearest(to)))
+                .min(Comparator.comparingDouble(to::distance))
+                .orElseThrow();
     }
 
     private String id(Naming naming) {

@@ -1,13 +1,21 @@
 package jollyspindle.core.words;
 
 import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.area.AreaTold;
 import jollyspindle.core.area.BlockFit;
+import jollyspindle.core.area.BlockSize;
 import jollyspindle.core.area.Ray;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Quilt;
+
+import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * Says what is stitched in areas of the body, and what is the matter there.
@@ -22,57 +30,166 @@ public record AreaWords(Words words) {
         long alike = quilt.areas().stream()
                 .filter(a -> a.getClass() == area.getClass())
                 .count();
-        String kind =
-                area instanceof Area.Blocks ? "Blocks" : area instanceof Area.Medallion ? "Medallion" : "Appliqué";
+        String kind = area instanceof Area.Blocks
+                ? "Blocks"
+                : area instanceof Area.Medallion ? "Medallion" : area instanceof Area.Body ? "Background" : "Appliqué";
         return kind + (alike > 1 ? " " + id.number() : "");
     }
 
     /** What a motif is called. */
     public static String name(AreaMotif motif) {
-        if (motif instanceof AreaMotif.Arms) {
-            return "Turned arms";
+        return switch (motif.kind()) {
+            case ARMS -> "Turned arms";
+            case RINGS -> "Rings";
+            case WREATH -> "Wreath of circles";
+            case PETALS -> "Petals";
+            case POINTS -> "Points";
+            case ECHOES -> ((AreaMotif.Echoes) motif).outside() ? "Echoes outside" : "Echoes";
+            case CLAMSHELLS -> "Clamshells";
+            case PEEL -> "Orange peel";
+            case CIRCLES -> "Overlapping circles";
+            case CROSSHATCH -> "Crosshatch";
+            case CURVED_HATCH -> "Curved crosshatch";
+            case QUARTERS -> "Quarters";
+            case CORNER_RAYS -> "Corner rays";
+            case WHIRL -> "Whirl";
+            case STRAIGHT_FANS -> "Straight-line fans";
+        };
+    }
+
+    /** What a motif is called that a gallery offers, told from others of its kind. */
+    public static String name(AreaPreset preset) {
+        String name = name(preset.motif());
+        if (preset.motif() instanceof AreaMotif.Arms arms && arms.mirrored()) {
+            return name + ", crossed";
         }
-        if (motif instanceof AreaMotif.Rings) {
-            return "Rings";
-        }
-        if (motif instanceof AreaMotif.Clamshells) {
-            return "Clamshells";
-        }
-        if (motif instanceof AreaMotif.Quarters) {
-            return "Quarters";
-        }
-        return motif instanceof AreaMotif.Peel ? "Orange peel" : "Crosshatch";
+        return preset.motif() instanceof AreaMotif.Crosshatch hatch && Math.abs(hatch.angle() - Math.PI / 2) < 1e-9
+                ? name + ", upright"
+                : name;
+    }
+
+    /**
+     * One placement of a rotation plan: {@code Arm 3, ray 3 at 60°; …; turned 30° to the right from how it lay}.
+     *
+     * @param ray that it lies on, if it lies on one
+     * @param before the placement before, if there is one
+     */
+    public String rotation(QuiltJob job, Placement placement, Optional<Ray> ray, Optional<Placement> before) {
+        String template = job.template(placement.tool().templateId())
+                .map(t -> t.name()
+                        + t.cut()
+                                .guide(placement.tool().guideId())
+                                .map(g -> ", " + ShelfWords.edge(g))
+                                .orElse(""))
+                .orElse("template");
+        boolean another = before.filter(b -> b.tool().equals(placement.tool())).isEmpty();
+        return MotifWords.name(placement)
+                + ray.map(r -> ", ray " + r.number() + " at " + Words.degrees(r.angle()))
+                        .orElse("")
+                + (another ? "; " + template : "") + (placement.pose().over() ? ", face down" : "") + "; "
+                + words.registration(placement)
+                + before.map(b -> "; " + PlacementWords.turned(placement, b)).orElse("") + ".";
     }
 
     /** A motif in a few words: {@code 8 arms, each out and back}. */
     public String text(AreaMotif motif) {
-        if (motif instanceof AreaMotif.Arms arms) {
-            return Words.count(arms.arms(), "arm")
-                    + (arms.way() == AreaMotif.Way.OUT_AND_BACK
-                            ? ", each out and back"
-                            : ", out along one and in along the next")
-                    + (arms.stop() > 0 ? ", stopped " + words.length(arms.stop()) + " from the centre" : "");
-        }
-        if (motif instanceof AreaMotif.Rings rings) {
-            return Words.count(rings.rings(), "ring") + " from " + words.length(rings.first()) + " across, "
-                    + words.length(rings.gap()) + " apart"
-                    + switch (rings.spokes()) {
-                        case NONE -> ", each begun anew";
-                        case ONE -> ", joined along one spoke";
-                        case FOUR -> ", joined along four spokes";
-                    };
-        }
-        if (motif instanceof AreaMotif.Clamshells) {
-            return "rows of clamshells";
-        }
-        if (motif instanceof AreaMotif.Peel peel) {
-            return "orange peel, " + peel.across() + " by " + peel.down();
-        }
-        if (motif instanceof AreaMotif.Quarters quarters) {
-            return "quarters, lines " + words.length(quarters.close()) + " apart across and "
-                    + words.length(quarters.wide()) + " down in turn";
-        }
-        return "crosshatch " + words.length(((AreaMotif.Crosshatch) motif).spacing()) + " apart";
+        return switch (motif.kind()) {
+            case ARMS -> arms((AreaMotif.Arms) motif);
+            case RINGS -> rings((AreaMotif.Rings) motif);
+            case WREATH -> {
+                AreaMotif.Wreath wreath = (AreaMotif.Wreath) motif;
+                yield "a wreath of " + Words.count(wreath.circles(), "circle")
+                        + (wreath.out().isPresent()
+                                ? ", " + words.length(wreath.out().getAsDouble()) + " from the centre"
+                                : ", side by side");
+            }
+            case PETALS -> {
+                AreaMotif.Petals petals = (AreaMotif.Petals) motif;
+                yield Words.count(petals.petals(), "petal") + " from "
+                        + (petals.from() == 0 ? "the centre" : words.length(petals.from())) + " to "
+                        + words.length(petals.to()) + " out";
+            }
+            case POINTS -> {
+                AreaMotif.Points points = (AreaMotif.Points) motif;
+                yield Words.count(points.points(), "point") + " from " + words.length(points.inner()) + " to "
+                        + words.length(points.outer()) + " out";
+            }
+            case ECHOES -> {
+                AreaMotif.Echoes echoes = (AreaMotif.Echoes) motif;
+                yield Words.count(echoes.echoes(), "line") + " beside the edge, " + words.length(echoes.spacing())
+                        + " apart, " + (echoes.outside() ? "outside it" : "inside it");
+            }
+            case CLAMSHELLS -> "rows of clamshells";
+            case PEEL -> {
+                AreaMotif.Peel peel = (AreaMotif.Peel) motif;
+                yield "orange peel, " + peel.across() + " by " + peel.down()
+                        + (peel.inner().isPresent() ? ", with a smaller peel inside" : "");
+            }
+            case CIRCLES ->
+                "overlapping circles, " + ((AreaMotif.Circles) motif).across() + " by "
+                        + ((AreaMotif.Circles) motif).down();
+            case CROSSHATCH -> "crosshatch " + words.length(((AreaMotif.Crosshatch) motif).spacing()) + " apart";
+            case CURVED_HATCH ->
+                "curved crosshatch " + words.length(((AreaMotif.CurvedHatch) motif).spacing()) + " apart";
+            case QUARTERS -> {
+                AreaMotif.Quarters quarters = (AreaMotif.Quarters) motif;
+                yield "quarters, lines " + words.length(quarters.close()) + " apart across and "
+                        + words.length(quarters.wide()) + " down in turn";
+            }
+            case CORNER_RAYS -> {
+                AreaMotif.CornerRays rays = (AreaMotif.CornerRays) motif;
+                yield (rays.petals().isPresent() ? Words.count(rays.petals().getAsInt(), "petal") : "petals")
+                        + " from the " + name(rays.corner()) + " corner, stopped " + words.length(rays.stop())
+                        + " from it";
+            }
+            case WHIRL -> {
+                AreaMotif.Whirl whirl = (AreaMotif.Whirl) motif;
+                yield "a whirl of " + Words.count(whirl.sets(), "set") + ", " + Words.count(whirl.lines(), "line")
+                        + " each, " + words.length(whirl.spacing()) + " apart";
+            }
+            case STRAIGHT_FANS -> {
+                AreaMotif.StraightFans fans = (AreaMotif.StraightFans) motif;
+                yield "straight-line fans, " + fans.across() + " by " + fans.down() + ", "
+                        + Words.count(fans.lines(), "line") + " each";
+            }
+        };
+    }
+
+    private String arms(AreaMotif.Arms arms) {
+        return Words.count(arms.arms(), "arm")
+                + (arms.way() == AreaMotif.Way.OUT_AND_BACK
+                        ? ", each out and back"
+                        : ", out along one and in along the next")
+                + (arms.stop() > 0 ? ", stopped " + words.length(arms.stop()) + " from the centre" : "")
+                + (arms.mirrored() ? ", crossed by as many turned over" : "")
+                + (arms.turn() > 0 ? ", the first " + Words.degrees(arms.turn()) + " from the top" : "");
+    }
+
+    private String rings(AreaMotif.Rings rings) {
+        return Words.count(rings.rings(), "ring") + " from " + words.length(rings.first()) + " across, "
+                + (rings.gap().isPresent() ? words.length(rings.gap().getAsDouble()) + " apart" : "spread evenly")
+                + switch (rings.spokes()) {
+                    case NONE -> ", each begun anew";
+                    case ONE -> ", joined along one spoke";
+                    case FOUR -> ", joined along four spokes";
+                };
+    }
+
+    public static String name(AreaMotif.Corner corner) {
+        return switch (corner) {
+            case TOP_LEFT -> "upper left";
+            case TOP_RIGHT -> "upper right";
+            case BOTTOM_RIGHT -> "lower right";
+            case BOTTOM_LEFT -> "lower left";
+        };
+    }
+
+    public static String name(Area.Shape shape) {
+        return switch (shape) {
+            case ROUND -> "round";
+            case SQUARE -> "square";
+            case OCTAGON -> "with eight sides";
+        };
     }
 
     public static String name(AreaMotif.Way way) {
@@ -113,8 +230,24 @@ public record AreaWords(Words words) {
                         + side;
     }
 
-    /** How shells come out in a block: {@code 3 to a row, 6 rows; comes out even}. */
+    /** How shells come out in blocks: {@code 3 to a row, 6 rows; comes out even}; sizes one after the other. */
     public String text(BlockFit fit) {
+        return fit.blocks().stream()
+                        .map(b -> (fit.blocks().size() > 1 ? size(b.size()) + ": " : "") + text(b))
+                        .collect(Collectors.joining(". "))
+                + ". " + Words.count(fit.placements(), "placement") + " and " + Math.round(fit.stitched())
+                + " inches of stitching in " + (fit.count() == 1 ? "a block" : "all " + fit.count()) + ", "
+                + Math.round(fit.density() * 10) / 10.0 + " to the square inch";
+    }
+
+    /** A block's size: {@code 4 1/2}, {@code 12 of 6 by 9}. */
+    public String size(BlockSize size) {
+        return (size.count() > 1 ? size.count() + " of " : "")
+                + words.length(size.width())
+                + (size.height() == size.width() ? "" : " by " + words.length(size.height()));
+    }
+
+    private String text(BlockFit.InBlock fit) {
         String across =
                 fit.overAcross() < 1.0 / 64 ? "" : words.difference(fit.overAcross()) + " to stretch or squeeze across";
         String up = fit.overUp() < 1.0 / 64
@@ -125,59 +258,21 @@ public record AreaWords(Words words) {
                 + Words.count(fit.shells().rows(), "row") + "; "
                 + (across.isEmpty() && up.isEmpty()
                         ? "comes out even"
-                        : across + (across.isEmpty() || up.isEmpty() ? "" : ", ") + up)
-                + "; " + Words.count(fit.placements(), "placement") + ", " + Math.round(fit.stitched())
-                + (fit.stitched() < 1.5 ? " inch" : " inches") + " of stitching a block";
+                        : across + (across.isEmpty() || up.isEmpty() ? "" : ", ") + up);
+    }
+
+    /** What comes of a letter's blocks: {@code 8 blocks: 24 lines, 24 placements, 8 starts, 120 inches}. */
+    public static String text(AreaPlan.Sum sum, boolean blocks) {
+        return (blocks ? Words.count(sum.blocks(), "block") + ": " : "") + Words.count(sum.lines(), "line") + ", "
+                + Words.count(sum.placements(), "placement") + ", " + Words.count(sum.starts(), "thread start") + ", "
+                + Math.round(sum.stitched()) + " inches of stitching"
+                + (sum.travelled() >= 0.5
+                        ? " and " + Math.round(sum.travelled()) + " travelled in seams or over stitching"
+                        : "");
     }
 
     /** What is the matter, in a sentence or two. */
     public String text(AreaTold told) {
-        if (told instanceof AreaTold.NoTool none) {
-            return "It needs a "
-                    + switch (none.need()) {
-                        case ARM -> "turned arm";
-                        case CIRCLE -> "circle template";
-                        case SCALLOPS -> "clamshell row";
-                        case ARC -> "template with a round edge";
-                        case STRAIGHT_EDGE -> "straight edge";
-                    }
-                    + ", and this job has none.";
-        }
-        if (told instanceof AreaTold.NoRoom) {
-            return "Not a line of it has room here.";
-        }
-        if (told instanceof AreaTold.RingMissing ring) {
-            return "No template stitches a ring " + words.length(ring.diameter()) + " across.";
-        }
-        if (told instanceof AreaTold.ReachShort reach) {
-            return Words.count(reach.arms(), "arm") + (reach.arms() == 1 ? " ends" : " end")
-                    + " short of the edge: an arm reaches " + words.length(reach.reach()) + ", and "
-                    + words.length(reach.needed()) + " is the farthest. Take a longer arm, or leave those corners.";
-        }
-        if (told instanceof AreaTold.PileUp pile) {
-            return pile.lines() + " lines meet in the centre, and thread piles up there. Stop them on a small circle.";
-        }
-        if (told instanceof AreaTold.TooFar far) {
-            return "The template can't do it: " + words.length(far.distance()) + " is asked for, "
-                    + words.length(far.most()) + " is the most.";
-        }
-        if (told instanceof AreaTold.TooRound round) {
-            return "Arcs of radius " + words.length(round.radius()) + " bulge into each other. From radius "
-                    + words.length(round.least()) + " on they don't: take a larger template, or more squares.";
-        }
-        if (told instanceof AreaTold.NoShells none) {
-            return none.rise() > 0
-                    ? "Shells " + words.length(none.width())
-                            + " wide don't go in: no wider than the foot, or higher than" + " the block."
-                    : "Shells " + words.length(none.width()) + " wide can't be stitched with this foot.";
-        }
-        AreaTold.Shells shells = (AreaTold.Shells) told;
-        return "Shells rise " + words.length(shells.rise()) + " with this foot: "
-                + TapeScale.EIGHTHS.read(shells.perRow()).text()
-                + " to a row, " + Words.count(shells.rows(), "row")
-                + (shells.squeezed()
-                        ? ", the last one squeezed into " + words.length(shells.over())
-                        : shells.over() > 1.0 / 64 ? ", " + words.length(shells.over()) + " left at the top" : "")
-                + ".";
+        return new AreaToldWords(words).text(told);
     }
 }

@@ -129,7 +129,7 @@ public record FindingWords(Words words) {
                     + " elsewhere. The number of arcs, once chosen, holds for every fan of a quilt.";
         }
         if (finding instanceof Finding.AreaTrouble area) {
-            return new AreaWords(words).text(area.what());
+            return (area.lettered() ? "Letter " + area.letter() + ": " : "") + new AreaWords(words).text(area.what());
         }
         if (finding instanceof Finding.CornersGiveWay corners) {
             return "The corners ask for " + DivisionWords.name(corners.ask()) + ", and this side has "
@@ -198,7 +198,7 @@ public record FindingWords(Words words) {
         if (remedy instanceof Remedy.AllowRange range) {
             return "Allow " + words.length(range.shortest()) + " to " + words.length(range.longest());
         }
-        if (remedy instanceof Remedy.Redesign) {
+        if (remedy instanceof Remedy.Redesign || remedy instanceof Remedy.RedesignArea) {
             return "Change it so that it fits";
         }
         if (remedy instanceof Remedy.Untie) {

@@ -11,6 +11,7 @@ import jollyspindle.core.motif.Preset;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.quilt.AreaId;
 
 /** Says what motifs are, and what is the matter with them. */
 public record MotifWords(Words words) {
@@ -164,7 +165,7 @@ public record MotifWords(Words words) {
         return switch (line.kind()) {
             case ARC -> "Arc " + n;
             case NESTED_ARC -> "Arc " + n + ", line " + (line.sub() + 1);
-            case ECHO -> "Echo " + line.sub() + " of " + n;
+            case ECHO -> line.sub() > 0 ? "Echo " + line.sub() + " of " + n : "Echo " + n;
             case SAIL -> "Sail " + n;
             case BLADE -> "Fan " + n + ", blade " + line.sub();
             case CIRCLE -> "Circle " + n;
@@ -172,13 +173,22 @@ public record MotifWords(Words words) {
             case SERPENTINE -> "S " + n;
             case CHEVRON -> "Chevron " + n;
             case LINE -> "Line " + n;
-            case HATCH -> "Hatch " + n + (line.sub() == 1 ? ", leaning right" : ", leaning left");
+            case HATCH ->
+                "Hatch " + n
+                        + (line.region() instanceof AreaId
+                                ? " of set " + line.sub()
+                                : line.sub() == 1 ? ", leaning right" : ", leaning left");
             case DIAMOND -> "Diamond " + n + ", side " + line.sub();
-            case ARM -> "Arm " + n;
+            case ARM -> "Arm " + n + (line.sub() == 2 ? ", turned over" : "");
             case RING -> "Ring " + n;
             case SPOKE -> "Spoke " + line.sub() + " to ring " + n;
             case SHELLS -> "Row " + n + " of shells";
-            case PETAL -> "Petal " + n + ", side " + line.sub();
+            case PETAL -> "Petal " + n + (line.sub() > 0 ? ", side " + line.sub() : "");
+            case INNER_PETAL -> "Inner petal " + n;
+            case POINTS -> "Points";
+            case CORNER_RAYS -> "Corner rays";
+            case WHIRL -> "Whirl, set " + n + ", line " + line.sub();
+            case STRAIGHT_FAN -> "Fan " + n + ", line " + line.sub();
             case CORNER_ARC -> "Corner arc " + n + (line.sub() > 0 ? ", side " + line.sub() : "");
             case CORNER_DIAMOND -> "Corner diamond, side " + line.sub();
             case CORNER_BLADE -> "Corner blade " + line.sub();
@@ -204,6 +214,7 @@ public record MotifWords(Words words) {
         return switch (spot.shownBy()) {
             case SEAM -> "on the seam";
             case FAR_EDGE -> "at the far edge";
+            case KEPT_CLEAR -> "at the edge of what is kept clear";
             case RUN_END -> "at the run's end";
             case MITRE -> "on the mitre";
             case STITCHING -> "at the stitching there";

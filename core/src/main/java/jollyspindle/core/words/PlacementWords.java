@@ -28,6 +28,7 @@ public record PlacementWords(Words words) {
                                 .orElse("Template") + " ";
         return name + Words.turn(placement.pose().rotation()) + " ("
                 + Words.degrees(placement.pose().rotation()) + ")"
+                + (placement.pose().over() ? ", face down" : "")
                 + placement
                         .tool()
                         .edge()
@@ -41,6 +42,9 @@ public record PlacementWords(Words words) {
     public static String turned(Placement now, Placement before) {
         if (!now.tool().templateId().equals(before.tool().templateId())) {
             return "another template";
+        }
+        if (now.pose().over() != before.pose().over()) {
+            return now.pose().over() ? "turned over, face down" : "turned over, face up again";
         }
         double by = Angles.normal(now.pose().rotation() - before.pose().rotation());
         if (Math.abs(by) < STILL) {

@@ -113,6 +113,7 @@ public record Words(TapeScale tape) {
             case SEAM -> border + "inner seam, " + side;
             case DEPTH -> border.isEmpty() ? "Border depth, " + side : border + "depth, " + side;
             case RESERVE -> "Outer reserve";
+            case BATTING -> "Batting: most unstitched";
             case CLEARANCE -> border.isEmpty() ? "Seam clearance" : border + "seam clearance";
         };
     }

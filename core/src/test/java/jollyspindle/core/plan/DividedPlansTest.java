@@ -348,7 +348,19 @@ class DividedPlansTest {
 
     private static jollyspindle.core.division.Judging lenient(double k) {
         return new jollyspindle.core.division.Judging(
-                0.125 * Math.min(k, 2), 0.125 * Math.min(k, 2), 0.125, 0.005, 1 / k, 4 / k, 0, 1 / k, 8 / k, 0, 0, 0);
+                0.125 * Math.min(k, 2),
+                0.125 * Math.min(k, 2),
+                0.125,
+                0.005,
+                8,
+                1 / k,
+                4 / k,
+                0,
+                1 / k,
+                8 / k,
+                0,
+                0,
+                0);
     }
 
     @ParameterizedTest

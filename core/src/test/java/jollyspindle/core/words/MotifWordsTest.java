@@ -160,8 +160,11 @@ class MotifWordsTest {
     @Test
     void findingsSayWhereTheyStand() {
         Quilt quilt = DemoJob.heronWeir().quilt().withAreas(List.of(new Area.Medallion(12)));
-        assertThat(FindingWords.where(new Finding.AreaTrouble(new AreaId(1), 1, new AreaTold.RingMissing(3)), quilt))
-                .isEqualTo("Medallion: ");
+        Finding missing = new Finding.AreaTrouble(
+                new AreaId(1), 'A', false, 1, new AreaTold.RingMissing(3, OptionalDouble.of(3.5)), Optional.empty());
+        assertThat(FindingWords.where(missing, quilt)).isEqualTo("Medallion: ");
+        assertThat(new FindingWords(new Words(TapeScale.SIXTEENTHS)).text(missing))
+                .isEqualTo("No template stitches a ring 3 across. The nearest is 3 1/2.");
         assertThat(FindingWords.where(new Finding.SeamOffPlate(RunId.of(Side.TOP)), quilt))
                 .isEqualTo("Top border: ");
     }

@@ -15,6 +15,7 @@ import jollyspindle.desktop.bench.MeasureBench;
 import jollyspindle.desktop.control.CompareView;
 import jollyspindle.desktop.control.FindingsBox;
 import jollyspindle.desktop.control.PlacementCallout;
+import jollyspindle.desktop.control.ProtractorTape;
 import jollyspindle.desktop.control.QuiltTable;
 import jollyspindle.desktop.control.RegionMap;
 import jollyspindle.desktop.control.TableHead;
@@ -99,7 +100,7 @@ public final class MainWindow {
         shelfFiling = new ShelfFiling(bench, shelfModel, asking.apply(stage), messages::tell, folder);
         shelf = new ShelfStage(bench, shelfModel, look, shelfFiling);
         shelfBench = new ShelfBench(bench, shelfModel);
-        measureBench = new MeasureBench(bench, this::toFoot);
+        measureBench = new MeasureBench(bench, this::toFoot, shelfFiling::outline);
         benches.put(WorkStage.MEASURE, bench(measureBench, 400));
         benches.put(WorkStage.SHELF, bench(shelfBench, 380));
         layOut = new LayOutBench(bench, look);
@@ -117,7 +118,7 @@ public final class MainWindow {
         PlacementCallout callout = new PlacementCallout(bench);
         StackPane.setAlignment(callout, Pos.CENTER_RIGHT);
         StackPane.setMargin(callout, new Insets(10));
-        StackPane tableAndCallout = new StackPane(table);
+        StackPane tableAndCallout = new StackPane(table, new ProtractorTape(bench, look, table));
         tablePane.setCenter(tableAndCallout);
         // What is said about the arcs stands beside the quilt where there is room, else on the bench.
         Runnable place = () -> {
@@ -160,6 +161,11 @@ public final class MainWindow {
         });
         bench.stageProperty().addListener(o -> arrange());
         bench.comparingProperty().addListener(o -> arrange());
+        bench.areas().lookedProperty().addListener((o, was, now) -> {
+            if ((was == null) != (now == null)) {
+                arrange();
+            }
+        });
         bench.whereProperty().addListener(o -> showTemplate());
         bench.planProperty().addListener(o -> {
             messages.hide();
@@ -222,7 +228,8 @@ public final class MainWindow {
         middle.getChildren().setAll(now == WorkStage.SHELF ? shelf : compared ? compare : tablePane);
         right.getChildren().setAll(benches.get(now));
         boolean withTape = now == WorkStage.LAY_OUT && !compared || now == WorkStage.MARK;
-        root.setBottom(withTape ? tape : null);
+        // Round an area's centre the tape is bent, on the table.
+        root.setBottom(withTape && !bench.areas().isLooked() ? tape : null);
         showTemplate();
     }
 
@@ -325,6 +332,9 @@ public final class MainWindow {
                                             OptionalDouble.of(Math.min(Wish.LONGEST_REPEAT, range.longest()))))));
         } else if (remedy instanceof Remedy.Redesign redesign) {
             bench.edit("motifs that fit", job -> job.editing(redesign.group(), l -> l.with(redesign.design())));
+        } else if (remedy instanceof Remedy.RedesignArea redesign) {
+            bench.areas().choose(redesign.area(), 1);
+            bench.areas().design("motifs that fit", redesign.design());
         } else if (remedy instanceof Remedy.Untie untie) {
             bench.edit("counts by themselves", job -> job.editing(untie.group(), l -> l.with(Optional.empty())));
         } else if (remedy instanceof Remedy.Ease ease) {

@@ -145,17 +145,13 @@ final class Pictures {
                         window,
                         List.of(new Area.Medallion(12)),
                         new AreaMotif.Arms(12, AreaMotif.Way.OUT_AND_BACK, 0.75));
-                bench.placementProperty()
-                        .set(bench.plan().areas().get(0).placements().get(2));
-                window.table().zoom(6);
+                bench.areas().showOn(3);
+                window.layOutBench().showAreaRotation();
             }),
             new Shot("middle-shells", (bench, window) -> {
                 Area flower = new Area.Applique(new Area.Ellipse(new Point(-11, 22), 8, 5, 0.5), 0.25);
                 middle(bench, window, List.of(new Area.Blocks(2, 3, 18, 18, 4), flower), new AreaMotif.Clamshells(0));
-                bench.designArea(
-                        new AreaId(1),
-                        "a size",
-                        AreaDesign.of(new AreaMotif.Clamshells(0), Optional.of("thatch-large")));
+                bench.areas().design("a size", AreaDesign.of(new AreaMotif.Clamshells(0), Optional.of("thatch-large")));
             }));
 
     /** The demo with something in its middle. */
@@ -163,8 +159,9 @@ final class Pictures {
         bench.start(DemoJob.heronWeir());
         window.table().fit();
         bench.editQuilt("areas", quilt -> quilt.withAreas(areas));
-        bench.designArea(new AreaId(1), "motif", AreaDesign.of(motif, Optional.empty()));
         window.layOutBench().showAreas();
+        bench.areas().choose(new AreaId(1), 1);
+        bench.areas().design("motif", AreaDesign.of(motif, Optional.empty()));
     }
 
     private static Shot ring(String name) {

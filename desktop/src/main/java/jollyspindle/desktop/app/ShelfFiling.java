@@ -2,6 +2,7 @@ package jollyspindle.desktop.app;
 
 import jollyspindle.core.shelf.Shelf;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.OutlineForm;
 import jollyspindle.core.shelf.form.SizeLabel;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
@@ -153,6 +154,25 @@ final class ShelfFiling implements ShelfStage.Files {
     @Override
     public void takeOutline() {
         asking.toOpen("Outline from a drawing", "Drawings", SvgOutline.SUFFIX).ifPresent(this::takeOutline);
+    }
+
+    /** Asks for a drawing and takes an outline out of it, as large as the drawing says. */
+    Optional<OutlineForm> outline() {
+        Optional<Path> file = asking.toOpen("Outline from a drawing", "Drawings", SvgOutline.SUFFIX);
+        if (file.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            SvgOutline outline = SvgOutline.read(file.get(), SvgOutline.Wanted.usual());
+            tell.accept("The outline is " + bench.words().length(outline.form().mainSize()) + " wide."
+                    + (outline.others() == 0
+                            ? ""
+                            : " It is the largest of " + (outline.others() + 1) + " closed shapes in the drawing."));
+            return Optional.of(outline.form());
+        } catch (FileTrouble e) {
+            tell.accept(e.getMessage());
+            return Optional.empty();
+        }
     }
 
     /** Makes a template of a drawing and puts it on the shelf. */

@@ -10,6 +10,7 @@ import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Shelf;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.area.AreasPane;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.look.Look;
@@ -141,12 +142,22 @@ public final class LayOutBench extends VBox {
             }
         };
         bench.planProperty().addListener(follow);
+        bench.areas().lookedProperty().addListener((o, was, now) -> {
+            if (now == null && page == Page.AREAS) {
+                turnTo(Page.WAYS);
+            } else if (now != null && page != Page.AREAS) {
+                turnTo(Page.AREAS);
+            } else {
+                follow.invalidated(o);
+            }
+        });
         bench.whereProperty().addListener(follow);
         bench.stageProperty().addListener(follow);
         bench.placementProperty().addListener((o, was, now) -> {
             // From one to another: the quilter is stepping. The first is shown without being asked for.
             if (was != null
                     && now != null
+                    && !bench.areas().isLooked()
                     && was.region().equals(now.region())
                     && !housed.getChildren().isEmpty()) {
                 turnTo(Page.ARCS);
@@ -160,6 +171,24 @@ public final class LayOutBench extends VBox {
     /** Shows what is stitched in the middle of the quilt. */
     public void showAreas() {
         turnTo(Page.AREAS);
+    }
+
+    /** Shows the placements in an area in order. */
+    public void showAreaRotation() {
+        turnTo(Page.AREAS);
+        areas.showRotation();
+    }
+
+    /** Shows what else could be stitched in an area. */
+    public void showAreaGallery() {
+        turnTo(Page.AREAS);
+        areas.showGallery();
+    }
+
+    /** Shows which block of an area has which letter. */
+    public void showAreaLetters() {
+        turnTo(Page.AREAS);
+        areas.showLetters();
     }
 
     /** Shows what is stitched. */
@@ -218,6 +247,9 @@ public final class LayOutBench extends VBox {
 
     private void turnTo(Page to) {
         page = to;
+        if (to != Page.AREAS && bench.areas().isLooked()) {
+            bench.choose(bench.whereProperty().get());
+        }
         pills.forEach((p, pill) -> pill.setSelected(p == to));
         pages.forEach((p, region) -> show(region, p == to));
         show(ofTheRuns, to != Page.AREAS);

@@ -3,8 +3,10 @@ package jollyspindle.desktop.bench;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.model.AreaDesk;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
@@ -87,6 +89,7 @@ public final class MarkBench extends VBox {
         bench.planProperty().addListener(follow);
         bench.stageProperty().addListener(follow);
         bench.whereProperty().addListener(follow);
+        bench.areas().lookedProperty().addListener(follow);
         bench.pointedProperty()
                 .addListener(o -> select(marks, bench.pointedProperty().get()));
         bench.placementProperty()
@@ -132,6 +135,13 @@ public final class MarkBench extends VBox {
 
     private void show() {
         showing = true;
+        if (bench.areas().isLooked()) {
+            showArea();
+            showing = false;
+            select(marks, bench.pointedProperty().get());
+            select(placements, bench.placementProperty().get());
+            return;
+        }
         RunPlan run = bench.run().orElse(null);
         heading.setText(bench.name(bench.whereProperty().get()) + ": marks and placements");
         if (run == null) {
@@ -152,5 +162,21 @@ public final class MarkBench extends VBox {
         showing = false;
         select(marks, bench.pointedProperty().get());
         select(placements, bench.placementProperty().get());
+    }
+
+    /** The marks of the piece of an area that is looked at, read along its lower edge and upwards. */
+    private void showArea() {
+        AreaDesk desk = bench.areas();
+        AreaDesk.Looked looked = desk.lookedProperty().get();
+        int pieces = desk.plan().map(p -> p.pieces().size()).orElse(1);
+        heading.setText(AreaWords.name(looked.id(), bench.job().quilt())
+                + (pieces > 1 ? ", block " + looked.piece() + " of " + pieces : "") + ": marks and placements");
+        note.setText(Words.count(desk.marks().size(), "mark")
+                + " to make. Read them along the lower edge from its left corner, and upwards from it."
+                + (desk.rays().isEmpty()
+                        ? ""
+                        : " Rays: the middle lines and the diagonals first, then halve, then step off on a circle."));
+        marks.setItems(FXCollections.observableArrayList(desk.marks()));
+        placements.setItems(FXCollections.observableArrayList(desk.placements()));
     }
 }

@@ -8,6 +8,7 @@ import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.form.OutlineForm;
 import jollyspindle.core.words.Cautions;
 import jollyspindle.core.words.SquareWords;
 import jollyspindle.core.words.Words;
@@ -24,6 +25,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import javafx.beans.InvalidationListener;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -74,7 +76,13 @@ public final class MeasureBench extends VBox {
      *
      * @param toFoot goes to where the foot is calibrated
      */
-    public MeasureBench(Workbench bench, Runnable toFoot) {
+    /**
+     * A bench for the job on the table.
+     *
+     * @param toFoot goes to where the foot is calibrated
+     * @param drawing asks for a drawing and takes the outline out of it
+     */
+    public MeasureBench(Workbench bench, Runnable toFoot, Supplier<Optional<OutlineForm>> drawing) {
         this.bench = bench;
         getStyleClass().add("bench-content");
         for (Dimension dimension : Quilt.unmeasured().dimensions()) {
@@ -108,7 +116,7 @@ public final class MeasureBench extends VBox {
         foot.beside(calibrate);
         square.setId("square-said");
         borders = new BordersPane(bench, this::field);
-        strips = new StripsPane(bench);
+        strips = new StripsPane(bench, drawing);
         pages.put(
                 Page.BODY,
                 new VBox(
@@ -124,7 +132,7 @@ public final class MeasureBench extends VBox {
                         square,
                         heading("Machine"),
                         grid(foot)));
-        pages.put(Page.BORDERS, new VBox(6, borders, grid(of(Dimension.RESERVE))));
+        pages.put(Page.BORDERS, new VBox(6, borders, grid(of(Dimension.RESERVE)), fields.get(Dimension.BATTING)));
         pages.put(Page.STRIPS, strips);
         HBox row = new HBox(4);
         ToggleGroup together = new ToggleGroup();
@@ -185,7 +193,9 @@ public final class MeasureBench extends VBox {
         return new LengthField(
                 dimension.code(),
                 label(dimension),
-                dimension.kind() == Dimension.Kind.DIAGONAL || dimension.kind() == Dimension.Kind.SEAM,
+                dimension.kind() == Dimension.Kind.DIAGONAL
+                        || dimension.kind() == Dimension.Kind.SEAM
+                        || dimension.kind() == Dimension.Kind.LIMIT,
                 () -> bench.job().tape(),
                 inches -> objection(dimension, inches),
                 inches -> measured(dimension, inches));
@@ -196,6 +206,7 @@ public final class MeasureBench extends VBox {
             case DIAGONAL_DOWN -> "Diagonal from top left";
             case DIAGONAL_UP -> "Diagonal from bottom left";
             case RESERVE -> "Outer reserve";
+            case BATTING -> "Batting: widest gap its maker allows";
             case CLEARANCE -> "Seam clearance";
             case SEAM -> "Seam, " + dimension.side().map(Words::name).orElse("");
             default -> Words.capital(dimension.side().map(Words::name).orElse(""));

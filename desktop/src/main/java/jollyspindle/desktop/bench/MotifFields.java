@@ -5,9 +5,8 @@ import jollyspindle.core.measure.LengthReading;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.words.MotifWords;
-import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.EntryFields;
 import jollyspindle.desktop.control.Labelled;
-import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.Workbench;
 
@@ -18,23 +17,19 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
-import java.util.function.Function;
 import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
-import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
 
 /** The few choices that each motif has. */
-final class MotifFields {
+final class MotifFields extends EntryFields {
 
     private static final double LONGEST = 24;
 
-    private final Workbench bench;
     private final Consumer<Motif> change;
 
     MotifFields(Workbench bench, Consumer<Motif> change) {
-        this.bench = bench;
+        super(bench);
         this.change = change;
     }
 
@@ -323,88 +318,11 @@ final class MotifFields {
     }
 
     private Node angle(double now, Consumer<Double> take) {
-        TypedField field = new TypedField("motif-angle", "Degrees to the seam", text -> {
-            try {
-                double degrees = Double.parseDouble(text.strip().replace("°", ""));
-                if (degrees >= 10 && degrees <= 170) {
-                    take.accept(Math.toRadians(degrees));
-                    return Optional.empty();
-                }
-            } catch (NumberFormatException e) {
-                // Told below, as a number out of range is.
-            }
-            return Optional.of("“" + text.strip() + "”: type 10 to 170; 90 is straight across.");
-        });
-        double degrees = Math.rint(Math.toDegrees(now) * 100) / 100;
-        field.show(degrees == Math.rint(degrees) ? Long.toString(Math.round(degrees)) : Double.toString(degrees));
-        return field;
+        return degrees("motif-angle", "Degrees to the seam", now, 10, 170, "90 is straight across", take);
     }
 
     private Node distance(String id, String name, double now, Consumer<Double> take) {
         return length(
                 id, name, false, OptionalDouble.of(now), Motif.CLOSEST, LONGEST, d -> take.accept(d.getAsDouble()));
-    }
-
-    /** A length in a range. */
-    Node length(
-            String id,
-            String name,
-            boolean mayBeEmpty,
-            OptionalDouble now,
-            double least,
-            double most,
-            Consumer<OptionalDouble> take) {
-        LengthField field = new LengthField(
-                id,
-                name,
-                mayBeEmpty,
-                () -> bench.job().tape(),
-                inches -> inches >= least && inches <= most
-                        ? Optional.empty()
-                        : Optional.of("Between " + bench.words().exact(least) + " and "
-                                + bench.words().exact(most) + "."),
-                take);
-        field.show(now);
-        return field;
-    }
-
-    /** A whole number in a range. */
-    Node whole(String id, String name, int now, int least, int most, IntConsumer take) {
-        TypedField field = new TypedField(id, name, text -> {
-            try {
-                int number = Integer.parseInt(text.strip());
-                if (number >= least && number <= most) {
-                    take.accept(number);
-                    return Optional.empty();
-                }
-            } catch (NumberFormatException e) {
-                // Told below, as a number out of range is.
-            }
-            return Optional.of("“" + text.strip() + "”: type a whole number from " + least + " to " + most + ".");
-        });
-        field.show(Integer.toString(now));
-        return field;
-    }
-
-    private static Node check(String id, String name, boolean now, Consumer<Boolean> take) {
-        CheckBox box = new CheckBox(name);
-        box.setId(id);
-        box.setWrapText(true);
-        box.setSelected(now);
-        box.setOnAction(e -> take.accept(box.isSelected()));
-        return box;
-    }
-
-    /** One of a few. */
-    <T> Node choice(String id, String name, List<T> values, T now, Function<T, String> said, Consumer<T> take) {
-        ComboBox<T> box = new ComboBox<>();
-        Choices.prepare(box, id, name, values, said);
-        box.setValue(now);
-        box.setOnAction(e -> {
-            if (box.getValue() != null && !box.getValue().equals(now)) {
-                take.accept(box.getValue());
-            }
-        });
-        return Labelled.of(name, box);
     }
 }

@@ -58,6 +58,12 @@ final class RulesPane extends VBox {
                                         j -> 100 * j.squareLimit(),
                                         (j, v) -> j.withTolerances(
                                                 j.stretchUnseen(), j.leftoverAlone(), j.mismatchUnseen(), v / 100))),
+                        number(
+                                "rule-point",
+                                "Lines to one point in the middle",
+                                Judging.MOST_IN_A_POINT,
+                                Judging::mostInAPoint,
+                                (j, v) -> j.withMostInAPoint((int) Math.round(v))),
                         Labelled.wrapped("What counts for how much, an inch of each:", "faint"),
                         Labelled.row(
                                 weight(

@@ -1,15 +1,12 @@
 package jollyspindle.desktop.bench;
 
 import jollyspindle.core.geometry.Point;
-import jollyspindle.core.plan.QuiltJob;
-import jollyspindle.core.quilt.Area;
-import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Strip;
-import jollyspindle.core.words.AreaWords;
+import jollyspindle.core.shelf.form.OutlineForm;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
@@ -21,15 +18,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.DoubleConsumer;
 import java.util.function.DoubleFunction;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
-import java.util.stream.IntStream;
 import javafx.collections.FXCollections;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -39,16 +33,16 @@ final class StripsPane extends VBox {
     private final Workbench bench;
     private final ComboBox<Integer> chosen = new ComboBox<>();
     private final VBox one = new VBox(4);
-    private final VBox areas = new VBox(4);
+    private final BodyAreasPane areas;
     private final Button remove = new Button("Take it out");
     private int number = 1;
     private Object shownStrip;
-    private Object shownAreas;
     private boolean showing;
 
-    StripsPane(Workbench bench) {
+    StripsPane(Workbench bench, Supplier<Optional<OutlineForm>> drawing) {
         super(6);
         this.bench = bench;
+        areas = new BodyAreasPane(bench, drawing);
         Choices.prepare(
                 chosen,
                 "strip-choice",
@@ -154,11 +148,7 @@ final class StripsPane extends VBox {
                 build(quilt.strips().get(number - 1));
             }
         }
-        Object wantedAreas = List.of(quilt.areas(), bench.job().tape());
-        if (!wantedAreas.equals(shownAreas)) {
-            shownAreas = wantedAreas;
-            buildAreas(quilt);
-        }
+        areas.show();
         showing = false;
     }
 
@@ -278,262 +268,5 @@ final class StripsPane extends VBox {
 
     private static String plain(double value) {
         return String.format(Locale.ROOT, "%.3f", value).replaceAll("\\.?0+$", "");
-    }
-
-    // --- areas -------------------------------------------------------------------------------------------------
-
-    private void buildAreas(Quilt quilt) {
-        areas.getChildren().clear();
-        Optional<Area.Blocks> blocks = find(quilt, Area.Blocks.class);
-        Optional<Area.Medallion> medallion = find(quilt, Area.Medallion.class);
-        areas.getChildren()
-                .addAll(
-                        Labelled.row(
-                                count(
-                                        "area-columns",
-                                        "Blocks across",
-                                        blocks.map(Area.Blocks::columns),
-                                        (b, n) -> new Area.Blocks(n, b.rows(), b.width(), b.height(), b.gap())),
-                                count(
-                                        "area-rows",
-                                        "Blocks down",
-                                        blocks.map(Area.Blocks::rows),
-                                        (b, n) -> new Area.Blocks(b.columns(), n, b.width(), b.height(), b.gap()))),
-                        Labelled.row(
-                                block(
-                                        "area-width",
-                                        "Block, wide",
-                                        blocks.map(Area.Blocks::width),
-                                        (b, v) -> new Area.Blocks(b.columns(), b.rows(), v, b.height(), b.gap())),
-                                block(
-                                        "area-height",
-                                        "Block, high",
-                                        blocks.map(Area.Blocks::height),
-                                        (b, v) -> new Area.Blocks(b.columns(), b.rows(), b.width(), v, b.gap()))),
-                        Labelled.row(
-                                block(
-                                        "area-gap",
-                                        "Sashing between",
-                                        blocks.map(Area.Blocks::gap),
-                                        (b, v) -> new Area.Blocks(b.columns(), b.rows(), b.width(), b.height(), v)),
-                                medallion(medallion.map(Area.Medallion::diameter))));
-        Button none = new Button("No areas");
-        none.setId("area-none");
-        none.setDisable(quilt.areas().isEmpty());
-        none.setOnAction(e -> bench.edit("no areas", job -> {
-            QuiltJob fewer = job;
-            while (!fewer.quilt().areas().isEmpty()) {
-                fewer = fewer.withoutArea(1);
-            }
-            return fewer;
-        }));
-        areas.getChildren().add(none);
-        for (int i = 0; i < quilt.areas().size(); i++) {
-            if (quilt.areas().get(i) instanceof Area.Applique applique) {
-                areas.getChildren().addAll(applique(i + 1, applique));
-            }
-        }
-        Button add = new Button("Add an appliqué");
-        add.setId("applique-add");
-        add.setTooltip(new Tooltip("Nothing is stitched on an appliqué, nor so near to it as its clearance"));
-        add.setOnAction(e -> bench.editQuilt("an appliqué", q -> {
-            List<Area> all = new ArrayList<>(q.areas());
-            all.add(new Area.Applique(new Area.Ellipse(Point.ORIGIN, 6, 4, 0), 0.25));
-            return q.withAreas(all);
-        }));
-        areas.getChildren().add(add);
-    }
-
-    // --- appliqués ---------------------------------------------------------------------------------------------
-
-    /** What can be typed of an appliqué; its corners, where it has such, come from the file. */
-    private List<Node> applique(int number, Area.Applique applique) {
-        List<Node> nodes = new ArrayList<>();
-        nodes.add(
-                Labelled.heading(AreaWords.name(new AreaId(number), bench.job().quilt())));
-        LengthField clearance = signed(
-                "applique-clearance-" + number,
-                "Clearance",
-                applique.clearance(),
-                0,
-                12,
-                v -> replace(number, "clearance", new Area.Applique(applique.outline(), v)));
-        if (applique.outline() instanceof Area.Ellipse e) {
-            double far = QuiltRules.LONGEST;
-            Point c = e.centre();
-            nodes.add(Labelled.row(
-                    signed(
-                            "applique-width-" + number,
-                            "Wide",
-                            e.width(),
-                            0.125,
-                            far,
-                            v -> replace(
-                                    number,
-                                    "width",
-                                    ellipse(applique, new Area.Ellipse(c, v, e.height(), e.turned())))),
-                    signed(
-                            "applique-height-" + number,
-                            "High",
-                            e.height(),
-                            0.125,
-                            far,
-                            v -> replace(
-                                    number,
-                                    "height",
-                                    ellipse(applique, new Area.Ellipse(c, e.width(), v, e.turned()))))));
-            nodes.add(Labelled.row(
-                    signed(
-                            "applique-x-" + number,
-                            "Right of the middle",
-                            c.x(),
-                            -far,
-                            far,
-                            v -> replace(
-                                    number,
-                                    "place",
-                                    ellipse(
-                                            applique,
-                                            new Area.Ellipse(new Point(v, c.y()), e.width(), e.height(), e.turned())))),
-                    signed(
-                            "applique-y-" + number,
-                            "Above the middle",
-                            c.y(),
-                            -far,
-                            far,
-                            v -> replace(
-                                    number,
-                                    "place",
-                                    ellipse(
-                                            applique,
-                                            new Area.Ellipse(
-                                                    new Point(c.x(), v), e.width(), e.height(), e.turned()))))));
-        }
-        Button out = new Button("Take it out");
-        out.setId("applique-remove-" + number);
-        out.setOnAction(e -> bench.edit("an appliqué less", job -> job.withoutArea(number)));
-        nodes.add(Labelled.row(clearance, out));
-        return nodes;
-    }
-
-    private static Area.Applique ellipse(Area.Applique was, Area.Ellipse ellipse) {
-        return new Area.Applique(ellipse, was.clearance());
-    }
-
-    private void replace(int number, String what, Area.Applique applique) {
-        bench.editQuilt("the appliqué's " + what, q -> {
-            List<Area> all = new ArrayList<>(q.areas());
-            all.set(number - 1, applique);
-            return q.withAreas(all);
-        });
-    }
-
-    private LengthField signed(String id, String name, double now, double least, double most, DoubleConsumer take) {
-        LengthField field = new LengthField(
-                        id,
-                        name,
-                        false,
-                        () -> bench.job().tape(),
-                        inches -> inches >= least && inches <= most
-                                ? Optional.empty()
-                                : Optional.of("Between " + bench.words().exact(least) + " and "
-                                        + bench.words().exact(most) + "."),
-                        inches -> inches.ifPresent(take))
-                .compact();
-        field.show(OptionalDouble.of(now));
-        return field;
-    }
-
-    private static <A extends Area> Optional<A> find(Quilt quilt, Class<A> kind) {
-        return quilt.areas().stream().filter(kind::isInstance).map(kind::cast).findFirst();
-    }
-
-    private static QuiltJob withoutMedallion(QuiltJob job) {
-        List<Area> all = job.quilt().areas();
-        for (int i = 0; i < all.size(); i++) {
-            if (all.get(i) instanceof Area.Medallion) {
-                return job.withoutArea(i + 1);
-            }
-        }
-        return job;
-    }
-
-    private void put(String name, Area area) {
-        bench.editQuilt(name, quilt -> {
-            // In its place, so that what is stitched in each area stays with it.
-            List<Area> all = new ArrayList<>(quilt.areas());
-            int place = IntStream.range(0, all.size())
-                    .filter(i -> all.get(i).getClass() == area.getClass())
-                    .findFirst()
-                    .orElse(all.size());
-            if (place == all.size()) {
-                all.add(area);
-            } else {
-                all.set(place, area);
-            }
-            return quilt.withAreas(all);
-        });
-    }
-
-    /** The blocks there are, or those that a first number begins. */
-    private Area.Blocks blocks() {
-        return find(bench.job().quilt(), Area.Blocks.class).orElseGet(() -> new Area.Blocks(1, 1, 12, 12, 0));
-    }
-
-    private interface BlockChange<T> {
-        Area.Blocks apply(Area.Blocks blocks, T value);
-    }
-
-    private TypedField count(String id, String name, Optional<Integer> now, BlockChange<Integer> change) {
-        TypedField field = new TypedField(id, name, text -> {
-            try {
-                int n = Integer.parseInt(text.strip());
-                if (n >= 1 && n <= Area.MOST) {
-                    put(n + " " + name.toLowerCase(Locale.ROOT), change.apply(blocks(), n));
-                    return Optional.empty();
-                }
-            } catch (NumberFormatException e) {
-                // Told below, like a number out of range.
-            }
-            return Optional.of("“" + text.strip() + "” isn't a whole number from 1 to " + Area.MOST + ".");
-        });
-        field.show(now.map(n -> "" + n).orElse(""));
-        return field;
-    }
-
-    private LengthField block(String id, String name, Optional<Double> now, BlockChange<Double> change) {
-        boolean mayBeZero = id.equals("area-gap");
-        LengthField field = new LengthField(
-                        id,
-                        name,
-                        true,
-                        () -> bench.job().tape(),
-                        inches -> mayBeZero && inches == 0 ? Optional.empty() : overZero(inches),
-                        inches -> inches.ifPresent(v -> put(
-                                name.toLowerCase(Locale.ROOT) + " "
-                                        + bench.words().exact(v),
-                                change.apply(blocks(), v))))
-                .compact();
-        field.show(now.map(OptionalDouble::of).orElse(OptionalDouble.empty()));
-        return field;
-    }
-
-    private LengthField medallion(Optional<Double> now) {
-        LengthField field = new LengthField(
-                        "area-medallion",
-                        "Medallion, diameter",
-                        true,
-                        () -> bench.job().tape(),
-                        this::overZero,
-                        inches -> {
-                            if (inches.isPresent()) {
-                                put("medallion", new Area.Medallion(inches.getAsDouble()));
-                            } else {
-                                bench.edit("no medallion", StripsPane::withoutMedallion);
-                            }
-                        })
-                .compact();
-        field.show(now.map(OptionalDouble::of).orElse(OptionalDouble.empty()));
-        return field;
     }
 }

@@ -1,11 +1,14 @@
 package jollyspindle.desktop.control;
 
+import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.LinkedHashMap;
@@ -15,6 +18,7 @@ import java.util.Map;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.scene.Cursor;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
@@ -76,6 +80,12 @@ public final class FindingsBox extends VBox {
             text.setWrapText(true);
             text.setMinHeight(USE_PREF_SIZE);
             VBox box = new VBox(head, text);
+            box.setId("finding-" + finding.code());
+            if (finding instanceof Finding.AreaTrouble area) {
+                // A click shows where it stands.
+                box.setCursor(Cursor.HAND);
+                box.setOnMouseClicked(e -> show(area));
+            }
             box.getStyleClass()
                     .addAll("finding", "finding-" + finding.severity().name().toLowerCase(Locale.ROOT));
             finding.remedy().ifPresent(remedy -> {
@@ -96,5 +106,21 @@ public final class FindingsBox extends VBox {
             well.setMinHeight(USE_PREF_SIZE);
             getChildren().add(well);
         }
+    }
+
+    /** The piece of the area where the finding stands. */
+    private void show(Finding.AreaTrouble trouble) {
+        bench.stageProperty().set(WorkStage.LAY_OUT);
+        int piece = trouble.place()
+                .flatMap(bench.areas()::at)
+                .filter(l -> l.id().equals(trouble.area()))
+                .map(AreaDesk.Looked::piece)
+                .orElseGet(() -> bench.plan().area(trouble.area()).stream()
+                        .flatMap(a -> a.pieces().stream())
+                        .filter(p -> p.letter() == trouble.letter())
+                        .findFirst()
+                        .map(AreaPlan.Piece::number)
+                        .orElse(1));
+        bench.areas().choose(trouble.area(), piece);
     }
 }

@@ -1,5 +1,7 @@
 package jollyspindle.desktop.control;
 
+import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.area.AreaTold;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -16,7 +18,6 @@ import jollyspindle.core.quilt.BodyShape;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RingShape;
-import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Material;
@@ -24,11 +25,12 @@ import jollyspindle.core.shelf.SeamRegister;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.look.Palette;
-import jollyspindle.desktop.model.MotifHandle;
+import jollyspindle.desktop.model.Knob;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -97,14 +99,37 @@ final class QuiltPainter {
             measures(shape);
         } else {
             bench.plan().runs().forEach(this::marks);
+            if (bench.areas().isLooked()) {
+                areaMarks();
+            }
             if (bench.placementProperty().get() != null) {
                 template(bench.placementProperty().get());
             }
             bench.handles().forEach(this::handle);
         }
         findings(shape);
+        bench.areas().drawnProperty().get().ifPresent(this::drawn);
         if (!measuring) {
             pointed();
+        }
+    }
+
+    /** The corners of an appliqué that is being drawn. */
+    private void drawn(List<Point> corners) {
+        g.setStroke(p.chosen());
+        g.setFill(p.chosen());
+        g.setLineWidth(2);
+        for (int i = 0; i < corners.size(); i++) {
+            Point corner = corners.get(i);
+            g.fillOval(view.x(corner) - 5, view.y(corner) - 5, 10, 10);
+            if (i > 0) {
+                view.stroke(g, new Segment(corners.get(i - 1), corner));
+            }
+        }
+        if (corners.size() > 2) {
+            g.setLineDashes(DASHES);
+            view.stroke(g, new Segment(corners.get(corners.size() - 1), corners.get(0)));
+            g.setLineDashes();
         }
     }
 
@@ -140,37 +165,49 @@ final class QuiltPainter {
         g.setLineDashes();
     }
 
-    /** Blocks and medallion about the body's middle. */
+    /** Blocks, medallion and appliqués, those below first; the piece that is looked at stands out. */
     private void areas() {
+        Optional<AreaPlan.Piece> looked = bench.areas().piece();
         g.setStroke(p.seam());
+        for (AreaPlan area : bench.plan().areas()) {
+            if (!(bench.job().quilt().areas().get(area.id().number() - 1) instanceof Area.Body)) {
+                area.pieces().forEach(piece -> view.stroke(g, piece.cloth().seam()));
+            }
+        }
+        looked.ifPresent(piece -> {
+            g.setStroke(p.chosen());
+            g.setLineWidth(2.5);
+            view.stroke(g, piece.cloth().outline());
+            g.setLineWidth(1.2);
+            g.setStroke(p.seam());
+        });
         for (Area area : bench.job().quilt().areas()) {
-            if (area instanceof Area.Blocks blocks) {
-                for (int column = 0; column < blocks.columns(); column++) {
-                    for (int row = 0; row < blocks.rows(); row++) {
-                        double left = -blocks.across() / 2 + column * (blocks.width() + blocks.gap());
-                        double top = blocks.down() / 2 - row * (blocks.height() + blocks.gap());
-                        Point corner = new Point(left, top);
-                        g.strokeRect(
-                                view.x(corner),
-                                view.y(corner),
-                                blocks.width() * view.scale(),
-                                blocks.height() * view.scale());
-                    }
-                }
-            } else if (area instanceof Area.Applique applique) {
+            if (area instanceof Area.Applique applique) {
                 g.setFill(p.border());
                 view.paths(g, List.of(applique.outline().path()));
                 g.fill();
                 g.stroke();
-            } else {
-                double diameter = ((Area.Medallion) area).diameter();
-                Point corner = new Point(-diameter / 2, diameter / 2);
-                g.strokeOval(view.x(corner), view.y(corner), diameter * view.scale(), diameter * view.scale());
             }
         }
     }
 
+    /** The marks of the piece that is looked at, as small crosses. */
+    private void areaMarks() {
+        g.setStroke(p.mark());
+        g.setLineWidth(1.4);
+        double half = 5 / view.scale();
+        for (Mark mark : bench.areas().marks()) {
+            Point across = new Point(half, 0);
+            Point up = new Point(0, half);
+            view.stroke(g, new Segment(mark.place().minus(across), mark.place().plus(across)));
+            view.stroke(g, new Segment(mark.place().minus(up), mark.place().plus(up)));
+        }
+    }
+
     private void highlight(QuiltShape shape) {
+        if (bench.areas().isLooked()) {
+            return;
+        }
         shape.find(bench.whereProperty().get()).ifPresent(frame -> {
             g.setStroke(p.chosen());
             g.setLineWidth(3.5);
@@ -182,6 +219,12 @@ final class QuiltPainter {
         g.setStroke(p.stitch());
         g.setLineWidth(Math.max(plan.lines().size() > MANY_LINES ? 1 : 1.6, Math.min(3, view.scale() * 0.12)));
         plan.lines().forEach(line -> view.stroke(g, line.path()));
+        if (bench.areas().isLooked()) {
+            g.setLineWidth(1.4);
+            g.setLineDashes(DOTS);
+            bench.areas().plan().ifPresent(area -> area.travels().forEach(t -> view.stroke(g, t.path())));
+            g.setLineDashes();
+        }
     }
 
     private void marks(RunPlan run) {
@@ -213,11 +256,10 @@ final class QuiltPainter {
     }
 
     /** A knob with two points, each the way it can be dragged. */
-    private void handle(MotifHandle handle) {
+    private void handle(Knob handle) {
         double x = view.x(handle.place());
         double y = view.y(handle.place());
-        RunFrame frame = bench.run().orElseThrow().frame();
-        Point way = handle.along() ? frame.along() : frame.outward();
+        Point way = handle.way();
         g.setLineDashes();
         g.setFill(p.chosen());
         g.setStroke(p.cloth());
@@ -326,24 +368,44 @@ final class QuiltPainter {
                 .flatMap(f -> f.run().stream())
                 .distinct()
                 .flatMap(run -> shape.find(run).stream())
-                .forEach(frame -> {
-                    Point at = frame.place(frame.length() / 2, frame.depth());
-                    double x = view.x(at);
-                    double y = view.y(at);
-                    g.setLineDashes();
-                    g.setFill(p.tape());
-                    g.setStroke(p.tapeInk());
-                    g.setLineWidth(1.5);
-                    double[] xs = {x - 13, x, x + 13};
-                    double[] ys = {y + 10, y - 13, y + 10};
-                    g.fillPolygon(xs, ys, 3);
-                    g.strokePolygon(xs, ys, 3);
-                    g.setFont(look.font(16, true));
-                    g.setTextAlign(TextAlignment.CENTER);
-                    g.setTextBaseline(VPos.CENTER);
-                    g.setFill(p.tapeInk());
-                    g.fillText("!", x, y + 1);
-                });
+                .map(frame -> frame.place(frame.length() / 2, frame.depth()))
+                .forEach(this::warning);
+        bench.plan().findings().stream()
+                .filter(f -> f.severity() != Finding.Severity.NOTE)
+                .forEach(f -> f.place().ifPresent(at -> {
+                    if (f instanceof Finding.AreaTrouble trouble
+                            && trouble.what() instanceof AreaTold.Unstitched open) {
+                        circle(at, open.diameter());
+                    }
+                    warning(at);
+                }));
+    }
+
+    /** The circle that stays without a stitch. */
+    private void circle(Point centre, double diameter) {
+        g.setStroke(p.chosen());
+        g.setLineWidth(2);
+        g.setLineDashes(DASHES);
+        view.stroke(g, Path.circle(centre, diameter / 2));
+        g.setLineDashes();
+    }
+
+    private void warning(Point at) {
+        double x = view.x(at);
+        double y = view.y(at);
+        g.setLineDashes();
+        g.setFill(p.tape());
+        g.setStroke(p.tapeInk());
+        g.setLineWidth(1.5);
+        double[] xs = {x - 13, x, x + 13};
+        double[] ys = {y + 10, y - 13, y + 10};
+        g.fillPolygon(xs, ys, 3);
+        g.strokePolygon(xs, ys, 3);
+        g.setFont(look.font(16, true));
+        g.setTextAlign(TextAlignment.CENTER);
+        g.setTextBaseline(VPos.CENTER);
+        g.setFill(p.tapeInk());
+        g.fillText("!", x, y + 1);
     }
 
     private void label(String text, double x, double y) {

@@ -1,15 +1,17 @@
 package jollyspindle.desktop.control;
 
+import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
-import jollyspindle.core.plan.RunPlan;
+import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.desktop.look.Look;
-import jollyspindle.desktop.model.MotifHandle;
+import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.Knob;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
@@ -59,9 +61,9 @@ public final class QuiltTable extends Pane {
     private double pressedX;
     private double pressedY;
     private View pressedView;
-    private MotifHandle taken;
-    private RunFrame takenOn;
+    private Knob taken;
     private String takenName;
+    private Runnable drawn = () -> {};
 
     /**
      * A table for a workbench.
@@ -91,6 +93,11 @@ public final class QuiltTable extends Pane {
             draw();
         });
         bench.whereProperty().addListener(o -> draw());
+        bench.areas().drawnProperty().addListener(o -> draw());
+        bench.areas().lookedProperty().addListener((o, was, now) -> {
+            // An area is looked at by itself; turning away from it shows the quilt again.
+            fit();
+        });
         bench.stageProperty().addListener(o -> resized());
         bench.pointedProperty().addListener(o -> draw());
         bench.placementProperty().addListener(o -> draw());
@@ -102,7 +109,7 @@ public final class QuiltTable extends Pane {
         setOnMouseReleased(e -> release());
         setOnMouseClicked(this::click);
         setOnMouseMoved(e -> {
-            Optional<MotifHandle> handle = handleAt(e.getX(), e.getY());
+            Optional<Knob> handle = handleAt(e.getX(), e.getY());
             setCursor(handle.isPresent() ? Cursor.HAND : Cursor.DEFAULT);
             Tooltip.uninstall(this, handleTip);
             handle.ifPresent(h -> {
@@ -126,11 +133,14 @@ public final class QuiltTable extends Pane {
         draw();
     }
 
-    /** Shows the whole quilt. */
+    /** Shows the whole quilt, or the piece of an area that is looked at with the tape bent round it. */
     public void fit() {
         fitted = true;
         Optional<QuiltShape> shape = bench.plan().shape();
-        if (shape.isPresent()) {
+        Optional<AreaPlan.Piece> piece = isOnArea() ? bench.areas().piece() : Optional.empty();
+        if (shape.isPresent() && piece.isPresent()) {
+            show(piece.get());
+        } else if (shape.isPresent()) {
             // A tall quilt leaves room beside it for what is said about it.
             List<Point> outer = shape.get().outer();
             boolean beside = hasCallout()
@@ -143,8 +153,47 @@ public final class QuiltTable extends Pane {
         draw();
     }
 
+    private boolean isOnArea() {
+        WorkStage stage = bench.stageProperty().get();
+        return bench.areas().isLooked() && (stage == WorkStage.LAY_OUT || stage == WorkStage.MARK);
+    }
+
+    /** The piece of an area with room for the tape bent round it. */
+    private void show(AreaPlan.Piece piece) {
+        roomBeside.set(false);
+        kept = 0;
+        double type = look.scaleProperty().get();
+        double band = ProtractorTape.BAND * type + ProtractorTape.GAP;
+        boolean read = !bench.areas().rays().isEmpty();
+        boolean body = bench.areas().area().orElse(null) instanceof Area.Body && !read;
+        double above = body ? MARGIN : band + (read ? ProtractorTape.READINGS * type : 4);
+        double beside = body ? MARGIN : band + (read ? ProtractorTape.READINGS_BESIDE * type : 4);
+        double room = Math.min(getWidth() / 2 - beside, getHeight() / 2 - above);
+        double scale = Math.max(0.2, room / reach(piece.cloth()));
+        Point centre = piece.cloth().centre();
+        view = new View(scale, getWidth() / 2 - scale * centre.x(), getHeight() / 2 + scale * centre.y());
+    }
+
+    /** From the centre of a piece to its furthest place, in inches. */
+    static double reach(AreaPlan.Cloth cloth) {
+        return cloth.outline().curves().stream()
+                .flatMap(c -> Stream.of(c.start(), c.at(0.5)))
+                .mapToDouble(cloth.centre()::distance)
+                .max()
+                .orElse(1);
+    }
+
+    /** Says what else is to be drawn whenever the table is. */
+    void setOnDrawn(Runnable then) {
+        drawn = then;
+    }
+
     /** Shows the chosen side's border as large as it goes. */
     public void zoomToSide() {
+        if (isOnArea()) {
+            fit();
+            return;
+        }
         bench.plan().shape().ifPresent(shape -> {
             fitted = false;
             RunId run = bench.whereProperty().get();
@@ -253,28 +302,27 @@ public final class QuiltTable extends Pane {
         pressedY = e.getY();
         pressedView = view;
         taken = handleAt(e.getX(), e.getY()).orElse(null);
-        takenOn = bench.run().map(RunPlan::frame).orElse(null);
         takenName = null;
         requestFocus();
     }
 
-    private Optional<MotifHandle> handleAt(double x, double y) {
+    private Optional<Knob> handleAt(double x, double y) {
         return bench.handles().stream()
                 .filter(h -> away(h, x, y) < REACH)
                 .min(Comparator.comparingDouble(h -> away(h, x, y)));
     }
 
-    private double away(MotifHandle handle, double x, double y) {
+    private double away(Knob handle, double x, double y) {
         return Math.hypot(view.x(handle.place()) - x, view.y(handle.place()) - y);
     }
 
     /** The number follows the mouse, a tick of the tape at a time. */
     private void dragHandle(MouseEvent e) {
         double tick = bench.job().tape().tick();
-        double number = Math.rint(taken.number(takenOn, view.place(e.getX(), e.getY())) / tick) * tick;
-        taken.changed().apply(number).ifPresent(layout -> {
+        double number = Math.rint(taken.number(view.place(e.getX(), e.getY())) / tick) * tick;
+        taken.changed().apply(number).ifPresent(change -> {
             takenName = taken.name() + " " + bench.words().exact(number);
-            bench.preview(job -> job.editing(bench.groupId(), was -> layout));
+            bench.preview(change);
         });
     }
 
@@ -300,7 +348,20 @@ public final class QuiltTable extends Pane {
             return;
         }
         Point place = view.place(e.getX(), e.getY());
-        runAt(place).ifPresent(run -> {
+        if (bench.areas().drawnProperty().get().isPresent()) {
+            bench.areas().addCorner(place);
+            return;
+        }
+        Optional<RunFrame> over = runAt(place);
+        boolean laying = bench.stageProperty().get() != WorkStage.MEASURE;
+        Optional<AreaDesk.Looked> area =
+                laying && over.isEmpty() ? bench.areas().at(place) : Optional.empty();
+        if (area.isPresent()) {
+            bench.areas().choose(area.get().id(), area.get().piece());
+            nearest(bench.areas().placements(), place).ifPresent(bench.placementProperty()::set);
+            return;
+        }
+        over.ifPresent(run -> {
             bench.choose(run.id());
             if (bench.stageProperty().get() == WorkStage.MEASURE) {
                 run.id().side().ifPresent(side -> measure.accept(Dimension.body(side)));
@@ -318,6 +379,10 @@ public final class QuiltTable extends Pane {
     }
 
     private void key(KeyEvent e) {
+        if (bench.areas().drawnProperty().get().isPresent() && drawing(e)) {
+            e.consume();
+            return;
+        }
         switch (e.getCode()) {
             case LEFT -> pan(PAN, 0);
             case RIGHT -> pan(-PAN, 0);
@@ -333,10 +398,24 @@ public final class QuiltTable extends Pane {
         e.consume();
     }
 
+    /** Keys while an appliqué is drawn; whether this was one. */
+    private boolean drawing(KeyEvent e) {
+        switch (e.getCode()) {
+            case ENTER -> bench.areas().closeDrawing();
+            case BACK_SPACE, DELETE -> bench.areas().takeCornerBack();
+            case ESCAPE -> bench.areas().giveUpDrawing();
+            default -> {
+                return false;
+            }
+        }
+        return true;
+    }
+
     private Optional<Mark> markAt(double x, double y) {
-        return bench.plan().runs().stream()
-                .flatMap(r -> r.laidOut().marks().stream())
-                .filter(m -> m.kind() != Mark.Kind.CENTRE)
+        Stream<Mark> marks = bench.areas().isLooked()
+                ? bench.areas().marks().stream()
+                : bench.plan().runs().stream().flatMap(r -> r.laidOut().marks().stream());
+        return marks.filter(m -> m.kind() != Mark.Kind.CENTRE)
                 .filter(m -> away(m, x, y) < REACH)
                 .min(Comparator.comparingDouble(m -> away(m, x, y)));
     }
@@ -368,12 +447,16 @@ public final class QuiltTable extends Pane {
     }
 
     private Optional<Placement> placementAt(RunId run, Point place) {
-        return bench.plan().placements(run).stream()
-                .min(Comparator.comparingDouble(p -> p.path().distance(place)));
+        return nearest(bench.plan().placements(run), place);
+    }
+
+    private static Optional<Placement> nearest(List<Placement> placements, Point place) {
+        return placements.stream().min(Comparator.comparingDouble(p -> p.path().distance(place)));
     }
 
     private void draw() {
         new QuiltPainter(bench, look, canvas.getGraphicsContext2D(), view, getWidth(), getHeight()).paint(isFocused());
+        drawn.run();
         setAccessibleText(
                 bench.plan().shape().isPresent()
                         ? "The quilt to scale. Arrow keys move it, plus and minus zoom, 0 fits it."

@@ -1,13 +1,18 @@
 package jollyspindle.desktop.control;
 
+import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.model.AreaDesk;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.ArrayList;
@@ -15,7 +20,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
 import javafx.scene.Cursor;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -63,6 +70,7 @@ public final class RegionMap extends VBox {
         getChildren().addAll(map, list);
         bench.planProperty().addListener(o -> show());
         bench.whereProperty().addListener(o -> show());
+        bench.areas().lookedProperty().addListener(o -> show());
         show();
     }
 
@@ -72,7 +80,9 @@ public final class RegionMap extends VBox {
         List<Object> wanted = List.of(
                 Optional.ofNullable(shape),
                 bench.whereProperty().get(),
-                bench.job().quilt().groups());
+                bench.job().quilt().groups(),
+                bench.job().quilt().areas(),
+                Optional.ofNullable(bench.areas().lookedProperty().get()));
         if (wanted.equals(drawn)) {
             return;
         }
@@ -106,6 +116,38 @@ public final class RegionMap extends VBox {
                 map.getChildren().add(cloth);
             }
         }
+        areas(body, view);
+    }
+
+    /** The areas of the body, those below first: the background is the body itself. */
+    private void areas(Polygon body, View view) {
+        List<Area> areas = bench.job().quilt().areas();
+        bench.areas().stitchable().stream()
+                .sorted((a, b) -> areas.get(a - 1).isOver(areas.get(b - 1))
+                        ? 1
+                        : areas.get(b - 1).isOver(areas.get(a - 1)) ? -1 : 0)
+                .forEach(number -> bench.plan().area(new AreaId(number)).ifPresent(plan -> {
+                    if (areas.get(number - 1) instanceof Area.Body) {
+                        area(plan.id(), 1, body);
+                        return;
+                    }
+                    for (AreaPlan.Piece piece : plan.pieces()) {
+                        Polygon cloth = polygon(piece.cloth().seam().flattened(0.1), view);
+                        map.getChildren().add(cloth);
+                        area(plan.id(), piece.number(), cloth);
+                    }
+                }));
+    }
+
+    private void area(AreaId id, int piece, Polygon cloth) {
+        cloth.getStyleClass().setAll("map-side");
+        cloth.setId("map-" + id.code() + (piece > 1 ? "-" + piece : ""));
+        cloth.setCursor(Cursor.HAND);
+        cloth.pseudoClassStateChanged(
+                CHOSEN,
+                new AreaDesk.Looked(id, piece)
+                        .equals(bench.areas().lookedProperty().get()));
+        cloth.setOnMouseClicked(e -> bench.areas().choose(id, piece));
     }
 
     // --- the list ----------------------------------------------------------------------------------------------
@@ -114,7 +156,7 @@ public final class RegionMap extends VBox {
         Quilt quilt = bench.job().quilt();
         List<GroupId> groups = quilt.groups();
         GroupId chosen = bench.groupId();
-        List<Object> wanted = List.of(groups, chosen, quilt.strips());
+        List<Object> wanted = List.of(groups, chosen, quilt.strips(), quilt.areas());
         // Made anew only when other regions are to be listed, so that the keyboard's place isn't lost.
         if (!wanted.equals(listed)) {
             listed = wanted;
@@ -126,10 +168,15 @@ public final class RegionMap extends VBox {
             for (RunId run : groups.contains(chosen) ? quilt.runs(chosen) : List.<RunId>of()) {
                 list.getChildren().add(button(run, group));
             }
+            for (int number : bench.areas().stitchable()) {
+                list.getChildren().add(button(new AreaId(number), group));
+            }
         }
         for (Node node : list.getChildren()) {
             if (node.getUserData() instanceof RunId run) {
                 say((ToggleButton) node, run);
+            } else if (node.getUserData() instanceof AreaId area) {
+                say((ToggleButton) node, area);
             }
         }
     }
@@ -193,9 +240,43 @@ public final class RegionMap extends VBox {
         return button;
     }
 
+    private ToggleButton button(AreaId area, ToggleGroup group) {
+        ToggleButton button = new ToggleButton();
+        button.setUserData(area);
+        button.setId("region-" + area.code());
+        button.setToggleGroup(group);
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setAlignment(Pos.CENTER_LEFT);
+        button.getStyleClass().add("region-button");
+        button.setOnAction(e -> {
+            button.setSelected(true);
+            bench.areas().choose(area, 1);
+        });
+        return button;
+    }
+
+    private void say(ToggleButton button, AreaId area) {
+        AreaDesk.Looked looked = bench.areas().lookedProperty().get();
+        button.setSelected(looked != null && looked.id().equals(area));
+        String name = AreaWords.name(area, bench.job().quilt());
+        String first = bench.job().design(area).parts().stream()
+                .flatMap(p -> p.layers().stream())
+                .map(l -> Words.decapital(AreaWords.name(l.motif())))
+                .distinct()
+                .collect(Collectors.joining(", "));
+        Label title = new Label(name);
+        title.getStyleClass().add("region-name");
+        Label what = new Label(first.isEmpty() ? "nothing yet" : first);
+        what.getStyleClass().add("faint");
+        button.setGraphic(new VBox(title, what));
+        button.setTooltip(new Tooltip("Click to show it with the tape bent round its centre"));
+        button.setAccessibleText(name + ", " + what.getText());
+    }
+
     private void say(ToggleButton button, RunId run) {
         Words words = bench.words();
-        button.setSelected(run.equals(bench.whereProperty().get()));
+        button.setSelected(
+                run.equals(bench.whereProperty().get()) && !bench.areas().isLooked());
         String text = bench.plan()
                 .run(run)
                 .map(r -> r.division().count() + " of "
@@ -224,7 +305,8 @@ public final class RegionMap extends VBox {
     }
 
     private void region(RunId run, Polygon polygon) {
-        boolean chosen = run.equals(bench.whereProperty().get());
+        boolean chosen =
+                run.equals(bench.whereProperty().get()) && !bench.areas().isLooked();
         polygon.getStyleClass().add("map-side");
         polygon.setId("map-" + run.code());
         polygon.setCursor(Cursor.HAND);

@@ -1,5 +1,9 @@
 package jollyspindle.desktop.control;
 
+import jollyspindle.core.geometry.Box;
+import jollyspindle.core.words.AreaWords;
+import jollyspindle.core.words.Words;
+import jollyspindle.desktop.model.AreaDesk;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 import org.kordamp.ikonli.Ikon;
@@ -26,10 +30,14 @@ public final class TableHead extends HBox {
         what.managedProperty().bind(what.visibleProperty());
         // Beside the marks there is little room, and their own heading says it.
         what.visibleProperty().bind(bench.stageProperty().isNotEqualTo(WorkStage.MARK));
-        Runnable show = () -> what.setText(bench.name(bench.whereProperty().get()) + size());
+        Runnable show = () -> what.setText(
+                bench.areas().isLooked()
+                        ? area()
+                        : bench.name(bench.whereProperty().get()) + size());
         bench.stageProperty().addListener(o -> show.run());
         bench.planProperty().addListener(o -> show.run());
         bench.whereProperty().addListener(o -> show.run());
+        bench.areas().lookedProperty().addListener(o -> show.run());
         show.run();
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
@@ -42,6 +50,17 @@ public final class TableHead extends HBox {
                         tool("zoom-side", Material2AL.BORDER_OUTER, "Show this side large (Ctrl+9)", table::zoomToSide),
                         tool("zoom-fit", Material2AL.CROP_FREE, "Show the whole quilt (Ctrl+0)", table::fit));
         getStyleClass().add("table-head");
+    }
+
+    /** {@code Blocks, block 3 of 12, 9 by 9}. */
+    private String area() {
+        Words words = bench.words();
+        int pieces = bench.areas().plan().map(a -> a.pieces().size()).orElse(1);
+        Box box = bench.areas().piece().map(p -> p.cloth().seam().box()).orElse(null);
+        AreaDesk.Looked looked = bench.areas().lookedProperty().get();
+        return AreaWords.name(looked.id(), bench.job().quilt())
+                + (pieces > 1 ? ", block " + looked.piece() + " of " + pieces : "")
+                + (box == null ? "" : ", " + words.length(box.width()) + " by " + words.length(box.height()));
     }
 
     private String size() {

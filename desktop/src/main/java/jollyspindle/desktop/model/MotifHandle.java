@@ -2,6 +2,7 @@ package jollyspindle.desktop.model;
 
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.plan.RunLayout;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunFrame;
 
 import java.util.Optional;
@@ -18,7 +19,7 @@ import java.util.function.DoubleFunction;
  * @param factor what an inch dragged is worth, in inches of the number; below 0 if it grows the other way
  * @param changed the layout with another number, in inches
  */
-public record MotifHandle(
+record MotifHandle(
         String id,
         String name,
         Point place,
@@ -28,9 +29,17 @@ public record MotifHandle(
         DoubleFunction<Optional<RunLayout>> changed) {
 
     /** The number for a place dragged to. */
-    public double number(RunFrame frame, Point to) {
+    double number(RunFrame frame, Point to) {
         Point from = to.minus(frame.origin());
         double at = along ? from.dot(frame.along()) : from.dot(frame.outward());
         return (at - this.from) * factor;
+    }
+
+    /** The same for the table. */
+    Knob knob(RunFrame frame, GroupId group) {
+        Point way = along ? frame.along() : frame.outward();
+        return new Knob(
+                id, name, place, frame.origin().plus(way.times(from)), way, factor, number -> changed.apply(number)
+                        .map(layout -> job -> job.withLayout(group, layout)));
     }
 }

@@ -1,6 +1,5 @@
 package jollyspindle.desktop.model;
 
-import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.Judging;
@@ -18,10 +17,8 @@ import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
-import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
-import jollyspindle.core.quilt.RegionId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Machine;
@@ -44,6 +41,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -81,6 +79,7 @@ public final class Workbench {
     private final ObjectProperty<Mark> pointed = new SimpleObjectProperty<>();
     private final ObjectProperty<Placement> placement = new SimpleObjectProperty<>();
     private final History history = new History();
+    private final AreaDesk areas = new AreaDesk(this);
     private UnknownFields unknown = UnknownFields.none();
     private QuiltJob savedJob;
 
@@ -157,6 +156,7 @@ public final class Workbench {
                             ? RunId.of(Side.TOP)
                             : job.quilt().runs(job.quilt().groups().get(0)).get(0));
         }
+        areas.follow(next);
         plan.set(next);
         saved.set(job.equals(savedJob));
         // What was pointed at stays so where it still exists.
@@ -179,8 +179,9 @@ public final class Workbench {
     }
 
     private static Optional<Mark> mark(WorkPlan plan, String id) {
-        return plan.runs().stream()
-                .flatMap(r -> r.laidOut().marks().stream())
+        return Stream.concat(
+                        plan.runs().stream().flatMap(r -> r.laidOut().marks().stream()),
+                        plan.areas().stream().flatMap(a -> a.marks().stream()))
                 .filter(m -> m.id().equals(id))
                 .findFirst();
     }
@@ -397,26 +398,14 @@ public final class Workbench {
         placement.set(all.get(next));
     }
 
-    /** The placements that are stepped through: those of the area that one is shown of, or else of the chosen run. */
+    /** The placements that are stepped through: those of the piece that is looked at, or else of the chosen run. */
     public List<Placement> stepped() {
-        boolean area = placement.get() != null && placement.get().region() instanceof AreaId;
-        return plan().placements(area ? placement.get().region() : (RegionId) where.get());
+        return areas.isLooked() ? areas.placements() : plan().placements(where.get());
     }
 
-    /**
-     * Stitches an area so. Templates of the shelf that it takes come along.
-     *
-     * @param name what was done, as the undo command tells it
-     */
-    public void designArea(AreaId area, String name, AreaDesign design) {
-        QuiltJob offered = job().offering(shelf().templates()).with(area, design);
-        Set<String> needed = Planner.plan(offered).placements(area).stream()
-                .map(p -> p.tool().templateId())
-                .collect(Collectors.toCollection(TreeSet::new));
-        edit(name, job -> job.offering(shelf().templates().stream()
-                        .filter(t -> needed.contains(t.id()))
-                        .toList())
-                .with(area, design));
+    /** The areas, and which one is looked at. */
+    public AreaDesk areas() {
+        return areas;
     }
 
     /** Shows a placement of the chosen run, by its place from 0 in the order of stitching; nothing if there is none. */
@@ -427,12 +416,14 @@ public final class Workbench {
 
     /** Points at the next mark of the chosen side, or the one before; from none, the first or the last. */
     public void stepMark(int step) {
-        run().ifPresent(run -> {
-            List<Mark> all = run.laidOut().marks();
+        List<Mark> all = areas.isLooked()
+                ? areas.marks()
+                : run().map(run -> run.laidOut().marks()).orElse(List.of());
+        if (!all.isEmpty()) {
             int now = pointed.get() == null ? -1 : all.indexOf(pointed.get());
             int next = now < 0 ? (step > 0 ? 0 : all.size() - 1) : Math.max(0, Math.min(all.size() - 1, now + step));
             pointed.set(all.get(next));
-        });
+        }
     }
 
     /** Turns to a side of the border that is looked at, or of the innermost one. */
@@ -440,11 +431,20 @@ public final class Workbench {
         choose(where.get() instanceof RunId.BorderRun border ? RunId.of(border.border(), side) : RunId.of(side));
     }
 
-    /** Turns to a run; what was pointed at on another is let go. */
+    /** Lets go what is pointed at and what lies on the table. */
+    void letGo() {
+        pointed.set(null);
+        placement.set(null);
+    }
+
+    /** Turns to a run; what was pointed at on another, or in an area, is let go. */
     public void choose(RunId run) {
+        if (areas.isLooked()) {
+            letGo();
+            areas.leave();
+        }
         if (!where.get().equals(run)) {
-            pointed.set(null);
-            placement.set(null);
+            letGo();
             if (zero.get() == Zero.MARK) {
                 zero.set(Zero.LEFT);
             }
@@ -520,11 +520,17 @@ public final class Workbench {
         return Planner.preview(plan(), divided);
     }
 
-    /** What can be dragged on the chosen run while it is laid out. */
-    public List<MotifHandle> handles() {
-        return stage.get() == WorkStage.LAY_OUT
-                ? run().map(r -> MotifHandles.of(plan(), r)).orElse(List.of())
-                : List.of();
+    /** What can be dragged on the chosen run, or in the piece that is looked at, while it is laid out. */
+    public List<Knob> handles() {
+        if (stage.get() != WorkStage.LAY_OUT) {
+            return List.of();
+        }
+        return areas.isLooked()
+                ? areas.knobs()
+                : run().map(r -> MotifHandles.of(plan(), r).stream()
+                                .map(h -> h.knob(r.frame(), r.id().group()))
+                                .toList())
+                        .orElse(List.of());
     }
 
     /** The job with the chosen group changed and all of the shelf at hand, to look at. */

@@ -13,7 +13,7 @@ import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.StarterShelf;
-import jollyspindle.desktop.model.MotifHandle;
+import jollyspindle.desktop.model.Knob;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.files.recipe.RecipeFile;
 import org.junit.jupiter.api.Test;
@@ -155,7 +155,7 @@ class DesigningTest extends Hands {
             bench.placementProperty().set(null);
         });
         WaitForAsyncUtils.waitForFxEvents();
-        MotifHandle step = handle("step");
+        Knob step = handle("step");
         Point to = step.place().plus(new Point(0, -0.5));
         robot.moveTo(window.table().onScreen(step.place()))
                 .press(MouseButton.PRIMARY)
@@ -163,7 +163,7 @@ class DesigningTest extends Hands {
                 .release(MouseButton.PRIMARY);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(((Motif.Arcs) motif()).step()).isCloseTo(1, within(1.0 / 8));
-        MotifHandle pitch = handle("pitch");
+        Knob pitch = handle("pitch");
         robot.moveTo(window.table().onScreen(pitch.place()))
                 .press(MouseButton.PRIMARY)
                 .moveTo(window.table().onScreen(pitch.place().plus(new Point(-1.25, 0))))
@@ -193,7 +193,7 @@ class DesigningTest extends Hands {
         });
         WaitForAsyncUtils.waitForFxEvents();
         double before = bench.job().layout(GroupId.border(1)).wish().repeat();
-        MotifHandle rise = handle("rise");
+        Knob rise = handle("rise");
         robot.moveTo(window.table().onScreen(rise.place()))
                 .press(MouseButton.PRIMARY)
                 .moveTo(window.table().onScreen(rise.place().plus(new Point(0, 0.6))))
@@ -240,7 +240,7 @@ class DesigningTest extends Hands {
                 .allMatch(p -> p.tool().templateId().equals("lane-strip"));
     }
 
-    private MotifHandle handle(String id) {
+    private Knob handle(String id) {
         return bench.handles().stream()
                 .filter(h -> h.id().equals(id))
                 .findFirst()

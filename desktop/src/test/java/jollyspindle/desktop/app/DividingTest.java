@@ -9,7 +9,6 @@ import jollyspindle.core.division.School;
 import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
-import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Easing;
 import jollyspindle.core.quilt.GroupId;
@@ -291,12 +290,6 @@ class DividingTest extends Hands {
         type(robot, "#strip-angle", "0");
         assertThat(bench.plan().findings()).as("it now runs off to the right").anyMatch(f -> f.code()
                 .equals("strip-off-quilt"));
-        scrollTo(robot, "#area-columns");
-        type(robot, "#area-columns", "4");
-        scrollTo(robot, "#area-medallion");
-        type(robot, "#area-medallion", "18");
-        assertThat(bench.job().quilt().areas())
-                .containsExactly(new Area.Blocks(4, 1, 12, 12, 0), new Area.Medallion(18));
         scrollTo(robot, "#strip-remove");
         robot.clickOn("#strip-remove");
         assertThat(bench.job().quilt().strips()).isEmpty();

@@ -1,5 +1,7 @@
 package jollyspindle.files.drawing;
 
+import jollyspindle.core.area.AreaDesigner;
+import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
@@ -9,10 +11,13 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RingShape;
 import jollyspindle.core.quilt.RunFrame;
+import jollyspindle.core.route.Travel;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
@@ -21,6 +26,7 @@ import java.io.ByteArrayOutputStream;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
@@ -95,6 +101,7 @@ public final class PlanSvg {
         for (RunFrame strip : shape.strips()) {
             polygon(strip.id().code(), strip.rectangle());
         }
+        areas();
         out.writeEndElement();
         group("corner-seams", "stroke", "#9C8A70", "stroke-width", "0.04", "stroke-dasharray", "0.06 0.18");
         for (Segment seam : shape.cornerSeams()) {
@@ -113,16 +120,70 @@ public final class PlanSvg {
         for (RunPlan run : plan.runs()) {
             marks(run);
         }
+        for (AreaPlan area : plan.areas()) {
+            for (Mark mark : area.marks()) {
+                cross(mark.place());
+            }
+        }
+        out.writeEndElement();
+        group(
+                "travelling",
+                "fill",
+                "none",
+                "stroke",
+                "#8E2440",
+                "stroke-width",
+                "0.04",
+                "stroke-dasharray",
+                "0.05 0.12");
+        for (AreaPlan area : plan.areas()) {
+            for (Travel travel : area.travels()) {
+                outline("travel-to-" + travel.to(), travel.path());
+            }
+        }
         out.writeEndElement();
         out.writeEndElement();
         out.writeEndDocument();
     }
 
-    private void stitching(StitchLine line) throws XMLStreamException {
+    /** Blocks, medallions and appliqués, those below first. */
+    private void areas() throws XMLStreamException {
+        List<Area> areas = plan.job().quilt().areas();
+        Path body = Path.polygon(plan.shape().orElseThrow().body().corners()).reversed();
+        List<Integer> order = IntStream.rangeClosed(1, areas.size())
+                .boxed()
+                .sorted((a, b) -> areas.get(a - 1).isOver(areas.get(b - 1))
+                        ? 1
+                        : areas.get(b - 1).isOver(areas.get(a - 1)) ? -1 : 0)
+                .toList();
+        for (int number : order) {
+            Area area = areas.get(number - 1);
+            if (area instanceof Area.Body) {
+                continue;
+            }
+            List<Path> cloth = area instanceof Area.Applique applique
+                    ? List.of(applique.outline().path())
+                    : AreaDesigner.keptFree(area, body);
+            for (int i = 0; i < cloth.size(); i++) {
+                outline(new AreaId(number).code() + (cloth.size() > 1 ? "-cloth-" + (i + 1) : "-cloth"), cloth.get(i));
+            }
+        }
+    }
+
+    private void outline(String id, Path path) throws XMLStreamException {
         out.writeStartElement("path");
-        out.writeAttribute("id", line.id());
-        out.writeAttribute("d", path(line.path()));
+        out.writeAttribute("id", id);
+        out.writeAttribute("d", path(path));
         out.writeEndElement();
+    }
+
+    private void cross(Point place) throws XMLStreamException {
+        line(place.plus(new Point(-TICK / 2, 0)), place.plus(new Point(TICK / 2, 0)));
+        line(place.plus(new Point(0, -TICK / 2)), place.plus(new Point(0, TICK / 2)));
+    }
+
+    private void stitching(StitchLine line) throws XMLStreamException {
+        outline(line.id(), line.path());
     }
 
     /** A path as path data. In the drawing, where y points down, a clockwise arc has the sweep flag 1. */

@@ -3,7 +3,7 @@ package jollyspindle.files.job;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.area.AreaDesign;
-import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.files.FileTrouble;
@@ -19,16 +19,9 @@ import java.util.TreeMap;
 final class AreaDesigns {
 
     private static final String FIELD = "areaDesigns";
-
-    /** What motifs are called in files. */
-    private enum Kind {
-        ARMS,
-        RINGS,
-        CLAMSHELLS,
-        PEEL,
-        CROSSHATCH,
-        QUARTERS
-    }
+    private static final String LAYERS = "layers";
+    private static final String PARTS = "parts";
+    private static final String LETTERS = "letters";
 
     private AreaDesigns() {}
 
@@ -40,37 +33,26 @@ final class AreaDesigns {
         designs.forEach((id, design) -> {
             ObjectNode node = all.addObject();
             node.put("area", id.code());
-            ArrayNode layers = node.putArray("layers");
-            design.layers().forEach(layer -> layer(layers.addObject(), layer));
+            if (design.parts().size() == 1) {
+                layers(node, design.parts().get(0));
+            } else {
+                ArrayNode parts = node.putArray(PARTS);
+                design.parts().forEach(part -> layers(parts.addObject(), part));
+            }
+            if (!design.letters().isEmpty()) {
+                ArrayNode letters = node.putArray(LETTERS);
+                design.letters().forEach(letters::add);
+            }
         });
     }
 
-    private static void layer(ObjectNode node, AreaDesign.Layer layer) {
-        AreaMotif motif = layer.motif();
-        if (motif instanceof AreaMotif.Arms arms) {
-            node.put("motif", Fields.name(Kind.ARMS));
-            node.put("arms", arms.arms()).put("way", Fields.name(arms.way())).put("stop", arms.stop());
-        } else if (motif instanceof AreaMotif.Rings rings) {
-            node.put("motif", Fields.name(Kind.RINGS));
-            node.put("first", rings.first()).put("gap", rings.gap()).put("rings", rings.rings());
-            node.put("spokes", Fields.name(rings.spokes()));
-        } else if (motif instanceof AreaMotif.Clamshells shells) {
-            node.put("motif", Fields.name(Kind.CLAMSHELLS)).put("allowance", shells.allowance());
-        } else if (motif instanceof AreaMotif.Peel peel) {
-            node.put("motif", Fields.name(Kind.PEEL))
-                    .put("across", peel.across())
-                    .put("down", peel.down());
-        } else if (motif instanceof AreaMotif.Quarters quarters) {
-            node.put("motif", Fields.name(Kind.QUARTERS))
-                    .put("close", quarters.close())
-                    .put("wide", quarters.wide());
-        } else {
-            AreaMotif.Crosshatch hatch = (AreaMotif.Crosshatch) motif;
-            node.put("motif", Fields.name(Kind.CROSSHATCH)).put("spacing", hatch.spacing());
-            // What was typed in degrees stays that number.
-            node.put("angleDegrees", Math.rint(Math.toDegrees(hatch.angle()) * 1e9) / 1e9);
-        }
-        layer.templateId().ifPresent(id -> node.put("template", id));
+    private static void layers(ObjectNode node, AreaDesign.Part part) {
+        ArrayNode layers = node.putArray(LAYERS);
+        part.layers().forEach(layer -> {
+            ObjectNode one = layers.addObject();
+            AreaMotifs.write(one, layer.motif());
+            layer.templateId().ifPresent(id -> one.put("template", id));
+        });
     }
 
     static SortedMap<AreaId, AreaDesign> read(Fields root, Quilt quilt) throws FileTrouble {
@@ -83,40 +65,37 @@ final class AreaDesigns {
             AreaId id = AreaId.parse(code)
                     .filter(a -> a.number() <= quilt.areas().size())
                     .orElseThrow(() -> node.trouble("area", "the quilt has no " + code + "."));
-            List<AreaDesign.Layer> layers = new ArrayList<>();
-            for (Fields layer : node.objects("layers", AreaDesign.MOST_LAYERS)) {
-                layers.add(new AreaDesign.Layer(motif(layer), layer.optionalText("template")));
-                layer.done();
+            List<AreaDesign.Part> parts = new ArrayList<>();
+            if (node.has(PARTS)) {
+                for (Fields part : node.objects(PARTS, AreaDesign.MOST_PARTS)) {
+                    parts.add(part(part));
+                    part.done();
+                }
             }
+            if (parts.isEmpty()) {
+                parts.add(part(node));
+            }
+            designs.put(id, design(node, parts));
             node.done();
-            designs.put(id, new AreaDesign(layers));
         }
         return designs;
     }
 
-    private static AreaMotif motif(Fields f) throws FileTrouble {
-        return switch (f.choice("motif", Kind.class)) {
-            case ARMS ->
-                new AreaMotif.Arms(
-                        f.whole("arms", AreaMotif.FEWEST_ARMS, AreaMotif.MOST_ARMS),
-                        f.choice("way", AreaMotif.Way.class),
-                        f.number("stop", 0, AreaMotif.LARGEST));
-            case RINGS ->
-                new AreaMotif.Rings(
-                        f.number("first", AreaMotif.CLOSEST, AreaMotif.LARGEST),
-                        f.number("gap", AreaMotif.CLOSEST, AreaMotif.LARGEST),
-                        f.whole("rings", 1, AreaMotif.MOST),
-                        f.choice("spokes", AreaMotif.Spokes.class));
-            case CLAMSHELLS -> new AreaMotif.Clamshells(f.number("allowance", 0, AreaMotif.LARGEST));
-            case PEEL -> new AreaMotif.Peel(f.whole("across", 1, AreaMotif.MOST), f.whole("down", 1, AreaMotif.MOST));
-            case QUARTERS ->
-                new AreaMotif.Quarters(
-                        f.number("close", AreaMotif.CLOSEST, AreaMotif.LARGEST),
-                        f.number("wide", AreaMotif.CLOSEST, AreaMotif.LARGEST));
-            case CROSSHATCH ->
-                new AreaMotif.Crosshatch(
-                        f.number("spacing", AreaMotif.CLOSEST, AreaMotif.LARGEST),
-                        Math.toRadians(f.number("angleDegrees", 10, 170)));
-        };
+    private static AreaDesign design(Fields node, List<AreaDesign.Part> parts) throws FileTrouble {
+        List<String> letters = node.has(LETTERS) ? node.texts(LETTERS, Area.MOST) : List.of();
+        try {
+            return new AreaDesign(parts, letters);
+        } catch (IllegalArgumentException e) {
+            throw node.trouble(LETTERS, "there should be " + e.getMessage() + ".");
+        }
+    }
+
+    private static AreaDesign.Part part(Fields node) throws FileTrouble {
+        List<AreaDesign.Layer> layers = new ArrayList<>();
+        for (Fields layer : node.objects(LAYERS, AreaDesign.MOST_LAYERS)) {
+            layers.add(new AreaDesign.Layer(AreaMotifs.read(layer), layer.optionalText("template")));
+            layer.done();
+        }
+        return new AreaDesign.Part(layers);
     }
 }

@@ -4,7 +4,6 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.division.Judging;
 import jollyspindle.core.plan.QuiltJob;
-import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.Border;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
@@ -19,17 +18,8 @@ import jollyspindle.files.shelf.TemplateWriter;
 final class JobWriter {
 
     static final String DOWN = "topLeftToBottomRight";
+    static final String BATTING = "battingGap";
     static final String UP = "bottomLeftToTopRight";
-
-    /** Areas, as files name them. */
-    enum AreaKind {
-        BLOCKS,
-        MEDALLION,
-        /** An appliqué that is an ellipse. */
-        ELLIPSE,
-        /** An appliqué with straight sides. */
-        CORNERS
-    }
 
     private JobWriter() {}
 
@@ -62,6 +52,7 @@ final class JobWriter {
                     .put("rightAndLeft", Fields.name(quilt.easing().down()));
         }
         put(node, "reserve", quilt, Dimension.RESERVE);
+        put(node, BATTING, quilt, Dimension.BATTING);
         ArrayNode borders = node.putArray("borders");
         for (int number = 1; number <= quilt.borders().size(); number++) {
             border(borders.addObject(), quilt, number);
@@ -72,10 +63,7 @@ final class JobWriter {
                 strip(strips.addObject(), quilt.strips().get(number - 1), number);
             }
         }
-        if (!quilt.areas().isEmpty()) {
-            ArrayNode areas = node.putArray("areas");
-            quilt.areas().forEach(area -> area(areas.addObject(), area));
-        }
+        Areas.write(node, quilt.areas());
     }
 
     private static void border(ObjectNode node, Quilt quilt, int number) {
@@ -112,35 +100,6 @@ final class JobWriter {
         node.put("length", strip.length());
         node.put("width", strip.width());
         strip.unit().ifPresent(unit -> node.put("unit", unit));
-    }
-
-    private static void area(ObjectNode node, Area area) {
-        if (area instanceof Area.Blocks blocks) {
-            node.put("kind", Fields.name(AreaKind.BLOCKS));
-            node.put("columns", blocks.columns()).put("rows", blocks.rows());
-            node.put("width", blocks.width()).put("height", blocks.height()).put("gap", blocks.gap());
-        } else if (area instanceof Area.Medallion medallion) {
-            node.put("kind", Fields.name(AreaKind.MEDALLION));
-            node.put("diameter", medallion.diameter());
-        } else {
-            applique(node, (Area.Applique) area);
-        }
-    }
-
-    private static void applique(ObjectNode node, Area.Applique applique) {
-        if (applique.outline() instanceof Area.Ellipse ellipse) {
-            node.put("kind", Fields.name(AreaKind.ELLIPSE));
-            node.put("x", ellipse.centre().x()).put("y", ellipse.centre().y());
-            node.put("width", ellipse.width()).put("height", ellipse.height());
-            node.put("angleDegrees", Math.rint(Math.toDegrees(ellipse.turned()) * 1e9) / 1e9);
-        } else {
-            node.put("kind", Fields.name(AreaKind.CORNERS));
-            ArrayNode corners = node.putArray("corners");
-            ((Area.Corners) applique.outline())
-                    .corners()
-                    .forEach(c -> corners.addObject().put("x", c.x()).put("y", c.y()));
-        }
-        node.put("clearance", applique.clearance());
     }
 
     private static void put(ObjectNode node, String field, Quilt quilt, Dimension dimension) {

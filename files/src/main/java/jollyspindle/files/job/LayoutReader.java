@@ -188,6 +188,9 @@ final class LayoutReader {
                 fields.optionalNumber("mismatchUnseen", 0, tolerance).orElse(usual.mismatchUnseen()),
                 fields.optionalNumber("squareLimit", 0, Judging.MOST_SQUARE_LIMIT)
                         .orElse(usual.squareLimit()),
+                fields.has("mostInAPoint")
+                        ? fields.whole("mostInAPoint", 0, Judging.MOST_IN_A_POINT)
+                        : usual.mostInAPoint(),
                 fields.optionalNumber("offWanted", 0, weight).orElse(usual.offWanted()),
                 fields.optionalNumber("mismatch", 0, weight).orElse(usual.mismatch()),
                 fields.optionalNumber("stretch", 0, weight).orElse(usual.stretch()),

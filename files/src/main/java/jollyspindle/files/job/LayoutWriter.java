@@ -121,6 +121,7 @@ final class LayoutWriter {
         node.put("leftoverAlone", judging.leftoverAlone());
         node.put("mismatchUnseen", judging.mismatchUnseen());
         node.put("squareLimit", judging.squareLimit());
+        node.put("mostInAPoint", judging.mostInAPoint());
         node.put("offWanted", judging.offWanted());
         node.put("mismatch", judging.mismatch());
         node.put("stretch", judging.stretch());

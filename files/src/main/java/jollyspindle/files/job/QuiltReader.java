@@ -2,7 +2,6 @@ package jollyspindle.files.job;
 
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeScale;
-import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.Border;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
@@ -24,9 +23,6 @@ import java.util.TreeMap;
 
 /** From a job file's fields to the quilt as measured. */
 final class QuiltReader {
-
-    /** More areas than a quilt has. */
-    private static final int MOST_AREAS = 20;
 
     private final TreeMap<Dimension, Double> measured = new TreeMap<>();
     private final Map<Dimension, String> places = new TreeMap<>();
@@ -50,11 +46,12 @@ final class QuiltReader {
             diagonals.get().done();
         }
         take(fields, "reserve", Dimension.RESERVE);
+        take(fields, JobWriter.BATTING, Dimension.BATTING);
         List<Border> borders = new ArrayList<>();
         for (Fields border : fields.objects("borders", Quilt.MOST_BORDERS)) {
             borders.add(border(border, borders.size() + 1));
         }
-        Quilt quilt = new Quilt(measured, borders, easings(fields), strips(fields), areas(fields));
+        Quilt quilt = new Quilt(measured, borders, easings(fields), strips(fields), Areas.read(fields));
         fields.done();
         Optional<Dimension> wrong = QuiltRules.firstRefused(quilt);
         if (wrong.isPresent()) {
@@ -127,57 +124,6 @@ final class QuiltReader {
             strip.done();
         }
         return strips;
-    }
-
-    private static List<Area> areas(Fields fields) throws FileTrouble {
-        List<Area> areas = new ArrayList<>();
-        if (!fields.has("areas")) {
-            return areas;
-        }
-        for (Fields area : fields.objects("areas", MOST_AREAS)) {
-            areas.add(
-                    switch (area.choice("kind", JobWriter.AreaKind.class)) {
-                        case BLOCKS ->
-                            new Area.Blocks(
-                                    area.whole("columns", 1, Area.MOST),
-                                    area.whole("rows", 1, Area.MOST),
-                                    area.number("width", 1e-3, QuiltRules.LONGEST),
-                                    area.number("height", 1e-3, QuiltRules.LONGEST),
-                                    area.number("gap", 0, QuiltRules.LONGEST));
-                        case MEDALLION -> new Area.Medallion(area.number("diameter", 1e-3, QuiltRules.LONGEST));
-                        case ELLIPSE ->
-                            new Area.Applique(
-                                    new Area.Ellipse(
-                                            point(area),
-                                            area.number("width", 1e-3, QuiltRules.LONGEST),
-                                            area.number("height", 1e-3, QuiltRules.LONGEST),
-                                            Math.toRadians(area.optionalNumber("angleDegrees", -360, 360)
-                                                    .orElse(0))),
-                                    area.number("clearance", 0, QuiltRules.LONGEST));
-                        case CORNERS ->
-                            new Area.Applique(corners(area), area.number("clearance", 0, QuiltRules.LONGEST));
-                    });
-            area.done();
-        }
-        return areas;
-    }
-
-    private static Point point(Fields fields) throws FileTrouble {
-        return new Point(
-                fields.number("x", -QuiltRules.LONGEST, QuiltRules.LONGEST),
-                fields.number("y", -QuiltRules.LONGEST, QuiltRules.LONGEST));
-    }
-
-    private static Area.Corners corners(Fields area) throws FileTrouble {
-        List<Point> corners = new ArrayList<>();
-        for (Fields corner : area.objects("corners", Area.MOST_CORNERS)) {
-            corners.add(point(corner));
-            corner.done();
-        }
-        if (corners.size() < 3) {
-            throw area.trouble("corners", "an appliqué has three corners at least.");
-        }
-        return new Area.Corners(corners);
     }
 
     private void take(Fields fields, String field, Dimension dimension) throws FileTrouble {

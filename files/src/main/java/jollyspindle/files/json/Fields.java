@@ -113,6 +113,18 @@ public final class Fields {
         return numbers;
     }
 
+    /** Texts in order. */
+    public List<String> texts(String field, int mostOfThem) throws FileTrouble {
+        List<String> texts = new ArrayList<>();
+        for (JsonNode item : list(field, mostOfThem)) {
+            if (!item.isTextual()) {
+                throw trouble(field, "there should be texts, and there is " + kind(item) + ".");
+            }
+            texts.add(item.textValue());
+        }
+        return texts;
+    }
+
     /** True or false. */
     public boolean flag(String field) throws FileTrouble {
         JsonNode value = need(field);

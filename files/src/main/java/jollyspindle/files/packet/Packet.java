@@ -1,5 +1,6 @@
 package jollyspindle.files.packet;
 
+import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
@@ -40,6 +41,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -339,31 +341,57 @@ public final class Packet {
         return rows;
     }
 
-    /** What is stitched in an area; of many blocks the first stands for all. */
+    /** What is stitched in an area; of blocks with the same letter the first stands for all. */
     private void area(AreaPlan area) throws IOException {
         AreaWords said = new AreaWords(words);
         String name = AreaWords.name(area.id(), plan.job().quilt());
-        String part = area.pieces() == 1 ? area.id().code() + "-" : area.id().code() + "-block-1-";
-        String motifs = plan.job().design(area.id()).layers().stream()
-                .map(layer -> Words.capital(said.text(layer.motif())) + ".")
-                .collect(Collectors.joining(" "));
-        String blocks = area.pieces() == 1
-                ? ""
-                : " This is the first of " + area.pieces()
-                        + " blocks; the others are alike, except that lines stop round an appliqué.";
-        List<List<String>> rows = new ArrayList<>();
-        area.marks().stream()
+        AreaDesign design = plan.job().design(area.id());
+        for (AreaPlan.Sum sum : area.sums()) {
+            Optional<AreaPlan.Piece> piece = area.pieces().stream()
+                    .filter(p -> p.letter() == sum.letter())
+                    .findFirst();
+            if (piece.isEmpty() || design.part(sum.letter()).layers().isEmpty()) {
+                continue;
+            }
+            boolean blocks = area.pieces().size() > 1;
+            String title = name + (area.sums().size() > 1 ? ", letter " + sum.letter() : "");
+            String note = design.part(sum.letter()).layers().stream()
+                            .map(layer -> Words.capital(said.text(layer.motif())) + ".")
+                            .collect(Collectors.joining(" "))
+                    + " " + Words.capital(AreaWords.text(sum, blocks)) + "."
+                    + (sum.blocks() > 1
+                            ? " Block " + piece.get().number() + " stands for all " + sum.blocks()
+                                    + "; the others are alike, except that lines stop round what lies on them."
+                            : "");
+            piece(
+                    title,
+                    note,
+                    area,
+                    area.id().code() + (blocks ? "-block-" + piece.get().number() : "") + "-");
+        }
+        if (!area.rays().isEmpty()) {
+            rays(name, area);
+        }
+        if (area.sums().size() > 1) {
+            letters(name, area);
+        }
+    }
+
+    /** Marks and placements of one piece. */
+    private void piece(String name, String note, AreaPlan area, String part) throws IOException {
+        List<List<String>> rows = area.marks().stream()
                 .filter(m -> m.id().startsWith(part))
-                .forEach(mark -> rows.add(List.of(
+                .map(mark -> List.of(
                         Words.name(mark),
                         mark.readings().fromLeft().text(),
                         mark.readings().fromRight().text(),
                         Words.fromCentre(mark.readings().fromCentre()),
-                        mark.height().text())));
+                        mark.height().text()))
+                .toList();
         if (!rows.isEmpty()) {
             table(
                     name + ": marks",
-                    motifs + blocks + " Read along the lower edge, and upwards from it.",
+                    note + " Read along the lower edge, and upwards from it.",
                     List.of(
                             new Column("Mark", 0),
                             new Column("From left edge", 0.19),
@@ -372,25 +400,40 @@ public final class Packet {
                             new Column("Above lower edge", 0.79)),
                     rows);
         }
-        if (!area.rays().isEmpty()) {
-            table(
-                    name + ": rays",
-                    "Clockwise from the top. Mark the middle lines and diagonals first; halve the space between two for"
-                            + " those that are halved, and step the others off on a circle.",
-                    List.of(
-                            new Column("Ray", 0),
-                            new Column("Turned", 0.15),
-                            new Column("Where it meets the edge", 0.3)),
-                    area.rays().stream()
-                            .map(ray -> List.of(
-                                    "Ray " + ray.number(), Words.degrees(ray.angle()), Words.capital(said.where(ray))))
-                            .toList());
-        }
-        List<Placement> first =
+        List<Placement> placements =
                 area.placements().stream().filter(p -> p.id().startsWith(part)).toList();
-        if (!first.isEmpty()) {
-            table(name + ": placements", motifs + blocks, PLACEMENT_COLUMNS, placementRows(first));
+        if (!placements.isEmpty()) {
+            table(name + ": placements", note, PLACEMENT_COLUMNS, placementRows(placements));
         }
+    }
+
+    private void rays(String name, AreaPlan area) throws IOException {
+        AreaWords said = new AreaWords(words);
+        table(
+                name + ": rays",
+                "Clockwise from the top. Mark the middle lines and diagonals first; halve the space between two for"
+                        + " those that are halved, and step the others off on a circle.",
+                List.of(new Column("Ray", 0), new Column("Turned", 0.15), new Column("Where it meets the edge", 0.3)),
+                area.rays().stream()
+                        .map(ray -> List.of(
+                                "Ray " + ray.number(), Words.degrees(ray.angle()), Words.capital(said.where(ray))))
+                        .toList());
+    }
+
+    /** Which block has which letter, as they lie. */
+    private void letters(String name, AreaPlan area) throws IOException {
+        TreeMap<Integer, StringBuilder> rows = new TreeMap<>();
+        area.pieces().forEach(p -> rows.computeIfAbsent(p.row(), r -> new StringBuilder())
+                .append(p.letter())
+                .append("  "));
+        table(
+                name + ": letters",
+                "What is stitched in which block, as they lie; - is left plain.",
+                List.of(new Column("Row", 0), new Column("Blocks from the left", 0.15)),
+                rows.entrySet().stream()
+                        .map(e -> List.of(
+                                "" + (e.getKey() + 1), e.getValue().toString().strip()))
+                        .toList());
     }
 
     /** How the template is laid; where arcs of the run are laid otherwise, which and how. */

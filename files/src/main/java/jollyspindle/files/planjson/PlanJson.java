@@ -3,7 +3,6 @@ package jollyspindle.files.planjson;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.division.RunDivision;
 import jollyspindle.core.division.Stepping;
 import jollyspindle.core.geometry.Point;
@@ -27,7 +26,6 @@ import jollyspindle.core.quilt.Squareness;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.SeamRegister;
-import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.MotifWords;
@@ -78,7 +76,7 @@ public final class PlanJson {
         ArrayNode corners = root.putArray("corners");
         plan.corners().forEach(c -> corner(corners.addObject(), c));
         ArrayNode areas = root.putArray("areas");
-        plan.areas().forEach(a -> area(areas.addObject(), a));
+        plan.areas().forEach(a -> new AreaJson(this, words, plan.job(), a).write(areas.addObject()));
         ArrayNode findings = root.putArray("findings");
         plan.findings().forEach(f -> finding(findings.addObject(), f));
         ObjectNode totals = root.putObject("totals");
@@ -87,34 +85,6 @@ public final class PlanJson {
         totals.put("marksToMake", plan.chalkMarks());
         number(totals, "stitchedLength", plan.stitchedLength());
         return root;
-    }
-
-    private void area(ObjectNode node, AreaPlan area) {
-        AreaWords said = new AreaWords(words);
-        node.put("id", area.id().code());
-        node.put("name", AreaWords.name(area.id(), plan.job().quilt()));
-        node.put("pieces", area.pieces());
-        node.put("starts", area.starts());
-        ArrayNode layers = node.putArray("layers");
-        plan.job().design(area.id()).layers().forEach(l -> layers.addObject()
-                .put("motif", AreaWords.name(l.motif()))
-                .put("text", said.text(l.motif())));
-        ArrayNode rays = node.putArray("rays");
-        area.rays().forEach(ray -> {
-            ObjectNode one = rays.addObject();
-            one.put("number", ray.number());
-            degrees(one, "angleDegrees", ray.angle());
-            one.put("found", name(ray.found()));
-            one.put("side", Words.name(ray.side()));
-            number(one, "fromMiddle", ray.fromMiddle());
-            one.put("text", said.text(ray));
-        });
-        ArrayNode marks = node.putArray("marks");
-        area.marks().forEach(m -> mark(marks.addObject(), m));
-        ArrayNode lines = node.putArray("lines");
-        area.lines().forEach(l -> line(lines.addObject(), l));
-        ArrayNode placements = node.putArray("placements");
-        area.placements().forEach(p -> placement(placements.addObject(), p));
     }
 
     private static void points(ArrayNode node, List<Point> points) {
@@ -227,7 +197,7 @@ public final class PlanJson {
         corner.lines().forEach(line -> line(lines.addObject(), line));
     }
 
-    private static void line(ObjectNode node, StitchLine line) {
+    static void line(ObjectNode node, StitchLine line) {
         node.put("id", line.id());
         node.put("kind", name(line.kind()));
         node.put("layer", line.layer());
@@ -268,7 +238,7 @@ public final class PlanJson {
         node.put("text", words.register(register));
     }
 
-    private void mark(ObjectNode node, Mark mark) {
+    void mark(ObjectNode node, Mark mark) {
         node.put("id", mark.id());
         node.put("kind", name(mark.kind()));
         node.put("number", mark.number());
@@ -295,7 +265,7 @@ public final class PlanJson {
         number(node, "exact", reading.exact());
     }
 
-    private void placement(ObjectNode node, Placement placement) {
+    void placement(ObjectNode node, Placement placement) {
         node.put("id", placement.id());
         node.put("lineId", placement.of().id());
         node.put("number", placement.of().number());
@@ -311,6 +281,9 @@ public final class PlanJson {
         point(pose.putArray("position"), placement.pose().position());
         degrees(pose, "rotationDegrees", placement.pose().rotation());
         pose.put("turn", Words.turn(placement.pose().rotation()));
+        if (placement.pose().over()) {
+            pose.put("faceDown", true);
+        }
         ObjectNode registration = node.putObject("registration");
         if (placement.registration() instanceof Registration.OnSeam on) {
             registration.put("on", placement.region().code() + (on.far() ? "-outer-edge" : "-seam"));
@@ -375,6 +348,10 @@ public final class PlanJson {
             node.put("run", run.code());
             run.side().ifPresent(side -> node.put("side", Words.name(side)));
         });
+        if (finding instanceof Finding.AreaTrouble area) {
+            node.put("area", area.area().code()).put("letter", String.valueOf(area.letter()));
+        }
+        finding.place().ifPresent(place -> point(node.putArray("place"), place));
         node.put("text", said.text(finding));
         finding.remedy().ifPresent(remedy -> node.put("remedy", said.text(remedy)));
     }

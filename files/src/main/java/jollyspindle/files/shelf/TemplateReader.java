@@ -211,13 +211,7 @@ public final class TemplateReader {
 
     private static OutlineForm outline(Fields f) throws FileTrouble {
         boolean window = f.flag("window");
-        List<OutlineForm.Corner> corners = new ArrayList<>();
-        for (Fields corner : f.objects("corners", OutlineForm.MOST_CORNERS)) {
-            double sweep = corner.optionalNumber("sweepDegrees", -359, 359).orElse(0);
-            corners.add(new OutlineForm.Corner(
-                    corner.number("x", -MOST, MOST), corner.number("y", -MOST, MOST), Math.toRadians(sweep)));
-        }
-        return new OutlineForm(corners, window);
+        return new OutlineForm(OutlineFields.read(f), window);
     }
 
     private static List<Double> sizes(Fields f) throws FileTrouble {

@@ -117,13 +117,7 @@ public final class TemplateWriter {
             node.put("reach", arm.reach()).put("hook", arm.hook()).put("width", arm.width());
         } else if (form instanceof OutlineForm outline) {
             node.put("window", outline.window());
-            ArrayNode corners = node.putArray("corners");
-            outline.corners().forEach(c -> {
-                ObjectNode corner = corners.addObject().put("x", c.x()).put("y", c.y());
-                if (c.sweep() != 0) {
-                    corner.put("sweepDegrees", degrees(c.sweep()));
-                }
-            });
+            OutlineFields.write(node, outline.corners());
         }
     }
 

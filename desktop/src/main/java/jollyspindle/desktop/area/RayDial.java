@@ -1,15 +1,14 @@
-package jollyspindle.desktop.control;
+package jollyspindle.desktop.area;
 
-import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.Ray;
-import jollyspindle.core.placement.Placement;
-import jollyspindle.core.placement.Registration;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.look.Palette;
+import jollyspindle.desktop.model.AreaDesk;
 import jollyspindle.desktop.model.Workbench;
 
+import java.util.Comparator;
 import java.util.Optional;
 import javafx.beans.InvalidationListener;
 import javafx.beans.WeakInvalidationListener;
@@ -28,7 +27,7 @@ import javafx.scene.text.TextAlignment;
  * already drawn through, those that are halved dashed, those that are stepped dotted. The one whose placement is shown on
  * the table stands out and is said below; a click or the arrow keys show another one.
  */
-public final class RayDial extends VBox {
+final class RayDial extends VBox {
 
     private static final double SIZE = 228;
     private static final double RIM = 88;
@@ -36,18 +35,18 @@ public final class RayDial extends VBox {
 
     private final Workbench bench;
     private final Look look;
-    private final AreaPlan plan;
+    private final AreaDesk desk;
     private final Canvas canvas = new Canvas(SIZE, SIZE);
     private final Label said = new Label();
 
     /** Kept, since the bench knows it weakly only: dials come and go. */
     private final InvalidationListener redraw = o -> show();
 
-    public RayDial(Workbench bench, Look look, AreaPlan plan) {
+    RayDial(Workbench bench, Look look) {
         super(4);
         this.bench = bench;
         this.look = look;
-        this.plan = plan;
+        this.desk = bench.areas();
         setId("ray-dial");
         said.setId("ray-said");
         said.setWrapText(true);
@@ -62,8 +61,7 @@ public final class RayDial extends VBox {
         canvas.setOnKeyPressed(e -> {
             int step = e.getCode() == KeyCode.RIGHT ? 1 : e.getCode() == KeyCode.LEFT ? -1 : 0;
             if (step != 0) {
-                int now = current().map(Ray::number).orElse(step > 0 ? 0 : 1);
-                choose(Math.floorMod(now - 1 + step, plan.rays().size()) + 1);
+                desk.stepRay(step);
                 e.consume();
             }
         });
@@ -77,26 +75,13 @@ public final class RayDial extends VBox {
             return;
         }
         double angle = Math.atan2(x, -y);
-        int n = plan.rays().size();
-        choose(Math.floorMod(Math.round(angle / (2 * Math.PI) * n), n) + 1);
-    }
-
-    /** Shows the template as it lies on a ray. */
-    private void choose(int number) {
-        plan.placements().stream()
-                .filter(p -> ray(p).filter(r -> r.number() == number).isPresent())
-                .findFirst()
-                .ifPresent(bench.placementProperty()::set);
-    }
-
-    private Optional<Ray> ray(Placement placement) {
-        return placement != null && placement.registration() instanceof Registration.OnRay on
-                ? plan.rays().stream().filter(r -> r.mark().equals(on.ray())).findFirst()
-                : Optional.empty();
+        desk.rays().stream()
+                .min(Comparator.comparingDouble(r -> Math.abs(Math.IEEEremainder(r.angle() - angle, 2 * Math.PI))))
+                .ifPresent(r -> desk.showOn(r.number()));
     }
 
     private Optional<Ray> current() {
-        return ray(bench.placementProperty().get());
+        return desk.ray();
     }
 
     private void show() {
@@ -112,8 +97,8 @@ public final class RayDial extends VBox {
         g.setTextBaseline(VPos.CENTER);
         Optional<Ray> current = current();
         // Where there are many, numbers would run into each other.
-        int every = plan.rays().size() > 32 ? 4 : plan.rays().size() > 16 ? 2 : 1;
-        for (Ray ray : plan.rays()) {
+        int every = desk.rays().size() > 32 ? 4 : desk.rays().size() > 16 ? 2 : 1;
+        for (Ray ray : desk.rays()) {
             boolean chosen = current.filter(ray::equals).isPresent();
             double x = Math.sin(ray.angle());
             double y = -Math.cos(ray.angle());
@@ -137,6 +122,6 @@ public final class RayDial extends VBox {
         said.setText(current.map(r -> Words.capital(words.text(r)) + "; the template turned " + Words.degrees(r.angle())
                         + " clockwise.")
                 .orElse("Click a ray, or step with the arrow keys, to see how the template lies on it."));
-        canvas.setAccessibleText("Rotation plan of " + Words.count(plan.rays().size(), "ray") + ". " + said.getText());
+        canvas.setAccessibleText("Rotation plan of " + Words.count(desk.rays().size(), "ray") + ". " + said.getText());
     }
 }

@@ -1,0 +1,79 @@
+package jollyspindle.core.area;
+
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.ArcsBetween;
+import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.Sewing;
+import jollyspindle.core.sewing.Tool;
+
+import java.util.Optional;
+
+/**
+ * Lays out {@link AreaMotif.CurvedHatch}: arcs over the block's height, each moved on to the right, and arcs over its width,
+ * each moved on upwards. Moved on, arcs aren't equally far apart everywhere, so that no engraved line can tell their places:
+ * each lies on two marks.
+ */
+final class CurvedHatchLayout {
+
+    private final AreaLaying laying;
+    private final AreaMotif.CurvedHatch motif;
+    private final Box box;
+
+    CurvedHatchLayout(AreaLaying laying, AreaMotif.CurvedHatch motif) {
+        this.laying = laying;
+        this.motif = motif;
+        this.box = laying.space().box();
+    }
+
+    void lay() {
+        Optional<Tool.Round> found = laying.arc();
+        if (found.isEmpty()) {
+            return;
+        }
+        Tool.Round tool = found.get();
+        double longest = Math.max(box.width(), box.height());
+        if (longest > 2 * tool.stitched()) {
+            laying.tell(new AreaTold.TooFar(longest, 2 * tool.stitched()));
+            return;
+        }
+        set(tool, 1, box.width(), box.height());
+        set(tool, 2, box.height(), box.width());
+    }
+
+    /** Where a place of a set lies: along it, and from its foot. */
+    private Point place(int set, double along, double up) {
+        return set == 1 ? laying.space().place(along, up) : laying.space().place(up, along);
+    }
+
+    private void set(Tool.Round tool, int set, double length, double span) {
+        double step = length / Math.max(1, Math.round(length / motif.spacing()));
+        double bulge = tool.stitched() - Math.sqrt(tool.stitched() * tool.stitched() - span * span / 4);
+        int first = -(int) Math.floor(bulge / step + 1e-9);
+        int last = (int) Math.round(length / step);
+        int number = 0;
+        for (int i = first; i < last; i++) {
+            number++;
+            // The first set bulges to the right, the second upwards: seen from foot to head, right and left.
+            Arc arc = ArcsBetween.of(place(set, i * step, 0), place(set, i * step, span), tool.stitched(), set == 2)
+                    .orElseThrow();
+            Curve way = number % 2 == 0 ? arc.reversed() : arc;
+            for (Path piece : laying.kept(Path.of(way))) {
+                laying.sewing()
+                        .stitch(
+                                Sewing.Naming.of(Stitched.HATCH, number, set),
+                                piece.curves().get(0),
+                                tool,
+                                new Registration.FootOnBothMarks(),
+                                laying.marked(Mark.Kind.LINE_START, piece.start()),
+                                laying.marked(Mark.Kind.LINE_END, piece.end()),
+                                Sewing.Turn.MARKED);
+            }
+        }
+    }
+}

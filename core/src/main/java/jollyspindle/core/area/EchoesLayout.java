@@ -1,0 +1,126 @@
+package jollyspindle.core.area;
+
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.Sewing;
+import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.shelf.SeamRegister;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+
+/**
+ * Lays out {@link AreaMotif.Echoes}: the area's edge again and again, each so far from the one before. Round ones are
+ * stitched with a circle of their size about the centre; straight sides along a straight edge laid on the line before, with
+ * sharp corners.
+ */
+final class EchoesLayout {
+
+    private final AreaLaying laying;
+    private final AreaMotif.Echoes motif;
+
+    EchoesLayout(AreaLaying laying, AreaMotif.Echoes motif) {
+        this.laying = laying;
+        this.motif = motif;
+    }
+
+    /**
+     * Lays the echoes out.
+     *
+     * @param within the piece that they lie in: the area's own, or what is round it
+     */
+    void lay(AreaSpace within) {
+        AreaLaying there = laying.in(within);
+        List<StitchLine> before = List.of();
+        for (int echo = 1; echo <= motif.echoes(); echo++) {
+            Optional<Path> line = motif.outside()
+                    ? moved(laying.space().cloth(), -echo * motif.spacing())
+                    : moved(laying.space().outline(), echo * motif.spacing());
+            if (line.isEmpty()) {
+                laying.tell(new AreaTold.FewerSets(motif.echoes(), echo - 1));
+                return;
+            }
+            before = line.get().curves().get(0) instanceof Arc
+                    ? round(there, echo, line.get())
+                    : straight(there, echo, line.get(), before);
+        }
+    }
+
+    /** A circle or a convex shape with straight sides moved inward, or outward below 0; nothing if nothing is left. */
+    private Optional<Path> moved(Path outline, double by) {
+        if (by > laying.space().inside() - AreaLaying.SHORTEST / 2) {
+            return Optional.empty();
+        }
+        List<Curve> sides = outline.curves();
+        if (sides.get(0) instanceof Arc rim) {
+            return Optional.of(Path.circle(rim.centre(), rim.radius() - by));
+        }
+        List<Point> corners = new ArrayList<>();
+        for (int i = 0; i < sides.size(); i++) {
+            Point in = sides.get((i + sides.size() - 1) % sides.size()).direction(0);
+            Point out = sides.get(i).direction(0);
+            // Where the two sides cross once they are moved: along each by the other's share (derived).
+            corners.add(sides.get(i).start().plus(out.minus(in).times(by / in.cross(out))));
+        }
+        Path path = Path.polygon(corners);
+        return path.area() > 0 ? Optional.of(path) : Optional.empty();
+    }
+
+    private List<StitchLine> round(AreaLaying there, int echo, Path line) {
+        Arc arc = (Arc) line.curves().get(0);
+        Optional<Tool.Round> tool = there.tools().circles(Optional.empty()).stream()
+                .filter(t -> Math.abs(t.stitched() - arc.radius()) <= Tools.SAME_RADIUS)
+                .findFirst();
+        if (tool.isEmpty()) {
+            there.tell(new AreaTold.RingMissing(2 * arc.radius(), OptionalDouble.empty()));
+            return List.of();
+        }
+        Mark pin = laying.mark(Mark.Kind.CENTRE, arc.centre());
+        Arc whole = new Arc(arc.centre(), tool.get().stitched(), Math.PI / 2, -2 * Math.PI);
+        return there.stitch(
+                Sewing.Naming.of(Stitched.ECHO, echo),
+                Path.of(whole),
+                c -> tool.get(),
+                c -> new Registration.CentreOnMark(pin, false),
+                p -> there.marked(Mark.Kind.LINE_START, p));
+    }
+
+    private List<StitchLine> straight(AreaLaying there, int echo, Path line, List<StitchLine> before) {
+        Optional<Tool.Straight> tool = there.straight();
+        if (tool.isEmpty()) {
+            return List.of();
+        }
+        double fromEdge = motif.spacing() - there.tools().machine().footRadius();
+        boolean engraved =
+                tool.get().parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) <= SeamRegister.LINE_TOLERANCE);
+        // The corner of the line before shows where this one turns; only the first needs marks.
+        Function<Point, Spot> corner = p ->
+                before.isEmpty() || fromEdge < 0 ? there.marked(Mark.Kind.TURN, p) : Spot.at(p, Spot.ShownBy.TEMPLATE);
+        return there.stitch(
+                Sewing.Naming.of(Stitched.ECHO, echo),
+                line,
+                c -> tool.get(),
+                c -> beside((Segment) c, before, fromEdge)
+                        .<Registration>map(l -> new Registration.OnStitching(l.id(), fromEdge, engraved))
+                        .orElseGet(Registration.FootOnBothMarks::new),
+                corner);
+    }
+
+    private Optional<StitchLine> beside(Segment side, List<StitchLine> before, double fromEdge) {
+        return before.stream()
+                .filter(l -> fromEdge >= 0 && Math.abs(l.path().distance(side.at(0.5)) - motif.spacing()) < 1e-6)
+                .findFirst();
+    }
+}

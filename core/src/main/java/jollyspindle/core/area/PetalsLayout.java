@@ -1,0 +1,72 @@
+package jollyspindle.core.area;
+
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.ArcsBetween;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.Sewing;
+import jollyspindle.core.sewing.Tool;
+
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/**
+ * Lays out {@link AreaMotif.Petals}: two arcs of the template's radius R over the same chord c, 2(R − √(R² − c²/4)) wide
+ * (chord tables in any handbook), out along the one and back along the other, on one ray after the other.
+ */
+final class PetalsLayout {
+
+    private static final int PROBES = 64;
+
+    private final AreaLaying laying;
+    private final AreaMotif.Petals motif;
+    private final Point centre;
+
+    PetalsLayout(AreaLaying laying, AreaMotif.Petals motif) {
+        this.laying = laying;
+        this.motif = motif;
+        this.centre = laying.space().centre();
+    }
+
+    void lay() {
+        Optional<Tool.Round> found = laying.arc();
+        if (found.isEmpty()) {
+            return;
+        }
+        Tool.Round tool = found.get();
+        double chord = motif.to() - motif.from();
+        if (chord > 2 * tool.stitched()) {
+            laying.tell(new AreaTold.TooFar(chord, 2 * tool.stitched()));
+            return;
+        }
+        for (int petal = 1; petal <= motif.petals(); petal++) {
+            Ray ray = laying.rays().at(2 * Math.PI * (petal - 1) / motif.petals());
+            Point way = Rays.way(ray.angle());
+            Point from = centre.plus(way.times(motif.from()));
+            Point to = centre.plus(way.times(motif.to()));
+            Arc out = ArcsBetween.of(from, to, tool.stitched(), true).orElseThrow();
+            Arc back = ArcsBetween.of(to, from, tool.stitched(), true).orElseThrow();
+            if (petal == 1 && strays(out, way)) {
+                laying.tell(new AreaTold.PetalsCross(motif.petals()));
+            }
+            laying.stitch(
+                    Sewing.Naming.of(Stitched.PETAL, petal),
+                    Path.of(out, back),
+                    tool,
+                    p -> laying.marked(
+                            p.distance(to) < 1e-6
+                                    ? Mark.Kind.TIP
+                                    : motif.from() == 0 ? Mark.Kind.CENTRE : Mark.Kind.LINE_START,
+                            p));
+        }
+    }
+
+    /** Whether a petal's side leaves the share of the turn that is its own. */
+    private boolean strays(Arc side, Point way) {
+        return IntStream.range(1, PROBES)
+                .mapToObj(i -> side.at((double) i / PROBES).minus(centre))
+                .anyMatch(p -> Math.abs(Math.atan2(way.cross(p), way.dot(p))) > Math.PI / motif.petals() + 1e-9);
+    }
+}

@@ -1,0 +1,44 @@
+package jollyspindle.core.area;
+
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.Sewing;
+import jollyspindle.core.sewing.Tool;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Lays out {@link AreaMotif.Points}: one line all round, from notch to tip to notch. */
+final class PointsLayout {
+
+    private final AreaLaying laying;
+    private final AreaMotif.Points motif;
+
+    PointsLayout(AreaLaying laying, AreaMotif.Points motif) {
+        this.laying = laying;
+        this.motif = motif;
+    }
+
+    void lay() {
+        Optional<Tool.Straight> tool = laying.straight();
+        if (tool.isEmpty()) {
+            return;
+        }
+        Point centre = laying.space().centre();
+        double half = Math.PI / motif.points();
+        List<Point> corners = new ArrayList<>();
+        for (int i = 0; i < 2 * motif.points(); i++) {
+            Ray ray = laying.rays().at(i * half);
+            corners.add(centre.plus(Rays.way(ray.angle()).times(i % 2 == 0 ? motif.inner() : motif.outer())));
+        }
+        double middle = (motif.inner() + motif.outer()) / 2;
+        laying.stitch(
+                Sewing.Naming.of(Stitched.POINTS, 1),
+                Path.polygon(corners),
+                tool.get(),
+                p -> laying.marked(p.distance(centre) > middle ? Mark.Kind.TIP : Mark.Kind.TURN, p));
+    }
+}

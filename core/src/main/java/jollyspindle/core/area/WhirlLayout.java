@@ -1,0 +1,77 @@
+package jollyspindle.core.area;
+
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.Sewing;
+import jollyspindle.core.sewing.Tool;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Lays out {@link AreaMotif.Whirl}: from a corner of what is left, lines to the far side, the first so far from that side's
+ * beginning as each is from the next. The last of a set takes the place of the side it started beside, and its end that of
+ * the corner there; the next set starts from that corner. So a set of an odd number ends where the next one starts.
+ */
+final class WhirlLayout {
+
+    private final AreaLaying laying;
+    private final AreaMotif.Whirl motif;
+
+    WhirlLayout(AreaLaying laying, AreaMotif.Whirl motif) {
+        this.laying = laying;
+        this.motif = motif;
+    }
+
+    void lay() {
+        Optional<Tool.Straight> tool = laying.straight();
+        if (tool.isEmpty()) {
+            return;
+        }
+        // Clockwise from the top left; a round area's whirl lies in the square in it.
+        List<Point> left = new ArrayList<>(corners());
+        int count = left.size();
+        double taken = motif.lines() * motif.spacing();
+        for (int set = 0; set < motif.sets(); set++) {
+            Point from = left.get(set % count);
+            int next = (set + 1) % count;
+            Segment far = new Segment(left.get(next), left.get((set + 2) % count));
+            if (far.length() < taken + AreaLaying.SHORTEST) {
+                laying.tell(new AreaTold.FewerSets(motif.sets(), set));
+                return;
+            }
+            for (int line = 1; line <= motif.lines(); line++) {
+                Point to = far.at(line * motif.spacing() / far.length());
+                Segment whole = line % 2 == 1 ? new Segment(from, to) : new Segment(to, from);
+                laying.stitch(
+                        Sewing.Naming.of(Stitched.WHIRL, set + 1, line),
+                        Path.of(whole),
+                        tool.get(),
+                        p -> laying.marked(p.distance(from) < 1e-6 ? Mark.Kind.LINE_START : Mark.Kind.LINE_END, p));
+            }
+            left.set(next, far.at(taken / far.length()));
+        }
+    }
+
+    private List<Point> corners() {
+        List<Curve> sides = laying.space().outline().curves();
+        if (sides.size() == 1) {
+            double half = laying.space().inside() / Math.sqrt(2);
+            Point centre = laying.space().centre();
+            return List.of(
+                    centre.plus(new Point(-half, half)),
+                    centre.plus(new Point(half, half)),
+                    centre.plus(new Point(half, -half)),
+                    centre.plus(new Point(-half, -half)));
+        }
+        List<Point> corners = new ArrayList<>(sides.stream().map(Curve::start).toList());
+        Collections.reverse(corners);
+        return corners;
+    }
+}

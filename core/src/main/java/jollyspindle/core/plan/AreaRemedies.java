@@ -1,0 +1,149 @@
+package jollyspindle.core.plan;
+
+import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.area.AreaRules;
+import jollyspindle.core.area.AreaTold;
+import jollyspindle.core.geometry.Box;
+import jollyspindle.core.inspection.Finding;
+
+import java.util.Optional;
+
+/** What else could be stitched in an area, so that something told of it doesn't hold any more. */
+final class AreaRemedies {
+
+    private AreaRemedies() {}
+
+    /** Makes a finding of what is told, with a better design if there is one. */
+    static Finding finding(AreaPlan plan, AreaDesign design, AreaPlan.Told told) {
+        return new Finding.AreaTrouble(
+                plan.id(),
+                told.letter(),
+                design.parts().size() > 1,
+                told.layer(),
+                told.what(),
+                better(plan, design, told));
+    }
+
+    private static Optional<AreaDesign> better(AreaPlan plan, AreaDesign design, AreaPlan.Told told) {
+        AreaDesign.Part part = design.part(told.letter());
+        if (told.layer() == 0) {
+            for (int i = 0; i < part.layers().size(); i++) {
+                Optional<AreaMotif> motif = told.what() instanceof AreaTold.Unstitched open
+                        ? closer(plan, told.letter(), part.layers().get(i).motif(), open)
+                        : together(part.layers().get(i).motif(), told.what());
+                if (motif.isPresent()) {
+                    return Optional.of(replaced(design, told.letter(), i, motif.get()));
+                }
+            }
+            return Optional.empty();
+        }
+        int index = told.layer() - 1;
+        if (told.what() instanceof AreaTold.NoRoom || told.what() instanceof AreaTold.NoShells) {
+            return Optional.of(design.with(told.letter(), part.withoutLayer(index)));
+        }
+        return alone(part.layers().get(index).motif(), told.what())
+                .map(motif -> replaced(design, told.letter(), index, motif));
+    }
+
+    private static AreaDesign replaced(AreaDesign design, char letter, int index, AreaMotif motif) {
+        AreaDesign.Part part = design.part(letter);
+        return design.with(
+                letter,
+                part.withLayer(
+                        index,
+                        new AreaDesign.Layer(motif, part.layers().get(index).templateId())));
+    }
+
+    /** Another motif for what all motifs of a piece come to together. */
+    private static Optional<AreaMotif> together(AreaMotif motif, AreaTold what) {
+        if (what instanceof AreaTold.PileUp) {
+            if (motif instanceof AreaMotif.Arms arms && arms.stop() == 0) {
+                return Optional.of(arms.withStop(stop(arms.arms() * (arms.mirrored() ? 2 : 1))));
+            }
+            if (motif instanceof AreaMotif.Petals petals && petals.from() == 0) {
+                double from = stop(2 * petals.petals());
+                return from < petals.to()
+                        ? Optional.of(new AreaMotif.Petals(petals.petals(), from, petals.to()))
+                        : Optional.empty();
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The radius of a circle on which so many lines end with a little more than a point between them. */
+    private static double stop(int lines) {
+        return Math.ceil(lines * AreaRules.POINT / (2 * Math.PI) * 8 + 1) / 8;
+    }
+
+    /** A hatching so much closer that what stays open is no larger than may be. */
+    private static Optional<AreaMotif> closer(AreaPlan plan, char letter, AreaMotif motif, AreaTold.Unstitched open) {
+        Optional<AreaPlan.Piece> piece =
+                plan.pieces().stream().filter(p -> p.letter() == letter).findFirst();
+        if (!(motif instanceof AreaMotif.Crosshatch hatch) || piece.isEmpty()) {
+            return Optional.empty();
+        }
+        Box box = piece.get().cloth().outline().box();
+        double target = hatch.spacing(box) * open.most() / open.diameter();
+        for (double wanted = Math.floor(target * 16) / 16; wanted >= AreaMotif.CLOSEST; wanted -= 1.0 / 16) {
+            AreaMotif.Crosshatch closer = new AreaMotif.Crosshatch(wanted, hatch.angle());
+            if (closer.spacing(box) <= target) {
+                return Optional.of(closer);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Another motif for what one comes to by itself. */
+    private static Optional<AreaMotif> alone(AreaMotif motif, AreaTold what) {
+        if (what instanceof AreaTold.HatchLikeEcho like) {
+            return doubled(motif, like.spacing());
+        }
+        if (what instanceof AreaTold.NothingOutside && motif instanceof AreaMotif.Echoes echoes) {
+            return Optional.of(new AreaMotif.Echoes(echoes.echoes(), echoes.spacing(), false));
+        }
+        if (motif instanceof AreaMotif.Peel peel) {
+            double times = what instanceof AreaTold.TooRound round
+                    ? round.least() / round.radius()
+                    : what instanceof AreaTold.TooFar far && peel.inner().isEmpty() ? far.distance() / far.most() : 0;
+            return finer(times, peel.across(), peel.down())
+                    ? Optional.of(
+                            new AreaMotif.Peel(times(peel.across(), times), times(peel.down(), times), peel.inner()))
+                    : Optional.empty();
+        }
+        if (motif instanceof AreaMotif.Circles circles && what instanceof AreaTold.CirclesApart apart) {
+            double times = apart.apart() / apart.diameter() * 1.01;
+            return finer(times, circles.across(), circles.down())
+                    ? Optional.of(new AreaMotif.Circles(times(circles.across(), times), times(circles.down(), times)))
+                    : Optional.empty();
+        }
+        if (motif instanceof AreaMotif.Petals petals && what instanceof AreaTold.TooFar far) {
+            return Optional.of(new AreaMotif.Petals(petals.petals(), petals.from(), petals.from() + far.most()));
+        }
+        return Optional.empty();
+    }
+
+    /** Lines twice as far apart: beside 1/4 echoes, 1/2 hatching (common practice, no source). */
+    private static Optional<AreaMotif> doubled(AreaMotif motif, double spacing) {
+        if (motif instanceof AreaMotif.Crosshatch hatch) {
+            return Optional.of(new AreaMotif.Crosshatch(2 * hatch.spacing(), hatch.angle()));
+        }
+        if (motif instanceof AreaMotif.CurvedHatch hatch) {
+            return Optional.of(new AreaMotif.CurvedHatch(2 * hatch.spacing()));
+        }
+        return motif instanceof AreaMotif.Quarters quarters
+                ? Optional.of(new AreaMotif.Quarters(
+                        quarters.close() == spacing ? 2 * quarters.close() : quarters.close(),
+                        quarters.wide() == spacing ? 2 * quarters.wide() : quarters.wide()))
+                : Optional.empty();
+    }
+
+    private static boolean finer(double times, int across, int down) {
+        return times > 1 && times(Math.max(across, down), times) <= AreaMotif.MOST;
+    }
+
+    private static int times(int count, double times) {
+        return (int) Math.ceil(count * times - 1e-9);
+    }
+}

@@ -1,0 +1,128 @@
+package jollyspindle.core.route;
+
+import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import org.jgrapht.GraphPath;
+import org.jgrapht.alg.shortestpath.DijkstraShortestPath;
+import org.jgrapht.graph.WeightedMultigraph;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The seams and edges that a needle can travel along, between places known beforehand.
+ *
+ * <p>The shortest way is found after E. W. Dijkstra, “A note on two problems in connexion with graphs”, Numerische Mathematik 1
+ * (1959), by JGraphT; it takes O(n log n) for n places.
+ */
+final class Ditches {
+
+    /** Places nearer than this, in inches, are the same. */
+    static final double SAME = 1e-6;
+
+    /** One piece of a ditch between two places; an own object each, since two may be alike. */
+    private static final class Way {
+        private final Curve curve;
+
+        Way(Curve curve) {
+            this.curve = curve;
+        }
+    }
+
+    private record Cell(long x, long y) {}
+
+    private final WeightedMultigraph<Point, Way> graph = new WeightedMultigraph<>(Way.class);
+    private final Map<Cell, Point> known = new HashMap<>();
+
+    /**
+     * The network.
+     *
+     * @param ditches that can be travelled along
+     * @param stops where lines begin and end; those that lie on no ditch don't matter
+     */
+    Ditches(List<Path> ditches, List<Point> stops) {
+        for (Path ditch : ditches) {
+            for (Curve curve : ditch.curves()) {
+                add(curve, stops);
+            }
+        }
+    }
+
+    private void add(Curve curve, List<Point> stops) {
+        Box near = curve.box().grown(SAME);
+        List<Double> parts = new ArrayList<>(List.of(0.0, 1.0));
+        for (Point stop : stops) {
+            if (near.holds(stop) && curve.distance(stop) < SAME) {
+                parts.add(curve.nearest(stop));
+            }
+        }
+        parts.sort(null);
+        double from = 0;
+        for (double to : parts) {
+            if ((to - from) * curve.length() > SAME) {
+                Curve piece = curve.piece(from, to);
+                Point start = vertex(piece.start());
+                Point end = vertex(piece.end());
+                if (!start.equals(end)) {
+                    Way way = new Way(piece);
+                    graph.addEdge(start, end, way);
+                    graph.setEdgeWeight(way, piece.length());
+                }
+                from = to;
+            }
+        }
+    }
+
+    /** The one place that stands for all next to it. */
+    private Point vertex(Point place) {
+        Optional<Point> there = find(place);
+        if (there.isPresent()) {
+            return there.get();
+        }
+        known.put(cell(place, 0, 0), place);
+        graph.addVertex(place);
+        return place;
+    }
+
+    private Optional<Point> find(Point place) {
+        for (int x = -1; x <= 1; x++) {
+            for (int y = -1; y <= 1; y++) {
+                Point there = known.get(cell(place, x, y));
+                if (there != null && there.distance(place) < 2 * SAME) {
+                    return Optional.of(there);
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Cell cell(Point place, int x, int y) {
+        return new Cell(Math.round(place.x() / SAME / 2) + x, Math.round(place.y() / SAME / 2) + y);
+    }
+
+    /** The shortest way from one place to another; nothing if no ditch leads there. */
+    Optional<Path> between(Point from, Point to) {
+        Optional<Point> start = find(from);
+        Optional<Point> end = find(to);
+        if (start.isEmpty() || end.isEmpty() || start.equals(end)) {
+            return Optional.empty();
+        }
+        GraphPath<Point, Way> found = DijkstraShortestPath.findPathBetween(graph, start.get(), end.get());
+        if (found == null) {
+            return Optional.empty();
+        }
+        List<Curve> curves = new ArrayList<>();
+        Point at = start.get();
+        for (Way way : found.getEdgeList()) {
+            boolean forth = way.curve.start().distance(at) < 2 * SAME;
+            curves.add(forth ? way.curve : way.curve.reversed());
+            at = curves.get(curves.size() - 1).end();
+        }
+        return Optional.of(new Path(curves));
+    }
+}

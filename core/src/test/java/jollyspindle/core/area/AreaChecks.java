@@ -1,0 +1,192 @@
+package jollyspindle.core.area;
+
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.route.Travel;
+import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.StarterShelf;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.Guide;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LineString;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+/** What must hold of every plan of an area; JTS measures independently what was placed and cut off. */
+class AreaChecks {
+
+    static final GeometryFactory JTS = new GeometryFactory();
+    static final AreaId ID = new AreaId(1);
+    static final Machine MACHINE = new Machine(0.25);
+    static final AreaRules RULES = new AreaRules(OptionalDouble.empty(), 8);
+
+    static AreaPlan plan(Area area, AreaMotif motif, String template) {
+        AreaPlan plan = layOut(
+                area,
+                AreaDesign.of(motif, Optional.ofNullable(template)),
+                List.of(),
+                StarterShelf.templates(),
+                MACHINE);
+        check(area, plan, StarterShelf.templates());
+        return plan;
+    }
+
+    static AreaPlan layOut(
+            Area area, AreaDesign design, List<Path> inTheWay, List<Template> templates, Machine machine) {
+        return AreaDesigner.layOut(
+                ID, area, design, around(inTheWay), RULES, new Tools(templates, machine), TapeScale.SIXTEENTHS);
+    }
+
+    static AreaSurroundings around(List<Path> inTheWay) {
+        return new AreaSurroundings(AreaSurroundings.none().body(), inTheWay, List.of());
+    }
+
+    static Area block(double side) {
+        return new Area.Blocks(1, 1, side, side, 0);
+    }
+
+    static List<AreaTold> told(AreaPlan plan) {
+        return plan.told().stream().map(AreaPlan.Told::what).toList();
+    }
+
+    // --- what must hold of every plan --------------------------------------------------------------------------
+
+    static LineString flat(Path path) {
+        return JTS.createLineString(path.flattened(1e-4).stream()
+                .map(p -> new Coordinate(p.x(), p.y()))
+                .toArray(Coordinate[]::new));
+    }
+
+    static Geometry cloth(Area area) {
+        return JTS.buildGeometry(AreaSpace.cloth(area, AreaSurroundings.none().body()).stream()
+                .map(AreaChecks::filled)
+                .toList());
+    }
+
+    /** The cloth that a line lies in: the area's own, or for what echoes a medallion the whole body. */
+    private static Geometry cloth(Area area, StitchLine line, Geometry own) {
+        boolean may = area instanceof Area.Medallion && line.kind() == Stitched.ECHO;
+        return may ? filled(AreaSurroundings.none().body()) : own;
+    }
+
+    static void check(Area area, AreaPlan plan, List<Template> templates) {
+        Set<String> ids = new HashSet<>();
+        Geometry cloth = cloth(area).buffer(2e-3);
+        for (StitchLine line : plan.lines()) {
+            assertThat(ids.add(line.id())).as(line.id()).isTrue();
+            assertThat(cloth(area, line, cloth).covers(flat(line.path())))
+                    .as(line.id() + " inside")
+                    .isTrue();
+            List<Placement> own =
+                    plan.placements().stream().filter(p -> p.of().equals(line)).toList();
+            assertThat(own).as(line.id()).isNotEmpty();
+            double length = own.stream().mapToDouble(p -> p.path().length()).sum();
+            assertThat(length).isCloseTo(line.path().length(), within(1e-6));
+        }
+        assertThat(plan.sums().stream().mapToInt(AreaPlan.Sum::lines).sum())
+                .isEqualTo(plan.lines().size());
+        Set<String> used = new HashSet<>();
+        for (Placement placement : plan.placements()) {
+            placement.marks().forEach(m -> used.add(m.id()));
+            assertThat(placement.start().place().distance(placement.path().start()))
+                    .isLessThan(1e-3);
+            assertThat(placement.end().place().distance(placement.path().end())).isLessThan(1e-3);
+            Template template = templates.stream()
+                    .filter(t -> t.id().equals(placement.tool().templateId()))
+                    .findFirst()
+                    .orElseThrow();
+            Guide guide = template.cut().guide(placement.tool().guideId()).orElseThrow();
+            Point home = guide.round().map(r -> r.centre().times(-1)).orElse(Point.ORIGIN);
+            LineString edge = flat(guide.edge().moved(home).posed(placement.pose()));
+            for (Curve curve : placement.curves()) {
+                for (int i = 0; i <= 4; i++) {
+                    Point p = curve.at(i / 4.0);
+                    assertThat(edge.distance(JTS.createPoint(new Coordinate(p.x(), p.y()))))
+                            .as("%s along %s", placement.id(), placement.tool())
+                            .isCloseTo(MACHINE.footRadius(), within(1e-3));
+                }
+            }
+        }
+        liesOnPlate(plan, templates);
+        travels(plan);
+        plan.marks().forEach(m -> assertThat(used).as(m.id()).contains(m.id()));
+    }
+
+    static Geometry filled(Path outline) {
+        List<Coordinate> ring = new ArrayList<>();
+        outline.flattened(1e-5).forEach(p -> ring.add(new Coordinate(p.x(), p.y())));
+        ring.add(ring.get(0));
+        return JTS.createPolygon(ring.toArray(Coordinate[]::new));
+    }
+
+    /** A line that a straight template is laid on is stitched before, and lies on the template's side of its edge. */
+    private static void liesOnPlate(AreaPlan plan, List<Template> templates) {
+        for (Placement placement : plan.placements()) {
+            if (!(placement.registration() instanceof Registration.OnStitching on)
+                    || !(placement.curves().get(0) instanceof Segment)) {
+                continue;
+            }
+            StitchLine other = plan.lines().stream()
+                    .filter(l -> l.id().equals(on.lineId()))
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(plan.lines().indexOf(other)).isLessThan(plan.lines().indexOf(placement.of()));
+            Template template = templates.stream()
+                    .filter(t -> t.id().equals(placement.tool().templateId()))
+                    .findFirst()
+                    .orElseThrow();
+            Path edge = template.cut()
+                    .guide(placement.tool().guideId())
+                    .orElseThrow()
+                    .edge()
+                    .posed(placement.pose());
+            Point needle = placement.path().curves().get(0).at(0.5);
+            Point plate = edge.curves().get(0).at(0.5).minus(needle);
+            Point laid = other.path().curves().stream()
+                    .map(c -> c.at(c.nearest(needle)))
+                    .min(Comparator.comparingDouble(needle::distance))
+                    .orElseThrow()
+                    .minus(needle);
+            assertThat(plate.dot(laid)).as(placement.id()).isGreaterThan(0);
+        }
+    }
+
+    /** The needle travels from where it is to where the next line begins, in seams or on stitching. */
+    private static void travels(AreaPlan plan) {
+        for (Travel travel : plan.travels()) {
+            StitchLine to = plan.lines().stream()
+                    .filter(l -> l.id().equals(travel.to()))
+                    .findFirst()
+                    .orElseThrow();
+            StitchLine from = plan.lines().get(plan.lines().indexOf(to) - 1);
+            assertThat(travel.path().start().distance(from.needleAt())).isLessThan(1e-5);
+            assertThat(travel.path().end().distance(to.path().start())).isLessThan(1e-5);
+            if (travel.how() == Travel.How.RETRACED) {
+                Point middle = travel.path().curves().get(0).at(0.5);
+                assertThat(plan.lines().subList(0, plan.lines().indexOf(to)))
+                        .anyMatch(l -> l.path().distance(middle) < 1e-5);
+            }
+        }
+    }
+}

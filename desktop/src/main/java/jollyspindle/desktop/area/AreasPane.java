@@ -1,0 +1,323 @@
+package jollyspindle.desktop.area;
+
+import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.area.AreaPreset;
+import jollyspindle.core.area.Ray;
+import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.Kind;
+import jollyspindle.core.words.AreaWords;
+import jollyspindle.core.words.FindingWords;
+import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.look.Look;
+import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javafx.collections.FXCollections;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** What is stitched in the middle of the quilt: in a medallion, in blocks, or over the whole body. */
+public final class AreasPane extends VBox {
+
+    /** What can be turned to. */
+    private enum Page {
+        MOTIFS("area-motifs", "Motifs"),
+        GALLERY("area-show-gallery", "Gallery"),
+        LETTERS("area-letters", "Letters"),
+        SIZES("area-sizes", "Sizes"),
+        ROTATION("area-rotation", "Order");
+
+        private final String id;
+        private final String title;
+
+        Page(String id, String title) {
+            this.id = id;
+            this.title = title;
+        }
+    }
+
+    private final Workbench bench;
+    private final AreaDesk desk;
+    private final AreaGalleryPane gallery;
+    private final LettersPane letters;
+    private final SizesPane sizes;
+    private final RotationPane rotation;
+    private Page page = Page.MOTIFS;
+
+    /** Which motif the gallery puts another in place of; one more than there are adds it. */
+    private int place;
+
+    public AreasPane(Workbench bench, Look look) {
+        super(8);
+        this.bench = bench;
+        this.desk = bench.areas();
+        gallery = new AreaGalleryPane(bench, look, this::adopt);
+        letters = new LettersPane(bench);
+        sizes = new SizesPane(bench, look);
+        rotation = new RotationPane(bench, look);
+    }
+
+    /** Shows the area that is looked at as it is. */
+    public void show() {
+        desk.chooseAny();
+        getChildren().clear();
+        gallery.leave();
+        if (!desk.isLooked()) {
+            getChildren()
+                    .add(Labelled.wrapped(
+                            desk.stitchable().isEmpty()
+                                    ? "No medallion, no blocks and no background yet. Give their sizes under Measure,"
+                                            + " Strips and areas."
+                                    : "Once the body is measured, what is stitched in its middle is chosen here.",
+                            "reason"));
+            return;
+        }
+        AreaId id = desk.lookedProperty().get().id();
+        heads(id);
+        boolean blocks = desk.area().orElseThrow() instanceof Area.Blocks;
+        if (!blocks && (page == Page.LETTERS || page == Page.SIZES)) {
+            page = Page.MOTIFS;
+        }
+        pills(blocks);
+        switch (page) {
+            case MOTIFS -> motifs();
+            case GALLERY -> {
+                gallery.show(id);
+                getChildren().add(gallery);
+            }
+            case LETTERS -> {
+                letters.show();
+                getChildren().add(letters);
+            }
+            case SIZES -> {
+                sizes.show();
+                getChildren().add(sizes);
+            }
+            case ROTATION -> {
+                rotation.show();
+                getChildren().add(rotation);
+            }
+        }
+    }
+
+    /** Shows what else could be stitched. */
+    public void showGallery() {
+        place = part().layers().size();
+        turnTo(Page.GALLERY);
+    }
+
+    /** Shows the placements in order. */
+    public void showRotation() {
+        turnTo(Page.ROTATION);
+    }
+
+    /** Shows which block has which letter. */
+    public void showLetters() {
+        turnTo(Page.LETTERS);
+    }
+
+    private void turnTo(Page to) {
+        page = to;
+        show();
+    }
+
+    private AreaDesign.Part part() {
+        return desk.design().part(desk.letter());
+    }
+
+    private void heads(AreaId id) {
+        List<Integer> areas = desk.stitchable();
+        if (areas.size() > 1) {
+            ComboBox<Integer> choice = new ComboBox<>();
+            Choices.prepare(
+                    choice,
+                    "area-choice",
+                    "Which area",
+                    areas,
+                    n -> AreaWords.name(new AreaId(n), bench.job().quilt()));
+            choice.setValue(id.number());
+            choice.setOnAction(e -> {
+                if (choice.getValue() != null && choice.getValue() != id.number()) {
+                    desk.choose(new AreaId(choice.getValue()), 1);
+                }
+            });
+            getChildren().add(choice);
+        } else {
+            getChildren().add(Labelled.heading(AreaWords.name(id, bench.job().quilt())));
+        }
+        desk.plan().filter(plan -> plan.pieces().size() > 1).ifPresent(plan -> desk.piece()
+                .ifPresent(piece -> getChildren()
+                        .add(Labelled.wrapped(
+                                "Block " + piece.number() + " of "
+                                        + plan.pieces().size()
+                                        + (piece.letter() == AreaDesign.PLAIN
+                                                ? ", left plain"
+                                                : desk.design().parts().size() > 1 ? ", letter " + piece.letter() : "")
+                                        + ". Click another on the table.",
+                                "faint"))));
+    }
+
+    private void pills(boolean blocks) {
+        FlowPane row = new FlowPane(4, 4);
+        ToggleGroup together = new ToggleGroup();
+        for (Page p : Page.values()) {
+            if (blocks || p != Page.LETTERS && p != Page.SIZES) {
+                ToggleButton pill = new ToggleButton(p.title);
+                pill.setId(p.id);
+                pill.getStyleClass().add("page-button");
+                pill.setToggleGroup(together);
+                pill.setSelected(p == page);
+                pill.setOnAction(e -> {
+                    place = part().layers().size();
+                    turnTo(p);
+                });
+                row.getChildren().add(pill);
+            }
+        }
+        getChildren().add(row);
+    }
+
+    // --- which motifs ------------------------------------------------------------------------------------------
+
+    private void motifs() {
+        AreaDesign.Part part = part();
+        for (int i = 0; i < part.layers().size(); i++) {
+            layer(part, i);
+        }
+        if (part.layers().size() < AreaDesign.MOST_LAYERS) {
+            Button add = new Button(part.layers().isEmpty() ? "Choose a motif" : "Another motif besides");
+            add.setId("area-add");
+            add.setOnAction(e -> showGallery());
+            getChildren().add(add);
+        }
+        desk.plan().ifPresent(this::said);
+    }
+
+    private void adopt(AreaPreset preset) {
+        page = Page.MOTIFS;
+        desk.editPart(
+                Words.decapital(AreaWords.name(preset)),
+                part -> part.withLayer(
+                        Math.min(place, part.layers().size()), new AreaDesign.Layer(preset.motif(), Optional.empty())));
+        show();
+    }
+
+    private void layer(AreaDesign.Part part, int index) {
+        AreaDesign.Layer layer = part.layers().get(index);
+        Label name = Labelled.heading(AreaWords.name(layer.motif()));
+        Label title = Labelled.wrapped(Words.capital(new AreaWords(bench.words()).text(layer.motif())) + ".", "reason");
+        title.setId("area-text-" + (index + 1));
+        getChildren().addAll(name, title);
+        getChildren()
+                .addAll(new AreaFields(bench, motif -> replace(index, new AreaDesign.Layer(motif, layer.templateId())))
+                        .of(layer.motif()));
+        getChildren().add(template(layer, index));
+        Button instead = new Button("Another instead");
+        instead.setId("area-instead-" + (index + 1));
+        instead.setOnAction(e -> {
+            place = index;
+            turnTo(Page.GALLERY);
+        });
+        Button remove = new Button("Leave it out");
+        remove.setId("area-remove-" + (index + 1));
+        remove.setOnAction(e -> desk.editPart(
+                Words.decapital(AreaWords.name(layer.motif())) + " left out", p -> p.withoutLayer(index)));
+        getChildren().add(new HBox(8, instead, remove));
+    }
+
+    private void replace(int index, AreaDesign.Layer layer) {
+        desk.editPart(new AreaWords(bench.words()).text(layer.motif()), part -> part.withLayer(index, layer));
+    }
+
+    /** The kinds of template that stitch a motif. */
+    private static Set<Kind> kinds(AreaMotif motif) {
+        return switch (motif.kind()) {
+            case ARMS -> EnumSet.of(Kind.TURNED_ARM);
+            case RINGS, WREATH, CIRCLES -> EnumSet.of(Kind.CIRCLE, Kind.SLOTTED_CIRCLES);
+            case CLAMSHELLS -> EnumSet.of(Kind.SCALLOP_ROW);
+            case PETALS, PEEL, CURVED_HATCH -> EnumSet.of(Kind.ARC);
+            case POINTS, ECHOES, CROSSHATCH, QUARTERS, CORNER_RAYS, WHIRL, STRAIGHT_FANS ->
+                EnumSet.of(Kind.STRAIGHT_EDGE);
+        };
+    }
+
+    private Node template(AreaDesign.Layer layer, int index) {
+        List<Template> all = bench.shelf().templates().stream()
+                .filter(t -> kinds(layer.motif()).contains(t.kind()))
+                .filter(t -> !t.retired()
+                        || layer.templateId().filter(t.id()::equals).isPresent())
+                .toList();
+        ComboBox<Template> box = new ComboBox<>();
+        Choices.prepare(box, "area-template-" + (index + 1), "The template it is stitched with", all, Template::name);
+        box.setItems(FXCollections.observableArrayList(all));
+        all.stream()
+                .filter(t -> layer.templateId().filter(t.id()::equals).isPresent())
+                .findFirst()
+                .ifPresent(box::setValue);
+        box.setPromptText(layer.motif() instanceof AreaMotif.Rings ? "whichever have the sizes" : "whichever suits");
+        box.setOnAction(e -> {
+            if (box.getValue() != null) {
+                replace(
+                        index,
+                        new AreaDesign.Layer(
+                                layer.motif(), Optional.of(box.getValue().id())));
+            }
+        });
+        return Labelled.of("Template", box);
+    }
+
+    // --- what comes of it --------------------------------------------------------------------------------------
+
+    private void said(AreaPlan plan) {
+        if (plan.lines().isEmpty() && plan.told().isEmpty()) {
+            return;
+        }
+        plan.sums().stream()
+                .filter(s -> s.letter() == desk.letter())
+                .findFirst()
+                .ifPresent(sum -> {
+                    Label sums = Labelled.wrapped(
+                            Words.capital(AreaWords.text(sum, plan.pieces().size() > 1)) + ".", "reason");
+                    sums.setId("area-sums");
+                    getChildren().add(sums);
+                });
+        FindingWords words = new FindingWords(bench.words());
+        plan.told().stream().filter(told -> told.letter() == desk.letter()).forEach(told -> getChildren()
+                .add(Labelled.wrapped(
+                        words.text(new Finding.AreaTrouble(
+                                plan.id(), told.letter(), false, told.layer(), told.what(), Optional.empty())),
+                        told.what().stops() ? "refused" : "reason")));
+        if (!desk.placements().isEmpty()) {
+            Button step = new Button("See how it lies");
+            step.setId("area-step");
+            step.setTooltip(new Tooltip("The template on the table, placement by placement: step on with . and ,"));
+            step.setOnAction(e -> {
+                bench.placementProperty().set(desk.placements().get(0));
+                turnTo(Page.ROTATION);
+            });
+            getChildren().add(step);
+        }
+        for (Ray ray : plan.rays()) {
+            getChildren().add(Labelled.wrapped(Words.capital(new AreaWords(bench.words()).text(ray)) + ".", "faint"));
+        }
+    }
+}

@@ -1,0 +1,177 @@
+package jollyspindle.desktop.area;
+
+import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.words.AreaWords;
+import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.control.TypedField;
+import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.geometry.HPos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+
+/** Which of several designs each block is stitched with: by fabric letter, in turn, or block by block. */
+final class LettersPane extends VBox {
+
+    /** More blocks than this are shown by rows of letters alone. */
+    private static final int MOST_BUTTONS = 144;
+
+    private final Workbench bench;
+    private final AreaDesk desk;
+
+    LettersPane(Workbench bench) {
+        super(8);
+        this.bench = bench;
+        this.desk = bench.areas();
+    }
+
+    void show() {
+        getChildren().clear();
+        if (!(desk.area().orElse(null) instanceof Area.Blocks blocks)) {
+            return;
+        }
+        AreaDesign design = desk.design();
+        getChildren()
+                .add(Labelled.wrapped(
+                        "Give blocks letters, as their fabrics have: each letter is stitched in its own way. Choose a"
+                                + " letter's motifs under Motifs, once one of its blocks is looked at.",
+                        "faint"));
+        FlowPane row = new FlowPane(6, 6);
+        Button more = button("letter-add", "One more letter", () -> {
+            char next = (char) ('A' + design.parts().size());
+            desk.design("a letter " + next, design.with(next, design.part(desk.letter())));
+        });
+        more.setTooltip(new Tooltip("It begins with the motifs of the letter that is looked at"));
+        more.setDisable(design.parts().size() == AreaDesign.MOST_PARTS);
+        Button less = button("letter-remove", "One less", () -> desk.design("a letter less", design.withoutLastPart()));
+        less.setDisable(design.parts().size() == 1);
+        Button turn = button("letter-in-turn", "In turn", () -> desk.design("letters in turn", design.inTurn()));
+        turn.setDisable(design.parts().size() == 1);
+        Button all = button(
+                "letter-all",
+                "All alike",
+                () -> desk.design("all blocks alike", design.withLetters(List.of("" + desk.letter()))));
+        row.getChildren().addAll(more, less, turn, all);
+        getChildren().add(row);
+        getChildren().add(typed(design));
+        if (blocks.count() <= MOST_BUTTONS) {
+            getChildren().add(grid(blocks, design));
+        }
+        totals(blocks);
+    }
+
+    private static Button button(String id, String text, Runnable action) {
+        Button button = new Button(text);
+        button.setId(id);
+        button.setOnAction(e -> action.run());
+        return button;
+    }
+
+    /** Rows of letters, typed. */
+    private TypedField typed(AreaDesign design) {
+        TypedField field = new TypedField("letter-rows", "Rows of letters, repeated: AB; BA", text -> {
+            List<String> rows = Stream.of(text.toUpperCase(Locale.ROOT).split("[;\\n]"))
+                    .map(s -> s.replaceAll("[\\s,]+", ""))
+                    .filter(s -> !s.isEmpty())
+                    .toList();
+            try {
+                desk.design("letters " + String.join("; ", rows), design.withLetters(rows));
+                return Optional.empty();
+            } catch (IllegalArgumentException e) {
+                char last = (char) ('A' + design.parts().size() - 1);
+                return Optional.of("“" + text.strip() + "”: type rows of the letters A"
+                        + (last == 'A' ? "" : " to " + last) + " with semicolons between them, - for a plain block"
+                        + (last == 'A' ? "; add a letter first for more" : "") + ".");
+            }
+        });
+        field.show(String.join("; ", design.letters()));
+        return field;
+    }
+
+    /** The blocks as they lie; a click gives a block the next letter. */
+    private GridPane grid(Area.Blocks blocks, AreaDesign design) {
+        GridPane grid = new GridPane();
+        grid.setHgap(3);
+        grid.setVgap(3);
+        int looked = Optional.ofNullable(desk.lookedProperty().get())
+                .map(AreaDesk.Looked::piece)
+                .orElse(0);
+        for (int r = 0; r < blocks.rows(); r++) {
+            for (int c = 0; c < blocks.columns(); c++) {
+                int row = r;
+                int column = c;
+                int number = r * blocks.columns() + c + 1;
+                char letter = design.letter(c, r);
+                Button block = button("letter-block-" + number, "" + letter, () -> {
+                    desk.choose(desk.lookedProperty().get().id(), number);
+                    char next = next(design, letter);
+                    desk.design(
+                            "block " + number + (next == AreaDesign.PLAIN ? " plain" : " " + next),
+                            design.withBlock(blocks.columns(), blocks.rows(), column, row, next));
+                });
+                block.getStyleClass().add("zero-button");
+                if (number == looked) {
+                    block.getStyleClass().add("looked");
+                }
+                String said = "Block " + number + ": " + (letter == AreaDesign.PLAIN ? "plain" : "letter " + letter);
+                block.setAccessibleText(said);
+                block.setTooltip(new Tooltip(said + ". Click for the next letter"));
+                GridPane.setHalignment(block, HPos.CENTER);
+                grid.add(block, c, r);
+            }
+        }
+        return grid;
+    }
+
+    /** A, B … and plain, in turn. */
+    private static char next(AreaDesign design, char letter) {
+        if (letter == AreaDesign.PLAIN) {
+            return 'A';
+        }
+        return letter - 'A' + 1 < design.parts().size() ? (char) (letter + 1) : AreaDesign.PLAIN;
+    }
+
+    private void totals(Area.Blocks blocks) {
+        AreaPlan plan = desk.plan().orElse(null);
+        if (plan == null) {
+            return;
+        }
+        getChildren().add(Labelled.heading("Totals"));
+        AreaWords words = new AreaWords(bench.words());
+        for (AreaPlan.Sum sum : plan.sums()) {
+            String motifs = desk.design().part(sum.letter()).layers().stream()
+                    .map(l -> words.text(l.motif()))
+                    .collect(Collectors.joining("; "));
+            Label label = Labelled.wrapped(
+                    (sum.letter() == AreaDesign.PLAIN
+                                    ? "Plain"
+                                    : sum.letter() + ": " + (motifs.isEmpty() ? "nothing yet" : motifs))
+                            + ". " + AreaWords.text(sum, true) + ".",
+                    "reason");
+            label.setId("letter-sum-" + sum.letter());
+            getChildren().add(label);
+        }
+        double stitched =
+                plan.sums().stream().mapToDouble(AreaPlan.Sum::stitched).sum();
+        Label all = Labelled.wrapped(
+                "All " + blocks.count() + ": " + Words.count(plan.placements().size(), "placement") + ", "
+                        + Words.count(plan.starts(), "thread start") + ", " + Math.round(stitched / 36)
+                        + " yards of stitching.",
+                "reason");
+        all.setId("letter-total");
+        getChildren().add(all);
+    }
+}

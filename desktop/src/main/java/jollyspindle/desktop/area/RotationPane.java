@@ -1,0 +1,106 @@
+package jollyspindle.desktop.area;
+
+import jollyspindle.core.area.Ray;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.words.AreaWords;
+import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.look.Look;
+import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.collections.FXCollections;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.VBox;
+
+/** All placements of a piece in order, as a dial of rays and as a list: ray, template and edge, turn, what it is laid on. */
+final class RotationPane extends VBox {
+
+    private static final double LIST_HEIGHT = 330;
+
+    private final Workbench bench;
+    private final Look look;
+    private final AreaDesk desk;
+    private final ListView<Placement> list = new ListView<>();
+    private boolean showing;
+
+    RotationPane(Workbench bench, Look look) {
+        super(8);
+        this.bench = bench;
+        this.look = look;
+        this.desk = bench.areas();
+        list.setId("rotation-list");
+        list.setAccessibleText("Placements in order");
+        list.setPrefHeight(LIST_HEIGHT);
+        list.setCellFactory(view -> new Row());
+        list.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> {
+            if (!showing && now != null) {
+                bench.placementProperty().set(now);
+            }
+        });
+        bench.placementProperty().addListener(o -> select());
+    }
+
+    /** A placement's number and what is to be done. */
+    private final class Row extends ListCell<Placement> {
+        @Override
+        protected void updateItem(Placement placement, boolean empty) {
+            super.updateItem(placement, empty);
+            if (empty || placement == null) {
+                setGraphic(null);
+                return;
+            }
+            Label text = Labelled.wrapped((getIndex() + 1) + ". " + said(placement));
+            // As wide as the list, so that the text wraps in it.
+            text.setPrefWidth(list.getWidth() - 40);
+            setGraphic(text);
+        }
+    }
+
+    private String said(Placement placement) {
+        List<Placement> all = list.getItems();
+        int index = all.indexOf(placement);
+        Optional<Ray> ray = desk.plan().flatMap(plan -> desk.piece().flatMap(piece -> plan.ray(placement, piece)));
+        return new AreaWords(bench.words())
+                .rotation(bench.job(), placement, ray, index > 0 ? Optional.of(all.get(index - 1)) : Optional.empty());
+    }
+
+    void show() {
+        showing = true;
+        getChildren().clear();
+        List<Placement> placements = desk.placements();
+        if (placements.isEmpty()) {
+            getChildren().add(Labelled.wrapped("Nothing is stitched in this piece yet.", "reason"));
+            showing = false;
+            return;
+        }
+        list.setItems(FXCollections.observableArrayList(placements));
+        if (!desk.rays().isEmpty()) {
+            getChildren().add(new RayDial(bench, look));
+        }
+        Label head = Labelled.wrapped(
+                Words.capital(Words.count(placements.size(), "placement"))
+                        + " in the order of stitching. Choose one to see the template on the table; . and , step on and back.",
+                "faint");
+        getChildren().addAll(head, list);
+        showing = false;
+        select();
+    }
+
+    private void select() {
+        showing = true;
+        Placement now = bench.placementProperty().get();
+        int index = list.getItems().indexOf(now);
+        if (index < 0) {
+            list.getSelectionModel().clearSelection();
+        } else {
+            list.getSelectionModel().select(index);
+            list.scrollTo(Math.max(0, index - 1));
+        }
+        showing = false;
+    }
+}

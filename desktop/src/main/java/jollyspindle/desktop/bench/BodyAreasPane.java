@@ -1,0 +1,414 @@
+package jollyspindle.desktop.bench;
+
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.measure.LengthParser;
+import jollyspindle.core.measure.LengthReading;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.shelf.form.OutlineForm;
+import jollyspindle.core.words.AreaWords;
+import jollyspindle.desktop.control.EntryFields;
+import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.control.TypedField;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.DoubleFunction;
+import java.util.function.IntFunction;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+
+/** The areas of the body, measured: blocks, medallions, the background, and appliqués, typed or drawn. */
+final class BodyAreasPane extends VBox {
+
+    /** More areas than a quilt has. */
+    private static final int MOST = 20;
+
+    private static final double FAR = QuiltRules.LONGEST;
+
+    private final Workbench bench;
+    private final Supplier<Optional<OutlineForm>> drawing;
+    private final Fields make;
+    private List<Object> shown = List.of();
+
+    /**
+     * A pane for the job on the table.
+     *
+     * @param drawing asks for a drawing and takes the outline out of it
+     */
+    BodyAreasPane(Workbench bench, Supplier<Optional<OutlineForm>> drawing) {
+        super(4);
+        this.bench = bench;
+        this.drawing = drawing;
+        this.make = new Fields(bench);
+        bench.areas().drawnProperty().addListener(o -> build());
+    }
+
+    /** Makes fields that tell what changed. */
+    private final class Fields extends EntryFields {
+
+        Fields(Workbench bench) {
+            super(bench);
+        }
+
+        Node size(int number, String id, String name, double now, DoubleFunction<Area> area) {
+            return between(number, id, name, now, 1.0 / 8, FAR, area);
+        }
+
+        Node between(
+                int number, String id, String name, double now, double least, double most, DoubleFunction<Area> area) {
+            return length(
+                    id + "-" + number,
+                    name,
+                    false,
+                    OptionalDouble.of(now),
+                    least,
+                    most,
+                    d -> replace(number, name, area.apply(d.getAsDouble())));
+        }
+
+        Node count(int number, String id, String name, int now, IntFunction<Area> area) {
+            return whole(id + "-" + number, name, now, 1, Area.MOST, n -> replace(number, name, area.apply(n)));
+        }
+    }
+
+    void show() {
+        if (!state().equals(shown)) {
+            build();
+        }
+    }
+
+    /** What is shown depends on. */
+    private List<Object> state() {
+        return List.of(
+                bench.job().quilt().areas(),
+                bench.job().tape(),
+                bench.plan().shape().isPresent(),
+                bench.areas().drawnProperty().get());
+    }
+
+    private void build() {
+        Quilt quilt = bench.job().quilt();
+        shown = state();
+        getChildren().clear();
+        FlowPane row = new FlowPane(6, 6);
+        row.getChildren()
+                .addAll(
+                        add("area-add-blocks", "+ blocks", "blocks", () -> new Area.Blocks(3, 3, 9, 9, 0)),
+                        add("area-add-medallion", "+ medallion", "a medallion", () -> new Area.Medallion(12)),
+                        add("area-add-body", "+ background", "a background", () -> new Area.Body(0)),
+                        add(
+                                "applique-add",
+                                "+ appliqué",
+                                "an appliqué",
+                                () -> new Area.Applique(new Area.Ellipse(Point.ORIGIN, 6, 4, 0), 0.25)),
+                        draw(),
+                        fromDrawing());
+        getChildren()
+                .addAll(
+                        Labelled.wrapped(
+                                "What lies uppermost is stitched first come: appliqués keep everything off, a medallion"
+                                        + " the blocks under it, and both the background.",
+                                "faint"),
+                        row);
+        bench.areas().drawnProperty().get().ifPresent(corners -> {
+            Label said = Labelled.wrapped(
+                    corners.isEmpty()
+                            ? "Click the appliqué's corners on the table, one after the other. Enter closes it, Esc gives up."
+                            : corners.size() + (corners.size() == 1 ? " corner" : " corners")
+                                    + ". Enter closes it, Backspace takes the last one back, Esc gives up.",
+                    "reason");
+            said.setId("drawing-said");
+            getChildren().add(said);
+        });
+        for (int i = 0; i < quilt.areas().size(); i++) {
+            one(i + 1, quilt.areas().get(i));
+        }
+    }
+
+    private Button add(String id, String text, String name, Supplier<Area> area) {
+        Button button = new Button(text);
+        button.setId(id);
+        button.setDisable(bench.job().quilt().areas().size() >= MOST);
+        button.setOnAction(e -> added(name, area.get()));
+        return button;
+    }
+
+    private void added(String name, Area area) {
+        bench.editQuilt(name, q -> {
+            List<Area> all = new ArrayList<>(q.areas());
+            all.add(area);
+            return q.withAreas(all);
+        });
+    }
+
+    private Button draw() {
+        boolean drawn = bench.areas().drawnProperty().get().isPresent();
+        Button button = new Button(drawn ? "Give up drawing" : "Draw an appliqué");
+        button.setId("applique-draw");
+        button.setTooltip(new Tooltip("Click its corners on the table"));
+        button.setDisable(
+                bench.plan().shape().isEmpty() || bench.job().quilt().areas().size() >= MOST);
+        button.setOnAction(e -> {
+            if (drawn) {
+                bench.areas().giveUpDrawing();
+            } else {
+                bench.areas().beginDrawing();
+            }
+        });
+        return button;
+    }
+
+    private Button fromDrawing() {
+        Button button = new Button("From a drawing …");
+        button.setId("applique-from-drawing");
+        button.setTooltip(new Tooltip("The largest closed shape of an SVG drawing, as large as the drawing says"));
+        button.setDisable(bench.job().quilt().areas().size() >= MOST);
+        button.setOnAction(e -> drawing.get()
+                .ifPresent(form -> added(
+                        "an appliqué from a drawing", new Area.Applique(new Area.Drawn(form, Point.ORIGIN, 0), 0.25))));
+        return button;
+    }
+
+    private void replace(int number, String what, Area area) {
+        bench.editQuilt(
+                AreaWords.name(new AreaId(number), bench.job().quilt()) + ": " + what.toLowerCase(Locale.ROOT), q -> {
+                    List<Area> all = new ArrayList<>(q.areas());
+                    all.set(number - 1, area);
+                    return q.withAreas(all);
+                });
+    }
+
+    // --- one area ----------------------------------------------------------------------------------------------
+
+    private void one(int number, Area area) {
+        getChildren()
+                .add(Labelled.heading(
+                        AreaWords.name(new AreaId(number), bench.job().quilt())));
+        if (area instanceof Area.Blocks b) {
+            blocks(number, b);
+        } else if (area instanceof Area.Medallion m) {
+            getChildren()
+                    .add(Labelled.row(
+                            make.choice(
+                                    "area-shape-" + number,
+                                    "Shape",
+                                    List.of(Area.Shape.values()),
+                                    m.shape(),
+                                    AreaWords::name,
+                                    s -> replace(number, "shape", new Area.Medallion(s, m.diameter(), m.clearance()))),
+                            make.size(
+                                    number,
+                                    "area-medallion",
+                                    m.shape() == Area.Shape.ROUND ? "Diameter" : "Side to side",
+                                    m.diameter(),
+                                    v -> new Area.Medallion(m.shape(), v, m.clearance()))));
+        } else if (area instanceof Area.Applique a) {
+            outline(number, a);
+        }
+        double most = area instanceof Area.Applique ? 12 : 6;
+        Button out = new Button("Take it out");
+        out.setId("area-remove-" + number);
+        out.setOnAction(e -> bench.edit(
+                "without " + AreaWords.name(new AreaId(number), bench.job().quilt()), job -> job.withoutArea(number)));
+        getChildren()
+                .add(Labelled.row(
+                        make.between(
+                                number,
+                                "area-clearance",
+                                area instanceof Area.Applique ? "Clearance" : "Kept clear at the edge",
+                                area.clearance(),
+                                0,
+                                most,
+                                area::withClearance),
+                        out));
+    }
+
+    private void blocks(int number, Area.Blocks b) {
+        double c = b.clearance();
+        getChildren()
+                .addAll(
+                        Labelled.row(
+                                make.count(
+                                        number,
+                                        "area-columns",
+                                        "Blocks across",
+                                        b.columns(),
+                                        n -> new Area.Blocks(n, b.rows(), b.width(), b.height(), b.gap(), c)),
+                                make.count(
+                                        number,
+                                        "area-rows",
+                                        "Blocks down",
+                                        b.rows(),
+                                        n -> new Area.Blocks(b.columns(), n, b.width(), b.height(), b.gap(), c))),
+                        Labelled.row(
+                                make.size(
+                                        number,
+                                        "area-width",
+                                        "Block, wide",
+                                        b.width(),
+                                        v -> new Area.Blocks(b.columns(), b.rows(), v, b.height(), b.gap(), c)),
+                                make.size(
+                                        number,
+                                        "area-height",
+                                        "Block, high",
+                                        b.height(),
+                                        v -> new Area.Blocks(b.columns(), b.rows(), b.width(), v, b.gap(), c))),
+                        make.between(
+                                number,
+                                "area-gap",
+                                "Sashing between",
+                                b.gap(),
+                                0,
+                                FAR,
+                                v -> new Area.Blocks(b.columns(), b.rows(), b.width(), b.height(), v, c)));
+        double wide = bench.job().quilt().get(Dimension.BODY_TOP).orElse(FAR);
+        double high = bench.job().quilt().get(Dimension.BODY_LEFT).orElse(FAR);
+        if (b.across() > wide || b.down() > high) {
+            Label over = Labelled.wrapped(
+                    "All blocks together are " + bench.words().length(b.across()) + " by "
+                            + bench.words().length(b.down()) + ", more than the body's "
+                            + bench.words().length(wide)
+                            + " by " + bench.words().length(high) + ".",
+                    "refused");
+            over.setId("area-over-" + number);
+            getChildren().add(over);
+        }
+    }
+
+    // --- appliqués ---------------------------------------------------------------------------------------------
+
+    private void outline(int number, Area.Applique a) {
+        if (a.outline() instanceof Area.Ellipse e) {
+            Point c = e.centre();
+            getChildren()
+                    .addAll(
+                            Labelled.row(
+                                    make.size(
+                                            number,
+                                            "applique-width",
+                                            "Wide",
+                                            e.width(),
+                                            v -> with(a, new Area.Ellipse(c, v, e.height(), e.turned()))),
+                                    make.size(
+                                            number,
+                                            "applique-height",
+                                            "High",
+                                            e.height(),
+                                            v -> with(a, new Area.Ellipse(c, e.width(), v, e.turned())))),
+                            place(number, c, p -> with(a, new Area.Ellipse(p, e.width(), e.height(), e.turned()))),
+                            turned(number, e.turned(), t -> with(a, new Area.Ellipse(c, e.width(), e.height(), t))));
+        } else if (a.outline() instanceof Area.Drawn d) {
+            getChildren()
+                    .addAll(
+                            make.size(
+                                    number,
+                                    "applique-width",
+                                    "Wide; its height follows",
+                                    d.shape().mainSize(),
+                                    v -> with(a, new Area.Drawn(d.shape().withMainSize(v), d.centre(), d.turned()))),
+                            place(number, d.centre(), p -> with(a, new Area.Drawn(d.shape(), p, d.turned()))),
+                            turned(number, d.turned(), t -> with(a, new Area.Drawn(d.shape(), d.centre(), t))));
+        } else {
+            getChildren().add(corners(number, a, (Area.Corners) a.outline()));
+        }
+    }
+
+    private interface Placed {
+        Area apply(Point p);
+    }
+
+    private Node place(int number, Point c, Placed area) {
+        return Labelled.row(
+                make.between(
+                        number,
+                        "applique-x",
+                        "Right of the middle",
+                        c.x(),
+                        -FAR,
+                        FAR,
+                        v -> area.apply(new Point(v, c.y()))),
+                make.between(
+                        number,
+                        "applique-y",
+                        "Above the middle",
+                        c.y(),
+                        -FAR,
+                        FAR,
+                        v -> area.apply(new Point(c.x(), v))));
+    }
+
+    private Node turned(int number, double now, DoubleFunction<Area> area) {
+        return make.degrees(
+                "applique-turned-" + number,
+                "Turned to the left, degrees",
+                now,
+                -360,
+                360,
+                "0 is as it was drawn",
+                t -> replace(number, "turned", area.apply(t)));
+    }
+
+    /** The corners, each right of and above the middle; typed they are what is clicked on the table. */
+    private Node corners(int number, Area.Applique a, Area.Corners c) {
+        TypedField field =
+                new TypedField("applique-corners-" + number, "Corners, right of and above the middle", text -> {
+                    List<Point> corners = new ArrayList<>();
+                    for (String one : text.split(";")) {
+                        String[] both = one.strip().split("\\s*,\\s*");
+                        if (one.isBlank()) {
+                            continue;
+                        }
+                        if (both.length != 2) {
+                            return Optional.of("“" + one.strip() + "” isn't a corner: type two lengths with a comma"
+                                    + " between them, and a semicolon after each corner, as in 3, 4 1/2; 6, -2; 0, 0.");
+                        }
+                        double[] at = new double[2];
+                        for (int i = 0; i < 2; i++) {
+                            LengthReading read =
+                                    LengthParser.parse(both[i], bench.job().tape());
+                            if (read instanceof LengthReading.Refused refused) {
+                                return Optional.of(refused.message());
+                            }
+                            at[i] = ((LengthReading.Understood) read).inches();
+                            if (Math.abs(at[i]) > FAR) {
+                                return Optional.of("“" + both[i] + "” is too far: at most "
+                                        + bench.words().exact(FAR) + ".");
+                            }
+                        }
+                        corners.add(new Point(at[0], at[1]));
+                    }
+                    Optional<String> wrong = Area.Corners.difficulty(corners)
+                            .map(d -> d == Area.Corners.Difficulty.COUNT
+                                    ? "An appliqué has 3 to " + Area.MOST_CORNERS + " corners; these are "
+                                            + corners.size() + "."
+                                    : "Two of its sides cross. Type the corners in the order in which they follow each"
+                                            + " other round it.");
+                    if (wrong.isEmpty()) {
+                        replace(number, "corners", with(a, new Area.Corners(corners)));
+                    }
+                    return wrong;
+                });
+        field.show(c.corners().stream()
+                .map(p -> bench.words().exact(p.x()) + ", " + bench.words().exact(p.y()))
+                .collect(Collectors.joining("; ")));
+        return field;
+    }
+
+    private static Area with(Area.Applique was, Area.Outline outline) {
+        return new Area.Applique(outline, was.clearance());
+    }
+}

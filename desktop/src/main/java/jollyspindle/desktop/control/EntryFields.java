@@ -1,0 +1,114 @@
+package jollyspindle.desktop.control;
+
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.IntConsumer;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+
+/** Makes fields for the numbers and choices of a motif. */
+public class EntryFields {
+
+    protected final Workbench bench;
+
+    protected EntryFields(Workbench bench) {
+        this.bench = bench;
+    }
+
+    /**
+     * An angle.
+     *
+     * @param now in radians, as what is taken
+     * @param hint what is said besides the range
+     */
+    public Node degrees(
+            String id, String name, double now, double least, double most, String hint, Consumer<Double> take) {
+        TypedField field = new TypedField(id, name, text -> {
+            try {
+                double degrees =
+                        Double.parseDouble(text.strip().replace("°", "").replace(',', '.'));
+                if (degrees >= least && degrees <= most) {
+                    take.accept(Math.toRadians(degrees));
+                    return Optional.empty();
+                }
+            } catch (NumberFormatException e) {
+                // Told below, as a number out of range is.
+            }
+            return Optional.of(
+                    String.format(Locale.ROOT, "“%s”: type %.0f to %.0f; %s.", text.strip(), least, most, hint));
+        });
+        double degrees = Math.rint(Math.toDegrees(now) * 100) / 100;
+        field.show(degrees == Math.rint(degrees) ? Long.toString(Math.round(degrees)) : Double.toString(degrees));
+        return field;
+    }
+
+    /** A length in a range. */
+    public Node length(
+            String id,
+            String name,
+            boolean mayBeEmpty,
+            OptionalDouble now,
+            double least,
+            double most,
+            Consumer<OptionalDouble> take) {
+        LengthField field = new LengthField(
+                id,
+                name,
+                mayBeEmpty,
+                () -> bench.job().tape(),
+                inches -> inches >= least && inches <= most
+                        ? Optional.empty()
+                        : Optional.of("Between " + bench.words().exact(least) + " and "
+                                + bench.words().exact(most) + "."),
+                take);
+        field.show(now);
+        return field;
+    }
+
+    /** A whole number in a range. */
+    public Node whole(String id, String name, int now, int least, int most, IntConsumer take) {
+        TypedField field = new TypedField(id, name, text -> {
+            try {
+                int number = Integer.parseInt(text.strip());
+                if (number >= least && number <= most) {
+                    take.accept(number);
+                    return Optional.empty();
+                }
+            } catch (NumberFormatException e) {
+                // Told below, as a number out of range is.
+            }
+            return Optional.of("“" + text.strip() + "”: type a whole number from " + least + " to " + most + ".");
+        });
+        field.show(Integer.toString(now));
+        return field;
+    }
+
+    public static Node check(String id, String name, boolean now, Consumer<Boolean> take) {
+        CheckBox box = new CheckBox(name);
+        box.setId(id);
+        box.setWrapText(true);
+        box.setSelected(now);
+        box.setOnAction(e -> take.accept(box.isSelected()));
+        return box;
+    }
+
+    /** One of a few. */
+    public <T> Node choice(String id, String name, List<T> values, T now, Function<T, String> said, Consumer<T> take) {
+        ComboBox<T> box = new ComboBox<>();
+        Choices.prepare(box, id, name, values, said);
+        box.setValue(now);
+        box.setOnAction(e -> {
+            if (box.getValue() != null && !box.getValue().equals(now)) {
+                take.accept(box.getValue());
+            }
+        });
+        return Labelled.of(name, box);
+    }
+}

@@ -1,0 +1,347 @@
+package jollyspindle.desktop.model;
+
+import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.area.Ray;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.plan.Planner;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.quilt.QuiltShape;
+import jollyspindle.core.words.Words;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** The areas of the job on the table: which one is looked at, in which of its pieces, and what is changed there. */
+public final class AreaDesk {
+
+    /**
+     * The piece of cloth that is looked at.
+     *
+     * @param id of the area
+     * @param piece which of it, from 1
+     */
+    public record Looked(AreaId id, int piece) {}
+
+    /** Kept round a drawn appliqué while nothing else is said, in inches. */
+    private static final double DRAWN_CLEARANCE = 0.25;
+
+    private final Workbench bench;
+    private final ReadOnlyObjectWrapper<Optional<List<Point>>> drawn = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Looked> looked = new ReadOnlyObjectWrapper<>();
+
+    AreaDesk(Workbench bench) {
+        this.bench = bench;
+    }
+
+    // --- which one ---------------------------------------------------------------------------------------------
+
+    /** What is looked at; null while it is a border or a strip. */
+    public ReadOnlyObjectProperty<Looked> lookedProperty() {
+        return looked.getReadOnlyProperty();
+    }
+
+    public boolean isLooked() {
+        return looked.get() != null;
+    }
+
+    /** The numbers of the areas that something can be stitched in. */
+    public List<Integer> stitchable() {
+        List<Area> areas = bench.job().quilt().areas();
+        return IntStream.rangeClosed(1, areas.size())
+                .filter(n -> !(areas.get(n - 1) instanceof Area.Applique))
+                .boxed()
+                .toList();
+    }
+
+    /** Turns to a piece of an area; nothing happens if it isn't there. */
+    public void choose(AreaId id, int piece) {
+        if (stitchable().contains(id.number())) {
+            Looked now = new Looked(id, piece);
+            if (!now.equals(looked.get())) {
+                bench.letGo();
+                looked.set(now);
+            }
+        }
+    }
+
+    /** Turns to the area that was looked at last, or the first there is. */
+    public void chooseAny() {
+        if (!isLooked() && !stitchable().isEmpty()) {
+            choose(new AreaId(stitchable().get(0)), 1);
+        }
+    }
+
+    /** Turns away from areas. */
+    void leave() {
+        looked.set(null);
+    }
+
+    /** Forgets a piece that isn't there in the plan to come. */
+    void follow(WorkPlan next) {
+        Looked was = looked.get();
+        if (was == null) {
+            return;
+        }
+        List<AreaPlan.Piece> pieces = next.area(was.id()).map(AreaPlan::pieces).orElse(List.of());
+        if (pieces.stream().noneMatch(p -> p.number() == was.piece())) {
+            looked.set(pieces.isEmpty() ? null : new Looked(was.id(), 1));
+        }
+    }
+
+    /** The piece under a place of the quilt, of what lies uppermost there. */
+    public Optional<Looked> at(Point place) {
+        List<Area> areas = bench.job().quilt().areas();
+        if (bench.plan().shape().filter(shape -> inBody(shape, place)).isEmpty()) {
+            return Optional.empty();
+        }
+        return bench.plan().areas().stream()
+                .flatMap(a -> a.pieces().stream()
+                        .filter(p -> p.cloth().outline().contains(place))
+                        .map(p -> new Looked(a.id(), p.number())))
+                .max(Comparator.comparing(
+                        l -> areas.get(l.id().number() - 1), (a, b) -> a.isOver(b) ? 1 : b.isOver(a) ? -1 : 0));
+    }
+
+    private static boolean inBody(QuiltShape shape, Point place) {
+        return Path.polygon(shape.body().corners()).contains(place);
+    }
+
+    // --- what is there -----------------------------------------------------------------------------------------
+
+    public Optional<Area> area() {
+        return Optional.ofNullable(looked.get())
+                .filter(l -> l.id().number() <= bench.job().quilt().areas().size())
+                .map(l -> bench.job().quilt().areas().get(l.id().number() - 1));
+    }
+
+    public Optional<AreaPlan> plan() {
+        return Optional.ofNullable(looked.get()).flatMap(l -> bench.plan().area(l.id()));
+    }
+
+    public Optional<AreaPlan.Piece> piece() {
+        return plan().flatMap(plan -> plan.pieces().stream()
+                .filter(p -> p.number() == looked.get().piece())
+                .findFirst());
+    }
+
+    public AreaDesign design() {
+        return looked.get() == null
+                ? AreaDesign.nothing()
+                : bench.job().design(looked.get().id());
+    }
+
+    /** The letter of the piece that is looked at; A if it is left plain. */
+    public char letter() {
+        return piece().map(AreaPlan.Piece::letter)
+                .filter(l -> l != AreaDesign.PLAIN)
+                .orElse('A');
+    }
+
+    /** The placements in the piece, in order. */
+    public List<Placement> placements() {
+        return plan().map(plan -> plan.placements().stream()
+                        .filter(p -> p.id().startsWith(stem(plan)))
+                        .toList())
+                .orElse(List.of());
+    }
+
+    /** The marks in the piece. */
+    public List<Mark> marks() {
+        return plan().map(plan -> plan.marks().stream()
+                        .filter(m -> m.id().startsWith(stem(plan)))
+                        .toList())
+                .orElse(List.of());
+    }
+
+    private String stem(AreaPlan plan) {
+        return plan.id().code() + "-"
+                + (plan.pieces().size() > 1 ? "block-" + looked.get().piece() + "-" : "");
+    }
+
+    /** What can be dragged in the piece. */
+    List<Knob> knobs() {
+        return piece().map(p -> AreaKnobs.of(looked.get().id(), design(), p)).orElse(List.of());
+    }
+
+    // --- changing it -------------------------------------------------------------------------------------------
+
+    /**
+     * Stitches the area so. Templates of the shelf that it takes come along.
+     *
+     * @param name what was done, as the undo command tells it
+     */
+    public void design(String name, AreaDesign design) {
+        if (isLooked()) {
+            bench.edit(name, designing(looked.get().id(), design));
+        }
+    }
+
+    /** The job with an area stitched so, and copies of the shelf's templates that it takes. */
+    UnaryOperator<QuiltJob> designing(AreaId id, AreaDesign design) {
+        List<jollyspindle.core.shelf.Template> shelf = bench.shelf().templates();
+        Set<String> needed = Planner.plan(bench.job().offering(shelf).with(id, design)).placements(id).stream()
+                .map(p -> p.tool().templateId())
+                .collect(Collectors.toCollection(TreeSet::new));
+        return job -> job.offering(
+                        shelf.stream().filter(t -> needed.contains(t.id())).toList())
+                .with(id, design);
+    }
+
+    /** Stitches the pieces with the letter looked at otherwise. */
+    public void editPart(String name, UnaryOperator<AreaDesign.Part> change) {
+        design(name, design().with(letter(), change.apply(design().part(letter()))));
+    }
+
+    // --- rays --------------------------------------------------------------------------------------------------
+
+    public List<Ray> rays() {
+        return plan().map(AreaPlan::rays).orElse(List.of());
+    }
+
+    /** The ray that the template on the table is laid on. */
+    public Optional<Ray> ray() {
+        Placement placement = bench.placementProperty().get();
+        return placement == null
+                ? Optional.empty()
+                : plan().flatMap(plan -> piece().flatMap(piece -> plan.ray(placement, piece)));
+    }
+
+    /** Shows how the template lies on a ray, by the ray's number; its first placement there. */
+    public void showOn(int number) {
+        plan().flatMap(plan -> piece().flatMap(piece -> placements().stream()
+                        .filter(p -> plan.ray(p, piece)
+                                .filter(r -> r.number() == number)
+                                .isPresent())
+                        .findFirst()))
+                .ifPresent(bench.placementProperty()::set);
+    }
+
+    /** Shows the next ray clockwise, or the one before; from none, the first or the last. */
+    public void stepRay(int by) {
+        List<Integer> clockwise = rays().stream()
+                .sorted(Comparator.comparingDouble(Ray::angle))
+                .map(Ray::number)
+                .toList();
+        if (!clockwise.isEmpty()) {
+            int now = ray().map(r -> clockwise.indexOf(r.number())).orElse(by > 0 ? -1 : 0);
+            showOn(clockwise.get(Math.floorMod(now + by, clockwise.size())));
+        }
+    }
+
+    /** The turned arms of the piece, if they are what its rays stand for. */
+    public Optional<AreaMotif.Arms> arms() {
+        return design().part(letter()).layers().stream()
+                .map(AreaDesign.Layer::motif)
+                .filter(AreaMotif.Arms.class::isInstance)
+                .map(AreaMotif.Arms.class::cast)
+                .findFirst();
+    }
+
+    /** The design with other turned arms in place of the first. */
+    public Optional<AreaDesign> withArms(AreaMotif.Arms other) {
+        AreaDesign.Part part = design().part(letter());
+        return IntStream.range(0, part.layers().size())
+                .filter(i -> part.layers().get(i).motif() instanceof AreaMotif.Arms)
+                .boxed()
+                .findFirst()
+                .map(i -> design().with(
+                                letter(),
+                                part.withLayer(
+                                        i,
+                                        new AreaDesign.Layer(
+                                                other, part.layers().get(i).templateId()))));
+    }
+
+    /** More arms or fewer. */
+    public void stepArms(int by) {
+        arms().ifPresent(arms -> {
+            int count = Math.max(AreaMotif.FEWEST_ARMS, Math.min(AreaMotif.MOST_ARMS, arms.arms() + by));
+            withArms(arms.withArms(count)).ifPresent(d -> design(Words.count(count, "arm"), d));
+        });
+    }
+
+    /** Turns the first arm, in radians clockwise. */
+    public void turnArms(double by) {
+        arms().ifPresent(arms -> {
+            double turn = turned(arms.turn() + by);
+            withArms(arms.withTurn(turn)).ifPresent(d -> design("the first arm at " + Words.degrees(turn), d));
+        });
+    }
+
+    /** An angle brought to a whole number of hundredths of a degree, from 0 to under a turn. */
+    public static double turned(double angle) {
+        double degrees = Math.rint(Math.toDegrees(angle) * 100) / 100 % 360;
+        return Math.toRadians(degrees < 0 ? degrees + 360 : degrees);
+    }
+
+    /** Shows a changed design while it is dragged. */
+    public void preview(AreaDesign design) {
+        AreaId id = Objects.requireNonNull(looked.get()).id();
+        bench.preview(job -> job.with(id, design));
+    }
+
+    // --- drawing -----------------------------------------------------------------------------------------------
+
+    /** The corners clicked so far of an appliqué that is being drawn; nothing while none is. */
+    public ReadOnlyObjectProperty<Optional<List<Point>>> drawnProperty() {
+        return drawn.getReadOnlyProperty();
+    }
+
+    public void beginDrawing() {
+        drawn.set(Optional.of(List.of()));
+    }
+
+    public void giveUpDrawing() {
+        drawn.set(Optional.empty());
+    }
+
+    /** Takes a place as the next corner, brought to the tape's ticks. */
+    public void addCorner(Point place) {
+        drawn.get().ifPresent(corners -> {
+            double tick = bench.job().tape().tick();
+            Point next = new Point(Math.rint(place.x() / tick) * tick, Math.rint(place.y() / tick) * tick);
+            if (corners.size() < Area.MOST_CORNERS && !corners.contains(next)) {
+                List<Point> more = new ArrayList<>(corners);
+                more.add(next);
+                drawn.set(Optional.of(List.copyOf(more)));
+            }
+        });
+    }
+
+    /** Takes the last corner back. */
+    public void takeCornerBack() {
+        drawn.get()
+                .filter(corners -> !corners.isEmpty())
+                .ifPresent(corners -> drawn.set(Optional.of(corners.subList(0, corners.size() - 1))));
+    }
+
+    /** Makes an appliqué of the corners; nothing happens while there are too few, or sides cross. */
+    public void closeDrawing() {
+        drawn.get().filter(c -> Area.Corners.difficulty(c).isEmpty()).ifPresent(corners -> {
+            drawn.set(Optional.empty());
+            bench.editQuilt("an appliqué drawn", quilt -> {
+                List<Area> all = new ArrayList<>(quilt.areas());
+                all.add(new Area.Applique(new Area.Corners(corners), DRAWN_CLEARANCE));
+                return quilt.withAreas(all);
+            });
+        });
+    }
+}
