@@ -5,6 +5,7 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import org.jgrapht.GraphPath;
+import org.jgrapht.alg.connectivity.ConnectivityInspector;
 import org.jgrapht.alg.shortestpath.DijkstraShortestPath;
 import org.jgrapht.graph.WeightedMultigraph;
 
@@ -13,6 +14,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * The seams and edges that a needle can travel along, between places known beforehand.
@@ -38,6 +40,11 @@ final class Ditches {
 
     private final WeightedMultigraph<Point, Way> graph = new WeightedMultigraph<>(Way.class);
     private final Map<Cell, Point> known = new HashMap<>();
+
+    /** What was asked for before. */
+    private final Map<List<Point>, Optional<Path>> asked = new HashMap<>();
+
+    private Map<Point, Point> connected;
 
     /**
      * The network.
@@ -105,8 +112,31 @@ final class Ditches {
         return new Cell(Math.round(place.x() / SAME / 2) + x, Math.round(place.y() / SAME / 2) + y);
     }
 
+    /**
+     * What stands for all places that a place can be left for by travelling: those of the same ditches; for a place on no
+     * ditch, itself.
+     */
+    Object together(Point place) {
+        Optional<Point> vertex = find(place);
+        if (vertex.isEmpty()) {
+            return cell(place, 0, 0);
+        }
+        if (connected == null) {
+            connected = new HashMap<>();
+            for (Set<Point> set : new ConnectivityInspector<>(graph).connectedSets()) {
+                Point first = set.iterator().next();
+                set.forEach(p -> connected.put(p, first));
+            }
+        }
+        return connected.get(vertex.get());
+    }
+
     /** The shortest way from one place to another; nothing if no ditch leads there. */
     Optional<Path> between(Point from, Point to) {
+        return asked.computeIfAbsent(List.of(from, to), both -> find(from, to));
+    }
+
+    private Optional<Path> find(Point from, Point to) {
         Optional<Point> start = find(from);
         Optional<Point> end = find(to);
         if (start.isEmpty() || end.isEmpty() || start.equals(end)) {

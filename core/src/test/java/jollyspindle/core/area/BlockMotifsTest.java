@@ -1,9 +1,16 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.quilt.Area;
+import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.Tools;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
@@ -14,14 +21,20 @@ import org.jgrapht.graph.Multigraph;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.locationtech.jts.algorithm.distance.DiscreteHausdorffDistance;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.util.AffineTransformation;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 
 import static jollyspindle.core.area.AreaChecks.JTS;
+import static jollyspindle.core.area.AreaChecks.MACHINE;
 import static jollyspindle.core.area.AreaChecks.block;
 import static jollyspindle.core.area.AreaChecks.cloth;
 import static jollyspindle.core.area.AreaChecks.flat;
@@ -29,6 +42,7 @@ import static jollyspindle.core.area.AreaChecks.layOut;
 import static jollyspindle.core.area.AreaChecks.plan;
 import static jollyspindle.core.area.AreaChecks.told;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 /** Motifs over a block. */
@@ -206,5 +220,212 @@ class BlockMotifsTest {
         }
         // Two marks a quarter: whatever else there is is laid beside the line before.
         assertThat(plan.marks()).hasSize(8);
+    }
+
+    /** The trade's value: a measured rise of 7/16 instead of 1/2 makes 10 rows in 4 1/2, with 1/8 left. */
+    @Test
+    void rowsArePlannedFromTheRiseThatIsStitched() {
+        // R − √(R² − 1/4) = 7/16 over the chord 1 for R = (1/4 + 49/256)/(7/8); the bumps' own radius is 1/4.
+        double foot = (0.25 + 49.0 / 256) / 0.875 - 0.25;
+        AreaPlan plan = layOut(
+                block(4.5),
+                AreaDesign.of(new AreaMotif.Clamshells(0), Optional.of("thatch-small")),
+                List.of(),
+                StarterShelf.templates(),
+                new Machine(foot));
+        AreaTold.Shells told = (AreaTold.Shells) told(plan).get(0);
+        assertThat(told.rise()).isCloseTo(0.4375, within(1e-6));
+        assertThat(told.rows()).isEqualTo(10);
+        assertThat(told.over()).isCloseTo(0.125, within(1e-6));
+        assertThat(told.squeezed()).isFalse();
+        assertThat(told.good()).isTrue();
+    }
+
+    /** Whole shells to a row: every second turn climbs two rows' rise along the edge (the trade's value). */
+    @Test
+    void wholeShellsClimbTwoRows() {
+        AreaPlan plan = plan(block(4.5), new AreaMotif.Clamshells(0), "thatch-middle");
+        assertThat(plan.starts()).isEqualTo(1);
+        assertThat(plan.travels()).hasSize(3);
+        assertThat(plan.travels()).allMatch(t -> Math.abs(t.path().length() - 2 * 0.75) < 1e-6);
+        assertThat(plan(block(4.5), new AreaMotif.Clamshells(0), "thatch-large").travels())
+                .isEmpty();
+    }
+
+    // --- peel, circles, curved hatching ------------------------------------------------------------------------
+
+    /** Inner petals lie on the same axes, their ends so far inside; each closes by itself. */
+    @Test
+    void aSmallerPeelLiesInside() {
+        AreaPlan plan = plan(block(12), new AreaMotif.Peel(3, 3, OptionalDouble.of(0.75)), "orchard-hill");
+        List<StitchLine> inner = plan.lines().stream()
+                .filter(l -> l.kind() == Stitched.INNER_PETAL)
+                .toList();
+        assertThat(inner).hasSize(12).allMatch(l -> l.path().closed());
+        for (StitchLine line : inner) {
+            Box box = line.path().box();
+            assertThat(Math.max(box.width(), box.height())).isCloseTo(4 - 1.5, within(1e-9));
+            // 2(R − √(R² − c²/4)) of the chord 2 1/2.
+            assertThat(Math.min(box.width(), box.height())).isCloseTo(2 * (4 - Math.sqrt(16 - 1.5625)), within(1e-9));
+        }
+        assertThat(told(plan(block(12), new AreaMotif.Peel(3, 3, OptionalDouble.of(3)), "orchard-hill")))
+                .anyMatch(AreaTold.TooFar.class::isInstance);
+    }
+
+    /** The classic circle through four grid points is s√2 across: 2 makes 2.828, 4 makes 5.657 (the trade's values). */
+    @Test
+    void overlappingCirclesTakeTheSizeNearestToTheClassic() {
+        AreaPlan plan = plan(block(12), new AreaMotif.Circles(3, 3), null);
+        double diameter = 2 * ((Arc) plan.lines().get(0).path().curves().get(0)).radius();
+        assertThat(diameter).isCloseTo(4 * Math.sqrt(2), within(0.5));
+        assertThat(4 * Math.sqrt(2)).isCloseTo(5.657, within(1e-3));
+        double classic = StarterShelf.templates().stream()
+                .flatMap(t -> new Tools(List.of(t), MACHINE).circles(Optional.empty()).stream())
+                .mapToDouble(Tool.Round::stitched)
+                .map(r -> Math.abs(2 * r - 4 * Math.sqrt(2)))
+                .min()
+                .orElseThrow();
+        assertThat(Math.abs(diameter - 4 * Math.sqrt(2))).isCloseTo(classic, within(1e-9));
+        // One thread for each row at most: along the circle before to where the next crosses it.
+        assertThat(plan.starts()).isLessThanOrEqualTo(3);
+        assertThat(told(plan(block(60), new AreaMotif.Circles(2, 2), null)))
+                .anyMatch(AreaTold.CirclesApart.class::isInstance);
+    }
+
+    @Test
+    void curvedHatchingIsOneArcMovedOn() {
+        AreaPlan plan = plan(block(6), new AreaMotif.CurvedHatch(1), "orchard-hill");
+        for (int set = 1; set <= 2; set++) {
+            int one = set;
+            List<StitchLine> lines =
+                    plan.lines().stream().filter(l -> l.sub() == one).toList();
+            List<Double> centres = lines.stream()
+                    .map(l -> ((Arc) l.path().curves().get(0)).centre())
+                    .map(c -> Math.rint((one == 1 ? c.x() : c.y()) * 1e6) / 1e6)
+                    .distinct()
+                    .toList();
+            for (int i = 1; i < centres.size(); i++) {
+                assertThat(centres.get(i) - centres.get(i - 1)).isCloseTo(1, within(2e-6));
+            }
+        }
+        assertThat(plan.placements()).allMatch(p -> p.registration() instanceof Registration.FootOnBothMarks);
+        assertThat(told(plan(block(9), new AreaMotif.CurvedHatch(1), "orchard-hill")))
+                .contains(new AreaTold.TooFar(9, 8));
+    }
+
+    // --- corner rays, whirl, straight-line fans ----------------------------------------------------------------
+
+    /**
+     * The trade's values: an arc of 3/4 about the corner, caps about 3/4 wide and 1/4 apart square to the ray, so 0.26 to
+     * 0.35 along the edge; tips about 1/8 apart on the arc; an odd number, 1/4 inside the far seams.
+     */
+    @ParameterizedTest
+    @CsvSource({"5.5, 9", "6.5, 11", "9, 15"})
+    void cornerRaysHaveEvenCaps(double side, int petals) {
+        AreaPlan plan = plan(
+                block(side),
+                new AreaMotif.CornerRays(AreaMotif.Corner.BOTTOM_LEFT, OptionalInt.empty(), 0.75, 0.25),
+                "furrow-long");
+        AreaTold.Caps told = (AreaTold.Caps) told(plan).get(0);
+        assertThat(told.petals()).isEqualTo(petals);
+        assertThat(told.cap()).isCloseTo(0.75, within(0.08));
+        assertThat(told.gap()).isCloseTo(told.cap() / 3, within(1e-9));
+        assertThat(told.tips()).isCloseTo(2 * 0.75 * Math.sin(Math.PI / 4 / petals), within(1e-9));
+        assertThat(plan.lines()).as("without a break").hasSize(1);
+        List<Curve> sides = plan.lines().get(0).path().curves();
+        assertThat(sides).hasSize(3 * petals + 1);
+        Point corner = new Point(-side / 2, -side / 2);
+        double far = side / 2 - 0.25;
+        List<Double> gaps = new ArrayList<>();
+        Point lastEnd = null;
+        for (Curve s : sides) {
+            boolean fromTip = s.start().distance(corner) < 0.76;
+            boolean toTip = s.end().distance(corner) < 0.76;
+            if (toTip) {
+                assertThat(s.end().distance(corner)).isCloseTo(0.75, within(1e-9));
+                lastEnd = s.start();
+            }
+            if (fromTip && lastEnd != null && s.end().x() < far + 1e-9 == lastEnd.x() < far + 1e-9) {
+                boolean sameSide = Math.abs(s.end().x() - lastEnd.x()) < 1e-9
+                        || Math.abs(s.end().y() - lastEnd.y()) < 1e-9;
+                if (sameSide) {
+                    gaps.add(s.end().distance(lastEnd));
+                }
+            }
+            if (!fromTip && !toTip) {
+                // A cap, on a line 1/4 inside a far seam.
+                assertThat(Math.max(s.at(0.5).x(), s.at(0.5).y())).isCloseTo(far, within(1e-9));
+            }
+        }
+        assertThat(gaps).hasSize(petals - 1);
+        if (petals == 9) {
+            assertThat(gaps).allMatch(g -> g > 0.24 && g < 0.37);
+        }
+        // The same seen in the diagonal.
+        Geometry all = flat(plan.lines().get(0).path());
+        Geometry mirrored = new AffineTransformation(0, 1, 0, 1, 0, 0).transform(all);
+        assertThat(DiscreteHausdorffDistance.distance(all, mirrored)).isLessThan(1e-6);
+    }
+
+    @Test
+    void cornerRaysOfAnOblongStandOnItsFarCorner() {
+        AreaPlan plan = plan(
+                new Area.Blocks(1, 1, 9, 6, 0),
+                new AreaMotif.CornerRays(AreaMotif.Corner.TOP_RIGHT, OptionalInt.of(7), 0.75, 0.5),
+                "furrow-long");
+        assertThat(plan.lines().get(0).path().distance(new Point(-4, -2.5))).isLessThan(1e-9);
+        assertThatThrownBy(() -> new AreaMotif.CornerRays(AreaMotif.Corner.TOP_RIGHT, OptionalInt.of(8), 0.75, 0.25))
+                .hasMessageContaining("odd");
+        assertThat(told(plan(
+                        block(1),
+                        new AreaMotif.CornerRays(AreaMotif.Corner.TOP_LEFT, OptionalInt.empty(), 0.75, 0.25),
+                        null)))
+                .contains(new AreaTold.NoRoom());
+    }
+
+    /** Sets of three, 1/2 apart at the far end; an odd number ends where the next set starts (the trade's values). */
+    @Test
+    void aWhirlGoesRoundTheBlock() {
+        AreaPlan plan = plan(block(9), new AreaMotif.Whirl(3, 0.5, 8), "furrow-long");
+        assertThat(plan.lines()).hasSize(24);
+        for (int set = 0; set < 8; set++) {
+            List<StitchLine> lines = plan.lines().subList(3 * set, 3 * set + 3);
+            Point from = lines.get(0).path().start();
+            assertThat(lines.get(0).path().end().distance(lines.get(1).path().start()))
+                    .isCloseTo(0.5, within(1e-9));
+            assertThat(lines.get(1).path().start().distance(lines.get(2).path().end()))
+                    .isCloseTo(0.5, within(1e-9));
+            assertThat(lines.get(1).path().end().distance(from)).isLessThan(1e-9);
+            if (set < 7) {
+                assertThat(plan.lines()
+                                .get(3 * set + 3)
+                                .path()
+                                .start()
+                                .distance(lines.get(2).path().end()))
+                        .isLessThan(1e-9);
+            }
+        }
+        // The first from the upper left corner to 1/2 below the upper right one.
+        assertThat(plan.lines().get(0).path().start().distance(new Point(-4.5, 4.5)))
+                .isLessThan(1e-9);
+        assertThat(plan.lines().get(0).path().end().distance(new Point(4.5, 4))).isLessThan(1e-9);
+        assertThat(plan.starts()).as("one thread, along the far sides").isEqualTo(1);
+        AreaPlan small = plan(block(4), new AreaMotif.Whirl(3, 0.5, 50), "furrow-long");
+        assertThat(told(small)).anyMatch(t -> t instanceof AreaTold.FewerSets f && f.room() < 50);
+    }
+
+    @Test
+    void straightLineFansMakeWheels() {
+        AreaPlan plan = plan(block(12), new AreaMotif.StraightFans(2, 2, 5, 1), "furrow-short");
+        assertThat(plan.lines()).hasSize(20);
+        // All four stand on the middle, which their lines stop 1 short of, 18 degrees apart.
+        List<Double> angles = plan.lines().stream()
+                .map(l -> l.path().curves().get(0).at(0.5).angle())
+                .sorted()
+                .toList();
+        for (int i = 1; i < angles.size(); i++) {
+            assertThat(angles.get(i) - angles.get(i - 1)).isCloseTo(Math.toRadians(18), within(1e-9));
+        }
+        assertThat(plan.lines()).allMatch(l -> Math.abs(l.path().distance(Point.ORIGIN) - 1) < 1e-9);
     }
 }

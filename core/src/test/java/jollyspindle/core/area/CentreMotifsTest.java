@@ -1,20 +1,34 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.route.Travel;
+import jollyspindle.core.sewing.Tools;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.util.AffineTransformation;
+import org.locationtech.jts.operation.distance.IndexedFacetDistance;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
 
+import static jollyspindle.core.area.AreaChecks.JTS;
 import static jollyspindle.core.area.AreaChecks.block;
+import static jollyspindle.core.area.AreaChecks.flat;
 import static jollyspindle.core.area.AreaChecks.plan;
 import static jollyspindle.core.area.AreaChecks.told;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -146,5 +160,220 @@ class CentreMotifsTest {
                             // Back along the ring to the first of four spokes; the others end where no ring is yet.
                             case FOUR -> 1 + 3 * (stitched.size() - 1);
                         });
+    }
+
+    // --- symmetry ----------------------------------------------------------------------------------------------
+
+    static Stream<Arguments> turned() {
+        return Stream.of(
+                Arguments.of(new AreaMotif.Arms(7, AreaMotif.Way.OUT_AND_BACK, 0.5, false, 0.3), 7),
+                Arguments.of(new AreaMotif.Arms(64, AreaMotif.Way.OUT_AND_BACK, 1.5, true, 0), 64),
+                Arguments.of(new AreaMotif.Wreath(9, OptionalDouble.empty()), 9),
+                Arguments.of(new AreaMotif.Wreath(5, OptionalDouble.of(4)), 5),
+                Arguments.of(new AreaMotif.Petals(6, 0.5, 4), 6),
+                Arguments.of(new AreaMotif.Points(11, 2, 5), 11));
+    }
+
+    private static Geometry all(AreaPlan plan) {
+        return JTS.buildGeometry(
+                plan.lines().stream().map(l -> (Geometry) flat(l.path())).toList());
+    }
+
+    /** How far what is stitched lies from itself once it is turned or mirrored, at five places of each line. */
+    private static double apart(AreaPlan plan, AffineTransformation moved) {
+        IndexedFacetDistance to = new IndexedFacetDistance(all(plan));
+        double most = 0;
+        for (StitchLine line : plan.lines()) {
+            for (Curve curve : line.path().curves()) {
+                for (int i = 0; i <= 4; i++) {
+                    Point p = curve.at(i / 4.0);
+                    most = Math.max(most, to.distance(moved.transform(JTS.createPoint(new Coordinate(p.x(), p.y())))));
+                }
+            }
+        }
+        return most;
+    }
+
+    /** Turned by 360/n degrees, or mirrored where the motif is, all that is stitched is the same; JTS turns and compares. */
+    @ParameterizedTest
+    @MethodSource("turned")
+    void whatIsAboutACentreIsItselfTurned(AreaMotif motif, int times) {
+        AreaPlan plan = plan(new Area.Medallion(16), motif, null);
+        assertThat(plan.lines()).isNotEmpty();
+        assertThat(apart(plan, AffineTransformation.rotationInstance(2 * Math.PI / times)))
+                .isLessThan(2e-3);
+        boolean mirrored = !(motif instanceof AreaMotif.Arms arms) || arms.mirrored();
+        double off = apart(plan, AffineTransformation.scaleInstance(-1, 1));
+        if (mirrored) {
+            assertThat(off).isLessThan(2e-3);
+        } else {
+            assertThat(off).as("waves lean one way").isGreaterThan(0.05);
+        }
+    }
+
+    /** The second set is the first in a mirror: the template lies face down, and its line on the same ray. */
+    @Test
+    void mirroredArmsCrossTheFirstSet() {
+        AreaPlan plan = plan(
+                new Area.Medallion(14), new AreaMotif.Arms(6, AreaMotif.Way.OUT_AND_BACK, 0, true, 0), "willow-arm");
+        assertThat(plan.lines()).hasSize(12);
+        for (int i = 0; i < 6; i++) {
+            Path first = plan.lines().get(i).path();
+            Path second = plan.lines().get((6 - i) % 6 + 6).path();
+            assertThat(first.end().mirrored().distance(second.end())).isLessThan(1e-9);
+            Point middle = first.curves().get(first.curves().size() / 2).at(0.4);
+            assertThat(second.distance(middle.mirrored())).isLessThan(1e-9);
+        }
+        assertThat(plan.placements().subList(6, 12)).allMatch(p -> p.pose().over());
+        assertThat(plan.rays()).hasSize(6);
+    }
+
+    /** Arms that reach the edge lead on along it; one that floats is stitched twice. */
+    @Test
+    void floatingArmsAreRetraced() {
+        AreaPlan plan = plan(new Area.Medallion(14), new AreaMotif.Arms(8, AreaMotif.Way.ALONG_EDGE, 0), "willow-arm");
+        assertThat(plan.lines()).allMatch(StitchLine::returns);
+        assertThat(plan.starts()).isEqualTo(1);
+        AreaPlan reaching = plan(block(8), new AreaMotif.Arms(8, AreaMotif.Way.ALONG_EDGE, 0), "willow-arm");
+        assertThat(reaching.lines()).noneMatch(StitchLine::returns);
+        // From tip to tip along the block's edge, four times; the thread is begun once.
+        assertThat(reaching.travels()).hasSize(4).allMatch(t -> t.how() == Travel.How.DITCH);
+        assertThat(reaching.starts()).isEqualTo(1);
+    }
+
+    @Test
+    void theFirstArmIsTurned() {
+        AreaPlan plan = plan(
+                new Area.Medallion(14),
+                new AreaMotif.Arms(5, AreaMotif.Way.OUT_AND_BACK, 0, false, Math.toRadians(10)),
+                "willow-arm");
+        Point tip = plan.lines().get(0).path().end();
+        assertThat(Math.atan2(tip.x(), tip.y())).isCloseTo(Math.toRadians(10), within(1e-9));
+        assertThat(plan.rays()).allMatch(r -> r.found() == Ray.Found.STEPPED);
+    }
+
+    // --- rays --------------------------------------------------------------------------------------------------
+
+    /** On a rim the reading goes along it: R·a; round an octagon's corner at half·tan 22.5°, as of any regular polygon. */
+    @Test
+    void raysAreReadAlongTheEdge() {
+        AreaMotif sixteen = new AreaMotif.Arms(16, AreaMotif.Way.OUT_AND_BACK, 0.5);
+        Ray round = plan(new Area.Medallion(10), sixteen, "willow-arm").rays().get(1);
+        assertThat(round.fromMiddle()).isCloseTo(5 * Math.PI / 8, within(1e-9));
+        List<Ray> eight = plan(new Area.Medallion(Area.Shape.OCTAGON, 10, 0), sixteen, "willow-arm")
+                .rays();
+        double corner = 5 * Math.tan(Math.PI / 8);
+        assertThat(eight.get(1).fromMiddle()).isCloseTo(corner, within(1e-9)).isCloseTo(2.0711, within(1e-4));
+        // Every second ray points to a corner; the diagonals to the middle of a side, half a side further round.
+        assertThat(Math.abs(eight.get(2).fromMiddle())).isCloseTo(2 * corner, within(1e-9));
+        assertThat(eight.get(2).place().distance(Point.ORIGIN)).isCloseTo(5, within(1e-9));
+        List<Ray> oblong =
+                plan(new Area.Blocks(1, 1, 6, 10, 0), sixteen, "willow-arm").rays();
+        // The diagonal meets the long side of an oblong 3 above its middle.
+        assertThat(oblong.get(2).side()).isEqualTo(Side.RIGHT);
+        assertThat(oblong.get(2).fromMiddle()).isCloseTo(-3, within(1e-9));
+        assertThat(oblong.get(1).side()).isEqualTo(Side.TOP);
+        assertThat(oblong.get(1).fromMiddle()).isCloseTo(5 * Math.tan(Math.PI / 8), within(1e-9));
+    }
+
+    // --- spread rings, wreaths, petals, points, echoes ---------------------------------------------------------
+
+    /** Spread evenly from 2 in a circle of 14, four rings would be 1 1/2 apart: 2, 5, 8, 11 and 1 1/2 to the edge. */
+    @Test
+    void ringsAreSpreadEvenly() {
+        AreaMotif.Rings rings = new AreaMotif.Rings(2, OptionalDouble.empty(), 4, AreaMotif.Spokes.NONE);
+        assertThat(rings.gap(14)).isCloseTo(1.5, within(1e-9));
+        AreaPlan plan = plan(new Area.Medallion(14), rings, null);
+        for (StitchLine ring : plan.lines()) {
+            assertThat(ring.path().start().distance(Point.ORIGIN))
+                    .isCloseTo(1 + 1.5 * (ring.number() - 1), within(0.25 * 1.5));
+        }
+        assertThat(told(plan)).anyMatch(t -> t instanceof AreaTold.RingGaps || t instanceof AreaTold.RingMissing);
+        assertThat(told(plan(new Area.Medallion(2), rings, null))).contains(new AreaTold.NoRoom());
+    }
+
+    /** Circles touch if their middles lie r/sin(180°/n) out; six of them as far out as they are wide (a hexagon). */
+    @ParameterizedTest
+    @CsvSource({"6", "8", "12"})
+    void aWreathOfTouchingCirclesIsOneThread(int circles) {
+        AreaPlan plan = plan(new Area.Medallion(16), new AreaMotif.Wreath(circles, OptionalDouble.empty()), null);
+        AreaTold.Wreath told = (AreaTold.Wreath) told(plan).get(0);
+        assertThat(told.out()).isCloseTo(told.diameter() / 2 / Math.sin(Math.PI / circles), within(1e-9));
+        if (circles == 6) {
+            assertThat(told.out()).isCloseTo(told.diameter(), within(1e-9));
+        }
+        assertThat(told.out() + told.diameter() / 2).isLessThanOrEqualTo(8 + 1e-9);
+        assertThat(plan.starts()).isEqualTo(1);
+        assertThat(plan.travels()).isEmpty();
+        // Each circle once round, in two goes.
+        assertThat(plan.lines().stream().mapToDouble(l -> l.path().length()).sum())
+                .isCloseTo(circles * Math.PI * told.diameter(), within(1e-6));
+        assertThat(plan.lines().get(plan.lines().size() - 1).path().end())
+                .satisfies(p -> assertThat(p.distance(plan.lines().get(0).path().start()))
+                        .isLessThan(1e-6));
+        AreaPlan apart = plan(new Area.Medallion(16), new AreaMotif.Wreath(circles, OptionalDouble.of(5.3)), null);
+        assertThat(apart.lines()).hasSize(circles);
+    }
+
+    /** A petal over the chord c of radius R is 2(R − √(R² − c²/4)) wide (segment table: R 4, c 4: height 0.5359). */
+    @Test
+    void petalsAreAsWideAsTheirSegments() {
+        AreaPlan plan = plan(new Area.Medallion(14), new AreaMotif.Petals(6, 1, 5), "orchard-hill");
+        Path petal = plan.lines().get(0).path();
+        assertThat(petal.closed()).isTrue();
+        assertThat(petal.box().width()).isCloseTo(2 * 0.5359, within(1e-4));
+        assertThat(told(plan)).isEmpty();
+        // At the centre two sides make the angle 2·asin(c/2R) = 60° with each other: six just have room, seven cross.
+        assertThat(told(plan(new Area.Medallion(14), new AreaMotif.Petals(6, 0, 4), "orchard-hill")))
+                .noneMatch(AreaTold.PetalsCross.class::isInstance);
+        assertThat(told(plan(new Area.Medallion(14), new AreaMotif.Petals(7, 0, 4), "orchard-hill")))
+                .contains(new AreaTold.PetalsCross(7));
+        assertThat(told(plan(new Area.Medallion(30), new AreaMotif.Petals(7, 0, 9), "orchard-hill")))
+                .contains(new AreaTold.TooFar(9, 8));
+    }
+
+    @Test
+    void pointsStandBetweenTheRaysOfArms() {
+        AreaPlan plan = plan(new Area.Medallion(14), new AreaMotif.Points(8, 3, 6), "furrow-short");
+        assertThat(plan.lines()).hasSize(1);
+        List<Curve> sides = plan.lines().get(0).path().curves();
+        assertThat(sides).hasSize(16);
+        // Law of cosines: √(3² + 6² − 2·3·6·cos 22.5°).
+        double side = Math.sqrt(45 - 36 * Math.cos(Math.PI / 8));
+        assertThat(sides).allSatisfy(s -> assertThat(s.length()).isCloseTo(side, within(1e-9)));
+        assertThat(sides.get(0).end().distance(Point.ORIGIN)).isCloseTo(6, within(1e-9));
+        assertThat(plan.starts()).isEqualTo(1);
+    }
+
+    /** Round a square of 10, lines 1/2 apart are squares of 11 and 12; in it, of 9 and 8; round a circle they are circles. */
+    @ParameterizedTest
+    @CsvSource({"true, 11, 12", "false, 9, 8"})
+    void echoesLieBesideTheEdge(boolean outside, double first, double second) {
+        AreaPlan plan = plan(
+                new Area.Medallion(Area.Shape.SQUARE, 10, 0), new AreaMotif.Echoes(2, 0.5, outside), "furrow-long");
+        assertThat(plan.lines()).hasSize(2);
+        assertThat(plan.lines().get(0).path().length()).isCloseTo(4 * first, within(1e-9));
+        assertThat(plan.lines().get(1).path().box().width()).isCloseTo(second, within(1e-9));
+        // The second is laid beside the first all round.
+        assertThat(plan.placements().stream()
+                        .filter(p -> p.of().number() == 2)
+                        .filter(p -> p.registration() instanceof Registration.OnStitching))
+                .hasSize(4);
+        AreaPlan round = plan(new Area.Medallion(4), new AreaMotif.Echoes(1, 0.5, outside), null);
+        assertThat(round.lines().get(0).path().length())
+                .isCloseTo(Math.PI * (first - 6), within(Math.PI * 2 * Tools.SAME_RADIUS));
+        AreaPlan eight = plan(
+                new Area.Medallion(Area.Shape.OCTAGON, 10, 0), new AreaMotif.Echoes(1, 0.5, outside), "furrow-long");
+        // A regular octagon's side is (√2 − 1) of its width (any handbook).
+        assertThat(eight.lines().get(0).path().length()).isCloseTo(8 * (Math.sqrt(2) - 1) * first, within(1e-9));
+    }
+
+    @Test
+    void onlyAMedallionHasEchoesOutside() {
+        assertThat(told(plan(block(8), new AreaMotif.Echoes(2, 0.5, true), null)))
+                .contains(new AreaTold.NothingOutside());
+        AreaPlan small = plan(block(2), new AreaMotif.Echoes(5, 0.5, false), "furrow-long");
+        assertThat(small.lines()).hasSize(1);
+        assertThat(told(small)).contains(new AreaTold.FewerSets(5, 1));
     }
 }

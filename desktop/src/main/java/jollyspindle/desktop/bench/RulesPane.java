@@ -58,12 +58,6 @@ final class RulesPane extends VBox {
                                         j -> 100 * j.squareLimit(),
                                         (j, v) -> j.withTolerances(
                                                 j.stretchUnseen(), j.leftoverAlone(), j.mismatchUnseen(), v / 100))),
-                        number(
-                                "rule-point",
-                                "Lines to one point in the middle",
-                                Judging.MOST_IN_A_POINT,
-                                Judging::mostInAPoint,
-                                (j, v) -> j.withMostInAPoint((int) Math.round(v))),
                         Labelled.wrapped("What counts for how much, an inch of each:", "faint"),
                         Labelled.row(
                                 weight(
@@ -98,7 +92,13 @@ final class RulesPane extends VBox {
                                         Judging::readings,
                                         (j, v) -> j.withWeights(
                                                 j.offWanted(), j.mismatch(), j.stretch(), j.oddSpace(), v)),
-                                usual));
+                                number(
+                                        "rule-point",
+                                        "Lines to one point",
+                                        Judging.MOST_IN_A_POINT,
+                                        Judging::mostInAPoint,
+                                        (j, v) -> j.withMostInAPoint((int) Math.round(v)))),
+                        usual);
     }
 
     private LengthField tolerance(

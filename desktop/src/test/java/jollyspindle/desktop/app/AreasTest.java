@@ -275,7 +275,10 @@ class AreasTest extends Hands {
         with(robot, new Area.Medallion(16), new Area.Blocks(1, 1, 24, 24, 0));
         List<AreaMotif> motifs = new ArrayList<>();
         for (Area area : bench.job().quilt().areas()) {
-            AreaPreset.of(area).forEach(p -> motifs.add(p.motif()));
+            AreaPreset.of(area).stream()
+                    .map(AreaPreset::motif)
+                    .filter(m -> motifs.stream().noneMatch(o -> o.kind() == m.kind()))
+                    .forEach(motifs::add);
         }
         assertThat(motifs.stream().map(AreaMotif::kind)).contains(AreaMotif.Kind.values());
         Map<String, String> typed = Map.of(
@@ -290,7 +293,9 @@ class AreasTest extends Hands {
                 "area-petals",
                 "5",
                 "area-allowance",
-                "1/4");
+                "1/4",
+                "area-outer",
+                "11 1/8");
         for (AreaMotif motif : motifs) {
             robot.interact(() -> {
                 bench.areas().choose(FIRST, 1);

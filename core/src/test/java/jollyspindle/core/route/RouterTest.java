@@ -1,0 +1,190 @@
+package jollyspindle.core.route;
+
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Pose;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.placement.ToolId;
+import jollyspindle.core.quilt.AreaId;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Combinators;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+/** The order of lines and the travelling between them. */
+class RouterTest {
+
+    private static final AreaId ID = new AreaId(1);
+
+    private static StitchLine line(int number, Point from, Point to) {
+        return new StitchLine("line-" + number, ID, 1, Stitched.LINE, number, 0, 1, Path.of(new Segment(from, to)));
+    }
+
+    private static Routed route(List<StitchLine> lines, List<Path> ditches) {
+        List<Placement> placements = new ArrayList<>();
+        for (StitchLine line : lines) {
+            placements.add(new Placement(
+                    line.id(),
+                    line,
+                    1,
+                    1,
+                    new ToolId("furrow-long", "edge", Optional.empty()),
+                    new Pose(Point.ORIGIN, 0),
+                    new Registration.FootOnBothMarks(),
+                    Spot.at(line.path().start(), Spot.ShownBy.SEAM),
+                    Spot.at(line.path().end(), Spot.ShownBy.SEAM),
+                    line.path()));
+        }
+        Routed routed = Router.route(lines, placements, ditches, true);
+        assertThat(routed.lines()).hasSize(lines.size());
+        for (int i = 0; i < routed.lines().size(); i++) {
+            assertThat(routed.placements().get(i).path())
+                    .isEqualTo(routed.lines().get(i).path());
+            assertThat(routed.placements().get(i).start().place())
+                    .isEqualTo(routed.lines().get(i).path().start());
+        }
+        return routed;
+    }
+
+    /** Lines across a square, all laid out from left to right: up and down they need no new start. */
+    @Test
+    void everySecondLineIsTurned() {
+        Path square = Path.polygon(List.of(Point.ORIGIN, new Point(4, 0), new Point(4, 4), new Point(0, 4)));
+        List<StitchLine> lines = IntStream.rangeClosed(1, 3)
+                .mapToObj(i -> line(i, new Point(0, i), new Point(4, i)))
+                .toList();
+        Routed routed = route(lines, List.of(square));
+        assertThat(routed.starts()).isEqualTo(1);
+        assertThat(routed.travelled()).isCloseTo(2, within(1e-9));
+        assertThat(route(lines, List.of()).starts()).isEqualTo(3);
+    }
+
+    /** The shorter way round: from the middle of one side to the middle of the next, half the square's turn at most. */
+    @Property(tries = 200)
+    void theWayAlongAPathIsTheShorterOne(
+            @ForAll @DoubleRange(min = 0, max = 16) double from, @ForAll @DoubleRange(min = 0, max = 16) double to) {
+        Path square = Path.polygon(List.of(Point.ORIGIN, new Point(4, 0), new Point(4, 4), new Point(0, 4)));
+        Point start = on(square, from);
+        Point end = on(square, to);
+        double direct = Math.abs(to - from);
+        double expected = Math.min(direct, 16 - direct);
+        Optional<Path> way = square.between(start, end);
+        if (expected < 1e-5) {
+            return;
+        }
+        assertThat(way.orElseThrow().length()).isCloseTo(expected, within(1e-6));
+        assertThat(way.get().start().distance(start)).isLessThan(1e-6);
+        assertThat(way.get().end().distance(end)).isLessThan(1e-6);
+        assertThat(new Ditches(List.of(square), List.of(start, end))
+                        .between(start, end)
+                        .orElseThrow()
+                        .length())
+                .isCloseTo(expected, within(1e-5));
+        assertThat(square.between(start, new Point(2, 2))).isEmpty();
+    }
+
+    private static Point on(Path path, double along) {
+        double left = along;
+        for (var side : path.curves()) {
+            if (left <= side.length()) {
+                return side.at(left / side.length());
+            }
+            left -= side.length();
+        }
+        return path.end();
+    }
+
+    @Provide
+    Arbitrary<List<double[]>> hops() {
+        Arbitrary<Double> place = Arbitraries.doubles().between(0.1, 3.9).ofScale(3);
+        return Combinators.combine(
+                        Arbitraries.integers().between(0, 1),
+                        place,
+                        Arbitraries.integers().between(0, 1),
+                        place)
+                .as((a, x, b, y) -> new double[] {a, x, b, y})
+                .list()
+                .ofMinSize(1)
+                .ofMaxSize(5);
+    }
+
+    /**
+     * Between two seams that don't meet, against all orders and ways round tried one by one: a start more than the fewest is
+     * the worst, and never more than as the lines were laid out.
+     */
+    @Property(tries = 150)
+    void startsAreAsFewAsCanBeFound(@ForAll("hops") List<double[]> hops) {
+        List<Path> seams = List.of(
+                Path.of(new Segment(new Point(0, 0), new Point(4, 0))),
+                Path.of(new Segment(new Point(0, 3), new Point(4, 3))));
+        List<StitchLine> lines = new ArrayList<>();
+        for (double[] hop : hops) {
+            Point from = new Point(hop[1], hop[0] * 3);
+            Point to = hop[0] == hop[2] ? new Point((hop[1] + hop[3]) / 2 + 0.01, 1.5) : new Point(hop[3], hop[2] * 3);
+            lines.add(line(lines.size() + 1, from, to));
+        }
+        Routed routed = route(lines, seams);
+        int fewest = fewest(lines, seams, new ArrayList<>(), new boolean[lines.size()]);
+        assertThat(routed.starts()).isBetween(fewest, fewest + 1);
+        assertThat(routed.starts())
+                .isLessThanOrEqualTo(
+                        Router.route(lines, List.of(), seams, false).starts());
+    }
+
+    private static int fewest(List<StitchLine> lines, List<Path> seams, List<StitchLine> order, boolean[] used) {
+        if (order.size() == lines.size()) {
+            return Router.route(order, List.of(), seams, false).starts();
+        }
+        int best = Integer.MAX_VALUE;
+        for (int i = 0; i < lines.size(); i++) {
+            if (used[i]) {
+                continue;
+            }
+            used[i] = true;
+            for (StitchLine way : List.of(lines.get(i), lines.get(i).reversed())) {
+                order.add(way);
+                best = Math.min(best, fewest(lines, seams, order, used));
+                order.remove(order.size() - 1);
+            }
+            used[i] = false;
+        }
+        return best;
+    }
+
+    /** What is laid on a line comes after it. */
+    @Test
+    void whatIsLaidOnALineComesAfterIt() {
+        StitchLine first = line(1, new Point(0, 3), new Point(4, 3));
+        StitchLine second = line(2, new Point(4, 0), new Point(0, 0));
+        Placement on = new Placement(
+                "line-2",
+                second,
+                1,
+                1,
+                new ToolId("furrow-long", "edge", Optional.empty()),
+                new Pose(Point.ORIGIN, 0),
+                new Registration.OnStitching("line-1", 2.75, false),
+                Spot.at(second.path().start(), Spot.ShownBy.SEAM),
+                Spot.at(second.path().end(), Spot.ShownBy.SEAM),
+                second.path());
+        Routed routed = Router.route(List.of(first, second), List.of(on), List.of(), true);
+        assertThat(routed.lines()).extracting(StitchLine::number).containsExactly(1, 2);
+    }
+}
