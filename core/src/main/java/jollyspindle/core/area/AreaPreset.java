@@ -18,8 +18,11 @@ public record AreaPreset(String code, AreaMotif motif) {
 
     private static final double SPACING = 0.5;
 
-    /** About as wide are a peel's squares, for want of a wish; in inches. */
+    /** About as wide are the squares of overlapping circles, for want of a wish; in inches. */
     private static final double SQUARE = 2;
+
+    /** And those of a peel, which the usual arcs make fuller petals on. */
+    private static final double PEEL_SQUARE = 4;
 
     /** All that make sense in an area: about its centre, or over it. None for an appliqué. */
     public static List<AreaPreset> of(Area area) {
@@ -45,15 +48,17 @@ public record AreaPreset(String code, AreaMotif motif) {
     }
 
     private static void blocks(List<AreaPreset> all, double width, double height) {
-        int across = squares(width);
-        int down = squares(height);
         add(all, new AreaMotif.Clamshells(0), "");
-        add(all, new AreaMotif.Peel(across, down), "");
-        add(all, new AreaMotif.Circles(across, down), "");
+        add(all, new AreaMotif.Peel(squares(width, PEEL_SQUARE), squares(height, PEEL_SQUARE)), "");
+        add(all, new AreaMotif.Circles(squares(width, SQUARE), squares(height, SQUARE)), "");
         add(all, new AreaMotif.Crosshatch(1, Math.PI / 4), "");
         add(all, new AreaMotif.CurvedHatch(1), "");
         add(all, new AreaMotif.Quarters(SPACING / 2, SPACING), "");
-        add(all, new AreaMotif.CornerRays(AreaMotif.Corner.BOTTOM_LEFT, OptionalInt.empty(), 0.75, 0.25), "");
+        add(
+                all,
+                new AreaMotif.CornerRays(
+                        AreaMotif.Corner.BOTTOM_LEFT, OptionalInt.empty(), tips(Math.min(width, height)), 0.25),
+                "");
         add(all, new AreaMotif.Whirl(3, SPACING, 8), "");
         add(all, new AreaMotif.StraightFans(2, 2, 5, SPACING), "");
     }
@@ -76,8 +81,14 @@ public record AreaPreset(String code, AreaMotif motif) {
         }
     }
 
-    private static int squares(double inches) {
-        return (int) Math.max(1, Math.min(AreaMotif.MOST, Math.round(inches / SQUARE)));
+    private static int squares(double inches, double wide) {
+        return (int) Math.max(1, Math.min(AreaMotif.MOST, Math.round(inches / wide)));
+    }
+
+    /** The radius of the arc on which the tips of usual petals stand 1/8 apart, 3/4 at least (common practice, no source). */
+    private static double tips(double side) {
+        double petals = 2 * Math.log(1 + Math.sqrt(2)) * side;
+        return Math.max(0.75, eighths(petals * AreaRules.POINT / (Math.PI / 2)));
     }
 
     /** As many as lie inside, five at most to begin with. */

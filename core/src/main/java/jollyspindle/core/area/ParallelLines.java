@@ -44,12 +44,11 @@ final class ParallelLines {
             Tool.Straight tool, Segment whole, int set, int number, double spacing, List<StitchLine> before) {
         List<StitchLine> stitched = new ArrayList<>();
         double fromEdge = spacing - laying.tools().machine().footRadius();
-        for (Path piece : laying.kept(Path.of(whole))) {
-            Segment kept = (Segment) piece.curves().get(0);
-            if (laying.onEdge(kept)) {
+        for (Path piece : laying.kept(Path.of(number % 2 == 0 ? whole.reversed() : whole))) {
+            Segment line = (Segment) piece.curves().get(0);
+            if (laying.onEdge(line)) {
                 continue;
             }
-            Segment line = number % 2 == 0 ? kept.reversed() : kept;
             Optional<StitchLine> beside = before.stream()
                     .filter(l -> fromEdge >= 0 && l.path().distance(line.at(0.5)) < NEAR * spacing)
                     .findFirst();

@@ -37,12 +37,12 @@ final class PeelLayout {
     }
 
     void lay() {
-        Optional<Tool.Round> found = laying.arc();
+        double longest = Math.max(box.width() / motif.across(), box.height() / motif.down());
+        Optional<Tool.Round> found = tool(longest);
         if (found.isEmpty()) {
             return;
         }
         tool = found.get();
-        double longest = Math.max(box.width() / motif.across(), box.height() / motif.down());
         if (longest > 2 * tool.stitched()) {
             laying.tell(new AreaTold.TooFar(longest, 2 * tool.stitched()));
             return;
@@ -66,6 +66,16 @@ final class PeelLayout {
             line(motif.down(), x, motif.across(), false);
         }
         motif.inner().ifPresent(this::inner);
+    }
+
+    /** The template asked for; or the one that makes the fullest petals that don't bulge into each other. */
+    private Optional<Tool.Round> tool(double longest) {
+        return laying.templateId().isPresent()
+                ? laying.arc()
+                : laying.tools()
+                        .arcFrom(longest / Math.sqrt(2))
+                        .map(a -> Tool.Round.of(a, laying.tools().machine()))
+                        .or(laying::arc);
     }
 
     /** A smaller petal of the same two arcs in each whole petal. */

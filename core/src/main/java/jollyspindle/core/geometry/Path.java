@@ -188,8 +188,9 @@ public record Path(List<Curve> curves) {
             Arc piece = arc.piece((double) i / pieces, (i + 1.0) / pieces);
             double chord = seen(piece.start(), piece.end(), p);
             boolean inCircle = p.distance(arc.centre()) < arc.radius();
-            double side = piece.end().minus(piece.start()).cross(p.minus(piece.start())) * Math.signum(piece.sweep());
-            if (inCircle && side < 0) {
+            // By the chord's own angle, so that a place on the chord, seen under half a turn either way, comes out
+            // right.
+            if (inCircle && chord * piece.sweep() < 0) {
                 chord += Math.signum(piece.sweep()) * 2 * Math.PI;
             }
             sum += chord;

@@ -122,7 +122,8 @@ public final class Marker {
         double there = from.dot(along);
         // What rounding makes of a place on the seam is the seam.
         double across = snapped(from.dot(outward));
-        return add(kind, number, snapped(there), across, stage == Mark.Stage.LOADED ? loaded(there) : stage, after);
+        return add(
+                kind, number, snapped(there), across, stage == Mark.Stage.LOADED ? loaded(kind, there) : stage, after);
     }
 
     /** Marks a place once something is stitched. */
@@ -157,6 +158,14 @@ public final class Marker {
 
     private static double snapped(double inches) {
         return Math.abs(inches) < EXACT ? 0 : inches;
+    }
+
+    /** The centres of runs are marked while the quilt lies flat; so are an area's centre and its rays. */
+    private Mark.Stage loaded(Mark.Kind kind, double along) {
+        if (division.isPresent()) {
+            return loaded(along);
+        }
+        return kind == Mark.Kind.CENTRE || kind == Mark.Kind.RAY ? Mark.Stage.BEFORE_LOADING : Mark.Stage.LOADED;
     }
 
     private Mark.Stage loaded(double along) {

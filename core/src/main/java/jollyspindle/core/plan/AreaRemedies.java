@@ -32,7 +32,7 @@ final class AreaRemedies {
             for (int i = 0; i < part.layers().size(); i++) {
                 Optional<AreaMotif> motif = told.what() instanceof AreaTold.Unstitched open
                         ? closer(plan, told.letter(), part.layers().get(i).motif(), open)
-                        : together(part.layers().get(i).motif(), told.what());
+                        : together(plan, told.letter(), part.layers().get(i).motif(), told.what());
                 if (motif.isPresent()) {
                     return Optional.of(replaced(design, told.letter(), i, motif.get()));
                 }
@@ -57,8 +57,18 @@ final class AreaRemedies {
     }
 
     /** Another motif for what all motifs of a piece come to together. */
-    private static Optional<AreaMotif> together(AreaMotif motif, AreaTold what) {
+    private static Optional<AreaMotif> together(AreaPlan plan, char letter, AreaMotif motif, AreaTold what) {
         if (what instanceof AreaTold.PileUp) {
+            if (motif instanceof AreaMotif.CornerRays rays) {
+                return plan.told().stream()
+                        .filter(t -> t.letter() == letter && t.what() instanceof AreaTold.Caps)
+                        .map(t -> ((AreaTold.Caps) t.what()).petals())
+                        .map(petals -> stop(4 * petals))
+                        .filter(stop -> stop > rays.stop())
+                        .<AreaMotif>map(
+                                stop -> new AreaMotif.CornerRays(rays.corner(), rays.petals(), stop, rays.margin()))
+                        .findFirst();
+            }
             if (motif instanceof AreaMotif.Arms arms && arms.stop() == 0) {
                 return Optional.of(arms.withStop(stop(arms.arms() * (arms.mirrored() ? 2 : 1))));
             }
@@ -85,8 +95,11 @@ final class AreaRemedies {
             return Optional.empty();
         }
         Box box = piece.get().cloth().outline().box();
-        double target = hatch.spacing(box) * open.most() / open.diameter();
-        for (double wanted = Math.floor(target * 16) / 16; wanted >= AreaMotif.CLOSEST; wanted -= 1.0 / 16) {
+        // No circle is wider than two neighbours are apart, whatever lies on the area.
+        double target = open.most();
+        for (double wanted = Math.min(hatch.spacing(), Math.floor(target * 16) / 16);
+                wanted >= AreaMotif.CLOSEST;
+                wanted -= 1.0 / 16) {
             AreaMotif.Crosshatch closer = new AreaMotif.Crosshatch(wanted, hatch.angle());
             if (closer.spacing(box) <= target) {
                 return Optional.of(closer);
@@ -104,9 +117,13 @@ final class AreaRemedies {
             return Optional.of(new AreaMotif.Echoes(echoes.echoes(), echoes.spacing(), false));
         }
         if (motif instanceof AreaMotif.Peel peel) {
+            // An arc as wide as its chord is long is too round still: from R = s/√2 on petals don't bulge into each
+            // other.
             double times = what instanceof AreaTold.TooRound round
                     ? round.least() / round.radius()
-                    : what instanceof AreaTold.TooFar far && peel.inner().isEmpty() ? far.distance() / far.most() : 0;
+                    : what instanceof AreaTold.TooFar far && peel.inner().isEmpty()
+                            ? far.distance() * Math.sqrt(2) / far.most()
+                            : 0;
             return finer(times, peel.across(), peel.down())
                     ? Optional.of(
                             new AreaMotif.Peel(times(peel.across(), times), times(peel.down(), times), peel.inner()))

@@ -80,6 +80,14 @@ public final class Tools {
                 .or(() -> all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1)));
     }
 
+    /** The round edge that stitches the smallest radius from one on; nothing if none stitches so much. */
+    public Optional<ArcTemplate> arcFrom(double radius) {
+        return offered(Optional.empty()).stream()
+                .flatMap(t -> arcs(t).stream())
+                .filter(a -> a.stitchedRadius(machine) >= radius - SAME_RADIUS)
+                .min(Comparator.comparingDouble(a -> a.stitchedRadius(machine)));
+    }
+
     /** The round edges of arc templates that stitch a radius, the nearest first. */
     public Optional<ArcTemplate> arcOfRadius(double radius) {
         return templates.stream()

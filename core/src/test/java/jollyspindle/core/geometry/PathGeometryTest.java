@@ -221,4 +221,20 @@ class PathGeometryTest {
                         new Segment(Point.ORIGIN, new Point(1, 0)), new Segment(new Point(1, 0.1), new Point(2, 0))))
                 .hasMessageContaining("curve 1");
     }
+
+    /** Places on the chords that a circle is looked at through, within rounding, lie in it like any other. */
+    @Property(tries = 300)
+    void placesOnChordsOfACircleLieInIt(
+            @ForAll @DoubleRange(min = 0.5, max = 20) double radius,
+            @ForAll @DoubleRange(min = 0.01, max = 0.99) double part,
+            @ForAll @IntRange(min = 0, max = 11) int from,
+            @ForAll @IntRange(min = 1, max = 11) int by) {
+        Path circle = Path.circle(new Point(1, -2), radius);
+        Point start = circle.curves().get(0).at(from / 12.0);
+        Point end = circle.curves().get(0).at((from + by) % 12 / 12.0);
+        Point on = start.plus(end.minus(start).times(part));
+        assertThat(circle.contains(on)).isTrue();
+        Point beyond = end.plus(end.minus(start).times(part));
+        assertThat(circle.contains(beyond)).isFalse();
+    }
 }

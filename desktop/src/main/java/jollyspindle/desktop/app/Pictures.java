@@ -30,6 +30,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import javafx.application.Platform;
@@ -148,10 +149,29 @@ final class Pictures {
                 bench.areas().showOn(3);
                 window.layOutBench().showAreaRotation();
             }),
-            new Shot("middle-shells", (bench, window) -> {
-                Area flower = new Area.Applique(new Area.Ellipse(new Point(-11, 22), 8, 5, 0.5), 0.25);
-                middle(bench, window, List.of(new Area.Blocks(2, 3, 18, 18, 4), flower), new AreaMotif.Clamshells(0));
-                bench.areas().design("a size", AreaDesign.of(new AreaMotif.Clamshells(0), Optional.of("thatch-large")));
+            new Shot("middle-gallery", (bench, window) -> {
+                middle(bench, window, List.of(new Area.Blocks(3, 4, 14, 14, 4)), new AreaMotif.Whirl(3, 0.5, 14));
+                window.layOutBench().showAreaGallery();
+            }),
+            new Shot("middle-letters", (bench, window) -> {
+                Area flower = new Area.Applique(new Area.Ellipse(new Point(-9, 9), 7, 4, 0.5), 0.25);
+                middle(
+                        bench,
+                        window,
+                        List.of(new Area.Blocks(3, 4, 14, 14, 4), flower, new Area.Body(0.5)),
+                        new AreaMotif.CornerRays(AreaMotif.Corner.BOTTOM_LEFT, OptionalInt.empty(), 0.75, 0.25));
+                AreaDesign rays = bench.areas().design();
+                AreaDesign.Part shells = new AreaDesign.Part(
+                        List.of(new AreaDesign.Layer(new AreaMotif.Clamshells(0), Optional.of("thatch-large"))));
+                bench.areas().design("letters", rays.with('B', shells).inTurn());
+                bench.areas().choose(new AreaId(3), 1);
+                bench.areas()
+                        .design(
+                                "background",
+                                AreaDesign.of(new AreaMotif.Crosshatch(1.5, Math.PI / 4), Optional.empty()));
+                bench.areas().choose(new AreaId(1), 5);
+                window.layOutBench().showAreaLetters();
+                window.table().zoom(-2);
             }));
 
     /** The demo with something in its middle. */

@@ -120,8 +120,8 @@ final class BodyAreasPane extends VBox {
         getChildren()
                 .addAll(
                         Labelled.wrapped(
-                                "What lies uppermost is stitched first come: appliqués keep everything off, a medallion"
-                                        + " the blocks under it, and both the background.",
+                                "Appliqués keep all stitching off. A medallion lies on the blocks, and both lie on the"
+                                        + " background: each is stitched up to the edge of what lies on it.",
                                 "faint"),
                         row);
         bench.areas().drawnProperty().get().ifPresent(corners -> {

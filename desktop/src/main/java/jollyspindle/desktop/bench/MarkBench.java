@@ -54,9 +54,9 @@ public final class MarkBench extends VBox {
         column(marks, "From centre", 166, m -> Words.fromCentre(m.readings().fromCentre()), m -> m.readings()
                 .fromCentre()
                 .exactText());
-        column(marks, "Height", 94, m -> m.across() == 0 ? "on it" : m.height().text(), m -> m.height()
+        column(marks, "Height", 128, m -> m.across() == 0 ? "on it" : m.height().text(), m -> m.height()
                 .exactText());
-        column(marks, "Made", 130, Words::making);
+        column(marks, "Made", 122, Words::making);
         placements.setId("placement-list");
         placements.setAccessibleText("Placements");
         column(placements, "Line", 120, Words::name);

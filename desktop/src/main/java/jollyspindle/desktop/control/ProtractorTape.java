@@ -48,6 +48,9 @@ public final class ProtractorTape extends Pane {
     /** For the readings beside it. */
     static final double READINGS_BESIDE = 78;
 
+    /** On a table no wider than this, in pixels, readings would leave no room for the cloth. */
+    private static final double NARROW = 480;
+
     private static final double REACH = 14;
 
     /** With more rays than this, only the usual ones and the one looked at are read. */
@@ -95,6 +98,11 @@ public final class ProtractorTape extends Pane {
                 && desk.piece().isPresent()
                 && !(desk.area().orElse(null) instanceof Area.Body
                         && desk.rays().isEmpty());
+    }
+
+    /** Whether a table so wide has room for readings round the tape. */
+    static boolean isRead(double width) {
+        return width > NARROW;
     }
 
     // --- places ------------------------------------------------------------------------------------------------
@@ -322,7 +330,7 @@ public final class ProtractorTape extends Pane {
             g.setFont(look.font(chosen ? 17 : 15, true));
             g.fillText("" + ray.number(), x(ray.angle(), 0.72), y(ray.angle(), 0.72));
         }
-        if (chosen || count <= MOST_READ || ray.found() == Ray.Found.USUAL) {
+        if (isRead(getWidth()) && (chosen || count <= MOST_READ || ray.found() == Ray.Found.USUAL)) {
             reading(g, p, ray, chosen);
         }
     }
@@ -343,9 +351,10 @@ public final class ProtractorTape extends Pane {
         double high = (second.isEmpty() ? 10 : 18) * type;
         double sin = Math.sin(ray.angle());
         double cos = Math.cos(ray.angle());
-        double out = inner() + band() + 2;
-        double at = x() + (out + half * Math.abs(sin)) * sin;
-        double down = y() - (out + high * Math.abs(cos)) * cos;
+        // So far out that the box just touches the band, however it lies to it.
+        double out = inner() + band() + 3 + half * Math.abs(sin) + high * Math.abs(cos);
+        double at = x() + out * sin;
+        double down = y() - out * cos;
         double kept = Math.max(half + 2, Math.min(getWidth() - half - 2, at));
         double keptDown = Math.max(high + 2, Math.min(getHeight() - high - 2, down));
         g.setFill(p.table());

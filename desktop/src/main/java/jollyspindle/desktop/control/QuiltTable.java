@@ -164,8 +164,9 @@ public final class QuiltTable extends Pane {
         kept = 0;
         double type = look.scaleProperty().get();
         double band = ProtractorTape.BAND * type + ProtractorTape.GAP;
-        boolean read = !bench.areas().rays().isEmpty();
-        boolean body = bench.areas().area().orElse(null) instanceof Area.Body && !read;
+        boolean read = !bench.areas().rays().isEmpty() && ProtractorTape.isRead(getWidth());
+        boolean body = bench.areas().area().orElse(null) instanceof Area.Body
+                && bench.areas().rays().isEmpty();
         double above = body ? MARGIN : band + (read ? ProtractorTape.READINGS * type : 4);
         double beside = body ? MARGIN : band + (read ? ProtractorTape.READINGS_BESIDE * type : 4);
         double room = Math.min(getWidth() / 2 - beside, getHeight() / 2 - above);

@@ -1,6 +1,7 @@
 package jollyspindle.desktop.control;
 
 import jollyspindle.core.geometry.Box;
+import jollyspindle.core.quilt.Area;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.AreaDesk;
@@ -60,7 +61,11 @@ public final class TableHead extends HBox {
         AreaDesk.Looked looked = bench.areas().lookedProperty().get();
         return AreaWords.name(looked.id(), bench.job().quilt())
                 + (pieces > 1 ? ", block " + looked.piece() + " of " + pieces : "")
-                + (box == null ? "" : ", " + words.length(box.width()) + " by " + words.length(box.height()));
+                + (box == null
+                        ? ""
+                        : bench.areas().area().orElse(null) instanceof Area.Medallion
+                                ? ", " + words.length(box.width()) + " across"
+                                : ", " + words.length(box.width()) + " by " + words.length(box.height()));
     }
 
     private String size() {
