@@ -21,6 +21,7 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -47,6 +48,7 @@ public final class AreaDesigner {
     private final List<Placement> placements = new ArrayList<>();
     private final List<Travel> travels = new ArrayList<>();
     private final List<Ray> rays = new ArrayList<>();
+    private Optional<AreaPlan.Stepping> stepping = Optional.empty();
     private final Set<AreaPlan.Told> told = new LinkedHashSet<>();
     private final Map<Character, AreaPlan.Sum> sums = new TreeMap<>();
 
@@ -119,7 +121,16 @@ public final class AreaDesigner {
         List.of(piles, cutOff, unstitched)
                 .forEach(worst -> worst.forEach((letter, what) -> told.add(new AreaPlan.Told(letter, 0, what))));
         return new AreaPlan(
-                id, pieces, lines, marks, placements, travels, rays, List.copyOf(sums.values()), List.copyOf(told));
+                id,
+                pieces,
+                lines,
+                marks,
+                placements,
+                travels,
+                rays,
+                stepping,
+                List.copyOf(sums.values()),
+                List.copyOf(told));
     }
 
     private void piece(AreaSpace space, char letter, String part) {
@@ -137,6 +148,7 @@ public final class AreaDesigner {
         }
         if (rays.isEmpty()) {
             rays.addAll(own.all());
+            stepping = own.stepping();
         }
         Routed routed = Router.route(
                 sewing.lines(),

@@ -21,6 +21,7 @@ import java.util.Optional;
  * @param placements in the order in which they are stitched
  * @param travels of the needle from line to line without a new start
  * @param rays that templates are laid on, those of the first piece that has any
+ * @param stepping how those are stepped off that are neither usual nor halved, if there are any
  * @param sums what comes of each letter
  * @param told what there is to know, each once
  */
@@ -32,6 +33,7 @@ public record AreaPlan(
         List<Placement> placements,
         List<Travel> travels,
         List<Ray> rays,
+        Optional<Stepping> stepping,
         List<Sum> sums,
         List<Told> told) {
 
@@ -45,6 +47,14 @@ public record AreaPlan(
      * @param cloth what may be stitched of it, and its centre
      */
     public record Piece(int number, int column, int row, char letter, Cloth cloth) {}
+
+    /**
+     * How rays are stepped off.
+     *
+     * @param radius of a circle about the centre, in inches
+     * @param chord from ray to ray on it, in inches
+     */
+    public record Stepping(double radius, double chord) {}
 
     /**
      * Cloth to stitch on.

@@ -1,5 +1,8 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.ArcsBetween;
+import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
@@ -7,6 +10,7 @@ import jollyspindle.core.geometry.Region;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.Sewing;
 import jollyspindle.core.sewing.Tool;
@@ -16,9 +20,12 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Lays out {@link AreaMotif.Arms}: one template turned by 360/n degrees from arm to arm, its hook against the foot at the
- * centre and its line on a ray; and once more turned over, if a second set is to cross the first. Whatever lies beyond the
- * area's edge is cut off exactly.
+ * Lays out {@link AreaMotif.Arms}: one line turned by 360/n degrees from arm to arm, and once more the other way round, if a
+ * second set is to cross the first. Whatever lies beyond the area's edge is cut off exactly.
+ *
+ * <p>A template made for it lies with its hook against the foot at the centre and its line on a ray; for the second set it is
+ * turned over. An arc stands with its chord on the ray, its feet on the centre and on a mark. Any other outline stands on the
+ * ray as it is, its lower end at the centre or on the circle about it.
  */
 final class ArmsLayout {
 
@@ -38,39 +45,93 @@ final class ArmsLayout {
         this.space = laying.space();
     }
 
+    /**
+     * What is turned.
+     *
+     * @param home the line of the arm that points straight up, about the centre
+     * @param reach of it
+     * @param closed whether it comes back by itself
+     */
+    private record Arm(
+            Path home, double reach, boolean closed, Optional<Tool.Whole> whole, Optional<Tool.Round> round) {
+
+        /** How it lies on a ray. */
+        Path on(Pose pose) {
+            return home.posed(pose);
+        }
+
+        Tool tool(Pose pose, double up) {
+            return round.<Tool>map(r -> r)
+                    .orElseGet(() -> new Tool.Lying(
+                            whole.orElseThrow().id(),
+                            whole.get().name(),
+                            new Pose(pose.apply(new Point(0, up)), pose.rotation(), pose.over())));
+        }
+    }
+
+    /** How far up from the centre an outline's own middle stands. */
+    private double up;
+
+    private Optional<Arm> arm() {
+        Optional<Tool.Whole> hooked = laying.tools().arm(laying.templateId());
+        if (hooked.isPresent()) {
+            Path line = hooked.get().stitched();
+            return Optional.of(new Arm(line, line.end().distance(Point.ORIGIN), false, hooked, Optional.empty()));
+        }
+        if (laying.templateId().isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<Tool.Whole> outline = laying.tools().outline(laying.templateId());
+        if (outline.isPresent()) {
+            Path line = outline.get().stitched();
+            up = motif.stop() - line.box().bottom();
+            return Optional.of(
+                    new Arm(line.moved(new Point(0, up)), up + line.box().top(), true, outline, Optional.empty()));
+        }
+        return laying.tools().arc(laying.templateId(), Optional.empty()).map(arc -> {
+            Tool.Round round = Tool.Round.of(arc, laying.tools().machine());
+            double chord = 2 * round.stitched() * Math.sin(Math.min(round.usable(), Math.PI) / 2);
+            // No further than to the furthest corner.
+            double reach = Math.min(chord, space.box().width() + space.box().height());
+            Arc line = ArcsBetween.of(Point.ORIGIN, new Point(0, reach), round.stitched(), true)
+                    .orElseThrow();
+            return new Arm(Path.of(line), reach, false, Optional.empty(), Optional.of(round));
+        });
+    }
+
     void lay() {
-        Optional<Tool.Whole> found = laying.tools().arm(laying.templateId());
+        Optional<Arm> found = arm();
         if (found.isEmpty()) {
             laying.tell(new AreaTold.NoTool(AreaTold.Need.ARM));
             return;
         }
-        Tool.Whole tool = found.get();
+        Arm arm = found.get();
         Mark centre = laying.mark(Mark.Kind.CENTRE, space.centre());
-        double reach = tool.stitched().end().distance(Point.ORIGIN);
         double needed = 0;
         int shortOf = 0;
         for (int set = 1; set <= (motif.mirrored() ? 2 : 1); set++) {
-            for (int arm = 1; arm <= motif.arms(); arm++) {
-                double angle = motif.turn() + motif.step() * (arm - 1);
+            for (int number = 1; number <= motif.arms(); number++) {
+                double angle = motif.turn() + motif.step() * (number - 1);
                 Ray ray = laying.rays().at(angle);
                 double edge = ray.place().distance(space.centre());
-                if (set == 1 && reach < edge - WORTH) {
+                if (set == 1 && arm.reach() < edge - WORTH) {
                     shortOf++;
                     needed = Math.max(needed, edge);
                 }
-                stitch(tool, set, arm, angle, centre, ray);
+                stitch(arm, set, number, angle, centre, ray);
             }
         }
-        if (shortOf > 0) {
-            laying.tell(new AreaTold.ReachShort(reach, needed, shortOf));
+        // What stands by itself needn't reach anything.
+        if (shortOf > 0 && !arm.closed()) {
+            laying.tell(new AreaTold.ReachShort(arm.reach(), needed, shortOf));
         }
     }
 
-    private void stitch(Tool.Whole tool, int set, int arm, double angle, Mark centre, Ray ray) {
+    private void stitch(Arm arm, int set, int number, double angle, Mark centre, Ray ray) {
         Pose pose = new Pose(space.centre(), -angle, set == 2);
-        Tool lying = new Tool.Lying(tool.id(), tool.name(), pose);
-        Path whole = tool.stitched().posed(pose);
-        List<Path> pieces = motif.stop() > 0
+        Tool lying = arm.tool(pose, up);
+        Path whole = arm.on(pose);
+        List<Path> pieces = motif.stop() > 0 && !arm.closed()
                 ? Region.of(Path.circle(space.centre(), motif.stop())).without(whole).stream()
                         .flatMap(p -> laying.kept(p).stream())
                         .toList()
@@ -78,47 +139,58 @@ final class ArmsLayout {
         // An arm that floats, ending on no edge, is stitched twice even where the others lead along the edge.
         boolean floats = !pieces.isEmpty()
                 && !laying.onEdge(pieces.get(pieces.size() - 1).end());
-        boolean back = motif.way() == AreaMotif.Way.OUT_AND_BACK || floats;
-        boolean inward = !back && needleIsOut();
+        boolean back = !arm.closed() && (motif.way() == AreaMotif.Way.OUT_AND_BACK || floats);
+        boolean inward = !back && !arm.closed() && needleIsOut();
         List<Path> ordered = new ArrayList<>();
         for (Path piece : pieces) {
             ordered.add(inward ? 0 : ordered.size(), inward ? piece.reversed() : piece);
         }
         for (Path piece : ordered) {
-            var curves = piece.curves();
+            List<Curve> curves = piece.curves();
             laying.sewing()
                     .stitch(
-                            new Sewing.Naming(Stitched.ARM, arm, set == 2 ? 2 : 0, back ? 2 : 1),
+                            new Sewing.Naming(Stitched.ARM, number, set == 2 ? 2 : 0, back ? 2 : 1),
                             curves.stream()
                                     .map(c -> new Sewing.Piece(
                                             c,
                                             lying,
-                                            new Registration.OnRay(centre, ray.mark()),
+                                            registration(arm, centre, ray),
                                             c == curves.get(curves.size() - 1)
-                                                    ? spot(piece.end(), centre)
+                                                    ? spot(arm, piece.end(), centre)
                                                     : Spot.at(c.end(), Spot.ShownBy.NEEDLE)))
                                     .toList(),
-                            spot(piece.start(), centre),
+                            spot(arm, piece.start(), centre),
                             Sewing.Turn.MARKED);
         }
     }
 
+    private static Registration registration(Arm arm, Mark centre, Ray ray) {
+        return arm.round().isPresent()
+                ? new Registration.FootOnBothMarks()
+                : new Registration.OnRay(centre, ray.mark(), !arm.closed());
+    }
+
     /** Whether the line before has left the needle on the edge. */
     private boolean needleIsOut() {
-        var lines = laying.sewing().lines();
+        List<StitchLine> lines = laying.sewing().lines();
         return !lines.isEmpty()
                 && lines.get(lines.size() - 1).kind() == Stitched.ARM
                 && lines.get(lines.size() - 1).needleAt().distance(space.centre())
                         > Math.max(CHALK, motif.stop() + CHALK);
     }
 
-    private Spot spot(Point place, Mark centre) {
-        if (motif.stop() > 0 && Math.abs(place.distance(space.centre()) - motif.stop()) < CHALK) {
+    private Spot spot(Arm arm, Point place, Mark centre) {
+        if (!arm.closed() && motif.stop() > 0 && Math.abs(place.distance(space.centre()) - motif.stop()) < CHALK) {
             return Spot.at(place, Spot.ShownBy.STOP_CIRCLE);
         }
         // A foot that isn't quite the one the arm is cut for begins a thread's width beside the centre.
-        return place.distance(centre.place()) < CHALK
-                ? new Spot(place, Spot.ShownBy.MARK, Optional.of(centre))
-                : laying.shown(place);
+        if (place.distance(centre.place()) < CHALK) {
+            return new Spot(place, Spot.ShownBy.MARK, Optional.of(centre));
+        }
+        Spot shown = laying.shown(place);
+        // An arc has no end of its own where it stops on the cloth.
+        return arm.round().isPresent() && shown.shownBy() == Spot.ShownBy.TEMPLATE
+                ? Spot.at(laying.mark(Mark.Kind.TIP, place))
+                : shown;
     }
 }

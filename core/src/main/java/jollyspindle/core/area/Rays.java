@@ -11,6 +11,7 @@ import jollyspindle.core.quilt.Side;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The rays from a piece's centre that templates are laid on, each once, whichever motifs need it.
@@ -124,5 +125,21 @@ final class Rays {
             }
         }
         return Ray.Found.STEPPED;
+    }
+
+    /**
+     * The chord to step rays off with: 2R·sin(α/2) for the narrowest step α, on the largest circle in the piece (chord tables
+     * in any handbook).
+     */
+    Optional<AreaPlan.Stepping> stepping() {
+        if (all.stream().noneMatch(r -> r.found() == Ray.Found.STEPPED)) {
+            return Optional.empty();
+        }
+        double[] angles = all.stream().mapToDouble(Ray::angle).sorted().toArray();
+        double step = angles.length == 1 ? Math.PI : 2 * Math.PI + angles[0] - angles[angles.length - 1];
+        for (int i = 1; i < angles.length; i++) {
+            step = Math.min(step, angles[i] - angles[i - 1]);
+        }
+        return Optional.of(new AreaPlan.Stepping(space.inside(), 2 * space.inside() * Math.sin(step / 2)));
     }
 }

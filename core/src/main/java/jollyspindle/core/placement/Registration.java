@@ -61,10 +61,11 @@ public sealed interface Registration {
     record NotchOnMark(Mark mark, double below, boolean far) implements Registration {}
 
     /**
-     * An arm's hook lies against the foot over the centre, and its reference line on a ray.
+     * A template's reference line lies on a ray from the centre.
      *
      * @param centre the mark of the centre
      * @param ray the mark where the ray meets the area's edge
+     * @param hooked whether its hook lies against the foot over the centre; otherwise its middle line is meant
      */
-    record OnRay(Mark centre, Mark ray) implements Registration {}
+    record OnRay(Mark centre, Mark ray, boolean hooked) implements Registration {}
 }

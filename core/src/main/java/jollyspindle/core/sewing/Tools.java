@@ -165,6 +165,16 @@ public final class Tools {
                 .findFirst();
     }
 
+    /** The edge of a template of any outline, if that is what was asked for. */
+    public Optional<Tool.Whole> outline(Optional<String> id) {
+        return offered(id).stream()
+                .filter(t -> t.kind() == Kind.OUTLINE)
+                .flatMap(t -> cut(t).guides().stream().flatMap(g -> g.stitched(machine.footRadius()).stream()
+                        .limit(1)
+                        .map(path -> new Tool.Whole(new ToolId(t.id(), g.id(), Optional.empty()), t.name(), path))))
+                .findFirst();
+    }
+
     private List<Tool.Whole> arms(Template template) {
         return cut(template).guides().stream()
                 .filter(g -> g.role() == Guide.Role.LEADING_EDGE)

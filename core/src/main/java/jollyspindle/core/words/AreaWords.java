@@ -214,6 +214,18 @@ public record AreaWords(Words words) {
         return place(ray) + found(ray);
     }
 
+    /** How rays are found, as one goes about it: {@code the middle lines and diagonals first; …}. */
+    public String finding(AreaPlan plan) {
+        boolean halved = plan.rays().stream().anyMatch(r -> r.found() == Ray.Found.HALVED);
+        return "Mark the middle lines and the diagonals first"
+                + (halved ? ", and halve the space between two" : "")
+                + plan.stepping()
+                        .map(s -> "; step the others off with " + words.length(s.chord()) + " on a circle of radius "
+                                + words.length(s.radius()) + " about the centre")
+                        .orElse("")
+                + ".";
+    }
+
     private static String found(Ray ray) {
         return switch (ray.found()) {
             case USUAL -> "";

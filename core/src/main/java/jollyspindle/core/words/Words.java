@@ -380,8 +380,11 @@ public record Words(TapeScale tape) {
                     + " below the strip's points on the " + (on.far() ? "outer edge" : seam(placement.region()));
         }
         if (placement.registration() instanceof Registration.OnRay on) {
-            return "the hook against the foot over " + decapital(name(on.centre())) + ", the template's line on "
-                    + decapital(name(on.ray()));
+            String ray = decapital(name(on.ray()));
+            return on.hooked()
+                    ? "the hook against the foot over " + decapital(name(on.centre())) + ", the template's line on "
+                            + ray
+                    : "the template's middle line from " + decapital(name(on.centre())) + " to " + ray;
         }
         if (placement.registration() instanceof Registration.CentreOnMark on) {
             return "the template's centre on " + decapital(name(on.centre()))

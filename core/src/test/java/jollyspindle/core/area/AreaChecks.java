@@ -73,9 +73,14 @@ class AreaChecks {
     // --- what must hold of every plan --------------------------------------------------------------------------
 
     static LineString flat(Path path) {
-        return JTS.createLineString(path.flattened(1e-4).stream()
+        Coordinate[] places = path.flattened(1e-4).stream()
                 .map(p -> new Coordinate(p.x(), p.y()))
-                .toArray(Coordinate[]::new));
+                .toArray(Coordinate[]::new);
+        if (path.closed()) {
+            // Closed to the last digit, as JTS wants it.
+            places[places.length - 1] = places[0].copy();
+        }
+        return JTS.createLineString(places);
     }
 
     static Geometry cloth(Area area) {

@@ -1,5 +1,6 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -10,6 +11,10 @@ import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.route.Travel;
 import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.OutlineForm;
+import jollyspindle.core.shelf.form.SizeLabel;
+import org.jgrapht.graph.Pseudograph;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -20,15 +25,20 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.util.AffineTransformation;
 import org.locationtech.jts.operation.distance.IndexedFacetDistance;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
 
 import static jollyspindle.core.area.AreaChecks.JTS;
+import static jollyspindle.core.area.AreaChecks.MACHINE;
 import static jollyspindle.core.area.AreaChecks.block;
+import static jollyspindle.core.area.AreaChecks.check;
 import static jollyspindle.core.area.AreaChecks.flat;
+import static jollyspindle.core.area.AreaChecks.layOut;
 import static jollyspindle.core.area.AreaChecks.plan;
 import static jollyspindle.core.area.AreaChecks.told;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -250,6 +260,100 @@ class CentreMotifsTest {
         Point tip = plan.lines().get(0).path().end();
         assertThat(Math.atan2(tip.x(), tip.y())).isCloseTo(Math.toRadians(10), within(1e-9));
         assertThat(plan.rays()).allMatch(r -> r.found() == Ray.Found.STEPPED);
+    }
+
+    private static final Template HEART = Template.of(
+            "heart",
+            "Heart",
+            new OutlineForm(
+                    List.of(
+                            new OutlineForm.Corner(0, -1.5, 0),
+                            new OutlineForm.Corner(1.5, 0.5, Math.PI),
+                            new OutlineForm.Corner(0, 0.5, Math.PI),
+                            new OutlineForm.Corner(-1.5, 0.5, 0)),
+                    false),
+            SizeLabel.RADIUS_AS_CUT,
+            List.of());
+
+    /** An arc's chord lies on the ray, from the centre to the edge; an outline stands on it, its lower end on the circle. */
+    @Test
+    void arcsAndOutlinesAreTurnedToo() {
+        AreaMotif six = new AreaMotif.Arms(6, AreaMotif.Way.ALONG_EDGE, 0, true, 0);
+        AreaPlan arcs = plan(new Area.Medallion(7), six, "orchard-hill");
+        assertThat(arcs.lines()).hasSize(12).noneMatch(StitchLine::returns);
+        for (StitchLine line : arcs.lines()) {
+            double far = Math.max(
+                    line.path().start().distance(Point.ORIGIN),
+                    line.path().end().distance(Point.ORIGIN));
+            assertThat(far).isCloseTo(3.5, within(1e-6));
+            assertThat(((Arc) line.path().curves().get(0)).radius()).isCloseTo(4, within(1e-9));
+        }
+        assertThat(arcs.starts()).isLessThanOrEqualTo(2);
+        List<Template> shelf = List.of(HEART);
+        AreaPlan hearts = layOut(
+                new Area.Medallion(14),
+                AreaDesign.of(new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, 1, false, 0), Optional.of("heart")),
+                List.of(),
+                shelf,
+                MACHINE);
+        check(new Area.Medallion(14), hearts, shelf);
+        assertThat(hearts.lines()).hasSize(8).allMatch(l -> l.path().closed() && !l.returns());
+        assertThat(hearts.lines()).allMatch(l -> Math.abs(l.path().distance(Point.ORIGIN) - 1) < 0.02);
+        double step = Math.PI / 4;
+        Point top = hearts.lines().get(0).path().curves().get(1).at(0.5);
+        assertThat(hearts.lines().get(1).path().distance(top.turned(-step))).isLessThan(1e-9);
+        assertThat(told(hearts)).noneMatch(AreaTold.ReachShort.class::isInstance);
+    }
+
+    /** Four spokes look planned, but leave eight odd junctions between two rings; one leaves two (the trade's values). */
+    @ParameterizedTest
+    @CsvSource({"ONE, 2", "FOUR, 8"})
+    void spokesLeaveOddJunctions(AreaMotif.Spokes spokes, int odd) {
+        AreaPlan plan = plan(new Area.Medallion(14), new AreaMotif.Rings(2, 0.5, 2, spokes), null);
+        List<StitchLine> rings =
+                plan.lines().stream().filter(l -> l.kind() == Stitched.RING).toList();
+        assertThat(rings).hasSize(2);
+        // A junction for each end of a spoke; a ring is parted there, and goes round through all of its own.
+        var graph = new Pseudograph<String, Object>(Object.class);
+        int edge = 0;
+        List<List<String>> onRing = List.of(new ArrayList<>(), new ArrayList<>());
+        for (StitchLine line : plan.lines()) {
+            if (line.kind() != Stitched.SPOKE) {
+                continue;
+            }
+            String from = at(line.path().start());
+            String to = at(line.path().end());
+            graph.addVertex(from);
+            graph.addVertex(to);
+            graph.addEdge(from, to, edge++);
+            onRing.get(0).add(from);
+            onRing.get(1).add(to);
+        }
+        for (List<String> places : onRing) {
+            for (int i = 0; i < places.size(); i++) {
+                graph.addEdge(places.get(i), places.get((i + 1) % places.size()), edge++);
+            }
+        }
+        assertThat(graph.vertexSet().stream().filter(v -> graph.degreeOf(v) % 2 == 1))
+                .hasSize(odd);
+    }
+
+    private static String at(Point p) {
+        return Math.round(p.x() * 1e4) + "," + Math.round(p.y() * 1e4);
+    }
+
+    /** The chord of 360/n degrees: of twelve rays on a circle of radius 6, 3.1058 (chord table). */
+    @ParameterizedTest
+    @CsvSource({"12, 3.105829", "10, 3.708204", "5, 7.053423"})
+    void raysAreSteppedOffWithAChord(int arms, double chord) {
+        AreaPlan plan =
+                plan(new Area.Medallion(12), new AreaMotif.Arms(arms, AreaMotif.Way.OUT_AND_BACK, 1), "willow-arm");
+        AreaPlan.Stepping stepping = plan.stepping().orElseThrow();
+        assertThat(stepping.radius()).isCloseTo(6, within(1e-9));
+        assertThat(stepping.chord()).isCloseTo(chord, within(1e-6));
+        assertThat(plan(new Area.Medallion(12), new AreaMotif.Arms(16, AreaMotif.Way.OUT_AND_BACK, 1), "willow-arm")
+                        .stepping())
+                .isEmpty();
     }
 
     // --- rays --------------------------------------------------------------------------------------------------

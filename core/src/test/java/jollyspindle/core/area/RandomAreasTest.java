@@ -15,6 +15,7 @@ import net.jqwik.api.Provide;
 import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.operation.linemerge.LineMerger;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -147,8 +148,8 @@ class RandomAreasTest {
         assertThat(grown.symDifference(expected).getArea()).isLessThan(0.01);
     }
 
-    /** Every line keeps off the appliqués, and what is stitched of a hatching is all of it less what JTS cuts off. */
-    @Property(tries = 60)
+    /** Every line keeps off the appliqués, and what is stitched is all of it less what JTS cuts off. */
+    @Property(tries = 120)
     void linesStopRoundAppliques(
             @ForAll("appliques") Area.Applique one,
             @ForAll("appliques") Area.Applique two,
@@ -166,19 +167,22 @@ class RandomAreasTest {
                     .as(line.id())
                     .isLessThan(1e-3);
         }
-        if (motif.kind() == AreaMotif.Kind.CROSSHATCH || motif.kind() == AreaMotif.Kind.CURVED_HATCH) {
+        // Rows of shells are laid out anew over what is in the way; everything else is only cut off.
+        if (motif.kind() != AreaMotif.Kind.CLAMSHELLS) {
             double expected = 0;
             for (StitchLine line : whole.lines()) {
-                Geometry left = flat(line.path()).difference(free);
-                for (int i = 0; i < left.getNumGeometries(); i++) {
-                    double length = left.getGeometryN(i).getLength();
+                LineMerger merger = new LineMerger();
+                merger.add(flat(line.path()).difference(free));
+                for (Object left : merger.getMergedLineStrings()) {
+                    double length = ((Geometry) left).getLength();
                     expected += length >= AreaLaying.SHORTEST ? length : 0;
                 }
             }
             assertThat(clipped.lines().stream()
                             .mapToDouble(l -> l.path().length())
                             .sum())
-                    .isCloseTo(expected, within(0.02));
+                    .as(motif + "")
+                    .isCloseTo(expected, within(0.03));
         }
     }
 

@@ -251,7 +251,7 @@ public final class AreasPane extends VBox {
     /** The kinds of template that stitch a motif. */
     private static Set<Kind> kinds(AreaMotif motif) {
         return switch (motif.kind()) {
-            case ARMS -> EnumSet.of(Kind.TURNED_ARM);
+            case ARMS -> EnumSet.of(Kind.TURNED_ARM, Kind.ARC, Kind.OUTLINE);
             case RINGS, WREATH, CIRCLES -> EnumSet.of(Kind.CIRCLE, Kind.SLOTTED_CIRCLES);
             case CLAMSHELLS -> EnumSet.of(Kind.SCALLOP_ROW);
             case PETALS, PEEL, CURVED_HATCH -> EnumSet.of(Kind.ARC);
@@ -315,6 +315,11 @@ public final class AreasPane extends VBox {
                 turnTo(Page.ROTATION);
             });
             getChildren().add(step);
+        }
+        if (!plan.rays().isEmpty()) {
+            Label finding = Labelled.wrapped(new AreaWords(bench.words()).finding(plan), "reason");
+            finding.setId("area-finding");
+            getChildren().add(finding);
         }
         for (Ray ray : plan.rays()) {
             getChildren().add(Labelled.wrapped(Words.capital(new AreaWords(bench.words()).text(ray)) + ".", "faint"));

@@ -175,7 +175,7 @@ public final class MarkBench extends VBox {
                 + " to make. Read them along the lower edge from its left corner, and upwards from it."
                 + (desk.rays().isEmpty()
                         ? ""
-                        : " Rays: the middle lines and the diagonals first, then halve, then step off on a circle."));
+                        : " " + new AreaWords(bench.words()).finding(desk.plan().orElseThrow())));
         marks.setItems(FXCollections.observableArrayList(desk.marks()));
         placements.setItems(FXCollections.observableArrayList(desk.placements()));
     }

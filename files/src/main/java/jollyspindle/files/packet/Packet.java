@@ -411,8 +411,7 @@ public final class Packet {
         AreaWords said = new AreaWords(words);
         table(
                 name + ": rays",
-                "Clockwise from the top. Mark the middle lines and diagonals first; halve the space between two for"
-                        + " those that are halved, and step the others off on a circle.",
+                "Clockwise from the top. " + said.finding(area),
                 List.of(new Column("Ray", 0), new Column("Turned", 0.15), new Column("Where it meets the edge", 0.3)),
                 area.rays().stream()
                         .map(ray -> List.of(

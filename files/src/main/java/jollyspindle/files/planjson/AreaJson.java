@@ -36,6 +36,11 @@ record AreaJson(PlanJson all, Words words, QuiltJob job, AreaPlan area) {
         }
         ArrayNode rays = node.putArray("rays");
         area.rays().forEach(ray -> ray(rays.addObject(), ray));
+        area.stepping().ifPresent(s -> {
+            ObjectNode stepping = node.putObject("stepping");
+            number(stepping, "radius", s.radius());
+            number(stepping, "chord", s.chord());
+        });
         ArrayNode marks = node.putArray("marks");
         area.marks().forEach(m -> all.mark(marks.addObject(), m));
         ArrayNode lines = node.putArray("lines");

@@ -317,7 +317,7 @@ public final class PlanJson {
             number(node, "tapeBelowPoints", on.below());
         } else if (placement.registration() instanceof Registration.OnRay on) {
             node.put("on", on.ray().id());
-            node.put("kind", "hook-on-centre");
+            node.put("kind", on.hooked() ? "hook-on-centre" : "line-on-ray");
             node.put("centre", on.centre().id());
         } else if (placement.registration() instanceof Registration.AtAngle at) {
             node.put("on", placement.region().code() + "-seam");
