@@ -123,16 +123,9 @@ final class Pictures {
                     bench.stepMark(1);
                 }
             }),
-            new Shot("lay-out-dark", (bench, window) -> {
+            new Shot("motif-gallery", (bench, window) -> {
                 bench.stageProperty().set(WorkStage.LAY_OUT);
                 bench.pointedProperty().set(null);
-                for (int i = 0; i < 4; i++) {
-                    bench.stepPlacement(1);
-                }
-                window.look().darkProperty().set(true);
-            }),
-            new Shot("motif-gallery", (bench, window) -> {
-                window.look().darkProperty().set(false);
                 bench.start(DemoJob.heronWeir());
                 window.layOutBench().showGallery();
             }),
@@ -149,17 +142,19 @@ final class Pictures {
                 bench.areas().showOn(3);
                 window.layOutBench().showAreaRotation();
             }),
-            new Shot("middle-gallery", (bench, window) -> {
+            new Shot("middle-gallery-dark", (bench, window) -> {
                 middle(bench, window, List.of(new Area.Blocks(3, 4, 14, 14, 4)), new AreaMotif.Whirl(3, 0.5, 14));
                 window.layOutBench().showAreaGallery();
+                window.look().darkProperty().set(true);
             }),
             new Shot("middle-letters", (bench, window) -> {
+                window.look().darkProperty().set(false);
                 Area flower = new Area.Applique(new Area.Ellipse(new Point(-9, 9), 7, 4, 0.5), 0.25);
                 middle(
                         bench,
                         window,
                         List.of(new Area.Blocks(3, 4, 14, 14, 4), flower, new Area.Body(0.5)),
-                        new AreaMotif.CornerRays(AreaMotif.Corner.BOTTOM_LEFT, OptionalInt.empty(), 0.75, 0.25));
+                        new AreaMotif.CornerRays(AreaMotif.Corner.BOTTOM_LEFT, OptionalInt.empty(), 2, 0.25));
                 AreaDesign rays = bench.areas().design();
                 AreaDesign.Part shells = new AreaDesign.Part(
                         List.of(new AreaDesign.Layer(new AreaMotif.Clamshells(0), Optional.of("thatch-large"))));
@@ -239,7 +234,7 @@ final class Pictures {
                 set.get();
                 // Layout and fonts settle within a few pulses; a picture waits for two, and for what is drawn on the
                 // side.
-                for (int pulse = 0; pulse < (shot.name().endsWith("gallery") ? 12 : 2); pulse++) {
+                for (int pulse = 0; pulse < (shot.name().contains("gallery") ? 12 : 2); pulse++) {
                     CompletableFuture<Void> idle = new CompletableFuture<>();
                     Platform.runLater(() -> idle.complete(null));
                     idle.get();

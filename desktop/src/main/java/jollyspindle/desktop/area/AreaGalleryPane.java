@@ -30,7 +30,7 @@ import javafx.scene.layout.VBox;
 final class AreaGalleryPane extends VBox {
 
     private static final double PICTURE = 104;
-    private static final double WIDE = 282;
+    private static final double WIDE = 272;
 
     private final Workbench bench;
     private final Look look;

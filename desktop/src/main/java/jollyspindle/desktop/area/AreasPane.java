@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javafx.collections.FXCollections;
+import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -68,6 +69,8 @@ public final class AreasPane extends VBox {
 
     public AreasPane(Workbench bench, Look look) {
         super(8);
+        // Clear of the bar that scrolls it.
+        setPadding(new Insets(0, 10, 0, 0));
         this.bench = bench;
         this.desk = bench.areas();
         gallery = new AreaGalleryPane(bench, look, this::adopt);

@@ -132,7 +132,7 @@ public final class MeasureBench extends VBox {
                         square,
                         heading("Machine"),
                         grid(foot)));
-        pages.put(Page.BORDERS, new VBox(6, borders, grid(of(Dimension.RESERVE)), fields.get(Dimension.BATTING)));
+        pages.put(Page.BORDERS, new VBox(6, borders, grid(of(Dimension.RESERVE), of(Dimension.BATTING))));
         pages.put(Page.STRIPS, strips);
         HBox row = new HBox(4);
         ToggleGroup together = new ToggleGroup();
@@ -206,7 +206,7 @@ public final class MeasureBench extends VBox {
             case DIAGONAL_DOWN -> "Diagonal from top left";
             case DIAGONAL_UP -> "Diagonal from bottom left";
             case RESERVE -> "Outer reserve";
-            case BATTING -> "Batting: widest gap its maker allows";
+            case BATTING -> "Batting, widest gap";
             case CLEARANCE -> "Seam clearance";
             case SEAM -> "Seam, " + dimension.side().map(Words::name).orElse("");
             default -> Words.capital(dimension.side().map(Words::name).orElse(""));
