@@ -90,6 +90,19 @@ public final class Planner {
 
     private record Kept(Area area, Path body) {}
 
+    /** What an area's plan depends on. */
+    private record Asked(
+            AreaId id,
+            Area area,
+            AreaDesign design,
+            AreaSurroundings around,
+            AreaRules rules,
+            List<Template> templates,
+            Machine machine,
+            TapeScale tape) {}
+
+    private Map<Asked, AreaPlan> laidOut = Map.of();
+
     /** What is kept free of areas for those under them, worked out once for as long as they stay the same. */
     private final Map<Kept, List<Path>> keptFree = new HashMap<>();
 
@@ -483,16 +496,26 @@ public final class Planner {
             AreaRules rules =
                     new AreaRules(quilt.get(Dimension.BATTING), job.judging().mostInAPoint());
             List<AreaPlan> areas = new ArrayList<>();
+            Map<Asked, AreaPlan> known = new HashMap<>();
             for (int number = 1; number <= quilt.areas().size(); number++) {
                 AreaId id = new AreaId(number);
                 AreaDesign design = job.design(id);
-                if (!(quilt.areas().get(number - 1) instanceof Area.Applique)) {
-                    AreaPlan plan = AreaDesigner.layOut(
-                            id, quilt.areas().get(number - 1), design, around(number, body), rules, tools, job.tape());
-                    plan.told().forEach(told -> findings.add(AreaRemedies.finding(plan, design, told)));
+                Area area = quilt.areas().get(number - 1);
+                if (!(area instanceof Area.Applique)) {
+                    Asked asked = new Asked(
+                            id, area, design, around(number, body), rules, job.templates(), job.machine(), job.tape());
+                    AreaPlan plan = laidOut.get(asked);
+                    if (plan == null) {
+                        plan = AreaDesigner.layOut(id, area, design, asked.around(), rules, tools, job.tape());
+                    }
+                    known.put(asked, plan);
+                    for (AreaPlan.Told told : plan.told()) {
+                        findings.add(AreaRemedies.finding(plan, design, told));
+                    }
                     areas.add(plan);
                 }
             }
+            laidOut = known;
             return List.copyOf(areas);
         }
 

@@ -188,6 +188,9 @@ public sealed interface Area {
 
         /** Closed, counter-clockwise. */
         Path path();
+
+        /** The same in another place. */
+        Outline moved(Point by);
     }
 
     /**
@@ -203,6 +206,11 @@ public sealed interface Area {
             if (!(width > 0) || !(height > 0)) {
                 throw new IllegalArgumentException("an ellipse of " + width + " by " + height);
             }
+        }
+
+        @Override
+        public Outline moved(Point by) {
+            return new Ellipse(centre.plus(by), width, height, turned);
         }
 
         @Override
@@ -270,6 +278,11 @@ public sealed interface Area {
         }
 
         @Override
+        public Outline moved(Point by) {
+            return new Corners(corners.stream().map(by::plus).toList());
+        }
+
+        @Override
         public Path path() {
             Path path = Path.polygon(corners);
             return path.area() < 0 ? path.reversed() : path;
@@ -284,6 +297,11 @@ public sealed interface Area {
      * @param turned counter-clockwise, in radians
      */
     record Drawn(OutlineForm shape, Point centre, double turned) implements Outline {
+
+        @Override
+        public Outline moved(Point by) {
+            return new Drawn(shape, centre.plus(by), turned);
+        }
 
         @Override
         public Path path() {

@@ -105,8 +105,8 @@ final class QuiltPainter {
             if (bench.placementProperty().get() != null) {
                 template(bench.placementProperty().get());
             }
-            bench.handles().forEach(this::handle);
         }
+        bench.handles().forEach(this::handle);
         findings(shape);
         bench.areas().drawnProperty().get().ifPresent(this::drawn);
         if (!measuring) {

@@ -18,6 +18,7 @@ import jollyspindle.desktop.model.Workbench;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -62,6 +63,7 @@ public final class QuiltTable extends Pane {
     private double pressedY;
     private View pressedView;
     private Knob taken;
+    private OptionalInt takenApplique = OptionalInt.empty();
     private String takenName;
     private Runnable drawn = () -> {};
 
@@ -303,6 +305,7 @@ public final class QuiltTable extends Pane {
         pressedY = e.getY();
         pressedView = view;
         taken = handleAt(e.getX(), e.getY()).orElse(null);
+        takenApplique = taken == null ? bench.areas().appliqueAt(view.place(e.getX(), e.getY())) : OptionalInt.empty();
         takenName = null;
         requestFocus();
     }
@@ -332,12 +335,19 @@ public final class QuiltTable extends Pane {
             bench.keepPreview(takenName);
         }
         taken = null;
+        takenApplique = OptionalInt.empty();
         takenName = null;
     }
 
     private void drag(MouseEvent e) {
         if (taken != null) {
             dragHandle(e);
+        } else if (takenApplique.isPresent()) {
+            takenName = bench.areas()
+                    .moveApplique(
+                            takenApplique.getAsInt(),
+                            view.place(e.getX(), e.getY()).minus(view.place(pressedX, pressedY)))
+                    .orElse(takenName);
         } else if (pressedView != null) {
             view = pressedView;
             pan(e.getX() - pressedX, e.getY() - pressedY);

@@ -21,6 +21,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.UnaryOperator;
@@ -343,5 +344,34 @@ public final class AreaDesk {
                 return quilt.withAreas(all);
             });
         });
+    }
+
+    /** The appliqué under a place while the quilt is measured, to be dragged elsewhere; its number, from 1. */
+    public OptionalInt appliqueAt(Point place) {
+        List<Area> areas = bench.job().quilt().areas();
+        return bench.stageProperty().get() == WorkStage.MEASURE && drawn.get().isEmpty()
+                ? IntStream.rangeClosed(1, areas.size())
+                        .filter(n -> areas.get(n - 1) instanceof Area.Applique a
+                                && a.outline().path().contains(place))
+                        .findFirst()
+                : OptionalInt.empty();
+    }
+
+    /**
+     * Shows an appliqué elsewhere while it is dragged.
+     *
+     * @param by how far from where it was when it was taken; brought to the tape's ticks
+     * @return what is done, as the undo command tells it; nothing while it hasn't moved
+     */
+    public Optional<String> moveApplique(int number, Point by) {
+        double tick = bench.job().tape().tick();
+        Point ticks = new Point(Math.rint(by.x() / tick) * tick, Math.rint(by.y() / tick) * tick);
+        bench.preview(job -> {
+            Area.Applique was = (Area.Applique) job.quilt().areas().get(number - 1);
+            return AreaSizeKnobs.replacing(
+                            number - 1, new Area.Applique(was.outline().moved(ticks), was.clearance()))
+                    .apply(job);
+        });
+        return Optional.of("the appliqué moved");
     }
 }

@@ -520,8 +520,11 @@ public final class Workbench {
         return Planner.preview(plan(), divided);
     }
 
-    /** What can be dragged on the chosen run, or in the piece that is looked at, while it is laid out. */
+    /** What can be dragged: sizes of areas while measuring; numbers of the chosen run, or of the piece looked at, while laying out. */
     public List<Knob> handles() {
+        if (stage.get() == WorkStage.MEASURE && plan().shape().isPresent()) {
+            return AreaSizeKnobs.of(job().quilt());
+        }
         if (stage.get() != WorkStage.LAY_OUT) {
             return List.of();
         }

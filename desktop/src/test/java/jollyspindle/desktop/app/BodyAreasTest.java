@@ -5,6 +5,7 @@ import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
+import jollyspindle.desktop.model.Knob;
 import jollyspindle.desktop.model.WorkStage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -18,6 +19,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 
 import static org.assertj.core.api.Assertions.assertThat;
@@ -169,5 +171,48 @@ class BodyAreasTest extends Hands {
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(read(robot, "#message")).contains("“leaf.svg”");
         assertThat(areas()).hasSize(1);
+    }
+
+    /** On the table an appliqué is dragged elsewhere, and sizes by their knobs; one step each to be undone. */
+    @Test
+    void areasAreDraggedOnTheTable(FxRobot robot) {
+        strips(robot);
+        Area.Ellipse ellipse = new Area.Ellipse(new Point(10, 20), 12, 8, Math.toRadians(90));
+        robot.interact(() -> bench.editQuilt(
+                "areas", q -> q.withAreas(List.of(new Area.Medallion(16), new Area.Applique(ellipse, 0.25)))));
+        WaitForAsyncUtils.waitForFxEvents();
+        drag(robot, new Point(9, 19), new Point(-6, 24));
+        Area.Ellipse moved = (Area.Ellipse) ((Area.Applique) areas().get(1)).outline();
+        assertThat(moved.centre().distance(new Point(-5, 25))).isLessThan(0.4);
+        assertThat(moved.width()).isEqualTo(12);
+        assertThat(bench.undoName()).contains("the appliqué moved");
+        // Turned upright, it is as wide as it looks high.
+        Knob wide = bench.handles().stream()
+                .filter(k -> k.id().equals("size-2-wide"))
+                .findFirst()
+                .orElseThrow();
+        drag(robot, wide.place(), wide.place().plus(new Point(0, 2)));
+        assertThat(((Area.Ellipse) ((Area.Applique) areas().get(1)).outline()).width())
+                .isCloseTo(16, within(0.8));
+        Knob across = bench.handles().stream()
+                .filter(k -> k.id().equals("size-1-across"))
+                .findFirst()
+                .orElseThrow();
+        drag(robot, across.place(), across.place().plus(new Point(3, 0)));
+        assertThat(((Area.Medallion) areas().get(0)).diameter()).isCloseTo(22, within(0.8));
+        robot.interact(bench::undo);
+        assertThat(((Area.Medallion) areas().get(0)).diameter()).isEqualTo(16);
+        robot.interact(bench::undo);
+        robot.interact(bench::undo);
+        assertThat(((Area.Applique) areas().get(1)).outline()).isEqualTo(ellipse);
+    }
+
+    private void drag(FxRobot robot, Point from, Point to) {
+        robot.moveTo(window.table().onScreen(from))
+                .press(MouseButton.PRIMARY)
+                .moveTo(window.table().onScreen(from.midpoint(to)))
+                .moveTo(window.table().onScreen(to))
+                .release(MouseButton.PRIMARY);
+        WaitForAsyncUtils.waitForFxEvents();
     }
 }
