@@ -1,14 +1,24 @@
 package jollyspindle.files.packet;
 
+import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.motif.Design;
+import jollyspindle.core.motif.Layer;
+import jollyspindle.core.motif.Motif;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.GroupId;
+import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.Rich;
@@ -30,6 +40,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -187,6 +198,62 @@ class PacketTest {
                         .isLessThan(document.getPage(page - 1).getMediaBox().getWidth() - 36);
             }
         }
+    }
+
+    /** A figure without arcs, too: a circle of a chain is as wide as the plan says. */
+    @ParameterizedTest
+    @EnumSource(PaperSize.class)
+    void oneFigureOfAnotherMotifIsDrawnAtTrueSize(PaperSize paper) throws Exception {
+        Motif chain = new Motif.Circles(0.25, 2, Motif.Turning.SAME, false);
+        QuiltJob job = DemoJob.heronWeir()
+                .withTemplates(StarterShelf.templates())
+                .editing(
+                        GroupId.border(1),
+                        l -> l.with(Design.of(Layer.of(chain).withTemplate(Optional.empty(), Optional.empty()))));
+        WorkPlan plan = Planner.plan(job);
+        RunPlan top = plan.runs().get(0);
+        List<StitchLine> circles = top.laidOut().lines();
+        double diameter = circles.get(0).path().box().width();
+        double pitch =
+                circles.get(1).path().box().left() - circles.get(0).path().box().left();
+        assertThat(pitch).isGreaterThan(diameter);
+        try (PDDocument document = packet(job, paper)) {
+            int page = pageWith(document, "at true size");
+            List<Rectangle2D> curves = new Strokes(document.getPage(page - 1)).curves;
+            List<Rectangle2D> whole = curves.stream()
+                    .filter(box -> Math.abs(box.getWidth() / 72 - diameter) < 2e-3)
+                    .toList();
+            // What doesn't go on the paper is cut off above, and said to be; nothing is made smaller.
+            assertThat(whole).isNotEmpty().allSatisfy(box -> assertThat(box.getHeight() / 72)
+                    .isLessThan(diameter + 2e-3));
+            boolean cut = whole.stream().anyMatch(box -> box.getHeight() / 72 < diameter - 2e-3);
+            assertThat(text(document, page).contains("larger than this paper")).isEqualTo(cut);
+        }
+    }
+
+    /** What is stitched in the middle is told page by page: how rays are stepped off, in which order, with what totals. */
+    @Test
+    void theMiddleIsTold() throws Exception {
+        QuiltJob job = DemoJob.heronWeir().withTemplates(StarterShelf.templates());
+        job = job.withQuilt(job.quilt().withAreas(List.of(new Area.Medallion(12), new Area.Blocks(2, 2, 12, 12, 14))))
+                .with(
+                        new AreaId(1),
+                        AreaDesign.of(
+                                new AreaMotif.Arms(10, AreaMotif.Way.OUT_AND_BACK, 0.5), Optional.of("willow-arm")))
+                .with(new AreaId(2), AreaDesign.of(new AreaMotif.Whirl(3, 0.5, 8), Optional.empty()));
+        StringBuilder all = new StringBuilder();
+        try (PDDocument document = packet(job, PaperSize.A4)) {
+            for (int page = 1; page <= document.getNumberOfPages(); page++) {
+                all.append(text(document, page)).append(' ');
+            }
+        }
+        String said = all.toString().replaceAll("\\s+", " ");
+        // The chord of 36 degrees on a circle of radius 6: 3.708, a little under 3 11/16 and 1/32 (chord table).
+        assertThat(said)
+                .contains("step the others off with 3 11/16 generous on a circle of radius 6 about the centre")
+                .contains("Whirl, set 8,")
+                .contains("4 blocks: 96 lines")
+                .contains("Arm 10");
     }
 
     /** Every piece of a strip is where it says: its marks stand at their true places, and the pieces add up to the run. */
