@@ -382,9 +382,9 @@ public record Words(TapeScale tape) {
         if (placement.registration() instanceof Registration.OnRay on) {
             String ray = decapital(name(on.ray()));
             return on.hooked()
-                    ? "the hook against the foot over " + decapital(name(on.centre())) + ", the template's line on "
+                    ? "the hook against the foot over the " + decapital(name(on.centre())) + ", the template's line on "
                             + ray
-                    : "the template's middle line from " + decapital(name(on.centre())) + " to " + ray;
+                    : "the template's middle line from the " + decapital(name(on.centre())) + " to " + ray;
         }
         if (placement.registration() instanceof Registration.CentreOnMark on) {
             return "the template's centre on " + decapital(name(on.centre()))

@@ -1,0 +1,229 @@
+package jollyspindle.core.words;
+
+import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.area.AreaTold;
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.plan.Planner;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.shelf.StarterShelf;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.stream.Stream;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+/** What is said of areas: motifs, what there is to know, sums, rays and the order. */
+class AreaWordsTest {
+
+    private static final Words WORDS = new Words(TapeScale.SIXTEENTHS);
+    private static final AreaWords SAID = new AreaWords(WORDS);
+
+    static Stream<Arguments> motifs() {
+        return Stream.of(
+                Arguments.of(
+                        new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, 0),
+                        "Turned arms",
+                        "8 arms, each out and back"),
+                Arguments.of(
+                        new AreaMotif.Arms(12, AreaMotif.Way.ALONG_EDGE, 0.75, true, Math.toRadians(10)),
+                        "Turned arms",
+                        "12 arms, out along one and in along the next, stopped 3/4 from the centre, crossed by as many"
+                                + " turned over, the first 10° from the top"),
+                Arguments.of(
+                        new AreaMotif.Rings(2, 0.5, 1, AreaMotif.Spokes.NONE),
+                        "Rings",
+                        "1 ring from 2 across, 1/2 apart, each begun anew"),
+                Arguments.of(
+                        new AreaMotif.Rings(2, OptionalDouble.empty(), 4, AreaMotif.Spokes.FOUR),
+                        "Rings",
+                        "4 rings from 2 across, spread evenly, joined along four spokes"),
+                Arguments.of(
+                        new AreaMotif.Wreath(8, OptionalDouble.empty()),
+                        "Wreath of circles",
+                        "a wreath of 8 circles, side by side"),
+                Arguments.of(
+                        new AreaMotif.Wreath(3, OptionalDouble.of(4.5)),
+                        "Wreath of circles",
+                        "a wreath of 3 circles, 4 1/2 from the centre"),
+                Arguments.of(new AreaMotif.Petals(6, 0, 4), "Petals", "6 petals from the centre to 4 out"),
+                Arguments.of(new AreaMotif.Petals(6, 0.5, 4), "Petals", "6 petals from 1/2 to 4 out"),
+                Arguments.of(new AreaMotif.Points(9, 2, 3.5), "Points", "9 points from 2 to 3 1/2 out"),
+                Arguments.of(
+                        new AreaMotif.Echoes(1, 0.25, true),
+                        "Echoes outside",
+                        "1 line beside the edge, 1/4 apart, outside it"),
+                Arguments.of(
+                        new AreaMotif.Echoes(3, 0.25, false),
+                        "Echoes",
+                        "3 lines beside the edge, 1/4 apart, inside it"),
+                Arguments.of(new AreaMotif.Clamshells(0), "Clamshells", "rows of clamshells"),
+                Arguments.of(new AreaMotif.Peel(3, 4), "Orange peel", "orange peel, 3 by 4"),
+                Arguments.of(
+                        new AreaMotif.Peel(3, 4, OptionalDouble.of(0.5)),
+                        "Orange peel",
+                        "orange peel, 3 by 4, with a smaller peel inside"),
+                Arguments.of(new AreaMotif.Circles(3, 2), "Overlapping circles", "overlapping circles, 3 by 2"),
+                Arguments.of(new AreaMotif.Crosshatch(0.75, 1), "Crosshatch", "crosshatch 3/4 apart"),
+                Arguments.of(new AreaMotif.CurvedHatch(1.25), "Curved crosshatch", "curved crosshatch 1 1/4 apart"),
+                Arguments.of(
+                        new AreaMotif.Quarters(0.25, 0.5),
+                        "Quarters",
+                        "quarters, lines 1/4 apart across and 1/2 down in turn"),
+                Arguments.of(
+                        new AreaMotif.CornerRays(AreaMotif.Corner.TOP_RIGHT, OptionalInt.of(1), 0.75, 0.25),
+                        "Corner rays",
+                        "1 petal from the upper right corner, stopped 3/4 from it"),
+                Arguments.of(
+                        new AreaMotif.CornerRays(AreaMotif.Corner.BOTTOM_LEFT, OptionalInt.empty(), 0.75, 0.25),
+                        "Corner rays",
+                        "petals from the lower left corner, stopped 3/4 from it"),
+                Arguments.of(new AreaMotif.Whirl(3, 0.5, 8), "Whirl", "a whirl of 8 sets, 3 lines each, 1/2 apart"),
+                Arguments.of(
+                        new AreaMotif.StraightFans(2, 1, 5, 0.5),
+                        "Straight-line fans",
+                        "straight-line fans, 2 by 1, 5 lines each"));
+    }
+
+    @ParameterizedTest
+    @MethodSource("motifs")
+    void motifsInAFewWords(AreaMotif motif, String name, String text) {
+        assertThat(AreaWords.name(motif)).isEqualTo(name);
+        assertThat(SAID.text(motif)).isEqualTo(text);
+    }
+
+    @Test
+    void everyMotifIsAmongThem() {
+        assertThat(motifs().map(a -> ((AreaMotif) a.get()[0]).kind())).contains(AreaMotif.Kind.values());
+    }
+
+    static Stream<Arguments> told() {
+        Point there = new Point(1, 2);
+        return Stream.of(
+                Arguments.of(
+                        new AreaTold.NoTool(AreaTold.Need.ARC),
+                        "It needs a template with a round edge, and this job has none."),
+                Arguments.of(
+                        new AreaTold.RingMissing(3, OptionalDouble.empty()), "No template stitches a ring 3 across."),
+                Arguments.of(
+                        new AreaTold.RingGaps(1, 0.75, 1.25),
+                        "Spread evenly, rings would stand 1 apart; with the sizes on the shelf they stand 3/4 to 1 1/4."),
+                Arguments.of(
+                        new AreaTold.RingGaps(1, 1, 1),
+                        "Spread evenly, rings would stand 1 apart; with the sizes on the shelf they stand 1."),
+                Arguments.of(
+                        new AreaTold.ReachShort(6, 6.375, 1),
+                        "1 arm ends short of the edge: an arm reaches 6, and 6 3/8 is the farthest. Take a longer arm,"
+                                + " or leave those corners."),
+                Arguments.of(
+                        new AreaTold.PileUp(16, 8, there),
+                        "16 lines lead to within 1/8 of one place, and thread piles up there; 8 are no matter. Stop them"
+                                + " on a small circle, or leave some out."),
+                Arguments.of(
+                        new AreaTold.Wreath(2, 4, 0),
+                        "Circles 2 across, their middles 4 from the centre: neighbours touch, and one thread goes round"
+                                + " them all."),
+                Arguments.of(
+                        new AreaTold.Wreath(2, 4, 0.5),
+                        "Circles 2 across, their middles 4 from the centre: neighbours stand 1/2 apart."),
+                Arguments.of(
+                        new AreaTold.Wreath(2, 4, -0.25),
+                        "Circles 2 across, their middles 4 from the centre: neighbours cross by 1/4."),
+                Arguments.of(
+                        new AreaTold.Caps(9, 0.75, 0.25, 0.125),
+                        "9 petals: caps 3/4 wide and 1/4 apart, square to them; tips 1/8 apart on the small arc."),
+                Arguments.of(new AreaTold.NoShells(0.5, 0), "Shells 1/2 wide can't be stitched with this foot."),
+                Arguments.of(
+                        new AreaTold.NoShells(0.5, 0.25),
+                        "Shells 1/2 wide don't go in: no wider than the foot, or higher than the block."),
+                Arguments.of(
+                        new AreaTold.Shells(4.5, 10, 0.4375, 0.125, false),
+                        "Shells rise 7/16 with this foot: 4 1/2 to a row, 10 rows, 1/8 left at the top."),
+                Arguments.of(
+                        new AreaTold.Shells(3, 1, 0.75, 0.5, true),
+                        "Shells rise 3/4 with this foot: 3 to a row, 1 row, the last one squeezed into 1/2."),
+                Arguments.of(
+                        new AreaTold.HatchLikeEcho(0.5),
+                        "Lines 1/2 apart read as one texture with the echoes beside them. Space them otherwise."),
+                Arguments.of(
+                        new AreaTold.CutOff(2, there),
+                        "What lies on it parts a piece in 2, with no seam from one to the other: each needs a thread"
+                                + " start of its own."),
+                Arguments.of(
+                        new AreaTold.Unstitched(5, there, 4),
+                        "A circle 5 across stays without a stitch; the batting allows 4. Seams count as stitched in the"
+                                + " ditch."),
+                Arguments.of(new AreaTold.FewerSets(8, 1), "There is room for 1 of 8."),
+                Arguments.of(
+                        new AreaTold.CirclesApart(3, 4),
+                        "Circles 3 across don't reach their neighbours 4 away. Take larger ones, or more squares."));
+    }
+
+    @ParameterizedTest
+    @MethodSource("told")
+    void whatThereIsToKnow(AreaTold what, String text) {
+        assertThat(SAID.text(what)).isEqualTo(text);
+        Finding finding = new Finding.AreaTrouble(new AreaId(1), 'B', true, 1, what, Optional.empty());
+        assertThat(new FindingWords(WORDS).text(finding)).isEqualTo("Letter B: " + text);
+        assertThat(finding.place()).isEqualTo(what.where());
+        boolean good = what instanceof AreaTold.Note note && note.good();
+        assertThat(finding.severity())
+                .isEqualTo(
+                        what.stops()
+                                ? Finding.Severity.PROBLEM
+                                : good ? Finding.Severity.NOTE : Finding.Severity.WARNING);
+    }
+
+    @Test
+    void sumsCountInTheRightNumber() {
+        assertThat(AreaWords.text(new AreaPlan.Sum('A', 1, 1, 1, 1, 9.6, 0), true))
+                .isEqualTo("1 block: 1 line, 1 placement, 1 thread start, 10 inches of stitching");
+        assertThat(AreaWords.text(new AreaPlan.Sum('A', 4, 96, 108, 4, 977, 16), true))
+                .isEqualTo(
+                        "4 blocks: 96 lines, 108 placements, 4 thread starts, 977 inches of stitching and 16 travelled"
+                                + " in seams or over stitching");
+    }
+
+    /** A list of all placements says ray, template once, what it is laid on, and each turn. */
+    @Test
+    void theOrderIsSaidPlacementByPlacement() {
+        QuiltJob demo = DemoJob.heronWeir().withTemplates(StarterShelf.templates());
+        QuiltJob job = demo.withQuilt(demo.quilt().withAreas(List.of(new Area.Medallion(12))))
+                .with(
+                        new AreaId(1),
+                        AreaDesign.of(
+                                new AreaMotif.Arms(12, AreaMotif.Way.OUT_AND_BACK, 0.75, true, 0),
+                                Optional.of("willow-arm")));
+        AreaPlan plan = Planner.plan(job).area(new AreaId(1)).orElseThrow();
+        List<Placement> all = plan.placements();
+        AreaPlan.Piece piece = plan.pieces().get(0);
+        assertThat(SAID.rotation(job, all.get(0), plan.ray(all.get(0), piece), Optional.empty()))
+                .isEqualTo(
+                        "Arm 1, ray 1 at 0°; Willow Arm, leading edge; the hook against the foot over the centre, the"
+                                + " template's line on ray 1.");
+        assertThat(SAID.rotation(job, all.get(2), plan.ray(all.get(2), piece), Optional.of(all.get(1))))
+                .isEqualTo(
+                        "Arm 3, ray 3 at 60°; the hook against the foot over the centre, the template's line on ray 3;"
+                                + " turned 30° to the right from how it lay.");
+        assertThat(SAID.rotation(job, all.get(12), plan.ray(all.get(12), piece), Optional.of(all.get(11))))
+                .startsWith("Arm 1, turned over, ray 1 at 0°, face down;")
+                .endsWith("turned over, face down.");
+        assertThat(SAID.finding(plan))
+                .isEqualTo("Mark the middle lines and the diagonals first; step the others off with 3 1/8 scant on a"
+                        + " circle of radius 6 about the centre.");
+    }
+}
