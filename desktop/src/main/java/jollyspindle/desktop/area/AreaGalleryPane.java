@@ -7,17 +7,14 @@ import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.InTurn;
 import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.control.PictureCard;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.List;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.function.Consumer;
-import javafx.application.Platform;
-import javafx.scene.control.Button;
-import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -35,12 +32,7 @@ final class AreaGalleryPane extends VBox {
     private final Workbench bench;
     private final Look look;
     private final Consumer<AreaPreset> choose;
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
-        Thread thread = new Thread(work, "area-gallery");
-        thread.setDaemon(true);
-        return thread;
-    });
-    private volatile int asked;
+    private final InTurn work = new InTurn("area-gallery");
 
     AreaGalleryPane(Workbench bench, Look look, Consumer<AreaPreset> choose) {
         super(8);
@@ -53,7 +45,7 @@ final class AreaGalleryPane extends VBox {
     /** Shows the motifs for an area. */
     void show(AreaId id) {
         getChildren().clear();
-        int turn = ++asked;
+        work.letGo();
         QuiltJob job = bench.job().offering(bench.shelf().templates());
         if (!job.quilt().missing().isEmpty() || bench.plan().shape().isEmpty()) {
             getChildren().add(Labelled.wrapped("Once the body is measured, the motifs are shown here.", "reason"));
@@ -62,56 +54,35 @@ final class AreaGalleryPane extends VBox {
         for (AreaPreset preset : AreaPreset.of(job.quilt().areas().get(id.number() - 1))) {
             Card card = new Card(preset);
             getChildren().add(card);
-            worker.execute(() -> {
-                if (turn == asked) {
-                    AreaGallery.Entry entry = AreaGallery.entry(job, id, preset);
-                    Platform.runLater(() -> {
-                        if (turn == asked) {
-                            card.show(entry);
-                        }
-                    });
-                }
-            });
+            work.ask(() -> AreaGallery.entry(job, id, preset), card::show);
         }
     }
 
     /** Stops what is still to be laid out. */
     void leave() {
-        asked++;
+        work.letGo();
     }
 
     /** One motif. */
-    private final class Card extends Button {
+    private final class Card extends PictureCard {
 
-        private final HBox content = new HBox(8);
+        private final HBox content;
         private final Label name;
 
         Card(AreaPreset preset) {
-            setId("area-gallery-" + preset.code());
-            getStyleClass().add("card");
-            setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
-            setMaxWidth(Double.MAX_VALUE);
+            this(preset, new HBox(8));
+        }
+
+        private Card(AreaPreset preset, HBox content) {
+            super(
+                    "area-gallery-" + preset.code(),
+                    AreaWords.name(preset),
+                    content,
+                    WIDE * look.scaleProperty().get());
+            this.content = content;
             name = Labelled.wrapped(AreaWords.name(preset), "card-title");
             content.getChildren().addAll(name);
-            double wide = WIDE * look.scaleProperty().get();
-            content.setMinWidth(wide);
-            content.setMaxWidth(wide);
-            setGraphic(content);
-            setAccessibleText(name.getText());
             setOnAction(e -> choose.accept(preset));
-        }
-
-        /** Its labels wrap, which a button by itself doesn't reckon with. */
-        @Override
-        protected double computePrefHeight(double width) {
-            return getInsets().getTop()
-                    + content.prefHeight(content.getMaxWidth())
-                    + getInsets().getBottom();
-        }
-
-        @Override
-        protected double computeMinHeight(double width) {
-            return computePrefHeight(width);
         }
 
         void show(AreaGallery.Entry entry) {

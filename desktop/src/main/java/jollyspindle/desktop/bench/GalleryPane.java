@@ -7,17 +7,14 @@ import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.InTurn;
+import jollyspindle.desktop.control.PictureCard;
 import jollyspindle.desktop.control.StitchingPicture;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.List;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.function.Consumer;
-import javafx.application.Platform;
-import javafx.scene.control.Button;
-import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 
@@ -33,12 +30,7 @@ final class GalleryPane extends VBox {
     private final Workbench bench;
     private final Look look;
     private final Consumer<Preset> choose;
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
-        Thread thread = new Thread(work, "gallery");
-        thread.setDaemon(true);
-        return thread;
-    });
-    private volatile int asked;
+    private final InTurn work = new InTurn("gallery");
 
     GalleryPane(Workbench bench, Look look, Consumer<Preset> choose) {
         super(8);
@@ -55,59 +47,37 @@ final class GalleryPane extends VBox {
      */
     void show(int place) {
         getChildren().clear();
-        int turn = ++asked;
+        work.letGo();
         QuiltJob job = bench.job().offering(bench.shelf().templates());
         RunId run = bench.whereProperty().get();
         for (Preset preset : Preset.all()) {
             Card card = new Card(preset);
             getChildren().add(card);
-            worker.execute(() -> {
-                if (turn != asked) {
-                    return;
-                }
-                Gallery.Entry entry = Gallery.entry(job, run, preset, place);
-                Platform.runLater(() -> {
-                    if (turn == asked) {
-                        card.show(entry);
-                    }
-                });
-            });
+            work.ask(() -> Gallery.entry(job, run, preset, place), card::show);
         }
     }
 
     /** One motif. */
-    private final class Card extends Button {
+    private final class Card extends PictureCard {
 
-        private final VBox content = new VBox(2);
+        private final VBox content;
         private final Label name;
 
         Card(Preset preset) {
-            setId("gallery-" + preset.code());
-            getStyleClass().add("card");
-            setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
-            setMaxWidth(Double.MAX_VALUE);
+            this(preset, new VBox(2));
+        }
+
+        private Card(Preset preset, VBox content) {
+            super(
+                    "gallery-" + preset.code(),
+                    MotifWords.name(preset),
+                    content,
+                    WIDE * look.scaleProperty().get());
+            this.content = content;
             name = new Label(MotifWords.name(preset));
             name.getStyleClass().add("card-title");
             content.getChildren().addAll(name, said("…", "faint"));
-            double wide = WIDE * look.scaleProperty().get();
-            content.setMinWidth(wide);
-            content.setMaxWidth(wide);
-            setGraphic(content);
-            setAccessibleText(MotifWords.name(preset));
             setOnAction(e -> choose.accept(preset));
-        }
-
-        /** Its labels wrap, which a button by itself doesn't reckon with. */
-        @Override
-        protected double computePrefHeight(double width) {
-            return getInsets().getTop()
-                    + content.prefHeight(content.getMaxWidth())
-                    + getInsets().getBottom();
-        }
-
-        @Override
-        protected double computeMinHeight(double width) {
-            return computePrefHeight(width);
         }
 
         void show(Gallery.Entry entry) {

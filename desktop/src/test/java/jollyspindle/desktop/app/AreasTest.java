@@ -252,7 +252,11 @@ class AreasTest extends Hands {
         robot.clickOn("#area-gallery-peel");
         WaitForAsyncUtils.waitForFxEvents();
         type(robot, "#area-across", "3");
-        assertThat(motif()).isEqualTo(new AreaMotif.Peel(3, 5));
+        assertThat(motif()).isEqualTo(new AreaMotif.Peel(3, 2));
+        // Whichever arc suits is taken until one is named.
+        scrollTo(robot, "#area-template-1");
+        choose(robot, "#area-template-1", bench.shelf().template("orchard-hill").orElseThrow());
+        scrollTo(robot, "#area-across");
         type(robot, "#area-across", "1");
         assertThat(bench.plan().findings())
                 .anyMatch(f -> f.code().equals("area-too-far") || f.code().equals("area-too-round"));

@@ -1,0 +1,48 @@
+package jollyspindle.desktop.control;
+
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.application.Platform;
+
+/** Works through what takes long, one after the other and away from the window; what was asked for before is let go. */
+public final class InTurn {
+
+    private final ExecutorService worker;
+    private volatile int asked;
+
+    /** Work in a thread of its own, which doesn't keep the application alive. */
+    public InTurn(String name) {
+        worker = Executors.newSingleThreadExecutor(work -> {
+            Thread thread = new Thread(work, name);
+            thread.setDaemon(true);
+            return thread;
+        });
+    }
+
+    /** Lets go what was asked for so far. */
+    public void letGo() {
+        asked++;
+    }
+
+    /**
+     * Asks for one thing more.
+     *
+     * @param make makes it, away from the window
+     * @param show takes it, in the window, unless it was let go meanwhile
+     */
+    public <T> void ask(Supplier<T> make, Consumer<T> show) {
+        int turn = asked;
+        worker.execute(() -> {
+            if (turn == asked) {
+                T made = make.get();
+                Platform.runLater(() -> {
+                    if (turn == asked) {
+                        show.accept(made);
+                    }
+                });
+            }
+        });
+    }
+}
