@@ -268,15 +268,11 @@ public final class AreaDesigner {
             cutOff.merge(
                     letter, new AreaTold.CutOff(parts.size(), parts.get(1)), (a, b) -> a.parts() >= b.parts() ? a : b);
         }
-        rules.mostUnstitched().ifPresent(most -> {
-            Gaps.Circle circle = Gaps.largest(space, paths);
-            if (circle.diameter() > most) {
-                unstitched.merge(
+        rules.mostUnstitched().ifPresent(most -> Gaps.over(most, space, paths)
+                .ifPresent(circle -> unstitched.merge(
                         letter,
                         new AreaTold.Unstitched(circle.diameter(), circle.centre(), most),
-                        (a, b) -> a.diameter() >= b.diameter() ? a : b);
-            }
-        });
+                        (a, b) -> a.diameter() >= b.diameter() ? a : b)));
     }
 
     private void likeEchoes(AreaSpace space, char letter) {

@@ -105,7 +105,7 @@ record AreaLaying(
     Spot shown(Point place) {
         boolean edge = onEdge(place);
         boolean stitched =
-                !edge && sewing.placements().stream().map(Placement::path).anyMatch(path -> path.distance(place) < ON);
+                !edge && sewing.placements().stream().map(Placement::path).anyMatch(path -> path.passes(place, ON));
         return Spot.at(
                 place,
                 edge
@@ -154,12 +154,11 @@ record AreaLaying(
     /** Whether a line lies on the area's own edge, and so in the seam. */
     boolean onEdge(Segment line) {
         Path outline = space.outline();
-        return outline.distance(line.at(0.25)) < ON && outline.distance(line.at(0.75)) < ON;
+        return outline.passes(line.at(0.25), ON) && outline.passes(line.at(0.75), ON);
     }
 
     /** Whether a place lies on the area's own edge, or on that of something in the way. */
     boolean onEdge(Point place) {
-        return space.outline().distance(place) < ON
-                || space.inTheWay().stream().anyMatch(path -> path.distance(place) < ON);
+        return space.outline().passes(place, ON) || space.inTheWay().stream().anyMatch(path -> path.passes(place, ON));
     }
 }

@@ -175,7 +175,7 @@ final class ClamshellsLayout {
     private Sewing.Piece piece(Curve curve, List<Sewing.Piece> pieces, boolean last) {
         Point middle = curve.at(0.5);
         Sewing.Piece of = pieces.stream()
-                .filter(p -> p.curve().distance(middle) < ON)
+                .filter(p -> p.curve().passes(middle, ON))
                 .findFirst()
                 .orElseThrow();
         return new Sewing.Piece(

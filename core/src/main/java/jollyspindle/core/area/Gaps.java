@@ -40,16 +40,28 @@ final class Gaps {
     record Circle(Point centre, double diameter) {}
 
     /**
-     * The largest circle about a place of a piece that no line cuts. Its edge and those of what is in the way count as
-     * stitched in the ditch.
+     * The largest circle about a place of a piece that no line cuts, if it is larger than may be. The piece's edge and those of
+     * what is in the way count as stitched in the ditch.
+     *
+     * @param most diameter that may be, in inches
      */
-    static Circle largest(AreaSpace space, List<Path> stitched) {
+    static Optional<Circle> over(double most, AreaSpace space, List<Path> stitched) {
         List<Geometry> lines = new ArrayList<>();
         lines.add(line(space.cloth()));
         space.inTheWay().forEach(p -> lines.add(line(p)));
         stitched.forEach(p -> lines.add(line(p)));
         Geometry free = free(space.cloth(), space.inTheWay());
-        LargestEmptyCircle circle = new LargestEmptyCircle(JTS.buildGeometry(lines), free, FLAT);
+        Geometry all = JTS.buildGeometry(lines);
+        // Where it is far from too large, it needn't be known exactly.
+        double roughly = most / 16;
+        if (largest(all, free, roughly).diameter() + 2 * roughly <= most) {
+            return Optional.empty();
+        }
+        return Optional.of(largest(all, free, FLAT)).filter(c -> c.diameter() > most);
+    }
+
+    private static Circle largest(Geometry lines, Geometry free, double tolerance) {
+        LargestEmptyCircle circle = new LargestEmptyCircle(lines, free, tolerance);
         Coordinate c = circle.getCenter().getCoordinate();
         return new Circle(new Point(c.x, c.y), 2 * circle.getRadiusLine().getLength());
     }

@@ -87,6 +87,14 @@ public record Arc(Point centre, double radius, double startAngle, double sweep) 
     }
 
     @Override
+    public boolean mayPass(Point p, double within) {
+        Point from = p.minus(centre);
+        double square = from.dot(from);
+        double least = Math.max(0, radius - within);
+        return square >= least * least && square <= (radius + within) * (radius + within);
+    }
+
+    @Override
     public Box box() {
         Box box = Box.of(start(), end());
         for (int quarter = 0; quarter < 4; quarter++) {

@@ -40,6 +40,14 @@ public sealed interface Curve permits Segment, Arc {
         return at(nearest(p)).distance(p);
     }
 
+    /** Whether this curve passes a point nearer than a distance, in inches; quick where it is far away. */
+    default boolean passes(Point p, double within) {
+        return mayPass(p, within) && distance(p) < within;
+    }
+
+    /** Whether it isn't clear at once that this curve keeps away from a point. */
+    boolean mayPass(Point p, double within);
+
     /** The smallest upright box round this curve. */
     Box box();
 }

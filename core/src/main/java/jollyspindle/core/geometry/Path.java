@@ -142,6 +142,16 @@ public record Path(List<Curve> curves) {
         return nearest;
     }
 
+    /** Whether this path passes a point nearer than a distance, in inches. */
+    public boolean passes(Point p, double within) {
+        for (Curve curve : curves) {
+            if (curve.passes(p, within)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /**
      * What a closed path encloses, in square inches; positive if it runs counter-clockwise.
      *

@@ -204,7 +204,7 @@ public final class Region {
 
     private static boolean isOn(List<Curve> edges, List<Box> boxes, Point p) {
         for (int i = 0; i < edges.size(); i++) {
-            if (boxes.get(i).holds(p) && edges.get(i).distance(p) < ON_EDGE) {
+            if (boxes.get(i).holds(p) && edges.get(i).passes(p, ON_EDGE)) {
                 return true;
             }
         }

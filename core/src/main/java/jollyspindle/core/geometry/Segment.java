@@ -54,6 +54,14 @@ public record Segment(Point from, Point to) implements Curve {
     }
 
     @Override
+    public boolean mayPass(Point p, double within) {
+        return p.x() >= Math.min(from.x(), to.x()) - within
+                && p.x() <= Math.max(from.x(), to.x()) + within
+                && p.y() >= Math.min(from.y(), to.y()) - within
+                && p.y() <= Math.max(from.y(), to.y()) + within;
+    }
+
+    @Override
     public Box box() {
         return Box.of(from, to);
     }

@@ -64,7 +64,7 @@ final class Ditches {
         Box near = curve.box().grown(SAME);
         List<Double> parts = new ArrayList<>(List.of(0.0, 1.0));
         for (Point stop : stops) {
-            if (near.holds(stop) && curve.distance(stop) < SAME) {
+            if (near.holds(stop) && curve.passes(stop, SAME)) {
                 parts.add(curve.nearest(stop));
             }
         }

@@ -273,8 +273,7 @@ public final class Router {
                 Stream.of(p.start(), p.end())
                         .filter(s -> s.shownBy() == Spot.ShownBy.STITCHING)
                         .forEach(s -> before.stream()
-                                .filter(l -> l.path().box().grown(SAME).holds(s.place())
-                                        && l.path().distance(s.place()) < SAME)
+                                .filter(l -> l.path().passes(s.place(), SAME))
                                 .forEach(l -> own.add(l.id())));
             }
             needed.put(line.id(), own);
