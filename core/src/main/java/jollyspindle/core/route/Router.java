@@ -194,8 +194,13 @@ public final class Router {
                         .orElse(reached.get(0));
             }
         }
-        // A new start: where an odd number of lines end, since there one trail must end anyway.
-        return ways.stream().filter(w -> isOdd(w.start(), left)).findFirst().orElse(ways.get(0));
+        // A new start: where an odd number of lines end, since there one trail must end anyway; and off to the others.
+        List<Way> odd = ways.stream().filter(w -> isOdd(w.start(), left)).toList();
+        return odd.stream()
+                .filter(w -> leavesNoneBehind(w, left))
+                .findFirst()
+                .or(() -> odd.stream().findFirst())
+                .orElse(ways.get(0));
     }
 
     /** Whether an odd number of ends of lines lie where one gets to by travelling. */

@@ -129,7 +129,7 @@ class RouterTest {
      * Between two seams that don't meet, against all orders and ways round tried one by one: a start more than the fewest is
      * the worst, and never more than as the lines were laid out.
      */
-    @Property(tries = 150)
+    @Property(tries = 600)
     void startsAreAsFewAsCanBeFound(@ForAll("hops") List<double[]> hops) {
         List<Path> seams = List.of(
                 Path.of(new Segment(new Point(0, 0), new Point(4, 0))),

@@ -73,6 +73,7 @@ public final class MainWindow {
     private final MessageBar messages = new MessageBar();
     private final QuiltTable table;
     private final TapeView tape;
+    private final ProtractorTape protractor;
     private final CompareView compare;
     private final LayOutBench layOut;
     private final MeasureBench measureBench;
@@ -95,6 +96,7 @@ public final class MainWindow {
         filing = new Filing(bench, asking.apply(stage), messages::tell, folder);
         table = new QuiltTable(bench, look, this::measure);
         tape = new TapeView(bench, look);
+        protractor = new ProtractorTape(bench, look, table);
         compare = new CompareView(bench, look);
         shelfModel = new ShelfModel(bench);
         shelfFiling = new ShelfFiling(bench, shelfModel, asking.apply(stage), messages::tell, folder);
@@ -118,7 +120,7 @@ public final class MainWindow {
         PlacementCallout callout = new PlacementCallout(bench);
         StackPane.setAlignment(callout, Pos.CENTER_RIGHT);
         StackPane.setMargin(callout, new Insets(10));
-        StackPane tableAndCallout = new StackPane(table, new ProtractorTape(bench, look, table));
+        StackPane tableAndCallout = new StackPane(table, protractor);
         tablePane.setCenter(tableAndCallout);
         // What is said about the arcs stands beside the quilt where there is room, else on the bench.
         Runnable place = () -> {
@@ -293,6 +295,15 @@ public final class MainWindow {
             bench.stageProperty().set(WorkStage.SHELF);
         } else {
             filing.open(file);
+        }
+    }
+
+    /** Goes to the tape, whether it lies straight or is bent round a centre. */
+    void toTape() {
+        if (protractor.isShown()) {
+            protractor.requestFocus();
+        } else {
+            tape.requestFocus();
         }
     }
 

@@ -35,6 +35,7 @@ final class Menus {
             On the tape: Left, Right from mark to mark; + and - more or fewer repeats; Up, Down zoom; 1, 0 one repeat, all
             Home, End, C    the tape's zero at left, right, centre;  Z    at the mark that is pointed at
             Alt+Left, Alt+Right    moves a valley;  Enter    asks for its place;  P, Delete    pins it, lets it go
+            On the tape round a block or medallion: Left, Right from ray to ray; + and - more or fewer arms; Shift turns them
             On the table: arrows move, + and - zoom, 0 shows all
             Ctrl+Z, Ctrl+Shift+Z    undo, redo
             F9    light or dark;  Ctrl+Shift+. and Ctrl+Shift+,    larger, smaller type
@@ -156,7 +157,7 @@ final class Menus {
                 "View",
                 null,
                 item("Whole quilt", ctrl(KeyCode.DIGIT0), () -> window.table().fit()),
-                item("This side, large", ctrl(KeyCode.DIGIT9), () -> window.table()
+                item("This side or block, large", ctrl(KeyCode.DIGIT9), () -> window.table()
                         .zoomToSide()),
                 item("Zoom in", ctrl(KeyCode.EQUALS), () -> window.table().zoom(1)),
                 item("Zoom out", ctrl(KeyCode.MINUS), () -> window.table().zoom(-1)),
@@ -186,8 +187,7 @@ final class Menus {
                         new SeparatorMenuItem(),
                         item("Which template?", ctrl(KeyCode.F), window::toFinding),
                         item("The foot", ctrl(KeyCode.K), window::toFoot),
-                        item("The tape", new KeyCodeCombination(KeyCode.F6), () -> window.tape()
-                                .requestFocus()),
+                        item("The tape", new KeyCodeCombination(KeyCode.F6), window::toTape),
                         item("The table", new KeyCodeCombination(KeyCode.F7), () -> window.table()
                                 .requestFocus()));
         return menu;

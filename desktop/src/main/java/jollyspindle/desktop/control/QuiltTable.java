@@ -59,6 +59,10 @@ public final class QuiltTable extends Pane {
     private View view = new View(5, 0, 0);
     private double kept;
     private boolean fitted = true;
+
+    /** Whether the piece of an area is shown by itself. */
+    private boolean onPiece;
+
     private double pressedX;
     private double pressedY;
     private View pressedView;
@@ -90,7 +94,7 @@ public final class QuiltTable extends Pane {
         heightProperty().addListener(o -> resized());
         bench.planProperty().addListener((o, was, now) -> {
             if (fitted || !was.shape().equals(now.shape())) {
-                fit();
+                refit();
             }
             draw();
         });
@@ -98,7 +102,8 @@ public final class QuiltTable extends Pane {
         bench.areas().drawnProperty().addListener(o -> draw());
         bench.areas().lookedProperty().addListener((o, was, now) -> {
             // An area is looked at by itself; turning away from it shows the quilt again.
-            fit();
+            onPiece = now != null;
+            refit();
         });
         bench.stageProperty().addListener(o -> resized());
         bench.pointedProperty().addListener(o -> draw());
@@ -130,16 +135,22 @@ public final class QuiltTable extends Pane {
 
     private void resized() {
         if (fitted) {
-            fit();
+            refit();
         }
         draw();
     }
 
-    /** Shows the whole quilt, or the piece of an area that is looked at with the tape bent round it. */
+    /** Shows the whole quilt. */
     public void fit() {
+        onPiece = false;
+        refit();
+    }
+
+    /** Shows the whole quilt, or the piece of an area that is looked at with the tape bent round it. */
+    private void refit() {
         fitted = true;
         Optional<QuiltShape> shape = bench.plan().shape();
-        Optional<AreaPlan.Piece> piece = isOnArea() ? bench.areas().piece() : Optional.empty();
+        Optional<AreaPlan.Piece> piece = onPiece && isOnArea() ? bench.areas().piece() : Optional.empty();
         if (shape.isPresent() && piece.isPresent()) {
             show(piece.get());
         } else if (shape.isPresent()) {
@@ -191,10 +202,11 @@ public final class QuiltTable extends Pane {
         drawn = then;
     }
 
-    /** Shows the chosen side's border as large as it goes. */
+    /** Shows the chosen side's border, or the piece of an area that is looked at, as large as it goes. */
     public void zoomToSide() {
         if (isOnArea()) {
-            fit();
+            onPiece = true;
+            refit();
             return;
         }
         bench.plan().shape().ifPresent(shape -> {

@@ -48,7 +48,11 @@ public final class TableHead extends HBox {
                         gap,
                         tool("zoom-out", Material2MZ.ZOOM_OUT, "Zoom out (Ctrl+-)", () -> table.zoom(-1)),
                         tool("zoom-in", Material2MZ.ZOOM_IN, "Zoom in (Ctrl++)", () -> table.zoom(1)),
-                        tool("zoom-side", Material2AL.BORDER_OUTER, "Show this side large (Ctrl+9)", table::zoomToSide),
+                        tool(
+                                "zoom-side",
+                                Material2AL.BORDER_OUTER,
+                                "Show this side or block large (Ctrl+9)",
+                                table::zoomToSide),
                         tool("zoom-fit", Material2AL.CROP_FREE, "Show the whole quilt (Ctrl+0)", table::fit));
         getStyleClass().add("table-head");
     }

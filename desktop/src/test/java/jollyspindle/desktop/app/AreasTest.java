@@ -184,7 +184,17 @@ class AreasTest extends Hands {
         assertThat(robot.lookup("#tape").tryQuery())
                 .as("the straight one makes room")
                 .isEmpty();
+        // The whole quilt and back to the medallion, and to its tape by key.
+        double large = bandAt(tape);
+        robot.push(KeyCode.CONTROL, KeyCode.DIGIT0);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(bandAt(tape)).isLessThan(large / 2);
+        robot.push(KeyCode.CONTROL, KeyCode.DIGIT9);
+        robot.push(KeyCode.F6);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(tape.isFocused()).isTrue();
         double band = bandAt(tape);
+        assertThat(band).isEqualTo(large);
         robot.clickOn(onTape(tape, band, 90));
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(bench.areas().ray().orElseThrow().number()).isEqualTo(3);
