@@ -1,10 +1,13 @@
 package jollyspindle.command;
 
+import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.SquareWords;
@@ -84,10 +87,30 @@ final class PlanCommand implements Callable<Integer> {
                                     + words.register(fit.register()))
                             .orElse(""));
         }
+        areas(plan, words, out);
         if (!plan.runs().isEmpty()) {
             out.println("In all: " + Words.count(plan.repeats(), "line") + ", "
                     + Words.count(plan.placements(), "placement") + ", "
                     + Words.count(plan.chalkMarks(), "mark") + " to make");
+        }
+    }
+
+    /** What is stitched in the middle, letter by letter. */
+    private static void areas(WorkPlan plan, Words words, PrintWriter out) {
+        AreaWords said = new AreaWords(words);
+        for (AreaPlan area : plan.areas()) {
+            AreaDesign design = plan.job().design(area.id());
+            for (AreaPlan.Sum sum : area.sums()) {
+                AreaDesign.Part part = design.part(sum.letter());
+                if (!part.layers().isEmpty()) {
+                    out.println(AreaWords.name(area.id(), plan.job().quilt())
+                            + (design.parts().size() > 1 ? ", letter " + sum.letter() : "") + ": "
+                            + part.layers().stream()
+                                    .map(l -> said.text(l.motif()))
+                                    .collect(Collectors.joining("; then "))
+                            + "; " + AreaWords.text(sum, area.pieces().size() > 1));
+                }
+            }
         }
     }
 }

@@ -4,9 +4,14 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.files.job.JobFile;
 import jollyspindle.files.json.UnknownFields;
 import org.junit.jupiter.api.BeforeEach;
@@ -21,6 +26,8 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -68,6 +75,21 @@ class SpindleCommandTest {
         JsonNode plan = new ObjectMapper()
                 .readTree(run("plan", job.toString(), "--json").out());
         assertThat(plan.path("runs")).hasSize(4);
+    }
+
+    /** What is stitched in the middle is told letter by letter, with what all blocks of a letter take. */
+    @Test
+    void tellsOfTheMiddle() throws Exception {
+        QuiltJob job = DemoJob.heronWeir().withTemplates(StarterShelf.templates());
+        AreaDesign.Part whirl =
+                new AreaDesign.Part(List.of(new AreaDesign.Layer(new AreaMotif.Whirl(3, 0.5, 8), Optional.empty())));
+        AreaDesign.Part shells = new AreaDesign.Part(
+                List.of(new AreaDesign.Layer(new AreaMotif.Clamshells(0), Optional.of("thatch-large"))));
+        job = job.withQuilt(job.quilt().withAreas(List.of(new Area.Blocks(2, 2, 12, 12, 14))))
+                .with(new AreaId(1), new AreaDesign(List.of(whirl, shells), List.of("AB", "BA")));
+        assertThat(run("plan", save(job).toString()).out())
+                .contains("Blocks, letter A: a whirl of 8 sets, 3 lines each, 1/2 apart; 2 blocks: 48 lines")
+                .contains("Blocks, letter B: rows of clamshells; 2 blocks: 16 lines");
     }
 
     @Test
