@@ -34,6 +34,34 @@ public sealed interface AreaMotif {
 
     Kind kind();
 
+    /** What stands so many times round the centre. */
+    sealed interface Counted extends AreaMotif {
+
+        int count();
+
+        /** The least count. */
+        default int fewest() {
+            return 3;
+        }
+
+        /**
+         * As many of them as asked for.
+         *
+         * @throws IllegalArgumentException below {@link #fewest} or above {@link #MOST_ARMS}
+         */
+        Counted withCount(int other);
+
+        /** Of the first from the top, clockwise, in radians. */
+        default double turn() {
+            return 0;
+        }
+
+        /** From one to the next, in radians. */
+        default double step() {
+            return 2 * Math.PI / count();
+        }
+    }
+
     int FEWEST_ARMS = 2;
     int MOST_ARMS = 64;
 
@@ -64,7 +92,7 @@ public sealed interface AreaMotif {
      * @param mirrored whether the template is turned over for a second set that crosses the first
      * @param turn of the first arm from the top, clockwise, 0 to 2π
      */
-    record Arms(int arms, Way way, double stop, boolean mirrored, double turn) implements AreaMotif {
+    record Arms(int arms, Way way, double stop, boolean mirrored, double turn) implements Counted {
         public Arms {
             within("arms", arms, FEWEST_ARMS, MOST_ARMS);
             upTo("lines that stop at", stop);
@@ -78,12 +106,18 @@ public sealed interface AreaMotif {
             this(arms, way, stop, false, 0);
         }
 
-        /** From arm to arm, in radians. */
-        public double step() {
-            return 2 * Math.PI / arms;
+        @Override
+        public int count() {
+            return arms;
         }
 
-        public Arms withArms(int other) {
+        @Override
+        public int fewest() {
+            return FEWEST_ARMS;
+        }
+
+        @Override
+        public Arms withCount(int other) {
             return new Arms(other, way, stop, mirrored, turn);
         }
 
@@ -157,10 +191,20 @@ public sealed interface AreaMotif {
      * @param circles 3 to {@link #MOST_ARMS}
      * @param out from the centre to their middles; without it neighbours just touch
      */
-    record Wreath(int circles, OptionalDouble out) implements AreaMotif {
+    record Wreath(int circles, OptionalDouble out) implements Counted {
         public Wreath {
             within("circles", circles, 3, MOST_ARMS);
             out.ifPresent(AreaMotif::distance);
+        }
+
+        @Override
+        public int count() {
+            return circles;
+        }
+
+        @Override
+        public Wreath withCount(int other) {
+            return new Wreath(other, out);
         }
 
         @Override
@@ -176,7 +220,7 @@ public sealed interface AreaMotif {
      * @param from the centre to where they begin, 0 or more
      * @param to the centre to their tips
      */
-    record Petals(int petals, double from, double to) implements AreaMotif {
+    record Petals(int petals, double from, double to) implements Counted {
         public Petals {
             within("petals", petals, FEWEST_ARMS, MOST_ARMS);
             upTo("petals that begin at", from);
@@ -184,6 +228,21 @@ public sealed interface AreaMotif {
             if (!(to > from)) {
                 throw new IllegalArgumentException("petals from " + from + " to " + to);
             }
+        }
+
+        @Override
+        public int count() {
+            return petals;
+        }
+
+        @Override
+        public int fewest() {
+            return FEWEST_ARMS;
+        }
+
+        @Override
+        public Petals withCount(int other) {
+            return new Petals(other, from, to);
         }
 
         @Override
@@ -199,13 +258,23 @@ public sealed interface AreaMotif {
      * @param inner from the centre to the notches
      * @param outer from the centre to the tips
      */
-    record Points(int points, double inner, double outer) implements AreaMotif {
+    record Points(int points, double inner, double outer) implements Counted {
         public Points {
             within("points", points, 3, MOST_ARMS);
             distance(inner, outer);
             if (!(outer > inner)) {
                 throw new IllegalArgumentException("points from " + inner + " to " + outer);
             }
+        }
+
+        @Override
+        public int count() {
+            return points;
+        }
+
+        @Override
+        public Points withCount(int other) {
+            return new Points(other, inner, outer);
         }
 
         @Override

@@ -245,7 +245,7 @@ final class AreaFields extends EntryFields {
                                 a.arms(),
                                 AreaMotif.FEWEST_ARMS,
                                 AreaMotif.MOST_ARMS,
-                                n -> take.accept(a.withArms(n))),
+                                n -> take.accept(a.withCount(n))),
                         between("area-stop", "Stop from centre", a.stop(), 0, 12, a::withStop)),
                 choice(
                         "area-way",

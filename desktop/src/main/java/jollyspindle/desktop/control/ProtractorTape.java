@@ -31,7 +31,7 @@ import javafx.scene.text.TextAlignment;
 /**
  * The tape bent round the centre of the block or medallion that is looked at: degrees clockwise from the top, and at every ray
  * its number and what the straight tape reads where it meets the edge. The first arm's ray is dragged to turn all of them,
- * another to have more or fewer; the arrow keys step from ray to ray, plus and minus change their number, Shift with the
+ * another to have more or fewer arms, circles, petals or points; the arrow keys step from ray to ray, plus and minus change their number, Shift with the
  * arrows turns them by a degree.
  */
 public final class ProtractorTape extends Pane {
@@ -62,7 +62,7 @@ public final class ProtractorTape extends Pane {
     private final AreaDesk desk;
     private final Canvas canvas = new Canvas();
     private Ray taken;
-    private AreaMotif.Arms takenArms;
+    private AreaMotif.Counted takenMotif;
     private String takenName;
 
     public ProtractorTape(Workbench bench, Look look, QuiltTable table) {
@@ -156,8 +156,8 @@ public final class ProtractorTape extends Pane {
         double angle = angle(e);
         Optional<Ray> ray = nearest(angle);
         ray.ifPresent(r -> desk.showOn(r.number()));
-        takenArms = desk.arms().orElse(null);
-        taken = takenArms == null
+        takenMotif = desk.counted().orElse(null);
+        taken = takenMotif == null
                 ? null
                 : ray.filter(r -> apart(r.angle(), angle) * inner() < REACH).orElse(null);
         takenName = null;
@@ -168,28 +168,34 @@ public final class ProtractorTape extends Pane {
         if (taken == null) {
             return;
         }
-        arms(angle(e)).flatMap(desk::withArms).ifPresent(desk::preview);
+        dragged(angle(e)).flatMap(desk::with).ifPresent(desk::preview);
         e.consume();
     }
 
-    /** What becomes of the arms with the ray that was taken at another angle. */
-    private Optional<AreaMotif.Arms> arms(double angle) {
-        double fromFirst = taken.angle() - takenArms.turn();
-        long arm = Math.floorMod(Math.round(fromFirst / takenArms.step()), takenArms.arms());
-        if (arm == 0) {
+    /** What becomes of the motif with the ray that was taken at another angle. */
+    private Optional<AreaMotif.Counted> dragged(double angle) {
+        // Which of them the ray stands for; points have rays half-way between, too.
+        double fromFirst = taken.angle() - takenMotif.turn();
+        double which = Math.rint(2 * fromFirst / takenMotif.step()) / 2;
+        which -= takenMotif.count() * Math.floor(which / takenMotif.count());
+        if (which == 0) {
+            if (!(takenMotif instanceof AreaMotif.Arms arms)) {
+                return Optional.empty();
+            }
             // The first: a whole degree at a time.
             double turn = AreaDesk.turned(Math.toRadians(Math.rint(Math.toDegrees(angle))));
             takenName = "the first arm at " + Words.degrees(turn);
-            return Optional.of(takenArms.withTurn(turn));
+            return Optional.of(arms.withTurn(turn));
         }
-        double to = angle - takenArms.turn();
+        double to = angle - takenMotif.turn();
         double clockwise = to - 2 * Math.PI * Math.floor(to / (2 * Math.PI));
-        long count = Math.round(2 * Math.PI * arm / Math.max(clockwise, 1e-3));
-        if (count < Math.max(AreaMotif.FEWEST_ARMS, arm + 1) || count > AreaMotif.MOST_ARMS) {
+        long count = Math.round(2 * Math.PI * which / Math.max(clockwise, 1e-3));
+        if (count < Math.max(takenMotif.fewest(), Math.ceil(which + 0.5)) || count > AreaMotif.MOST_ARMS) {
             return Optional.empty();
         }
-        takenName = Words.count((int) count, "arm");
-        return Optional.of(takenArms.withArms((int) count));
+        AreaMotif.Counted other = takenMotif.withCount((int) count);
+        takenName = AreaDesk.named(other);
+        return Optional.of(other);
     }
 
     private void release() {
@@ -217,9 +223,9 @@ public final class ProtractorTape extends Pane {
                     desk.stepRay(-1);
                 }
             }
-            case PLUS, ADD, EQUALS, UP -> desk.stepArms(1);
-            case MINUS, SUBTRACT, DOWN -> desk.stepArms(-1);
-            case HOME -> desk.arms().ifPresent(arms -> desk.turnArms(-arms.turn()));
+            case PLUS, ADD, EQUALS, UP -> desk.stepCount(1);
+            case MINUS, SUBTRACT, DOWN -> desk.stepCount(-1);
+            case HOME -> desk.counted().ifPresent(motif -> desk.turnArms(-motif.turn()));
             default -> {
                 return;
             }

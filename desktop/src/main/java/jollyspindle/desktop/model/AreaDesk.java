@@ -247,20 +247,20 @@ public final class AreaDesk {
         }
     }
 
-    /** The turned arms of the piece, if they are what its rays stand for. */
-    public Optional<AreaMotif.Arms> arms() {
+    /** What stands round the piece's centre on its rays, the first such motif. */
+    public Optional<AreaMotif.Counted> counted() {
         return design().part(letter()).layers().stream()
                 .map(AreaDesign.Layer::motif)
-                .filter(AreaMotif.Arms.class::isInstance)
-                .map(AreaMotif.Arms.class::cast)
+                .filter(AreaMotif.Counted.class::isInstance)
+                .map(AreaMotif.Counted.class::cast)
                 .findFirst();
     }
 
-    /** The design with other turned arms in place of the first. */
-    public Optional<AreaDesign> withArms(AreaMotif.Arms other) {
+    /** The design with another in place of the first that stands round the centre. */
+    public Optional<AreaDesign> with(AreaMotif.Counted other) {
         AreaDesign.Part part = design().part(letter());
         return IntStream.range(0, part.layers().size())
-                .filter(i -> part.layers().get(i).motif() instanceof AreaMotif.Arms)
+                .filter(i -> part.layers().get(i).motif() instanceof AreaMotif.Counted)
                 .boxed()
                 .findFirst()
                 .map(i -> design().with(
@@ -271,19 +271,31 @@ public final class AreaDesk {
                                                 other, part.layers().get(i).templateId()))));
     }
 
-    /** More arms or fewer. */
-    public void stepArms(int by) {
-        arms().ifPresent(arms -> {
-            int count = Math.max(AreaMotif.FEWEST_ARMS, Math.min(AreaMotif.MOST_ARMS, arms.arms() + by));
-            withArms(arms.withArms(count)).ifPresent(d -> design(Words.count(count, "arm"), d));
+    /** More of them round the centre, or fewer. */
+    public void stepCount(int by) {
+        counted().ifPresent(motif -> {
+            int count = Math.max(motif.fewest(), Math.min(AreaMotif.MOST_ARMS, motif.count() + by));
+            AreaMotif.Counted other = motif.withCount(count);
+            with(other).ifPresent(d -> design(named(other), d));
         });
     }
 
-    /** Turns the first arm, in radians clockwise. */
+    /** What a change of the number is called: {@code 12 arms}. */
+    public static String named(AreaMotif.Counted motif) {
+        return switch (motif.kind()) {
+            case ARMS -> Words.count(motif.count(), "arm");
+            case WREATH -> Words.count(motif.count(), "circle");
+            case PETALS -> Words.count(motif.count(), "petal");
+            default -> Words.count(motif.count(), "point");
+        };
+    }
+
+    /** Turns the first arm, in radians clockwise; nothing else is turned. */
     public void turnArms(double by) {
-        arms().ifPresent(arms -> {
-            double turn = turned(arms.turn() + by);
-            withArms(arms.withTurn(turn)).ifPresent(d -> design("the first arm at " + Words.degrees(turn), d));
+        counted().filter(AreaMotif.Arms.class::isInstance).ifPresent(motif -> {
+            double turn = turned(motif.turn() + by);
+            with(((AreaMotif.Arms) motif).withTurn(turn))
+                    .ifPresent(d -> design("the first arm at " + Words.degrees(turn), d));
         });
     }
 

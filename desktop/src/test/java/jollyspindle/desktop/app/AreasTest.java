@@ -219,6 +219,22 @@ class AreasTest extends Hands {
         assertThat(bench.undoName().orElseThrow()).startsWith("the first arm at");
         robot.interact(bench::undo);
         assertThat(bench.undoName()).contains("12 arms");
+        // Petals, points and circles are counted on it as well.
+        robot.interact(
+                () -> bench.areas().design("petals", AreaDesign.of(new AreaMotif.Petals(8, 1, 5), Optional.empty())));
+        WaitForAsyncUtils.waitForFxEvents();
+        dragOnTape(robot, tape, bandAt(tape), 45, 72);
+        assertThat(motif()).isEqualTo(new AreaMotif.Petals(5, 1, 5));
+        assertThat(bench.undoName()).contains("5 petals");
+        robot.push(KeyCode.ADD);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(motif()).isEqualTo(new AreaMotif.Petals(6, 1, 5));
+        robot.interact(
+                () -> bench.areas().design("points", AreaDesign.of(new AreaMotif.Points(6, 2, 5), Optional.empty())));
+        WaitForAsyncUtils.waitForFxEvents();
+        // A tip half-way between two notches, from 30 to 20 degrees.
+        dragOnTape(robot, tape, bandAt(tape), 30, 20);
+        assertThat(motif()).isEqualTo(new AreaMotif.Points(9, 2, 5));
     }
 
     private Point2D onTape(Node tape, double band, double degrees) {
