@@ -63,7 +63,7 @@ public final class PlanJson {
         QuiltJob job = plan.job();
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("format", "jolly-spindle-plan");
-        root.put("version", 3);
+        root.put("version", 4);
         root.put("job", job.name());
         root.put("tape", name(job.tape()));
         number(root.putObject("machine"), "footRadius", job.machine().footRadius());
