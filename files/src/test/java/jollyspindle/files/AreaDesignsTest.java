@@ -132,7 +132,14 @@ class AreaDesignsTest {
         JsonNode areas = JSON.readTree(PlanJson.format(plan)).get("areas");
         assertThat(areas).hasSize(3);
         assertThat(areas.get(0).get("name").asText()).isEqualTo("Medallion");
-        assertThat(areas.get(0).get("rays").get(1).get("found").asText()).isEqualTo("stepped");
+        assertThat(areas.get(0)
+                        .get("letters")
+                        .get(0)
+                        .get("rays")
+                        .get(1)
+                        .get("found")
+                        .asText())
+                .isEqualTo("stepped");
         assertThat(areas.get(1).get("pieces")).hasSize(6);
         assertThat(areas.get(1).get("pieces").get(3).get("letter").asText()).isEqualTo("-");
         assertThat(areas.get(1)

@@ -1,5 +1,6 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Region;
@@ -21,7 +22,6 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -47,8 +47,7 @@ public final class AreaDesigner {
     private final List<Mark> marks = new ArrayList<>();
     private final List<Placement> placements = new ArrayList<>();
     private final List<Travel> travels = new ArrayList<>();
-    private final List<Ray> rays = new ArrayList<>();
-    private Optional<AreaPlan.Stepping> stepping = Optional.empty();
+    private final Map<Character, AreaPlan.Turning> turnings = new TreeMap<>();
     private final Set<AreaPlan.Told> told = new LinkedHashSet<>();
     private final Map<Character, AreaPlan.Sum> sums = new TreeMap<>();
 
@@ -127,8 +126,7 @@ public final class AreaDesigner {
                 marks,
                 placements,
                 travels,
-                rays,
-                stepping,
+                List.copyOf(turnings.values()),
                 List.copyOf(sums.values()),
                 List.copyOf(told));
     }
@@ -146,9 +144,8 @@ public final class AreaDesigner {
             int number = i + 1;
             laying.told().forEach(what -> told.add(new AreaPlan.Told(letter, number, what)));
         }
-        if (rays.isEmpty()) {
-            rays.addAll(own.all());
-            stepping = own.stepping();
+        if (!own.all().isEmpty()) {
+            turnings.putIfAbsent(letter, new AreaPlan.Turning(letter, own.all(), own.stepping()));
         }
         Routed routed = Router.route(
                 sewing.lines(),
@@ -169,7 +166,8 @@ public final class AreaDesigner {
         if (first) {
             likeEchoes(space, letter);
         }
-        if (!layers.isEmpty() && (first || !space.inTheWay().isEmpty())) {
+        // What is left plain on purpose, beside others that aren't, may still be more than the batting allows.
+        if (!design.isNothing() && (first || !space.inTheWay().isEmpty())) {
             judge(space, letter, routed.lines());
         }
     }
@@ -296,12 +294,15 @@ public final class AreaDesigner {
 
     /** How far apart the lines of a motif of parallel ones come out. */
     private static List<Double> spacings(AreaMotif motif, AreaSpace space) {
+        Box box = space.box();
         if (motif instanceof AreaMotif.Crosshatch hatch) {
-            return List.of(hatch.spacing(space.box()));
+            return List.of(hatch.spacing(box));
         }
         if (motif instanceof AreaMotif.Quarters quarters) {
-            return List.of(quarters.close(), quarters.wide());
+            return List.of(quarters.closeStep(box), quarters.wideStep(box));
         }
-        return motif instanceof AreaMotif.CurvedHatch curved ? List.of(curved.spacing()) : List.of();
+        return motif instanceof AreaMotif.CurvedHatch curved
+                ? List.of(curved.step(box.width()), curved.step(box.height()))
+                : List.of();
     }
 }

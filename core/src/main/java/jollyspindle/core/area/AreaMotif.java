@@ -386,7 +386,7 @@ public sealed interface AreaMotif {
 
         /** From line to line up the side where they lie level, as it divides a box's height evenly; in inches. */
         double levelStep(Box box) {
-            return box.height() / Math.max(1, Math.round(box.height() / spacing));
+            return even(box.height(), spacing);
         }
 
         /** The widest spacing that comes out in a box, square to the lines; in inches. */
@@ -412,6 +412,11 @@ public sealed interface AreaMotif {
             distance(spacing);
         }
 
+        /** From arc to arc along an edge of some length, as it divides it evenly; in inches. */
+        public double step(double edge) {
+            return even(edge, spacing);
+        }
+
         @Override
         public Kind kind() {
             return Kind.CURVED_HATCH;
@@ -428,6 +433,16 @@ public sealed interface AreaMotif {
         public Quarters {
             distance(close);
             distance(wide);
+        }
+
+        /** From line to line of those across, as they divide half of a box's height evenly; in inches. */
+        public double closeStep(Box box) {
+            return even(box.height() / 2, close);
+        }
+
+        /** From line to line of those down, as they divide half of a box's width evenly; in inches. */
+        public double wideStep(Box box) {
+            return even(box.width() / 2, wide);
         }
 
         @Override
@@ -522,6 +537,11 @@ public sealed interface AreaMotif {
         public Kind kind() {
             return Kind.STRAIGHT_FANS;
         }
+    }
+
+    /** The part of a length nearest to a wanted one that it is a whole multiple of. */
+    private static double even(double length, double wanted) {
+        return length / Math.max(1, Math.round(length / wanted));
     }
 
     private static void within(String what, int number, int least, int most) {

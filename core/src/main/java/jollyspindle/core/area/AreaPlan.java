@@ -20,8 +20,7 @@ import java.util.Optional;
  * @param marks in the area
  * @param placements in the order in which they are stitched
  * @param travels of the needle from line to line without a new start
- * @param rays that templates are laid on, those of the first piece that has any
- * @param stepping how those are stepped off that are neither usual nor halved, if there are any
+ * @param turnings the rays that templates are laid on, of each letter that has any
  * @param sums what comes of each letter
  * @param told what there is to know, each once
  */
@@ -32,8 +31,7 @@ public record AreaPlan(
         List<Mark> marks,
         List<Placement> placements,
         List<Travel> travels,
-        List<Ray> rays,
-        Optional<Stepping> stepping,
+        List<Turning> turnings,
         List<Sum> sums,
         List<Told> told) {
 
@@ -47,6 +45,19 @@ public record AreaPlan(
      * @param cloth what may be stitched of it, and its centre
      */
     public record Piece(int number, int column, int row, char letter, Cloth cloth) {}
+
+    /**
+     * What templates are turned to about the centre of each of a letter's pieces, which are all alike.
+     *
+     * @param letter of them
+     * @param rays in the first of them, 1 or more
+     * @param stepping how those are stepped off that are neither usual nor halved, if there are any
+     */
+    public record Turning(char letter, List<Ray> rays, Optional<Stepping> stepping) {
+        public Turning {
+            rays = List.copyOf(rays);
+        }
+    }
 
     /**
      * How rays are stepped off.
@@ -92,7 +103,7 @@ public record AreaPlan(
         marks = List.copyOf(marks);
         placements = List.copyOf(placements);
         travels = List.copyOf(travels);
-        rays = List.copyOf(rays);
+        turnings = List.copyOf(turnings);
         sums = List.copyOf(sums);
         told = List.copyOf(told);
     }
@@ -107,6 +118,16 @@ public record AreaPlan(
         return sums.stream().mapToDouble(Sum::travelled).sum();
     }
 
+    /** What templates are turned to in the pieces with a letter. */
+    public Optional<Turning> turning(char letter) {
+        return turnings.stream().filter(t -> t.letter() == letter).findFirst();
+    }
+
+    /** The rays in the pieces with a letter. */
+    public List<Ray> rays(char letter) {
+        return turning(letter).map(Turning::rays).orElse(List.of());
+    }
+
     /**
      * The ray that a placement's template is laid on, or that leads to where it begins, ends or turns.
      *
@@ -117,7 +138,7 @@ public record AreaPlan(
                 .marks()
                 .map(m -> m.place().minus(piece.cloth().centre()))
                 .filter(p -> p.dot(p) > 1e-9)
-                .flatMap(p -> rays.stream().filter(r -> r.leadsTo(p)))
+                .flatMap(p -> rays(piece.letter()).stream().filter(r -> r.leadsTo(p)))
                 .findFirst();
     }
 }

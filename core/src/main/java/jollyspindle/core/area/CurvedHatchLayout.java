@@ -52,7 +52,7 @@ final class CurvedHatchLayout {
     }
 
     private void set(Tool.Round tool, int set, double length, double span) {
-        double step = length / Math.max(1, Math.round(length / motif.spacing()));
+        double step = motif.step(length);
         double bulge = tool.stitched() - Math.sqrt(tool.stitched() * tool.stitched() - span * span / 4);
         int first = -(int) Math.floor(bulge / step + 1e-9);
         int last = (int) Math.round(length / step);

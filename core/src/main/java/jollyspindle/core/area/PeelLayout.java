@@ -14,12 +14,14 @@ import jollyspindle.core.sewing.Sewing;
 import jollyspindle.core.sewing.Tool;
 
 import java.util.Optional;
+import java.util.function.IntFunction;
 
 /**
  * Lays out {@link AreaMotif.Peel}: on each grid edge s two mirrored arcs of the template's radius R, so that petals are
  * 2(R − √(R² − s²/4)) wide. They meet without crossing from R = s/√2 on, the classic circle through four grid points
- * (derived). On the area's own edge only the inner arc is stitched. Along each line of the grid the arcs bulge to one side
- * and the other in turn, there, and back the other way round, so that every junction is even. A smaller peel may lie inside.
+ * (derived). On the area's own edge only the inner arc is stitched. The needle goes once round that edge, and from each line of
+ * the grid that it comes by the first time along that line and back, bulging to one side and the other in turn: every junction
+ * is even, so that one thread closes. A smaller peel may lie inside.
  */
 final class PeelLayout {
 
@@ -59,12 +61,7 @@ final class PeelLayout {
                         laying.space().place(x * box.width() / motif.across(), y * box.height() / motif.down()));
             }
         }
-        for (int y = 0; y <= motif.down(); y++) {
-            line(motif.across(), y, motif.down(), true);
-        }
-        for (int x = 0; x <= motif.across(); x++) {
-            line(motif.down(), x, motif.across(), false);
-        }
+        round();
         motif.inner().ifPresent(this::inner);
     }
 
@@ -109,32 +106,49 @@ final class PeelLayout {
                 Sewing.Naming.of(Stitched.INNER_PETAL, number), petal, tool, p -> laying.marked(Mark.Kind.TIP, p));
     }
 
-    /**
-     * One line of the grid, there and back.
-     *
-     * @param count of its edges
-     * @param which of the lines
-     * @param last of them
-     */
-    private void line(int count, int which, int last, boolean level) {
-        int first = edges;
-        // Seen along the line, left is up of a level one and towards the left edge of an upright one.
-        boolean innerLeft = level == (which == 0);
-        boolean onEdge = which == 0 || which == last;
-        for (int i = 0; i < count; i++) {
-            boolean left = onEdge ? innerLeft : (i + which) % 2 == 0;
-            arc(mark(i, which, level), mark(i + 1, which, level), left, first + i + 1, 1);
+    /** Once round the edge, clockwise from the lower left, and from it along each line of the grid and back. */
+    private void round() {
+        int across = motif.across();
+        int down = motif.down();
+        // Clockwise, the cloth lies to the right.
+        for (int y = 0; y < down; y++) {
+            arc(grid[0][y], grid[0][y + 1], false, ++edges, 1);
+            if (y + 1 < down) {
+                int level = y + 1;
+                thereAndBack(across, level, x -> grid[x][level]);
+            }
         }
-        for (int i = count - 1; i >= 0 && !onEdge; i--) {
-            // Seen on the way back, the other side is again the same hand.
-            boolean left = (i + which) % 2 == 0;
-            arc(mark(i + 1, which, level), mark(i, which, level), left, first + i + 1, 2);
+        for (int x = 0; x < across; x++) {
+            arc(grid[x][down], grid[x + 1][down], false, ++edges, 1);
+            if (x + 1 < across) {
+                int upright = x + 1;
+                thereAndBack(down, upright, y -> grid[upright][down - y]);
+            }
         }
-        edges += count;
+        for (int y = down; y > 0; y--) {
+            arc(grid[across][y], grid[across][y - 1], false, ++edges, 1);
+        }
+        for (int x = across; x > 0; x--) {
+            arc(grid[x][0], grid[x - 1][0], false, ++edges, 1);
+        }
     }
 
-    private Mark mark(int along, int which, boolean level) {
-        return level ? grid[along][which] : grid[which][along];
+    /**
+     * One line of the grid.
+     *
+     * @param count of its edges
+     * @param which of the lines side by side
+     * @param crossings on it, from 0 to count
+     */
+    private void thereAndBack(int count, int which, IntFunction<Mark> crossings) {
+        for (int i = 0; i < count; i++) {
+            arc(crossings.apply(i), crossings.apply(i + 1), (i + which) % 2 == 0, edges + i + 1, 1);
+        }
+        for (int i = count - 1; i >= 0; i--) {
+            // Seen on the way back, the other side is again the same hand.
+            arc(crossings.apply(i + 1), crossings.apply(i), (i + which) % 2 == 0, edges + i + 1, 2);
+        }
+        edges += count;
     }
 
     private void arc(Mark from, Mark to, boolean left, int number, int side) {

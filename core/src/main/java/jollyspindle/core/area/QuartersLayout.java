@@ -41,8 +41,8 @@ final class QuartersLayout {
     }
 
     private void across(Tool.Straight tool, int quarter, double left, double low, double width, double height) {
-        long parts = Math.max(1, Math.round(height / motif.close()));
-        double step = height / parts;
+        double step = motif.closeStep(laying.space().box());
+        long parts = Math.round(height / step);
         List<Segment> lines = new ArrayList<>();
         for (int i = 1; i < parts; i++) {
             lines.add(new Segment(
@@ -52,8 +52,8 @@ final class QuartersLayout {
     }
 
     private void down(Tool.Straight tool, int quarter, double left, double low, double width, double height) {
-        long parts = Math.max(1, Math.round(width / motif.wide()));
-        double step = width / parts;
+        double step = motif.wideStep(laying.space().box());
+        long parts = Math.round(width / step);
         List<Segment> lines = new ArrayList<>();
         for (int i = 1; i < parts; i++) {
             lines.add(new Segment(

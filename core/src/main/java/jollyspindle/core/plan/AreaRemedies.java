@@ -149,11 +149,13 @@ final class AreaRemedies {
         if (motif instanceof AreaMotif.CurvedHatch hatch) {
             return Optional.of(new AreaMotif.CurvedHatch(2 * hatch.spacing()));
         }
-        return motif instanceof AreaMotif.Quarters quarters
-                ? Optional.of(new AreaMotif.Quarters(
-                        quarters.close() == spacing ? 2 * quarters.close() : quarters.close(),
-                        quarters.wide() == spacing ? 2 * quarters.wide() : quarters.wide()))
-                : Optional.empty();
+        if (motif instanceof AreaMotif.Quarters quarters) {
+            // What was wished for comes out a little closer or wider, so that the nearer of both is meant.
+            boolean close = Math.abs(quarters.close() - spacing) <= Math.abs(quarters.wide() - spacing);
+            return Optional.of(
+                    new AreaMotif.Quarters((close ? 2 : 1) * quarters.close(), (close ? 1 : 2) * quarters.wide()));
+        }
+        return Optional.empty();
     }
 
     private static boolean finer(double times, int across, int down) {

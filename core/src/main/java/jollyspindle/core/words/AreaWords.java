@@ -15,6 +15,7 @@ import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Quilt;
 
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
@@ -214,12 +215,14 @@ public record AreaWords(Words words) {
         return place(ray) + found(ray);
     }
 
-    /** How rays are found, as one goes about it: {@code the middle lines and diagonals first; …}. */
-    public String finding(AreaPlan plan) {
-        boolean halved = plan.rays().stream().anyMatch(r -> r.found() == Ray.Found.HALVED);
-        return "Mark the middle lines and the diagonals first"
-                + (halved ? ", and halve the space between two" : "")
-                + plan.stepping()
+    /** How rays are found, as one goes about it: {@code Mark the middle lines and diagonals first; …}. */
+    public String finding(AreaPlan.Turning turning) {
+        Set<Ray.Found> how = turning.rays().stream().map(Ray::found).collect(Collectors.toSet());
+        // Where the first is turned by some angle of its own, only its reading tells where it is.
+        boolean turned = how.equals(Set.of(Ray.Found.STEPPED));
+        return (turned ? "Mark ray 1 by its reading" : "Mark the middle lines and the diagonals first")
+                + (how.contains(Ray.Found.HALVED) ? ", and halve the space between two" : "")
+                + turning.stepping()
                         .map(s -> "; step the others off with " + words.length(s.chord()) + " on a circle of radius "
                                 + words.length(s.radius()) + " about the centre")
                         .orElse("")

@@ -1,5 +1,6 @@
 package jollyspindle.core.words;
 
+import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.inspection.Finding;
@@ -129,7 +130,10 @@ public record FindingWords(Words words) {
                     + " elsewhere. The number of arcs, once chosen, holds for every fan of a quilt.";
         }
         if (finding instanceof Finding.AreaTrouble area) {
-            return (area.lettered() ? "Letter " + area.letter() + ": " : "") + new AreaWords(words).text(area.what());
+            String which = area.letter() == AreaDesign.PLAIN
+                    ? "Left plain: "
+                    : area.lettered() ? "Letter " + area.letter() + ": " : "";
+            return which + new AreaWords(words).text(area.what());
         }
         if (finding instanceof Finding.CornersGiveWay corners) {
             return "The corners ask for " + DivisionWords.name(corners.ask()) + ", and this side has "

@@ -77,6 +77,28 @@ class AreaFindingsTest {
         assertThat(open.diameter()).isCloseTo(2 * Math.max(corner, r), within(3e-3));
     }
 
+    /** A block that is left plain beside others has its largest circle told, too; without any others nothing is decided yet. */
+    @Test
+    void plainBlocksAreJudgedBesideOthers() {
+        Area blocks = new Area.Blocks(2, 1, 6, 6, 1);
+        AreaDesign rings = AreaDesign.of(new AreaMotif.Crosshatch(0.5, Math.PI / 2), Optional.empty());
+        AreaPlan plan = AreaDesigner.layOut(
+                ID,
+                blocks,
+                rings.withLetters(List.of("A-")),
+                AreaSurroundings.none(),
+                BATTING,
+                new Tools(StarterShelf.templates(), MACHINE),
+                TapeScale.SIXTEENTHS);
+        assertThat(plan.told()).singleElement().satisfies(told -> {
+            assertThat(told.letter()).isEqualTo(AreaDesign.PLAIN);
+            AreaTold.Unstitched open = (AreaTold.Unstitched) told.what();
+            assertThat(open.diameter()).isCloseTo(6, within(3e-3));
+            assertThat(open.centre().distance(new Point(3.5, 0))).isLessThan(3e-3);
+        });
+        assertThat(told(judged(blocks, List.of(), List.of(), List.of()))).isEmpty();
+    }
+
     /** Against places tried one by one: no place of the cloth is further from all lines, and the one told is as far. */
     @Property(tries = 25)
     void noPlaceIsFurtherFromTheStitching(@ForAll @DoubleRange(min = 0.3, max = 1.4) double angle) {
@@ -137,6 +159,17 @@ class AreaFindingsTest {
                 .contains(new AreaTold.HatchLikeEcho(0.5));
         assertThat(find(
                         judged(block(9), List.of(echo, new AreaMotif.Crosshatch(1, Math.PI / 2)), List.of(), List.of()),
+                        AreaTold.HatchLikeEcho.class))
+                .isEmpty();
+        // What counts is how far apart lines come out: 4 into eighths is 1/2, into sevenths more than a sixteenth off
+        // it.
+        for (AreaMotif motif : List.of(new AreaMotif.Quarters(0.52, 2), new AreaMotif.CurvedHatch(0.51))) {
+            assertThat(find(judged(block(8), List.of(motif), List.of(), List.of(0.5)), AreaTold.HatchLikeEcho.class))
+                    .as("" + motif)
+                    .contains(new AreaTold.HatchLikeEcho(0.5));
+        }
+        assertThat(find(
+                        judged(block(8), List.of(new AreaMotif.Quarters(0.56, 2)), List.of(), List.of(0.5)),
                         AreaTold.HatchLikeEcho.class))
                 .isEmpty();
         // The echoes may lie round what is on the area.

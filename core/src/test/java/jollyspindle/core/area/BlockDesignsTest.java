@@ -53,6 +53,33 @@ class BlockDesignsTest {
         assertThatThrownBy(() -> two.withLetters(List.of("AC"))).hasMessageContaining("letters A to B");
     }
 
+    /** Each letter has rays of its own; hatching has none. */
+    @Test
+    void eachLetterHasItsOwnRays() {
+        AreaDesign.Part eight =
+                AreaDesign.of(new AreaMotif.Points(4, 1, 3), Optional.empty()).part('A');
+        AreaDesign.Part six =
+                AreaDesign.of(new AreaMotif.Petals(6, 0.5, 3), Optional.empty()).part('A');
+        AreaPlan plan = plan(new AreaDesign(List.of(eight, HATCH, six), List.of("ABC", "CAB")));
+        assertThat(plan.turnings()).extracting(AreaPlan.Turning::letter).containsExactly('A', 'C');
+        assertThat(plan.rays('A')).hasSize(8).allMatch(r -> r.found() == Ray.Found.USUAL);
+        assertThat(plan.turning('A').orElseThrow().stepping()).isEmpty();
+        assertThat(plan.rays('B')).isEmpty();
+        assertThat(plan.rays('C')).hasSize(6);
+        // 60 degrees on the circle of radius 4: the chord is the radius.
+        assertThat(plan.turning('C').orElseThrow().stepping().orElseThrow().chord())
+                .isCloseTo(4, within(1e-9));
+        // A petal in any of the third letter's blocks lies on the ray it is turned to.
+        for (AreaPlan.Piece piece : plan.pieces()) {
+            List<Integer> rays = plan.placements().stream()
+                    .filter(p -> piece.letter() == 'C' && p.id().contains("block-" + piece.number() + "-"))
+                    .map(p -> plan.ray(p, piece).orElseThrow().number())
+                    .distinct()
+                    .toList();
+            assertThat(rays).hasSize(piece.letter() == 'C' ? 6 : 0);
+        }
+    }
+
     /** What all blocks take is so many times what one takes. */
     @Test
     void totalsAreWhatOneBlockTakesTimesTheBlocks() {

@@ -176,6 +176,11 @@ class BlockMotifsTest {
         assertThat(graph.vertexSet()).hasSize((across + 1) * (down + 1));
         assertThat(graph.vertexSet()).allMatch(v -> graph.degreeOf(v) % 2 == 0);
         assertThat(new ConnectivityInspector<>(graph).isConnected()).isTrue();
+        // And one thread does it, from crossing to crossing and home again, without a travelled inch.
+        assertThat(plan.starts()).isEqualTo(1);
+        assertThat(plan.travelled()).isZero();
+        assertThat(at(plan.lines().get(edge - 1).needleAt()))
+                .isEqualTo(at(plan.lines().get(0).path().start()));
     }
 
     private static String at(Point p) {

@@ -90,23 +90,23 @@ class CentreMotifsTest {
     @Test
     void raysAreReadOnTheBlocksEdges() {
         AreaPlan plan = plan(block(10), new AreaMotif.Arms(16, AreaMotif.Way.OUT_AND_BACK, 0.5), "willow-arm");
-        assertThat(plan.rays()).hasSize(16);
+        assertThat(plan.rays('A')).hasSize(16);
         double tan = Math.tan(Math.toRadians(22.5));
-        assertThat(plan.rays().get(1).side()).isEqualTo(Side.TOP);
-        assertThat(plan.rays().get(1).fromMiddle())
+        assertThat(plan.rays('A').get(1).side()).isEqualTo(Side.TOP);
+        assertThat(plan.rays('A').get(1).fromMiddle())
                 .isCloseTo(5 * tan, within(1e-9))
                 .isCloseTo(2.0711, within(1e-4));
-        assertThat(plan.rays().get(15).fromMiddle()).isCloseTo(-5 * tan, within(1e-9));
-        assertThat(plan.rays().get(3).side()).isEqualTo(Side.RIGHT);
-        assertThat(plan.rays().get(3).fromMiddle()).isCloseTo(-5 * tan, within(1e-9));
-        for (Ray ray : plan.rays()) {
+        assertThat(plan.rays('A').get(15).fromMiddle()).isCloseTo(-5 * tan, within(1e-9));
+        assertThat(plan.rays('A').get(3).side()).isEqualTo(Side.RIGHT);
+        assertThat(plan.rays('A').get(3).fromMiddle()).isCloseTo(-5 * tan, within(1e-9));
+        for (Ray ray : plan.rays('A')) {
             double onEdge =
                     Math.max(Math.abs(ray.place().x()), Math.abs(ray.place().y()));
             assertThat(onEdge).isCloseTo(5, within(1e-9));
             assertThat(ray.found()).isEqualTo(ray.number() % 2 == 1 ? Ray.Found.USUAL : Ray.Found.HALVED);
         }
         assertThat(plan(block(10), new AreaMotif.Arms(10, AreaMotif.Way.OUT_AND_BACK, 0.5), "willow-arm")
-                        .rays())
+                        .rays('A'))
                 .filteredOn(r -> r.found() == Ray.Found.STEPPED)
                 .hasSize(8);
     }
@@ -235,7 +235,7 @@ class CentreMotifsTest {
             assertThat(second.distance(middle.mirrored())).isLessThan(1e-9);
         }
         assertThat(plan.placements().subList(6, 12)).allMatch(p -> p.pose().over());
-        assertThat(plan.rays()).hasSize(6);
+        assertThat(plan.rays('A')).hasSize(6);
     }
 
     /** Arms that reach the edge lead on along it; one that floats is stitched twice. */
@@ -259,7 +259,7 @@ class CentreMotifsTest {
                 "willow-arm");
         Point tip = plan.lines().get(0).path().end();
         assertThat(Math.atan2(tip.x(), tip.y())).isCloseTo(Math.toRadians(10), within(1e-9));
-        assertThat(plan.rays()).allMatch(r -> r.found() == Ray.Found.STEPPED);
+        assertThat(plan.rays('A')).allMatch(r -> r.found() == Ray.Found.STEPPED);
     }
 
     private static final Template HEART = Template.of(
@@ -348,10 +348,12 @@ class CentreMotifsTest {
     void raysAreSteppedOffWithAChord(int arms, double chord) {
         AreaPlan plan =
                 plan(new Area.Medallion(12), new AreaMotif.Arms(arms, AreaMotif.Way.OUT_AND_BACK, 1), "willow-arm");
-        AreaPlan.Stepping stepping = plan.stepping().orElseThrow();
+        AreaPlan.Stepping stepping = plan.turning('A').orElseThrow().stepping().orElseThrow();
         assertThat(stepping.radius()).isCloseTo(6, within(1e-9));
         assertThat(stepping.chord()).isCloseTo(chord, within(1e-6));
         assertThat(plan(new Area.Medallion(12), new AreaMotif.Arms(16, AreaMotif.Way.OUT_AND_BACK, 1), "willow-arm")
+                        .turning('A')
+                        .orElseThrow()
                         .stepping())
                 .isEmpty();
     }
@@ -362,17 +364,18 @@ class CentreMotifsTest {
     @Test
     void raysAreReadAlongTheEdge() {
         AreaMotif sixteen = new AreaMotif.Arms(16, AreaMotif.Way.OUT_AND_BACK, 0.5);
-        Ray round = plan(new Area.Medallion(10), sixteen, "willow-arm").rays().get(1);
+        Ray round =
+                plan(new Area.Medallion(10), sixteen, "willow-arm").rays('A').get(1);
         assertThat(round.fromMiddle()).isCloseTo(5 * Math.PI / 8, within(1e-9));
         List<Ray> eight = plan(new Area.Medallion(Area.Shape.OCTAGON, 10, 0), sixteen, "willow-arm")
-                .rays();
+                .rays('A');
         double corner = 5 * Math.tan(Math.PI / 8);
         assertThat(eight.get(1).fromMiddle()).isCloseTo(corner, within(1e-9)).isCloseTo(2.0711, within(1e-4));
         // Every second ray points to a corner; the diagonals to the middle of a side, half a side further round.
         assertThat(Math.abs(eight.get(2).fromMiddle())).isCloseTo(2 * corner, within(1e-9));
         assertThat(eight.get(2).place().distance(Point.ORIGIN)).isCloseTo(5, within(1e-9));
         List<Ray> oblong =
-                plan(new Area.Blocks(1, 1, 6, 10, 0), sixteen, "willow-arm").rays();
+                plan(new Area.Blocks(1, 1, 6, 10, 0), sixteen, "willow-arm").rays('A');
         // The diagonal meets the long side of an oblong 3 above its middle.
         assertThat(oblong.get(2).side()).isEqualTo(Side.RIGHT);
         assertThat(oblong.get(2).fromMiddle()).isCloseTo(-3, within(1e-9));

@@ -222,7 +222,7 @@ class AreaWordsTest {
         assertThat(SAID.rotation(job, all.get(12), plan.ray(all.get(12), piece), Optional.of(all.get(11))))
                 .startsWith("Arm 1, turned over, ray 1 at 0°, face down;")
                 .endsWith("turned over, face down.");
-        assertThat(SAID.finding(plan))
+        assertThat(SAID.finding(plan.turning('A').orElseThrow()))
                 .isEqualTo("Mark the middle lines and the diagonals first; step the others off with 3 1/8 scant on a"
                         + " circle of radius 6 about the centre.");
     }

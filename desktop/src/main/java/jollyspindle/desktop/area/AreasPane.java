@@ -319,12 +319,12 @@ public final class AreasPane extends VBox {
             });
             getChildren().add(step);
         }
-        if (!plan.rays().isEmpty()) {
-            Label finding = Labelled.wrapped(new AreaWords(bench.words()).finding(plan), "reason");
+        desk.turning().ifPresent(turning -> {
+            Label finding = Labelled.wrapped(new AreaWords(bench.words()).finding(turning), "reason");
             finding.setId("area-finding");
             getChildren().add(finding);
-        }
-        for (Ray ray : plan.rays()) {
+        });
+        for (Ray ray : desk.rays()) {
             getChildren().add(Labelled.wrapped(Words.capital(new AreaWords(bench.words()).text(ray)) + ".", "faint"));
         }
     }

@@ -173,9 +173,9 @@ public final class MarkBench extends VBox {
                 + (pieces > 1 ? ", block " + looked.piece() + " of " + pieces : "") + ": marks and placements");
         note.setText(Words.count(desk.marks().size(), "mark")
                 + " to make. Read them along the lower edge from its left corner, and upwards from it."
-                + (desk.rays().isEmpty()
-                        ? ""
-                        : " " + new AreaWords(bench.words()).finding(desk.plan().orElseThrow())));
+                + desk.turning()
+                        .map(turning -> " " + new AreaWords(bench.words()).finding(turning))
+                        .orElse(""));
         marks.setItems(FXCollections.observableArrayList(desk.marks()));
         placements.setItems(FXCollections.observableArrayList(desk.placements()));
     }

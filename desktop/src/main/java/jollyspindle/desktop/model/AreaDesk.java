@@ -213,8 +213,13 @@ public final class AreaDesk {
 
     // --- rays --------------------------------------------------------------------------------------------------
 
+    /** What templates are turned to in the piece that is looked at. */
+    public Optional<AreaPlan.Turning> turning() {
+        return plan().flatMap(plan -> piece().flatMap(p -> plan.turning(p.letter())));
+    }
+
     public List<Ray> rays() {
-        return plan().map(AreaPlan::rays).orElse(List.of());
+        return turning().map(AreaPlan.Turning::rays).orElse(List.of());
     }
 
     /** The ray that the template on the table is laid on. */

@@ -123,10 +123,10 @@ class AreasTest extends Hands {
         // The arm comes from the shelf with the motif.
         assertThat(plan().lines()).hasSize(8).allMatch(l -> l.kind() == Stitched.ARM);
         type(robot, "#area-arms", "12");
-        assertThat(plan().rays()).hasSize(12);
+        assertThat(plan().rays('A')).hasSize(12);
         type(robot, "#area-arms", "99");
         assertThat(read(robot, "#area-arms-said")).contains("“99”: type a whole number from 2 to 64");
-        assertThat(plan().rays()).hasSize(12);
+        assertThat(plan().rays('A')).hasSize(12);
         type(robot, "#area-stop", "3/4");
         choose(robot, "#area-way", AreaMotif.Way.ALONG_EDGE);
         assertThat(motif()).isEqualTo(new AreaMotif.Arms(12, AreaMotif.Way.ALONG_EDGE, 0.75));

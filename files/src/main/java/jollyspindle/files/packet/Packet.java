@@ -369,8 +369,8 @@ public final class Packet {
                     area,
                     area.id().code() + (blocks ? "-block-" + piece.get().number() : "") + "-");
         }
-        if (!area.rays().isEmpty()) {
-            rays(name, area);
+        for (AreaPlan.Turning turning : area.turnings()) {
+            rays(name + (area.sums().size() > 1 ? ", letter " + turning.letter() : ""), turning);
         }
         if (area.sums().size() > 1) {
             letters(name, area);
@@ -407,13 +407,13 @@ public final class Packet {
         }
     }
 
-    private void rays(String name, AreaPlan area) throws IOException {
+    private void rays(String name, AreaPlan.Turning turning) throws IOException {
         AreaWords said = new AreaWords(words);
         table(
                 name + ": rays",
-                "Clockwise from the top. " + said.finding(area),
+                "Clockwise from the top. " + said.finding(turning),
                 List.of(new Column("Ray", 0), new Column("Turned", 0.15), new Column("Where it meets the edge", 0.3)),
-                area.rays().stream()
+                turning.rays().stream()
                         .map(ray -> List.of(
                                 "Ray " + ray.number(), Words.degrees(ray.angle()), Words.capital(said.where(ray))))
                         .toList());

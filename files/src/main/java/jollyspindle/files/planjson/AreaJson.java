@@ -34,13 +34,6 @@ record AreaJson(PlanJson all, Words words, QuiltJob job, AreaPlan area) {
         for (int i = 0; i < design.parts().size(); i++) {
             letter(letters.addObject(), (char) ('A' + i), design.parts().get(i));
         }
-        ArrayNode rays = node.putArray("rays");
-        area.rays().forEach(ray -> ray(rays.addObject(), ray));
-        area.stepping().ifPresent(s -> {
-            ObjectNode stepping = node.putObject("stepping");
-            number(stepping, "radius", s.radius());
-            number(stepping, "chord", s.chord());
-        });
         ArrayNode marks = node.putArray("marks");
         area.marks().forEach(m -> all.mark(marks.addObject(), m));
         ArrayNode lines = node.putArray("lines");
@@ -70,6 +63,13 @@ record AreaJson(PlanJson all, Words words, QuiltJob job, AreaPlan area) {
                     .put("starts", sum.starts());
             number(node, "stitchedLength", sum.stitched());
             number(node, "travelled", sum.travelled());
+        });
+        ArrayNode rays = node.putArray("rays");
+        area.rays(letter).forEach(ray -> ray(rays.addObject(), ray));
+        area.turning(letter).flatMap(AreaPlan.Turning::stepping).ifPresent(s -> {
+            ObjectNode stepping = node.putObject("stepping");
+            number(stepping, "radius", s.radius());
+            number(stepping, "chord", s.chord());
         });
     }
 
