@@ -18,6 +18,15 @@ public sealed interface AreaTold {
         return Optional.empty();
     }
 
+    /**
+     * A length without the last digits that depend on where a block lies, so that blocks that are alike are told alike.
+     *
+     * @param inches any length
+     */
+    private static double settled(double inches) {
+        return Math.rint(inches * 1e9) / 1e9;
+    }
+
     /** What keeps nothing from being stitched. */
     sealed interface Note extends AreaTold {
         @Override
@@ -62,7 +71,12 @@ public sealed interface AreaTold {
      * @param diameter wanted
      * @param nearest that a template stitches, if there is any
      */
-    record RingMissing(double diameter, OptionalDouble nearest) implements AreaTold {}
+    record RingMissing(double diameter, OptionalDouble nearest) implements AreaTold {
+        public RingMissing {
+            diameter = settled(diameter);
+            nearest = nearest.isPresent() ? OptionalDouble.of(settled(nearest.getAsDouble())) : nearest;
+        }
+    }
 
     /**
      * How far apart rings really are that are spread evenly with the sizes there are.
@@ -71,7 +85,13 @@ public sealed interface AreaTold {
      * @param narrowest gap
      * @param widest gap
      */
-    record RingGaps(double wanted, double narrowest, double widest) implements Good {}
+    record RingGaps(double wanted, double narrowest, double widest) implements Good {
+        public RingGaps {
+            wanted = settled(wanted);
+            narrowest = settled(narrowest);
+            widest = settled(widest);
+        }
+    }
 
     /**
      * Arms end short of the area's edge.
@@ -80,7 +100,12 @@ public sealed interface AreaTold {
      * @param needed to the farthest place of the edge that an arm points to
      * @param arms how many end short
      */
-    record ReachShort(double reach, double needed, int arms) implements Note {}
+    record ReachShort(double reach, double needed, int arms) implements Note {
+        public ReachShort {
+            reach = settled(reach);
+            needed = settled(needed);
+        }
+    }
 
     /**
      * So many lines meet in a point that thread piles up.
@@ -102,7 +127,12 @@ public sealed interface AreaTold {
      * @param distance between them
      * @param most it can span
      */
-    record TooFar(double distance, double most) implements AreaTold {}
+    record TooFar(double distance, double most) implements AreaTold {
+        public TooFar {
+            distance = settled(distance);
+            most = settled(most);
+        }
+    }
 
     /**
      * Petals are so round that they bulge into each other.
@@ -110,7 +140,12 @@ public sealed interface AreaTold {
      * @param radius the template stitches
      * @param least that doesn't
      */
-    record TooRound(double radius, double least) implements AreaTold {}
+    record TooRound(double radius, double least) implements AreaTold {
+        public TooRound {
+            radius = settled(radius);
+            least = settled(least);
+        }
+    }
 
     /**
      * Petals round a centre cross their neighbours.
@@ -125,7 +160,12 @@ public sealed interface AreaTold {
      * @param diameter of each
      * @param apart from middle to middle
      */
-    record CirclesApart(double diameter, double apart) implements Note {}
+    record CirclesApart(double diameter, double apart) implements Note {
+        public CirclesApart {
+            diameter = settled(diameter);
+            apart = settled(apart);
+        }
+    }
 
     /**
      * How a wreath comes out.
@@ -134,7 +174,13 @@ public sealed interface AreaTold {
      * @param out from the centre to their middles
      * @param gap between neighbours; below 0 if they cross
      */
-    record Wreath(double diameter, double out, double gap) implements Good {}
+    record Wreath(double diameter, double out, double gap) implements Good {
+        public Wreath {
+            diameter = settled(diameter);
+            out = settled(out);
+            gap = settled(gap);
+        }
+    }
 
     /**
      * Shells no wider than the foot can't be made, or there is no room for a row.
@@ -142,7 +188,12 @@ public sealed interface AreaTold {
      * @param width of a shell
      * @param rise of a row
      */
-    record NoShells(double width, double rise) implements AreaTold {}
+    record NoShells(double width, double rise) implements AreaTold {
+        public NoShells {
+            width = settled(width);
+            rise = settled(rise);
+        }
+    }
 
     /**
      * How rows of shells come out in a block.
@@ -154,6 +205,11 @@ public sealed interface AreaTold {
      * @param squeezed whether one shorter row is squeezed in there
      */
     record Shells(double perRow, int rows, double rise, double over, boolean squeezed) implements Note {
+        public Shells {
+            perRow = settled(perRow);
+            rise = settled(rise);
+            over = settled(over);
+        }
 
         /** More than this at the top, in inches, isn't left alone (common practice, no source). */
         public static final double LEFT_ALONE = 1.0 / 8;
@@ -172,7 +228,13 @@ public sealed interface AreaTold {
      * @param gap to the next, square to them
      * @param tips from each to the next on the small arc
      */
-    record Caps(int petals, double cap, double gap, double tips) implements Good {}
+    record Caps(int petals, double cap, double gap, double tips) implements Good {
+        public Caps {
+            cap = settled(cap);
+            gap = settled(gap);
+            tips = settled(tips);
+        }
+    }
 
     /**
      * Fewer sets have room than were asked for.
@@ -187,7 +249,11 @@ public sealed interface AreaTold {
      *
      * @param spacing of both
      */
-    record HatchLikeEcho(double spacing) implements Note {}
+    record HatchLikeEcho(double spacing) implements Note {
+        public HatchLikeEcho {
+            spacing = settled(spacing);
+        }
+    }
 
     /**
      * Something in the way cuts off a part, for which the thread is started anew.

@@ -8,6 +8,7 @@ import jollyspindle.core.shelf.StarterShelf;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 
 import java.util.List;
 import java.util.Optional;
@@ -77,6 +78,22 @@ class BlockDesignsTest {
                     .distinct()
                     .toList();
             assertThat(rays).hasSize(piece.letter() == 'C' ? 6 : 0);
+        }
+    }
+
+    /** Blocks that are alike are told of once, wherever they lie. */
+    @ParameterizedTest
+    @EnumSource(AreaMotif.Kind.class)
+    void whatIsToldOfAlikeBlocksIsToldOnce(AreaMotif.Kind kind) {
+        Area blocks = new Area.Blocks(3, 4, 14.3, 13.7, 3.7);
+        for (AreaPreset preset : AreaPreset.of(blocks)) {
+            if (preset.motif().kind() == kind) {
+                AreaDesign design = AreaDesign.of(preset.motif(), Optional.empty());
+                AreaPlan all = layOut(blocks, design, List.of(), StarterShelf.templates(), MACHINE);
+                AreaPlan one = layOut(
+                        new Area.Blocks(1, 1, 14.3, 13.7, 0), design, List.of(), StarterShelf.templates(), MACHINE);
+                assertThat(all.told()).extracting(t -> t.what().getClass()).hasSameSizeAs(one.told());
+            }
         }
     }
 

@@ -99,7 +99,7 @@ final class RotationPane extends VBox {
             list.getSelectionModel().clearSelection();
         } else {
             list.getSelectionModel().select(index);
-            list.scrollTo(Math.max(0, index - 1));
+            list.scrollTo(index);
         }
         showing = false;
     }

@@ -358,7 +358,19 @@ final class QuiltPainter {
         g.setStroke(p.chosen());
         g.setLineWidth(3);
         g.strokeOval(x - 9, y - 9, 18, 18);
-        label(Words.name(mark) + " · " + mark.readings().fromLeft().text(), x, y - 24);
+        boolean inArea = bench.areas().marks().contains(mark);
+        // In a piece of the middle two readings tell where it is, said on the side where no tape lies.
+        double towards = bench.areas()
+                .piece()
+                .filter(piece ->
+                        inArea && mark.place().y() > piece.cloth().centre().y())
+                .map(piece -> 24.0)
+                .orElse(-24.0);
+        label(
+                Words.name(mark) + " · " + mark.readings().fromLeft().text()
+                        + (inArea ? ", " + mark.height().text() + " up" : ""),
+                x,
+                y + towards);
     }
 
     /** A warning sign on the outer edge of each side that has something to look at. */
