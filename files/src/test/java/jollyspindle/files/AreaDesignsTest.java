@@ -163,6 +163,8 @@ class AreaDesignsTest {
                         .get("kind")
                         .asText())
                 .isEqualTo("hook-on-centre");
+        // Shells an eighth and a quarter inside the seam: tape on it, and the template's own line on the rows.
+        assertThat(areas.get(1).get("placements").findValuesAsText("kind")).contains("tape-on-back", "crown-line");
     }
 
     /** The packet tells how each ray is found and how the template lies on it; of blocks with a letter one stands for all. */

@@ -7,22 +7,24 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.Sewing;
 import jollyspindle.core.sewing.Tool;
-import jollyspindle.core.shelf.SeamRegister;
 import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Lays out {@link AreaMotif.Clamshells}: rows of shells from the lower edge up, every second one half a shell on, so that its
- * valleys stand on the crowns below; up one row and back along the next. Rows are planned from the rise that is really
+ * valleys stand on the crowns below; up one row and back along the next. The template's crown line lies on those crowns, and
+ * its seam-allowance line on the raw edge; where nothing is engraved tape goes there. Rows are planned from the rise that is really
  * stitched with this foot. What is left at the top stays if it is less than about half a row; else one shorter row is squeezed
  * in, its crowns on the upper edge.
  */
@@ -92,37 +94,64 @@ final class ClamshellsLayout {
         boolean squeezed = over >= WORTH_A_ROW * shells.rise();
         laying.tell(new AreaTold.Shells(
                 box.width() / shells.strip().module(), rows + (squeezed ? 1 : 0), shells.rise(), over, squeezed));
-        Optional<StitchLine> before = Optional.empty();
+        Optional<Before> before = Optional.empty();
         List<Path> below = List.of();
         for (int row = 0; row < rows + (squeezed ? 1 : 0); row++) {
             boolean last = row == rows;
-            double up = last ? height - shells.rise() : row * shells.rise();
-            List<Sewing.Piece> pieces = pieces(shells, row, motif.allowance() + up, before);
+            double up = motif.allowance() + (last ? height - shells.rise() : row * shells.rise());
+            List<Sewing.Piece> pieces = pieces(shells, row, up, before);
             Path whole = new Path(pieces.stream().map(Sewing.Piece::curve).toList());
             List<Path> kept = last ? above(below, whole) : laying.kept(whole);
-            before = stitch(kept, pieces, row, before);
+            Optional<StitchLine> line = stitch(kept, pieces, row);
+            if (line.isPresent()) {
+                before = Optional.of(new Before(line.get(), up + shells.rise()));
+            }
             below = kept;
         }
     }
 
+    /**
+     * The row that the next one is laid on.
+     *
+     * @param crowns above the lower edge, in inches
+     */
+    private record Before(StitchLine line, double crowns) {}
+
     /** The shells of a row, group by group as the template lies; beyond the edges, too. */
-    private List<Sewing.Piece> pieces(Shells shells, int row, double up, Optional<StitchLine> before) {
+    private List<Sewing.Piece> pieces(Shells shells, int row, double up, Optional<Before> before) {
         List<Sewing.Piece> pieces = new ArrayList<>();
         double from = row % 2 == 0 ? 0 : -shells.strip().module() / 2;
-        double below = shells.strip().top() - shells.valley();
+        Registration registration = registration(shells, up, before);
         for (double at = from; at < box.width() - ON; at += shells.across()) {
             Point start = laying.space().place(at, up);
             Pose pose = new Pose(start.minus(new Point(-shells.across() / 2, shells.valley())), 0);
             Tool tool = new Tool.Lying(shells.strip().id(), shells.strip().name(), pose);
-            Registration registration = before.<Registration>map(
-                            line -> new Registration.OnStitching(line.id(), below, false))
-                    .orElseGet(() -> new Registration.OnSeam(
-                            new SeamRegister.Tape(below, Double.NaN, Double.NaN), false, Optional.empty()));
             for (Curve curve : shells.figures().posed(pose).curves()) {
                 pieces.add(new Sewing.Piece(curve, tool, registration, Spot.at(curve.end(), Spot.ShownBy.NEEDLE)));
             }
         }
         return pieces;
+    }
+
+    /** What of the template lies on the crowns before, or on the lower edge; marks where that lies beside the acrylic. */
+    private Registration registration(Shells shells, double up, Optional<Before> before) {
+        Tool.Strip strip = shells.strip();
+        double laid = before.map(Before::crowns).orElseGet(() -> seam().orElse(Double.NEGATIVE_INFINITY));
+        double below = strip.top() - shells.valley() + up - laid;
+        if (below < -ON || below > strip.top() - strip.bottom()) {
+            return new Registration.FootOnBothMarks();
+        }
+        Optional<String> row = before.map(b -> b.line().id());
+        return new Registration.OnRow(strip.across(below), Math.max(0, below), row);
+    }
+
+    /** Where the seam lies that the rows begin beside, counted as the rows are; nothing if there is no level one. */
+    private OptionalDouble seam() {
+        Path cloth = laying.space().cloth();
+        double bottom = cloth.box().bottom();
+        boolean level = cloth.curves().stream()
+                .anyMatch(c -> c instanceof Segment && c.box().top() - bottom < ON);
+        return level ? OptionalDouble.of(bottom - box.bottom()) : OptionalDouble.empty();
     }
 
     /** What of a row isn't covered by the one below: it is squeezed in behind it. */
@@ -148,22 +177,32 @@ final class ClamshellsLayout {
                 .toList();
     }
 
-    private Optional<StitchLine> stitch(
-            List<Path> kept, List<Sewing.Piece> pieces, int row, Optional<StitchLine> before) {
-        Optional<StitchLine> first = before;
+    /** Stitches a row, and tells one of its lines. */
+    private Optional<StitchLine> stitch(List<Path> kept, List<Sewing.Piece> pieces, int row) {
+        Optional<StitchLine> first = Optional.empty();
         boolean back = row % 2 == 1;
         for (int i = 0; i < kept.size(); i++) {
             Path path = kept.get(back ? kept.size() - 1 - i : i);
             Path way = back ? path.reversed() : path;
-            List<Curve> curves = way.curves();
+            List<Sewing.Piece> along =
+                    way.curves().stream().map(c -> piece(c, pieces)).toList();
+            List<Sewing.Piece> reaching = new ArrayList<>();
+            for (int j = 0; j < along.size(); j++) {
+                boolean last = j == along.size() - 1;
+                reaching.add(along.get(j)
+                        .reaching(reached(
+                                along.get(j),
+                                last,
+                                last
+                                        || !along.get(j)
+                                                .tool()
+                                                .equals(along.get(j + 1).tool()))));
+            }
+            Spot start = along.get(0).registration() instanceof Registration.FootOnBothMarks
+                    ? laying.marked(Mark.Kind.LINE_START, way.start())
+                    : laying.shown(way.start());
             StitchLine line = laying.sewing()
-                    .stitch(
-                            Sewing.Naming.of(Stitched.SHELLS, row + 1),
-                            curves.stream()
-                                    .map(c -> piece(c, pieces, c == curves.get(curves.size() - 1)))
-                                    .toList(),
-                            laying.shown(way.start()),
-                            Sewing.Turn.MARKED);
+                    .stitch(Sewing.Naming.of(Stitched.SHELLS, row + 1), reaching, start, Sewing.Turn.MARKED);
             if (i == 0) {
                 first = Optional.of(line);
             }
@@ -171,17 +210,27 @@ final class ClamshellsLayout {
         return first;
     }
 
+    /**
+     * What shows where a shell ends.
+     *
+     * @param last whether the row ends there
+     * @param moved whether the template is moved on there, or the row ends
+     */
+    private Spot reached(Sewing.Piece piece, boolean last, boolean moved) {
+        Point end = piece.curve().end();
+        if (moved && piece.registration() instanceof Registration.FootOnBothMarks) {
+            return laying.marked(Mark.Kind.LINE_END, end);
+        }
+        return last ? laying.shown(end) : Spot.at(end, Spot.ShownBy.NEEDLE);
+    }
+
     /** A curve with the tool that its shell is stitched with. */
-    private Sewing.Piece piece(Curve curve, List<Sewing.Piece> pieces, boolean last) {
+    private static Sewing.Piece piece(Curve curve, List<Sewing.Piece> pieces) {
         Point middle = curve.at(0.5);
-        Sewing.Piece of = pieces.stream()
+        return pieces.stream()
                 .filter(p -> p.curve().passes(middle, ON))
                 .findFirst()
+                .map(of -> new Sewing.Piece(curve, of.tool(), of.registration(), of.reaches()))
                 .orElseThrow();
-        return new Sewing.Piece(
-                curve,
-                of.tool(),
-                of.registration(),
-                last ? laying.shown(curve.end()) : Spot.at(curve.end(), Spot.ShownBy.NEEDLE));
     }
 }

@@ -2,6 +2,7 @@ package jollyspindle.core.placement;
 
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.shelf.SeamRegister;
+import jollyspindle.core.shelf.form.EngravedLine;
 
 import java.util.Optional;
 
@@ -41,6 +42,16 @@ public sealed interface Registration {
      * @param engraved whether there is an engraved line at that distance; otherwise tape goes there
      */
     record OnStitching(String lineId, double fromEdge, boolean engraved) implements Registration {}
+
+    /**
+     * A row of shells: something that runs across the template lies on the crowns stitched before, or on the edge that the
+     * area's rows begin at.
+     *
+     * @param line the engraved line that lies there; without one tape goes there
+     * @param belowCrowns from the template's own crowns straight down to it, in inches, 0 or more
+     * @param lineId the row stitched before; without one it is the edge
+     */
+    record OnRow(Optional<EngravedLine> line, double belowCrowns, Optional<String> lineId) implements Registration {}
 
     /**
      * The template's centre lies on a mark, and one of its straight legs or lines on the seam.

@@ -272,9 +272,7 @@ public final class Router {
         for (StitchLine line : lines) {
             Set<String> own = new HashSet<>();
             for (Placement p : placements.getOrDefault(line.id(), List.of())) {
-                if (p.registration() instanceof Registration.OnStitching on && byId.containsKey(on.lineId())) {
-                    own.add(on.lineId());
-                }
+                laidOn(p).filter(byId::containsKey).ifPresent(own::add);
                 Stream.of(p.start(), p.end())
                         .filter(s -> s.shownBy() == Spot.ShownBy.STITCHING)
                         .forEach(s -> before.stream()
@@ -285,6 +283,15 @@ public final class Router {
             before.add(line);
         }
         return needed;
+    }
+
+    private static Optional<String> laidOn(Placement placement) {
+        if (placement.registration() instanceof Registration.OnRow on) {
+            return on.lineId();
+        }
+        return placement.registration() instanceof Registration.OnStitching on
+                ? Optional.of(on.lineId())
+                : Optional.empty();
     }
 
     /** A chain as it is, and backwards where that is the same to the quilter. */

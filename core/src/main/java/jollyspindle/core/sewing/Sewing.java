@@ -85,7 +85,13 @@ public final class Sewing {
      * @param registration how the template is laid if the curve goes on in one placement
      * @param reaches where the curve ends
      */
-    public record Piece(Curve curve, Tool tool, Registration registration, Spot reaches) {}
+    public record Piece(Curve curve, Tool tool, Registration registration, Spot reaches) {
+
+        /** The same with something else that shows where it ends. */
+        public Piece reaching(Spot other) {
+            return new Piece(curve, tool, registration, other);
+        }
+    }
 
     /** How a template is re-laid part-way along a curve. */
     public enum Turn {

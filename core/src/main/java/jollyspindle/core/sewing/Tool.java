@@ -10,6 +10,7 @@ import jollyspindle.core.placement.ToolId;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.SeamRegister;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.ChevronStrip;
 import jollyspindle.core.shelf.form.EngravedLine;
@@ -17,8 +18,10 @@ import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.ScallopRow;
 import jollyspindle.core.shelf.form.SerpentineStrip;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** An edge of a template that a line can be stitched along. */
 public sealed interface Tool {
@@ -128,9 +131,43 @@ public sealed interface Tool {
      * @param figures how many
      * @param top of the acrylic: its points or crests, in its frame
      * @param bottom of the acrylic
+     * @param across what is engraved across it
      */
-    record Strip(ToolId id, String name, Path stitched, double module, int figures, double top, double bottom)
+    record Strip(
+            ToolId id,
+            String name,
+            Path stitched,
+            double module,
+            int figures,
+            double top,
+            double bottom,
+            List<Across> across)
             implements Tool {
+
+        /**
+         * A line engraved across the strip.
+         *
+         * @param below the strip's points or crests, in inches
+         */
+        public record Across(EngravedLine line, double below) {
+
+            static Stream<Across> of(EngravedLine line, double top) {
+                return switch (line.kind()) {
+                    case CROWN -> Stream.of(new Across(line, line.fromEdge(1)));
+                    // The needle's valleys stand on the frame's own level with the usual foot.
+                    case SEAM_ALLOWANCE -> Stream.of(new Across(line, top + line.value()));
+                    default -> Stream.empty();
+                };
+            }
+        }
+
+        /** The line engraved so far below the crests, if there is one next to it. */
+        public Optional<EngravedLine> across(double below) {
+            return across.stream()
+                    .filter(a -> Math.abs(a.below() - below) <= SeamRegister.LINE_TOLERANCE)
+                    .min(Comparator.comparingDouble(a -> Math.abs(a.below() - below)))
+                    .map(Across::line);
+        }
 
         /** Nothing if the foot can't follow the edge in one go, or the edge isn't a strip's. */
         public static Optional<Strip> of(Template template, Guide guide, Machine machine) {
@@ -153,6 +190,7 @@ public sealed interface Tool {
                 return Optional.empty();
             }
             List<Path> stitched = guide.stitched(machine.footRadius());
+            double top = guide.edge().box().top();
             return stitched.size() == 1
                     ? Optional.of(new Strip(
                             new ToolId(template.id(), guide.id(), Optional.empty()),
@@ -160,8 +198,11 @@ public sealed interface Tool {
                             stitched.get(0),
                             module,
                             figures,
-                            guide.edge().box().top(),
-                            guide.edge().box().bottom() - depth))
+                            top,
+                            guide.edge().box().bottom() - depth,
+                            template.lines().stream()
+                                    .flatMap(line -> Across.of(line, top))
+                                    .toList()))
                     : Optional.empty();
         }
     }

@@ -375,6 +375,12 @@ public record Words(TapeScale tape) {
                     : (on.engraved() ? "the line engraved " : "tape ") + length(on.fromEdge())
                             + " from the edge, on the line stitched before";
         }
+        if (placement.registration() instanceof Registration.OnRow on) {
+            return on.line()
+                            .map(line -> new ShelfWords(this).line(line))
+                            .orElseGet(() -> "tape " + length(on.belowCrowns()) + " below the template's crowns")
+                    + (on.lineId().isPresent() ? " on the crowns stitched before" : " on the lower edge");
+        }
         if (placement.registration() instanceof Registration.NotchOnMark on) {
             return "a notch straight above " + decapital(name(on.mark())) + ", and tape " + length(on.below())
                     + " below the strip's points on the " + (on.far() ? "outer edge" : seam(placement.region()));

@@ -1,5 +1,6 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -134,6 +135,7 @@ class AreaChecks {
             }
         }
         liesOnPlate(plan, templates);
+        rowsLieOnRows(plan, templates);
         travels(plan);
         plan.marks().forEach(m -> assertThat(used).as(m.id()).contains(m.id()));
     }
@@ -175,6 +177,46 @@ class AreaChecks {
                     .minus(needle);
             assertThat(plate.dot(laid)).as(placement.id()).isGreaterThan(0);
         }
+    }
+
+    /** What of a shell template is laid on the crowns before, or on the lower edge, is on its acrylic and lies there. */
+    private static void rowsLieOnRows(AreaPlan plan, List<Template> templates) {
+        for (Placement placement : plan.placements()) {
+            if (!(placement.registration() instanceof Registration.OnRow on)) {
+                continue;
+            }
+            Template template = templates.stream()
+                    .filter(t -> t.id().equals(placement.tool().templateId()))
+                    .findFirst()
+                    .orElseThrow();
+            Box acrylic = template.cut().pieces().get(0).outlines().get(0).box();
+            double laid = on.line()
+                    .map(line -> template.strokes(line).get(0).start().y())
+                    .orElse(acrylic.top() - on.belowCrowns());
+            assertThat(laid).as(placement.id()).isBetween(acrylic.bottom(), acrylic.top() + 1e-6);
+            double wanted = on.lineId()
+                    .map(id -> plan.placements().stream()
+                            .filter(p -> p.of().id().equals(id))
+                            .mapToDouble(p -> p.pose().position().y())
+                            .max()
+                            .orElseThrow())
+                    .map(row -> row + stitchedCrowns(template))
+                    .orElseGet(() -> plan.pieces().stream()
+                            .map(p -> p.cloth().seam())
+                            .filter(p ->
+                                    p.box().grown(1e-3).holds(placement.path().start()))
+                            .findFirst()
+                            .orElseThrow()
+                            .box()
+                            .bottom());
+            assertThat(placement.pose().position().y() + laid)
+                    .as(placement.id())
+                    .isCloseTo(wanted, within(on.line().isPresent() ? 1.0 / 64 : 1e-6));
+        }
+    }
+
+    private static double stitchedCrowns(Template template) {
+        return template.cut().pieces().get(0).outlines().get(0).box().top() + MACHINE.footRadius();
     }
 
     /** The needle travels from where it is to where the next line begins, in seams or on stitching. */

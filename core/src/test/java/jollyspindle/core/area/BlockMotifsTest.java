@@ -5,6 +5,7 @@ import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
@@ -244,6 +245,64 @@ class BlockMotifsTest {
         assertThat(told.over()).isCloseTo(0.125, within(1e-6));
         assertThat(told.squeezed()).isFalse();
         assertThat(told.good()).isTrue();
+    }
+
+    /**
+     * The first row lies with its crown line on the seam, or at the quilt's edge with its seam-allowance line on the raw edge;
+     * the others with the crown line on the crowns before, the squeezed one with tape, since it lies deeper.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "5.25, 0, CROWN, 0.75",
+        "5.5, 0.25, SEAM_ALLOWANCE, 0.75",
+        "5.3, 0.3, '', 0.5",
+        "4.75, 0.25, SEAM_ALLOWANCE, 0",
+    })
+    void rowsLieOnWhatIsThere(double height, double allowance, String first, double over) {
+        Area area = new Area.Blocks(1, 1, 4.5, height, 0);
+        AreaPlan plan = plan(area, new AreaMotif.Clamshells(allowance), "thatch-large");
+        assertThat(((AreaTold.Shells) told(plan).get(0)).over()).isCloseTo(over, within(1e-6));
+        for (Placement placement : plan.placements()) {
+            Registration.OnRow on = (Registration.OnRow) placement.registration();
+            int row = placement.of().number();
+            String line = on.line().map(l -> l.kind().name()).orElse("");
+            assertThat(line).as("row %d", row).isEqualTo(row == 1 ? first : row < 4 ? "CROWN" : "");
+            assertThat(on.lineId().isPresent()).isEqualTo(row > 1);
+        }
+    }
+
+    /** Kept clear of the seam, the tape is told from the seam; on a round medallion there is none to lie on. */
+    @Test
+    void theFirstRowLiesOnTheSeamWhereThereIsALevelOne() {
+        Area clear = new Area.Blocks(1, 1, 9, 9, 0, 0.375);
+        assertThat(first(plan(clear, new AreaMotif.Clamshells(0), "thatch-large")))
+                .isInstanceOfSatisfying(Registration.OnRow.class, on -> {
+                    assertThat(on.line()).isEmpty();
+                    // The bumps are 1 1/4 of acrylic high over valleys that stand 3/8 above the seam.
+                    assertThat(on.belowCrowns()).isCloseTo(1.25 + 0.375, within(1e-6));
+                });
+        assertThat(first(plan(
+                        new Area.Medallion(Area.Shape.OCTAGON, 12, 0), new AreaMotif.Clamshells(0), "thatch-large")))
+                .isInstanceOf(Registration.OnRow.class);
+        assertThat(first(plan(new Area.Medallion(12), new AreaMotif.Clamshells(0), "thatch-large")))
+                .isEqualTo(new Registration.FootOnBothMarks());
+    }
+
+    private static Registration first(AreaPlan plan) {
+        return plan.placements().get(0).registration();
+    }
+
+    /** Where the crowns before lie beyond the acrylic, in the foot's own gap, the squeezed row goes by marks. */
+    @Test
+    void aSqueezedRowGoesByMarksWhereNothingOfTheTemplateLiesOnCrowns() {
+        AreaPlan plan = plan(new Area.Blocks(1, 1, 4, 4.22, 0), new AreaMotif.Clamshells(0), "thatch-small");
+        List<Placement> last =
+                plan.placements().stream().filter(p -> p.of().number() == 9).toList();
+        assertThat(last).isNotEmpty().allSatisfy(p -> {
+            assertThat(p.registration()).isEqualTo(new Registration.FootOnBothMarks());
+            assertThat(p.start().mark()).isPresent();
+            assertThat(p.end().mark()).isPresent();
+        });
     }
 
     /** Whole shells to a row: every second turn climbs two rows' rise along the edge (the trade's value). */

@@ -17,6 +17,7 @@ import jollyspindle.core.shelf.StarterShelf;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 import java.util.List;
@@ -196,6 +197,26 @@ class AreaWordsTest {
                 .isEqualTo(
                         "4 blocks: 96 lines, 108 placements, 4 thread starts, 977 inches of stitching and 16 travelled"
                                 + " in seams or over stitching");
+    }
+
+    /** A row of shells is laid with what is engraved, or with tape. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "0     | 1 | the crown line 1/2 on the lower edge",
+                "0.25  | 1 | the seam-allowance line 1/4 on the lower edge",
+                "0.375 | 1 | tape 5/8 generous below the template's crowns on the lower edge",
+                "0     | 2 | the crown line 1/2 on the crowns stitched before",
+            })
+    void rowsOfShellsSayWhatLiesOnTheRowBefore(double allowance, int row, String text) {
+        QuiltJob demo = DemoJob.heronWeir().withTemplates(StarterShelf.templates());
+        QuiltJob job = demo.withQuilt(demo.quilt().withAreas(List.of(new Area.Blocks(1, 1, 4.5, 4.5, 0))))
+                .with(new AreaId(1), AreaDesign.of(new AreaMotif.Clamshells(allowance), Optional.of("thatch-small")));
+        assertThat(Planner.plan(job).area(new AreaId(1)).orElseThrow().placements())
+                .filteredOn(p -> p.of().number() == row)
+                .isNotEmpty()
+                .allSatisfy(p -> assertThat(SAID.words().registration(p)).isEqualTo(text));
     }
 
     /** A list of all placements says ray, template once, what it is laid on, and each turn. */

@@ -292,6 +292,9 @@ final class QuiltPainter {
         if (placement.registration() instanceof Registration.NotchOnMark on) {
             onEdge(outlines, on.below(), placement);
         }
+        if (placement.registration() instanceof Registration.OnRow on) {
+            onEdge(outlines, on.belowCrowns(), placement);
+        }
         foot(placement);
     }
 

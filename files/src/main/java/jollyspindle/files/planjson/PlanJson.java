@@ -310,6 +310,10 @@ public final class PlanJson {
             node.put("on", on.centre().id());
             node.put("kind", "centre");
             node.put("legOnSeam", on.legOnSeam());
+        } else if (placement.registration() instanceof Registration.OnRow on) {
+            node.put("on", on.lineId().orElse(placement.region().code() + "-lower-edge"));
+            node.put("kind", on.line().map(line -> name(line.kind()) + "-line").orElse("tape-on-back"));
+            number(node, "belowCrowns", on.belowCrowns());
         } else if (placement.registration() instanceof Registration.NotchOnMark on) {
             node.put("on", placement.region().code() + (on.far() ? "-outer-edge" : "-seam"));
             node.put("kind", "notch-on-mark");
