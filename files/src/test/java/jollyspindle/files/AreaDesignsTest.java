@@ -64,7 +64,7 @@ class AreaDesignsTest {
                 layer(new AreaMotif.Clamshells(0.25), "thatch-middle"),
                 layer(new AreaMotif.Peel(3, 4, OptionalDouble.of(0.5)), "orchard-hill"),
                 layer(new AreaMotif.Crosshatch(0.75, Math.toRadians(50))),
-                layer(new AreaMotif.Quarters(0.25, 0.5))));
+                layer(new AreaMotif.Quarters(0.25, 0.5, false))));
         return demo.withQuilt(demo.quilt()
                         .with(Dimension.BATTING, 4)
                         .withAreas(List.of(
@@ -81,7 +81,7 @@ class AreaDesignsTest {
                         AreaDesign.of(List.of(
                                 layer(
                                         new AreaMotif.Arms(
-                                                12, AreaMotif.Way.ALONG_EDGE, 0.75, true, Math.toRadians(10)),
+                                                12, AreaMotif.Way.ALONG_EDGE, 0.75, true, Math.toRadians(10), true),
                                         "willow-arm"),
                                 layer(new AreaMotif.Rings(2, 0.5, 3, AreaMotif.Spokes.FOUR)),
                                 layer(new AreaMotif.Rings(2, OptionalDouble.empty(), 3, AreaMotif.Spokes.NONE)),
@@ -106,6 +106,8 @@ class AreaDesignsTest {
     @ParameterizedTest
     @CsvSource({
         "arms, 12, 99",
+        "circled, true, 3",
+        "pieced, false, 3",
         "area, \"area-2\", \"area-9\"",
         "motif, \"peel\", \"banana\"",
         "angleDegrees, 50.0, 5.0",
@@ -124,6 +126,15 @@ class AreaDesignsTest {
         assertThatThrownBy(() -> JobFile.parse(now.getBytes(StandardCharsets.UTF_8)))
                 .isInstanceOf(FileTrouble.class)
                 .hasMessageContaining(field);
+    }
+
+    @Test
+    void armsThatMeetInTheCentreHaveNoCircleToStopOn() {
+        String text = new String(JobFile.format(rich(), UnknownFields.none()), StandardCharsets.UTF_8);
+        String now = text.replaceFirst("\"stop\" : 0.75", "\"stop\" : 0");
+        assertThatThrownBy(() -> JobFile.parse(now.getBytes(StandardCharsets.UTF_8)))
+                .isInstanceOf(FileTrouble.class)
+                .hasMessageContaining("no circle to stop on");
     }
 
     @Test
@@ -156,13 +167,11 @@ class AreaDesignsTest {
                 .anyMatch(p -> p.get("pose").path("faceDown").asBoolean());
         assertThat(areas.get(1).get("lines"))
                 .hasSize(plan.area(new AreaId(2)).orElseThrow().lines().size());
-        assertThat(areas.get(0)
-                        .get("placements")
-                        .get(0)
-                        .get("registration")
-                        .get("kind")
-                        .asText())
-                .isEqualTo("hook-on-centre");
+        // The circle that the arms stop on comes first.
+        assertThat(areas.get(0).get("placements").findValues("registration").stream()
+                        .map(r -> r.get("kind").asText())
+                        .limit(2))
+                .containsExactly("centre", "hook-on-centre");
         // Shells an eighth and a quarter inside the seam: tape on it, and the template's own line on the rows.
         assertThat(areas.get(1).get("placements").findValuesAsText("kind")).contains("tape-on-back", "crown-line");
     }

@@ -136,11 +136,13 @@ public final class AreaDesigner {
         Marker marker = new Marker(id, part, space.place(0, 0), space.box().width(), tape);
         Sewing sewing = new Sewing(id, marker);
         Rays own = new Rays(space, marker);
+        List<Path> seams = new ArrayList<>(ditches(space));
         for (int i = 0; i < layers.size(); i++) {
             AreaDesign.Layer layer = layers.get(i);
             AreaLaying laying = new AreaLaying(space, sewing, tools, layer.templateId(), own);
             sewing.begin(i + 1, 0);
             lay(laying, layer.motif());
+            seams.addAll(laying.seams());
             int number = i + 1;
             laying.told().forEach(what -> told.add(new AreaPlan.Told(letter, number, what)));
         }
@@ -148,10 +150,7 @@ public final class AreaDesigner {
             turnings.putIfAbsent(letter, new AreaPlan.Turning(letter, own.all(), own.stepping()));
         }
         Routed routed = Router.route(
-                sewing.lines(),
-                sewing.placements(),
-                ditches(space),
-                !space.inTheWay().isEmpty());
+                sewing.lines(), sewing.placements(), seams, !space.inTheWay().isEmpty());
         lines.addAll(routed.lines());
         placements.addAll(routed.placements());
         travels.addAll(routed.travels());

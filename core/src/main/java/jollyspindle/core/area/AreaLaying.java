@@ -29,9 +29,16 @@ import java.util.function.Function;
  * @param templateId of the template asked for
  * @param rays from the centre, of all motifs in the piece
  * @param told what there is to know
+ * @param seams in the piece that the needle can travel in, besides its edge
  */
 record AreaLaying(
-        AreaSpace space, Sewing sewing, Tools tools, Optional<String> templateId, Rays rays, List<AreaTold> told) {
+        AreaSpace space,
+        Sewing sewing,
+        Tools tools,
+        Optional<String> templateId,
+        Rays rays,
+        List<AreaTold> told,
+        List<Path> seams) {
 
     /** Shorter pieces than this, in inches, are left out: a stitch or two. */
     static final double SHORTEST = 1.0 / 8;
@@ -39,12 +46,12 @@ record AreaLaying(
     private static final double ON = 1e-6;
 
     AreaLaying(AreaSpace space, Sewing sewing, Tools tools, Optional<String> templateId, Rays rays) {
-        this(space, sewing, tools, templateId, rays, new ArrayList<>());
+        this(space, sewing, tools, templateId, rays, new ArrayList<>(), new ArrayList<>());
     }
 
     /** The same in another piece, which tells what it has to where this one does. */
     AreaLaying in(AreaSpace other) {
-        return new AreaLaying(other, sewing, tools, templateId, rays, told);
+        return new AreaLaying(other, sewing, tools, templateId, rays, told, seams);
     }
 
     Marker marker() {
@@ -55,6 +62,10 @@ record AreaLaying(
         if (!told.contains(what)) {
             told.add(what);
         }
+    }
+
+    void seam(Path path) {
+        seams.addAll(space.region().within(path));
     }
 
     // --- templates ---------------------------------------------------------------------------------------------
@@ -103,6 +114,7 @@ record AreaLaying(
 
     /** Where a line ends: on the area's edge, on what is stitched already, or with the template. */
     Spot shown(Point place) {
+        boolean seam = seams.stream().anyMatch(path -> path.passes(place, ON));
         boolean edge = onEdge(place);
         boolean stitched =
                 !edge && sewing.placements().stream().map(Placement::path).anyMatch(path -> path.passes(place, ON));
@@ -110,7 +122,7 @@ record AreaLaying(
                 place,
                 edge
                         ? space.onSeam() ? Spot.ShownBy.SEAM : Spot.ShownBy.KEPT_CLEAR
-                        : stitched ? Spot.ShownBy.STITCHING : Spot.ShownBy.TEMPLATE);
+                        : seam ? Spot.ShownBy.SEAM : stitched ? Spot.ShownBy.STITCHING : Spot.ShownBy.TEMPLATE);
     }
 
     // --- stitching ---------------------------------------------------------------------------------------------

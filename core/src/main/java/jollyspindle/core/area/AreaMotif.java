@@ -91,14 +91,23 @@ public sealed interface AreaMotif {
      *     meet in the centre
      * @param mirrored whether the template is turned over for a second set that crosses the first
      * @param turn of the first arm from the top, clockwise, 0 to 2π
+     * @param circled whether that circle is stitched first, so that the needle gets from arm to arm on it; needs one
      */
-    record Arms(int arms, Way way, double stop, boolean mirrored, double turn) implements Counted {
+    record Arms(int arms, Way way, double stop, boolean mirrored, double turn, boolean circled) implements Counted {
         public Arms {
             within("arms", arms, FEWEST_ARMS, MOST_ARMS);
             upTo("lines that stop at", stop);
+            if (circled && stop == 0) {
+                throw new IllegalArgumentException("a circle of no size to stop on");
+            }
             if (!(turn >= 0) || turn > 2 * Math.PI) {
                 throw new IllegalArgumentException("a first arm turned by " + turn);
             }
+        }
+
+        /** Without a stitched circle. */
+        public Arms(int arms, Way way, double stop, boolean mirrored, double turn) {
+            this(arms, way, stop, mirrored, turn, false);
         }
 
         /** One set, the first arm at the top. */
@@ -118,15 +127,27 @@ public sealed interface AreaMotif {
 
         @Override
         public Arms withCount(int other) {
-            return new Arms(other, way, stop, mirrored, turn);
+            return new Arms(other, way, stop, mirrored, turn, circled);
         }
 
         public Arms withStop(double other) {
-            return new Arms(arms, way, other, mirrored, turn);
+            return new Arms(arms, way, other, mirrored, turn, circled && other > 0);
         }
 
         public Arms withTurn(double other) {
-            return new Arms(arms, way, stop, mirrored, other);
+            return new Arms(arms, way, stop, mirrored, other, circled);
+        }
+
+        public Arms withWay(Way other) {
+            return new Arms(arms, other, stop, mirrored, turn, circled);
+        }
+
+        public Arms withMirrored(boolean other) {
+            return new Arms(arms, way, stop, other, turn, circled);
+        }
+
+        public Arms withCircled(boolean other) {
+            return new Arms(arms, way, stop, mirrored, turn, other);
         }
 
         @Override
@@ -428,11 +449,18 @@ public sealed interface AreaMotif {
      *
      * @param close spacing of those across
      * @param wide spacing of those down
+     * @param pieced whether the quarters are patches of their own, with seams between them that the needle can travel in;
+     *     otherwise the two middle lines are stitched first
      */
-    record Quarters(double close, double wide) implements AreaMotif {
+    record Quarters(double close, double wide, boolean pieced) implements AreaMotif {
         public Quarters {
             distance(close);
             distance(wide);
+        }
+
+        /** Of a block pieced from four patches. */
+        public Quarters(double close, double wide) {
+            this(close, wide, true);
         }
 
         /** From line to line of those across, as they divide half of a box's height evenly; in inches. */

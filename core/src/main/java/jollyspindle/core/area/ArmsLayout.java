@@ -14,10 +14,13 @@ import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.Sewing;
 import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.Tools;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Lays out {@link AreaMotif.Arms}: one line turned by 360/n degrees from arm to arm, and once more the other way round, if a
@@ -72,6 +75,9 @@ final class ArmsLayout {
     /** How far up from the centre an outline's own middle stands. */
     private double up;
 
+    /** Radius of the circle that lines stop on; a stitched one's own. */
+    private double stop;
+
     private Optional<Arm> arm() {
         Optional<Tool.Whole> hooked = laying.tools().arm(laying.templateId());
         if (hooked.isPresent()) {
@@ -107,6 +113,7 @@ final class ArmsLayout {
         }
         Arm arm = found.get();
         Mark centre = laying.mark(Mark.Kind.CENTRE, space.centre());
+        stop = motif.circled() ? circle(arm, centre) : motif.stop();
         double needed = 0;
         int shortOf = 0;
         for (int set = 1; set <= (motif.mirrored() ? 2 : 1); set++) {
@@ -127,12 +134,40 @@ final class ArmsLayout {
         }
     }
 
+    /** Stitches the circle that the arms stop on, begun where the first of them does, and tells its radius. */
+    private double circle(Arm arm, Mark centre) {
+        // Of whatever template: the one asked for is the arms'.
+        Optional<Tool.Round> nearest = laying.tools().circles(Optional.empty()).stream()
+                .min(Comparator.comparingDouble(t -> Math.abs(t.stitched() - motif.stop())));
+        if (nearest.isEmpty()) {
+            laying.tell(new AreaTold.RingMissing(2 * motif.stop(), OptionalDouble.empty()));
+            return motif.stop();
+        }
+        Tool.Round tool = nearest.get();
+        if (Math.abs(tool.stitched() - motif.stop()) > Tools.SAME_RADIUS) {
+            laying.tell(new AreaTold.RingMissing(2 * motif.stop(), OptionalDouble.of(2 * tool.stitched())));
+            return motif.stop();
+        }
+        Path first = arm.on(new Pose(space.centre(), -motif.turn(), false));
+        double angle = Region.of(Path.circle(space.centre(), tool.stitched())).without(first).stream()
+                .findFirst()
+                .map(p -> p.start().minus(space.centre()).angle())
+                .orElse(Math.PI / 2 - motif.turn());
+        laying.stitch(
+                Sewing.Naming.of(Stitched.RING, 1),
+                Path.of(new Arc(space.centre(), tool.stitched(), angle, -2 * Math.PI)),
+                c -> tool,
+                c -> new Registration.CentreOnMark(centre, false),
+                p -> laying.marked(Mark.Kind.LINE_START, p));
+        return tool.stitched();
+    }
+
     private void stitch(Arm arm, int set, int number, double angle, Mark centre, Ray ray) {
         Pose pose = new Pose(space.centre(), -angle, set == 2);
         Tool lying = arm.tool(pose, up);
         Path whole = arm.on(pose);
-        List<Path> pieces = motif.stop() > 0 && !arm.closed()
-                ? Region.of(Path.circle(space.centre(), motif.stop())).without(whole).stream()
+        List<Path> pieces = stop > 0 && !arm.closed()
+                ? Region.of(Path.circle(space.centre(), stop)).without(whole).stream()
                         .flatMap(p -> laying.kept(p).stream())
                         .toList()
                 : laying.kept(whole);
@@ -175,13 +210,12 @@ final class ArmsLayout {
         List<StitchLine> lines = laying.sewing().lines();
         return !lines.isEmpty()
                 && lines.get(lines.size() - 1).kind() == Stitched.ARM
-                && lines.get(lines.size() - 1).needleAt().distance(space.centre())
-                        > Math.max(CHALK, motif.stop() + CHALK);
+                && lines.get(lines.size() - 1).needleAt().distance(space.centre()) > Math.max(CHALK, stop + CHALK);
     }
 
     private Spot spot(Arm arm, Point place, Mark centre) {
-        if (!arm.closed() && motif.stop() > 0 && Math.abs(place.distance(space.centre()) - motif.stop()) < CHALK) {
-            return Spot.at(place, Spot.ShownBy.STOP_CIRCLE);
+        if (!arm.closed() && stop > 0 && Math.abs(place.distance(space.centre()) - stop) < CHALK) {
+            return Spot.at(place, motif.circled() ? Spot.ShownBy.STITCHING : Spot.ShownBy.STOP_CIRCLE);
         }
         // A foot that isn't quite the one the arm is cut for begins a thread's width beside the centre.
         if (place.distance(centre.place()) < CHALK) {

@@ -2,6 +2,7 @@ package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
@@ -16,8 +17,8 @@ import java.util.List;
 
 /**
  * Lays out {@link AreaMotif.Circles}: a circle about the middle of each square of the grid. The classic size goes through the
- * square's four corners, s/√2 in radius; of the shelf's circles the one nearest to that is taken. Each begins on the side
- * towards the circle before, where it crosses it.
+ * square's four corners, s/√2 in radius; of the shelf's circles the one nearest to that is taken. Each begins where it crosses
+ * the circle before: once round that one and about a quarter again, the needle is there. Rows go there and back in turn.
  */
 final class OverlappingCirclesLayout {
 
@@ -48,21 +49,52 @@ final class OverlappingCirclesLayout {
         }
         int number = 0;
         for (int row = 0; row < motif.down(); row++) {
-            for (int column = 0; column < motif.across(); column++) {
-                number++;
+            boolean back = row % 2 == 1;
+            for (int i = 0; i < motif.across(); i++) {
+                int column = back ? motif.across() - 1 - i : i;
                 Point middle = laying.space().place((column + 0.5) * across, box.height() - (row + 0.5) * down);
-                Mark mark = laying.mark(Mark.Kind.MIDDLE, middle);
-                // The crossing with the circle on the left, above; from there clockwise.
-                double cosine = Math.min(1, across / 2 / tool.stitched());
-                Arc whole = new Arc(middle, tool.stitched(), Math.PI - Math.acos(cosine), -2 * Math.PI);
-                boolean first = column == 0;
-                laying.stitch(
-                        Sewing.Naming.of(Stitched.CIRCLE, number),
-                        Path.of(whole),
-                        c -> tool,
-                        c -> new Registration.CentreOnMark(mark, false),
-                        p -> first ? laying.marked(Mark.Kind.LINE_START, p) : Spot.at(p, Spot.ShownBy.STITCHING));
+                circle(tool, ++number, middle, start(tool, i, row, across, down), back);
             }
+        }
+    }
+
+    /**
+     * Where a circle begins, as an angle seen from its middle: where it crosses the one before; the first of a row where it
+     * crosses the one over it, on the side that the row goes to. In the first row that is below, away from the edge.
+     */
+    private double start(Tool.Round tool, int inRow, int row, double across, double down) {
+        double beside = Math.acos(Math.min(1, across / 2 / tool.stitched()));
+        double over = Math.acos(Math.min(1, down / 2 / tool.stitched()));
+        double angle;
+        if (inRow > 0) {
+            angle = row == 0 ? Math.PI + beside : Math.PI - beside;
+        } else if (row > 0) {
+            angle = Math.PI / 2 - over;
+        } else {
+            // The very first begins where the next one will.
+            angle = motif.across() > 1 ? -beside : over - Math.PI / 2;
+        }
+        return row % 2 == 1 ? Math.PI - angle : angle;
+    }
+
+    private void circle(Tool.Round tool, int number, Point middle, double start, boolean back) {
+        Mark mark = laying.mark(Mark.Kind.MIDDLE, middle);
+        Arc whole = new Arc(middle, tool.stitched(), start, back ? 2 * Math.PI : -2 * Math.PI);
+        boolean first = number == 1;
+        double kept =
+                laying.kept(Path.of(whole)).stream().mapToDouble(Path::length).sum();
+        // What the edge cuts is stitched in two parts, so that it, too, begins where it crosses the circle before.
+        List<Curve> parts =
+                kept > whole.length() - 1e-6 ? List.of(whole) : List.of(whole.piece(0, 0.5), whole.piece(0.5, 1));
+        for (Curve part : parts) {
+            laying.stitch(
+                    Sewing.Naming.of(Stitched.CIRCLE, number),
+                    Path.of(part),
+                    c -> tool,
+                    c -> new Registration.CentreOnMark(mark, false),
+                    p -> first && p.distance(whole.start()) < 1e-6
+                            ? laying.marked(Mark.Kind.LINE_START, p)
+                            : Spot.at(p, Spot.ShownBy.STITCHING));
         }
     }
 }

@@ -1,7 +1,11 @@
 package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.Sewing;
 import jollyspindle.core.sewing.Tool;
 
 import java.util.ArrayList;
@@ -33,11 +37,32 @@ final class QuartersLayout {
         Box box = laying.space().box();
         double width = box.width() / 2;
         double height = box.height() / 2;
+        Segment upright =
+                new Segment(laying.space().place(width, 0), laying.space().place(width, box.height()));
+        Segment level =
+                new Segment(laying.space().place(0, height), laying.space().place(box.width(), height));
+        if (motif.pieced()) {
+            for (Segment seam : List.of(upright, level)) {
+                laying.seam(Path.of(seam.piece(0, 0.5)));
+                laying.seam(Path.of(seam.piece(0.5, 1)));
+            }
+        } else {
+            middle(tool.get(), 1, upright);
+            middle(tool.get(), 2, level);
+        }
         // Clockwise from the upper left.
         across(tool.get(), 1, 0, height, width, height);
         down(tool.get(), 2, width, height, width, height);
         across(tool.get(), 3, width, 0, width, height);
         down(tool.get(), 4, 0, 0, width, height);
+    }
+
+    private void middle(Tool.Straight tool, int number, Segment line) {
+        laying.stitch(
+                Sewing.Naming.of(Stitched.LINE, number),
+                Path.of(line),
+                tool,
+                p -> laying.marked(p.equals(line.from()) ? Mark.Kind.LINE_START : Mark.Kind.LINE_END, p));
     }
 
     private void across(Tool.Straight tool, int quarter, double left, double low, double width, double height) {

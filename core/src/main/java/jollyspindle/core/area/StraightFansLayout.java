@@ -1,31 +1,43 @@
 package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.Sewing;
 import jollyspindle.core.sewing.Tool;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /**
  * Lays out {@link AreaMotif.StraightFans}: in each square lines at equal angles from a small arc about one corner to the two
- * far sides, half a step from the near ones; out along one and in along the next. The corner goes on by one from square to
- * square, so that four squares make a wheel.
+ * far sides, half a step from the near ones. Four squares stand round one hub, so that their fans make a wheel, stitched
+ * clockwise from the top without a break: out along one line, along the squares' side to the next, in along that, and on
+ * along the small arc. On the area's own edge the needle goes in the seam instead.
  */
 final class StraightFansLayout {
+
+    private static final double ON = 1e-9;
 
     private final AreaLaying laying;
     private final AreaMotif.StraightFans motif;
     private final Box box;
+    private final double width;
+    private final double height;
+    private int fans;
 
     StraightFansLayout(AreaLaying laying, AreaMotif.StraightFans motif) {
         this.laying = laying;
         this.motif = motif;
         this.box = laying.space().box();
+        this.width = box.width() / motif.across();
+        this.height = box.height() / motif.down();
     }
 
     void lay() {
@@ -33,39 +45,98 @@ final class StraightFansLayout {
         if (tool.isEmpty()) {
             return;
         }
-        double width = box.width() / motif.across();
-        double height = box.height() / motif.down();
         if (Math.min(width, height) < motif.stop() + AreaLaying.SHORTEST) {
             laying.tell(new AreaTold.NoRoom());
             return;
         }
-        int number = 0;
-        for (int row = 0; row < motif.down(); row++) {
-            for (int column = 0; column < motif.across(); column++) {
-                number++;
-                // The wheel's hub is where four squares meet: the corner towards it.
-                boolean left = column % 2 == 1;
-                boolean low = row % 2 == 0;
-                Point corner = laying.space()
-                        .place((column + (left ? 0 : 1)) * width, box.height() - (row + (low ? 1 : 0)) * height);
-                fan(tool.get(), number, corner, left ? width : -width, low ? height : -height);
+        // Hubs are where four squares meet, or two or one at the last edge of an odd number.
+        for (int row = 1; row <= motif.down() + motif.down() % 2; row += 2) {
+            for (int column = 1; column <= motif.across() + motif.across() % 2; column += 2) {
+                wheel(tool.get(), column, row);
             }
         }
     }
 
-    private void fan(Tool.Straight tool, int number, Point corner, double across, double up) {
-        for (int line = 1; line <= motif.lines(); line++) {
-            double angle = Math.PI / 2 * (line - 0.5) / motif.lines();
-            double far = Math.min(Math.abs(across) / Math.cos(angle), Math.abs(up) / Math.sin(angle));
-            Point way = new Point(Math.signum(across) * Math.cos(angle), Math.signum(up) * Math.sin(angle));
-            Segment out = new Segment(corner.plus(way.times(motif.stop())), corner.plus(way.times(far)));
-            Segment whole = line % 2 == 1 ? out : out.reversed();
-            laying.stitch(
-                    Sewing.Naming.of(Stitched.STRAIGHT_FAN, number, line),
-                    Path.of(whole),
-                    tool,
-                    p -> laying.marked(
-                            p.distance(corner) < motif.stop() + 1e-6 ? Mark.Kind.LINE_START : Mark.Kind.LINE_END, p));
+    /**
+     * A line of a wheel.
+     *
+     * @param fan which fan of the area
+     * @param number in its fan
+     * @param tip on the small arc
+     * @param far end
+     */
+    private record Line(int fan, int number, Point tip, Point far) {
+
+        Segment way(boolean out) {
+            return out ? new Segment(tip, far) : new Segment(far, tip);
         }
+    }
+
+    /** The fans round a hub, counted in squares from the upper left. */
+    private void wheel(Tool.Straight tool, int column, int row) {
+        Point hub = laying.space().place(column * width, box.height() - row * height);
+        boolean right = column < motif.across();
+        boolean below = row < motif.down();
+        // Clockwise from the top; without squares below, those on the left come before those on the right.
+        List<Integer> quarters = new ArrayList<>();
+        if (!below) {
+            quarters.add(3);
+        }
+        if (right) {
+            quarters.add(0);
+        }
+        if (right && below) {
+            quarters.add(1);
+        }
+        if (below) {
+            quarters.add(2);
+            quarters.add(3);
+        }
+        List<Line> lines = new ArrayList<>();
+        for (int quarter : quarters) {
+            fans++;
+            for (int number = 1; number <= motif.lines(); number++) {
+                Point way = Rays.way(Math.PI / 2 * (quarter + (number - 0.5) / motif.lines()));
+                double far = Math.min(width / Math.abs(way.x()), height / Math.abs(way.y()));
+                lines.add(new Line(fans, number, hub.plus(way.times(motif.stop())), hub.plus(way.times(far))));
+            }
+        }
+        boolean whole = quarters.size() == 4;
+        for (int i = 0; i < lines.size(); i++) {
+            boolean out = i % 2 == 0;
+            Line line = lines.get(i);
+            List<Curve> path = new ArrayList<>(List.of(line.way(out)));
+            if (i + 1 < lines.size() || whole) {
+                Line next = lines.get((i + 1) % lines.size());
+                path.addAll(out ? side(hub, line.far(), next.far()) : List.of(new Segment(line.tip(), next.tip())));
+            }
+            laying.stitch(
+                    Sewing.Naming.of(Stitched.STRAIGHT_FAN, line.fan(), line.number()),
+                    new Path(path),
+                    tool,
+                    p -> spot(hub, p));
+        }
+    }
+
+    /** Along the outer sides of the squares round a hub, unless that is all the area's own edge. */
+    private List<Curve> side(Point hub, Point from, Point to) {
+        List<Curve> way = new ArrayList<>();
+        Point a = from.minus(hub);
+        Point b = to.minus(hub);
+        boolean level = Math.abs(Math.abs(a.y()) - height) < ON && Math.abs(Math.abs(b.y()) - height) < ON;
+        boolean upright = Math.abs(Math.abs(a.x()) - width) < ON && Math.abs(Math.abs(b.x()) - width) < ON;
+        if (level || upright) {
+            way.add(new Segment(from, to));
+        } else {
+            Point corner = hub.plus(new Point(Math.signum(a.x()) * width, Math.signum(a.y()) * height));
+            way.add(new Segment(from, corner));
+            way.add(new Segment(corner, to));
+        }
+        return way.stream().allMatch(s -> laying.onEdge((Segment) s)) ? List.of() : way;
+    }
+
+    private Spot spot(Point hub, Point place) {
+        boolean tip = place.distance(hub) < motif.stop() + 1e-6;
+        return laying.marked(tip ? Mark.Kind.LINE_START : Mark.Kind.LINE_END, place);
     }
 }

@@ -588,9 +588,8 @@ public sealed interface Finding {
         @Override
         public Optional<Remedy> remedy() {
             boolean shelf = what instanceof AreaTold.NoTool || what instanceof AreaTold.RingMissing;
-            return shelf
-                    ? Optional.of(new Remedy.SeeShelf())
-                    : redesign.map(better -> new Remedy.RedesignArea(area, better));
+            return redesign.<Remedy>map(better -> new Remedy.RedesignArea(area, better))
+                    .or(() -> shelf ? Optional.of(new Remedy.SeeShelf()) : Optional.empty());
         }
 
         @Override

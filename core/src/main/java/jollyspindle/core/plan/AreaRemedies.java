@@ -135,6 +135,11 @@ final class AreaRemedies {
                     ? Optional.of(new AreaMotif.Circles(times(circles.across(), times), times(circles.down(), times)))
                     : Optional.empty();
         }
+        if (motif instanceof AreaMotif.Arms arms
+                && what instanceof AreaTold.RingMissing ring
+                && ring.nearest().isPresent()) {
+            return Optional.of(arms.withStop(ring.nearest().getAsDouble() / 2));
+        }
         if (motif instanceof AreaMotif.Petals petals && what instanceof AreaTold.TooFar far) {
             return Optional.of(new AreaMotif.Petals(petals.petals(), petals.from(), petals.from() + far.most()));
         }
@@ -152,8 +157,8 @@ final class AreaRemedies {
         if (motif instanceof AreaMotif.Quarters quarters) {
             // What was wished for comes out a little closer or wider, so that the nearer of both is meant.
             boolean close = Math.abs(quarters.close() - spacing) <= Math.abs(quarters.wide() - spacing);
-            return Optional.of(
-                    new AreaMotif.Quarters((close ? 2 : 1) * quarters.close(), (close ? 1 : 2) * quarters.wide()));
+            return Optional.of(new AreaMotif.Quarters(
+                    (close ? 2 : 1) * quarters.close(), (close ? 1 : 2) * quarters.wide(), quarters.pieced()));
         }
         return Optional.empty();
     }

@@ -49,13 +49,18 @@ final class Ditches {
     /**
      * The network.
      *
-     * @param ditches that can be travelled along
+     * @param ditches that can be travelled along; one leads into another where it ends on it
      * @param stops where lines begin and end; those that lie on no ditch don't matter
      */
     Ditches(List<Path> ditches, List<Point> stops) {
+        List<Point> all = new ArrayList<>(stops);
+        for (Path ditch : ditches) {
+            all.add(ditch.start());
+            all.add(ditch.end());
+        }
         for (Path ditch : ditches) {
             for (Curve curve : ditch.curves()) {
-                add(curve, stops);
+                add(curve, all);
             }
         }
     }

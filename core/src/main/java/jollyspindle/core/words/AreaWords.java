@@ -1,5 +1,6 @@
 package jollyspindle.core.words;
 
+import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaPreset;
@@ -135,7 +136,8 @@ public record AreaWords(Words words) {
             case QUARTERS -> {
                 AreaMotif.Quarters quarters = (AreaMotif.Quarters) motif;
                 yield "quarters, lines " + words.length(quarters.close()) + " apart across and "
-                        + words.length(quarters.wide()) + " down in turn";
+                        + words.length(quarters.wide()) + " down in turn"
+                        + (quarters.pieced() ? "" : ", the middle lines stitched first");
             }
             case CORNER_RAYS -> {
                 AreaMotif.CornerRays rays = (AreaMotif.CornerRays) motif;
@@ -161,7 +163,10 @@ public record AreaWords(Words words) {
                 + (arms.way() == AreaMotif.Way.OUT_AND_BACK
                         ? ", each out and back"
                         : ", out along one and in along the next")
-                + (arms.stop() > 0 ? ", stopped " + words.length(arms.stop()) + " from the centre" : "")
+                + (arms.stop() > 0
+                        ? ", stopped " + words.length(arms.stop()) + " from the centre"
+                                + (arms.circled() ? " on a stitched circle" : "")
+                        : "")
                 + (arms.mirrored() ? ", crossed by as many turned over" : "")
                 + (arms.turn() > 0 ? ", the first " + Words.degrees(arms.turn()) + " from the top" : "");
     }
@@ -227,6 +232,20 @@ public record AreaWords(Words words) {
                                 + words.length(s.radius()) + " about the centre")
                         .orElse("")
                 + ".";
+    }
+
+    /**
+     * What is drawn for arms that stop short of the centre: {@code Draw a circle of radius 3/4 about the centre; …}. Empty
+     * if none do, or if the circle is stitched.
+     */
+    public String stopCircles(AreaDesign.Part part) {
+        return part.layers().stream()
+                .map(AreaDesign.Layer::motif)
+                .filter(m -> m instanceof AreaMotif.Arms arms && arms.stop() > 0 && !arms.circled())
+                .map(m -> "Draw a circle of radius " + words.length(((AreaMotif.Arms) m).stop())
+                        + " about the centre; the arms stop on it.")
+                .distinct()
+                .collect(Collectors.joining(" "));
     }
 
     private static String found(Ray ray) {

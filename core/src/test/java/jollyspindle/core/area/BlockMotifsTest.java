@@ -350,8 +350,8 @@ class BlockMotifsTest {
                 .min()
                 .orElseThrow();
         assertThat(Math.abs(diameter - 4 * Math.sqrt(2))).isCloseTo(classic, within(1e-9));
-        // One thread for each row at most: along the circle before to where the next crosses it.
-        assertThat(plan.starts()).isLessThanOrEqualTo(3);
+        // One thread for all: along the circle before to where the next crosses it.
+        assertThat(plan.starts()).isEqualTo(1);
         assertThat(told(plan(block(60), new AreaMotif.Circles(2, 2), null)))
                 .anyMatch(AreaTold.CirclesApart.class::isInstance);
     }
@@ -482,6 +482,8 @@ class BlockMotifsTest {
     void straightLineFansMakeWheels() {
         AreaPlan plan = plan(block(12), new AreaMotif.StraightFans(2, 2, 5, 1), "furrow-short");
         assertThat(plan.lines()).hasSize(20);
+        // One thread: the block's own edge leads from line to line, and the small circle about the middle back.
+        assertThat(plan.starts()).isEqualTo(1);
         // All four stand on the middle, which their lines stop 1 short of, 18 degrees apart.
         List<Double> angles = plan.lines().stream()
                 .map(l -> l.path().curves().get(0).at(0.5).angle())
@@ -490,6 +492,33 @@ class BlockMotifsTest {
         for (int i = 1; i < angles.size(); i++) {
             assertThat(angles.get(i) - angles.get(i - 1)).isCloseTo(Math.toRadians(18), within(1e-9));
         }
-        assertThat(plan.lines()).allMatch(l -> Math.abs(l.path().distance(Point.ORIGIN) - 1) < 1e-9);
+        double chord = Math.cos(Math.toRadians(9));
+        assertThat(plan.lines()).allMatch(l -> {
+            double nearest = l.path().distance(Point.ORIGIN);
+            return nearest > chord - 1e-9 && nearest < 1 + 1e-9;
+        });
+    }
+
+    /** Wheels that meet in the block are each one thread, stitched along the squares' sides; half ones at the edge, too. */
+    @ParameterizedTest
+    @CsvSource({"4, 4, 6, 4", "4, 2, 5, 2", "3, 3, 4, 4", "1, 1, 4, 1", "2, 1, 3, 1"})
+    void wheelsAreOneThreadEach(int across, int down, int lines, int wheels) {
+        AreaPlan plan = plan(
+                new Area.Blocks(1, 1, 4 * across, 4 * down, 0),
+                new AreaMotif.StraightFans(across, down, lines, 0.75),
+                "furrow-long");
+        assertThat(plan.lines()).hasSize(across * down * lines);
+        assertThat(plan.starts()).isLessThanOrEqualTo(wheels);
+    }
+
+    /** Quarters that are patches have seams to travel in; others have their middle lines stitched first. */
+    @Test
+    void quartersAreFewThreads() {
+        for (boolean pieced : new boolean[] {true, false}) {
+            AreaPlan plan = plan(block(6), new AreaMotif.Quarters(0.25, 0.5, pieced), "furrow-short");
+            assertThat(plan.lines()).hasSize(2 * (11 + 5) + (pieced ? 0 : 2));
+            // Over stitching the needle goes along one line, not round the corner in the middle.
+            assertThat(plan.starts()).as("pieced: " + pieced).isLessThanOrEqualTo(pieced ? 1 : 3);
+        }
     }
 }

@@ -42,6 +42,7 @@ import static jollyspindle.core.area.AreaChecks.layOut;
 import static jollyspindle.core.area.AreaChecks.plan;
 import static jollyspindle.core.area.AreaChecks.told;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 /** Motifs about a centre. */
@@ -356,6 +357,23 @@ class CentreMotifsTest {
                         .orElseThrow()
                         .stepping())
                 .isEmpty();
+    }
+
+    /** With the circle they stop on stitched first, all arms are one thread; a size no template stitches is told. */
+    @Test
+    void armsStopOnAStitchedCircle() {
+        Area round = new Area.Medallion(12);
+        AreaMotif.Arms arms = new AreaMotif.Arms(12, AreaMotif.Way.OUT_AND_BACK, 0.5, true, 0.3);
+        assertThat(plan(round, arms, "willow-arm").starts()).isEqualTo(24);
+        AreaPlan circled = plan(round, arms.withCircled(true), "willow-arm");
+        assertThat(circled.starts()).isEqualTo(1);
+        assertThat(circled.lines().get(0).kind()).isEqualTo(Stitched.RING);
+        assertThat(circled.lines().get(0).path().length()).isCloseTo(Math.PI, within(1e-3));
+        assertThat(circled.lines()).hasSize(25);
+        assertThat(told(plan(round, arms.withStop(0.6).withCircled(true), "willow-arm")))
+                .anyMatch(AreaTold.RingMissing.class::isInstance);
+        assertThatThrownBy(() -> arms.withStop(0).withCircled(true)).hasMessageContaining("circle");
+        assertThat(arms.withCircled(true).withStop(0).circled()).isFalse();
     }
 
     // --- rays --------------------------------------------------------------------------------------------------

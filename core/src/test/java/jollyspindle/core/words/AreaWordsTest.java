@@ -86,6 +86,14 @@ class AreaWordsTest {
                         "Quarters",
                         "quarters, lines 1/4 apart across and 1/2 down in turn"),
                 Arguments.of(
+                        new AreaMotif.Quarters(0.25, 0.5, false),
+                        "Quarters",
+                        "quarters, lines 1/4 apart across and 1/2 down in turn, the middle lines stitched first"),
+                Arguments.of(
+                        new AreaMotif.Arms(6, AreaMotif.Way.OUT_AND_BACK, 0.75).withCircled(true),
+                        "Turned arms",
+                        "6 arms, each out and back, stopped 3/4 from the centre on a stitched circle"),
+                Arguments.of(
                         new AreaMotif.CornerRays(AreaMotif.Corner.TOP_RIGHT, OptionalInt.of(1), 0.75, 0.25),
                         "Corner rays",
                         "1 petal from the upper right corner, stopped 3/4 from it"),
@@ -197,6 +205,18 @@ class AreaWordsTest {
                 .isEqualTo(
                         "4 blocks: 96 lines, 108 placements, 4 thread starts, 977 inches of stitching and 16 travelled"
                                 + " in seams or over stitching");
+    }
+
+    /** What arms stop on is drawn, unless it is stitched or they meet. */
+    @Test
+    void theCircleThatArmsStopOnIsDrawn() {
+        AreaMotif.Arms arms = new AreaMotif.Arms(6, AreaMotif.Way.OUT_AND_BACK, 0.75);
+        assertThat(SAID.stopCircles(AreaDesign.of(arms, Optional.empty()).part('A')))
+                .isEqualTo("Draw a circle of radius 3/4 about the centre; the arms stop on it.");
+        for (AreaMotif other : List.of(arms.withCircled(true), arms.withStop(0), new AreaMotif.Peel(3, 4))) {
+            assertThat(SAID.stopCircles(AreaDesign.of(other, Optional.empty()).part('A')))
+                    .isEmpty();
+        }
     }
 
     /** A row of shells is laid with what is engraved, or with tape. */

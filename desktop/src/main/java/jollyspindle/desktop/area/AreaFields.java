@@ -174,21 +174,27 @@ final class AreaFields extends EntryFields {
             return List.of(apart(h.spacing(), AreaMotif.CurvedHatch::new));
         }
         if (motif instanceof AreaMotif.Quarters q) {
-            return List.of(Labelled.row(
-                    between(
-                            "area-close",
-                            "Across, apart",
-                            q.close(),
-                            CLOSEST,
-                            LARGEST,
-                            d -> new AreaMotif.Quarters(d, q.wide())),
-                    between(
-                            "area-wide",
-                            "Down, apart",
-                            q.wide(),
-                            CLOSEST,
-                            LARGEST,
-                            d -> new AreaMotif.Quarters(q.close(), d))));
+            return List.of(
+                    Labelled.row(
+                            between(
+                                    "area-close",
+                                    "Across, apart",
+                                    q.close(),
+                                    CLOSEST,
+                                    LARGEST,
+                                    d -> new AreaMotif.Quarters(d, q.wide(), q.pieced())),
+                            between(
+                                    "area-wide",
+                                    "Down, apart",
+                                    q.wide(),
+                                    CLOSEST,
+                                    LARGEST,
+                                    d -> new AreaMotif.Quarters(q.close(), d, q.pieced()))),
+                    check(
+                            "area-pieced",
+                            "The quarters are patches: travel in their seams",
+                            q.pieced(),
+                            p -> take.accept(new AreaMotif.Quarters(q.close(), q.wide(), p))));
         }
         if (motif instanceof AreaMotif.CornerRays r) {
             return cornerRays(r);
@@ -253,7 +259,7 @@ final class AreaFields extends EntryFields {
                         List.of(AreaMotif.Way.values()),
                         a.way(),
                         AreaWords::name,
-                        w -> take.accept(new AreaMotif.Arms(a.arms(), w, a.stop(), a.mirrored(), a.turn()))),
+                        w -> take.accept(a.withWay(w))),
                 degrees(
                         "area-turn",
                         "First arm from the top, degrees clockwise",
@@ -266,7 +272,19 @@ final class AreaFields extends EntryFields {
                         "area-mirrored",
                         "A second set turned over, crossing the first",
                         a.mirrored(),
-                        m -> take.accept(new AreaMotif.Arms(a.arms(), a.way(), a.stop(), m, a.turn()))));
+                        m -> take.accept(a.withMirrored(m))),
+                circled(a));
+    }
+
+    private Node circled(AreaMotif.Arms a) {
+        Node circled = check(
+                "area-circled",
+                "Stitch the circle they stop on first",
+                a.circled(),
+                c -> take.accept(a.withCircled(c)));
+        // Arms that meet in the centre have no circle.
+        circled.setDisable(a.stop() == 0);
+        return circled;
     }
 
     private List<Node> rings(AreaMotif.Rings r) {

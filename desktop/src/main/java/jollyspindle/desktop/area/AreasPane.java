@@ -324,6 +324,10 @@ public final class AreasPane extends VBox {
             finding.setId("area-finding");
             getChildren().add(finding);
         });
+        String drawn = new AreaWords(bench.words()).stopCircles(desk.design().part(desk.letter()));
+        if (!drawn.isEmpty()) {
+            getChildren().add(Labelled.wrapped(drawn, "reason"));
+        }
         for (Ray ray : desk.rays()) {
             getChildren().add(Labelled.wrapped(Words.capital(new AreaWords(bench.words()).text(ray)) + ".", "faint"));
         }

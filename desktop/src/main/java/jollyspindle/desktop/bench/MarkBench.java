@@ -175,7 +175,8 @@ public final class MarkBench extends VBox {
                 + " to make. Read them along the lower edge from its left corner, and upwards from it."
                 + desk.turning()
                         .map(turning -> " " + new AreaWords(bench.words()).finding(turning))
-                        .orElse(""));
+                        .orElse("")
+                + " " + new AreaWords(bench.words()).stopCircles(desk.design().part(desk.letter())));
         marks.setItems(FXCollections.observableArrayList(desk.marks()));
         placements.setItems(FXCollections.observableArrayList(desk.placements()));
     }

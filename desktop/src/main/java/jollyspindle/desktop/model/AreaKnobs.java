@@ -157,7 +157,7 @@ final class AreaKnobs {
         } else if (motif instanceof AreaMotif.CurvedHatch h) {
             along("spacing", "arcs apart", h.spacing(), 1, AreaMotif.CurvedHatch::new);
         } else if (motif instanceof AreaMotif.Quarters q) {
-            along("wide", "lines down, apart", q.wide(), 1, d -> new AreaMotif.Quarters(q.close(), d));
+            along("wide", "lines down, apart", q.wide(), 1, d -> new AreaMotif.Quarters(q.close(), d, q.pieced()));
             Point middle = new Point(box.left(), centre.y());
             add(
                     "close",
@@ -166,7 +166,7 @@ final class AreaKnobs {
                     middle,
                     new Point(0, 1),
                     1,
-                    d -> new AreaMotif.Quarters(d, q.wide()));
+                    d -> new AreaMotif.Quarters(d, q.wide(), q.pieced()));
         } else if (motif instanceof AreaMotif.Whirl w) {
             Point corner = new Point(box.right(), box.top());
             add(

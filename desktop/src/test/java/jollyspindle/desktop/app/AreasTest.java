@@ -37,6 +37,7 @@ import javafx.event.ActionEvent;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TableView;
@@ -326,6 +327,7 @@ class AreasTest extends Hands {
                 "1/4",
                 "area-outer",
                 "11 1/8");
+        Set<String> checked = new TreeSet<>();
         for (AreaMotif motif : motifs) {
             robot.interact(() -> {
                 bench.areas().choose(FIRST, 1);
@@ -368,7 +370,68 @@ class AreasTest extends Hands {
                 robot.interact(() -> bench.areas().design("as it was", AreaDesign.of(motif, Optional.empty())));
                 WaitForAsyncUtils.waitForFxEvents();
             }
+            for (String id : List.of("area-mirrored", "area-circled", "area-outside", "area-pieced")) {
+                robot.lookup("#" + id)
+                        .tryQueryAs(CheckBox.class)
+                        .filter(c -> !c.isDisabled())
+                        .ifPresent(box -> {
+                            AreaMotif before = motif();
+                            robot.interact(box::fire);
+                            WaitForAsyncUtils.waitForFxEvents();
+                            assertThat(motif()).as(motif.kind() + ", " + id).isNotEqualTo(before);
+                            checked.add(id);
+                        });
+            }
         }
+        assertThat(checked).contains("area-mirrored", "area-pieced");
+    }
+
+    /** The circle that arms stop on can be stitched as soon as they stop on one; what it is drawn with is said until then. */
+    @Test
+    void armsStopOnACircleThatIsDrawnOrStitched(FxRobot robot) {
+        with(robot, new Area.Medallion(12));
+        robot.interact(() -> {
+            bench.areas().choose(FIRST, 1);
+            bench.areas()
+                    .design(
+                            "arms",
+                            AreaDesign.of(
+                                    new AreaMotif.Arms(12, AreaMotif.Way.OUT_AND_BACK, 0), Optional.of("willow-arm")));
+            robot.lookup("#area-motifs").queryAs(ToggleButton.class).fire();
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#area-circled").queryAs(CheckBox.class).isDisabled())
+                .isTrue();
+        TextField stop = robot.lookup("#area-stop").queryAs(TextField.class);
+        robot.interact(() -> {
+            stop.setText("1/2");
+            stop.fireEvent(new ActionEvent());
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(plan().starts()).isEqualTo(12);
+        assertThat(said(robot)).contains("Draw a circle of radius 1/2 about the centre; the arms stop on it.");
+        scrollTo(robot, "#area-circled");
+        robot.clickOn("#area-circled");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(plan().starts()).isEqualTo(1);
+        assertThat(said(robot)).noneMatch(text -> text.startsWith("Draw a circle"));
+        // A size that no template stitches is told, with the nearest as a button.
+        robot.interact(() -> {
+            TextField other = robot.lookup("#area-stop").queryAs(TextField.class);
+            other.setText("5/8");
+            other.fireEvent(new ActionEvent());
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.interact(robot.lookup("#remedy-area-ring-missing").queryButton()::fire);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(bench.plan().findings()).noneMatch(f -> f.code().equals("area-ring-missing"));
+        assertThat(((AreaMotif.Arms) motif()).stop()).isBetween(0.49, 0.51);
+    }
+
+    private static List<String> said(FxRobot robot) {
+        return robot.lookup(n -> n instanceof Label && n.isVisible()).queryAllAs(Label.class).stream()
+                .map(Label::getText)
+                .toList();
     }
 
     /** Whatever number can be dragged goes where it is dragged. */

@@ -31,7 +31,9 @@ final class AreaMotifs {
                 node.put("arms", arms.arms())
                         .put("way", Fields.name(arms.way()))
                         .put(STOP, arms.stop());
-                node.put("mirrored", arms.mirrored()).put("turnDegrees", degrees(arms.turn()));
+                node.put("mirrored", arms.mirrored())
+                        .put("turnDegrees", degrees(arms.turn()))
+                        .put("circled", arms.circled());
             }
             case RINGS -> {
                 AreaMotif.Rings rings = (AreaMotif.Rings) motif;
@@ -75,7 +77,7 @@ final class AreaMotifs {
         } else if (motif instanceof AreaMotif.CurvedHatch hatch) {
             node.put(SPACING, hatch.spacing());
         } else if (motif instanceof AreaMotif.Quarters quarters) {
-            node.put("close", quarters.close()).put("wide", quarters.wide());
+            node.put("close", quarters.close()).put("wide", quarters.wide()).put("pieced", quarters.pieced());
         } else if (motif instanceof AreaMotif.CornerRays rays) {
             node.put("corner", Fields.name(rays.corner()));
             rays.petals().ifPresent(petals -> node.put("petals", petals));
@@ -94,13 +96,7 @@ final class AreaMotifs {
     static AreaMotif read(Fields f) throws FileTrouble {
         AreaMotif.Kind kind = f.choice("motif", AreaMotif.Kind.class);
         return switch (kind) {
-            case ARMS ->
-                new AreaMotif.Arms(
-                        f.whole("arms", AreaMotif.FEWEST_ARMS, AreaMotif.MOST_ARMS),
-                        f.choice("way", AreaMotif.Way.class),
-                        f.number(STOP, 0, AreaMotif.LARGEST),
-                        f.has("mirrored") && f.flag("mirrored"),
-                        Math.toRadians(f.optionalNumber("turnDegrees", 0, 360).orElse(0)));
+            case ARMS -> arms(f);
             case RINGS ->
                 new AreaMotif.Rings(
                         distance(f, "first"),
@@ -118,7 +114,8 @@ final class AreaMotifs {
             case CROSSHATCH ->
                 new AreaMotif.Crosshatch(distance(f, SPACING), Math.toRadians(f.number("angleDegrees", 10, 170)));
             case CURVED_HATCH -> new AreaMotif.CurvedHatch(distance(f, SPACING));
-            case QUARTERS -> new AreaMotif.Quarters(distance(f, "close"), distance(f, "wide"));
+            case QUARTERS ->
+                new AreaMotif.Quarters(distance(f, "close"), distance(f, "wide"), !f.has("pieced") || f.flag("pieced"));
             case CORNER_RAYS -> cornerRays(f);
             case WHIRL ->
                 new AreaMotif.Whirl(f.whole("lines", 1, 9), distance(f, SPACING), f.whole("sets", 1, AreaMotif.MOST));
@@ -129,6 +126,21 @@ final class AreaMotifs {
                         f.whole("lines", 2, AreaMotif.MOST_ARMS),
                         distance(f, STOP));
         };
+    }
+
+    private static AreaMotif arms(Fields f) throws FileTrouble {
+        double stop = f.number(STOP, 0, AreaMotif.LARGEST);
+        boolean circled = f.has("circled") && f.flag("circled");
+        if (circled && stop == 0) {
+            throw f.trouble("circled", "arms that meet in the centre have no circle to stop on.");
+        }
+        return new AreaMotif.Arms(
+                f.whole("arms", AreaMotif.FEWEST_ARMS, AreaMotif.MOST_ARMS),
+                f.choice("way", AreaMotif.Way.class),
+                stop,
+                f.has("mirrored") && f.flag("mirrored"),
+                Math.toRadians(f.optionalNumber("turnDegrees", 0, 360).orElse(0)),
+                circled);
     }
 
     private static double distance(Fields f, String field) throws FileTrouble {

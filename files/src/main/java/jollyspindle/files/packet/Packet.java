@@ -358,7 +358,8 @@ public final class Packet {
             String note = design.part(sum.letter()).layers().stream()
                             .map(layer -> Words.capital(said.text(layer.motif())) + ".")
                             .collect(Collectors.joining(" "))
-                    + " " + Words.capital(AreaWords.text(sum, blocks)) + "."
+                    + (" " + said.stopCircles(design.part(sum.letter()))).stripTrailing() + " "
+                    + Words.capital(AreaWords.text(sum, blocks)) + "."
                     + (sum.blocks() > 1
                             ? " Block " + piece.get().number() + " stands for all " + sum.blocks()
                                     + "; the others are alike, except that lines stop round what lies on them."
