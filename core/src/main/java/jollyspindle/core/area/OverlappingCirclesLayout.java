@@ -12,6 +12,7 @@ import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.Sewing;
 import jollyspindle.core.sewing.Tool;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 
@@ -81,20 +82,40 @@ final class OverlappingCirclesLayout {
         Mark mark = laying.mark(Mark.Kind.MIDDLE, middle);
         Arc whole = new Arc(middle, tool.stitched(), start, back ? 2 * Math.PI : -2 * Math.PI);
         boolean first = number == 1;
-        double kept =
-                laying.kept(Path.of(whole)).stream().mapToDouble(Path::length).sum();
-        // What the edge cuts is stitched in two parts, so that it, too, begins where it crosses the circle before.
-        List<Curve> parts =
-                kept > whole.length() - 1e-6 ? List.of(whole) : List.of(whole.piece(0, 0.5), whole.piece(0.5, 1));
-        for (Curve part : parts) {
+        for (Path part : parts(whole)) {
             laying.stitch(
                     Sewing.Naming.of(Stitched.CIRCLE, number),
-                    Path.of(part),
+                    part,
                     c -> tool,
                     c -> new Registration.CentreOnMark(mark, false),
-                    p -> first && p.distance(whole.start()) < 1e-6
-                            ? laying.marked(Mark.Kind.LINE_START, p)
-                            : Spot.at(p, Spot.ShownBy.STITCHING));
+                    p -> {
+                        if (p.distance(whole.start()) > 1e-6) {
+                            return laying.shown(p);
+                        }
+                        return first ? laying.marked(Mark.Kind.LINE_START, p) : Spot.at(p, Spot.ShownBy.STITCHING);
+                    });
         }
+    }
+
+    /**
+     * What is stitched of a circle. What is left of one that is cut is stitched in two parts where it goes on past the
+     * circle's start, so that it, too, begins where it crosses the circle before.
+     */
+    private List<Path> parts(Arc whole) {
+        List<Path> parts = new ArrayList<>();
+        List<Path> last = new ArrayList<>();
+        for (Path path : laying.kept(Path.of(whole))) {
+            Curve curve = path.curves().get(0);
+            double before = curve.nearest(whole.start());
+            double least = AreaLaying.SHORTEST / curve.length();
+            if (curve.at(before).distance(whole.start()) < 1e-6 && before > least && before < 1 - least) {
+                parts.add(Path.of(curve.piece(before, 1)));
+                last.add(Path.of(curve.piece(0, before)));
+            } else {
+                parts.add(path);
+            }
+        }
+        parts.addAll(last);
+        return parts;
     }
 }

@@ -22,10 +22,15 @@ public record Path(List<Curve> curves) {
             throw new IllegalArgumentException("a path has at least one curve");
         }
         for (int i = 1; i < curves.size(); i++) {
-            if (curves.get(i - 1).end().distance(curves.get(i).start()) > JOINED) {
+            if (!join(curves.get(i - 1), curves.get(i))) {
                 throw new IllegalArgumentException("curve " + i + " of a path doesn't start where the one before ends");
             }
         }
+    }
+
+    /** Whether a curve starts where the one before ends. */
+    public static boolean join(Curve before, Curve next) {
+        return before.end().distance(next.start()) <= JOINED;
     }
 
     public static Path of(Curve... curves) {

@@ -4,6 +4,7 @@ import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
 import org.jgrapht.GraphPath;
 import org.jgrapht.alg.connectivity.ConnectivityInspector;
 import org.jgrapht.alg.shortestpath.DijkstraShortestPath;
@@ -30,9 +31,13 @@ final class Ditches {
     /** One piece of a ditch between two places; an own object each, since two may be alike. */
     private static final class Way {
         private final Curve curve;
+        private final Point from;
+        private final Point to;
 
-        Way(Curve curve) {
+        Way(Curve curve, Point from, Point to) {
             this.curve = curve;
+            this.from = from;
+            this.to = to;
         }
     }
 
@@ -81,7 +86,7 @@ final class Ditches {
                 Point start = vertex(piece.start());
                 Point end = vertex(piece.end());
                 if (!start.equals(end)) {
-                    Way way = new Way(piece);
+                    Way way = new Way(piece, start, end);
                     graph.addEdge(start, end, way);
                     graph.setEdgeWeight(way, piece.length());
                 }
@@ -154,9 +159,14 @@ final class Ditches {
         List<Curve> curves = new ArrayList<>();
         Point at = start.get();
         for (Way way : found.getEdgeList()) {
-            boolean forth = way.curve.start().distance(at) < 2 * SAME;
-            curves.add(forth ? way.curve : way.curve.reversed());
-            at = curves.get(curves.size() - 1).end();
+            boolean forth = way.from.equals(at);
+            Curve curve = forth ? way.curve : way.curve.reversed();
+            // Two pieces that end in the same place may still be a hair apart.
+            if (!curves.isEmpty() && !Path.join(curves.get(curves.size() - 1), curve)) {
+                curves.add(new Segment(curves.get(curves.size() - 1).end(), curve.start()));
+            }
+            curves.add(curve);
+            at = forth ? way.to : way.from;
         }
         return Optional.of(new Path(curves));
     }

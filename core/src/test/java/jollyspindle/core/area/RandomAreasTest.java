@@ -1,5 +1,6 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Jts;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.placement.StitchLine;
@@ -22,6 +23,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.stream.Stream;
 
 import static jollyspindle.core.area.AreaChecks.MACHINE;
 import static jollyspindle.core.area.AreaChecks.block;
@@ -31,7 +33,6 @@ import static jollyspindle.core.area.AreaChecks.flat;
 import static jollyspindle.core.area.AreaChecks.layOut;
 import static jollyspindle.core.area.AreaChecks.plan;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 /** Random areas, motifs and appliqués. */
 class RandomAreasTest {
@@ -149,7 +150,7 @@ class RandomAreasTest {
     }
 
     /** Every line keeps off the appliqués, and what is stitched is all of it less what JTS cuts off. */
-    @Property(tries = 120)
+    @Property(tries = 200)
     void linesStopRoundAppliques(
             @ForAll("appliques") Area.Applique one,
             @ForAll("appliques") Area.Applique two,
@@ -169,21 +170,33 @@ class RandomAreasTest {
         }
         // Rows of shells are laid out anew over what is in the way; everything else is only cut off.
         if (motif.kind() != AreaMotif.Kind.CLAMSHELLS) {
-            double expected = 0;
-            for (StitchLine line : whole.lines()) {
-                LineMerger merger = new LineMerger();
-                merger.add(flat(line.path()).difference(free));
-                for (Object left : merger.getMergedLineStrings()) {
-                    double length = ((Geometry) left).getLength();
-                    expected += length >= AreaLaying.SHORTEST ? length : 0;
-                }
-            }
+            // What runs along an edge, or is just as long as a snippet, may be stitched or not; so may a snippet that
+            // another
+            // line goes on from.
+            double least = left(whole, free.buffer(2e-3), AreaLaying.SHORTEST + 0.01, false);
+            double most = left(whole, free.buffer(-2e-3), AreaLaying.SHORTEST - 0.01, true);
             assertThat(clipped.lines().stream()
                             .mapToDouble(l -> l.path().length())
                             .sum())
                     .as(motif + "")
-                    .isCloseTo(expected, within(0.03));
+                    .isBetween(least - 0.03, most + 0.03);
         }
+    }
+
+    /** How much JTS leaves of a plan's lines, without pieces that are shorter than a length. */
+    private static double left(AreaPlan whole, Geometry free, double shortest, boolean ends) {
+        double all = 0;
+        for (StitchLine line : whole.lines()) {
+            LineMerger merger = new LineMerger();
+            merger.add(flat(line.path()).difference(free));
+            for (Object left : merger.getMergedLineStrings()) {
+                Geometry piece = (Geometry) left;
+                boolean atEnd = Stream.of(line.path().start(), line.path().end())
+                        .anyMatch(p -> piece.isWithinDistance(Jts.point(p), 1e-6));
+                all += piece.getLength() >= shortest || ends && atEnd ? piece.getLength() : 0;
+            }
+        }
+        return all;
     }
 
     /** A ring on the edge of one appliqué that lies wholly under another is not stitched; on a free edge it may be. */

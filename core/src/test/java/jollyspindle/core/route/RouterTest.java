@@ -100,6 +100,19 @@ class RouterTest {
         assertThat(square.between(start, new Point(2, 2))).isEmpty();
     }
 
+    /** Ditches reckoned on two ways end a hair apart, more than a path bears and less than makes two places of them. */
+    @Test
+    void ditchesThatEndAHairApartAreTravelledAcross() {
+        Path to = Path.of(new Segment(Point.ORIGIN, new Point(3, 0)));
+        Path on = Path.of(new Segment(new Point(3, 1.5e-6), new Point(3, 4)));
+        Ditches ditches = new Ditches(List.of(to, on), List.of());
+        for (boolean back : List.of(false, true)) {
+            Point from = back ? on.end() : to.start();
+            Point there = back ? to.start() : on.end();
+            assertThat(ditches.between(from, there).orElseThrow().length()).isCloseTo(7, within(1e-5));
+        }
+    }
+
     private static Point on(Path path, double along) {
         double left = along;
         for (var side : path.curves()) {
