@@ -4,9 +4,21 @@ import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.demo.DemoRings;
+import jollyspindle.core.division.Candidate;
+import jollyspindle.core.division.School;
+import jollyspindle.core.division.Tie;
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.quilt.Border;
+import jollyspindle.core.quilt.Corners;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.GroupId;
+import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.FootMeasurement;
+import jollyspindle.desktop.model.Scope;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.files.AtomicFile;
@@ -16,7 +28,9 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import javafx.application.Platform;
@@ -37,34 +51,122 @@ final class Pictures {
     }
 
     private static final List<Shot> SHOTS = List.of(
-            new Shot("t-mark", (bench, window) -> {
+            new Shot("new-job", (bench, window) -> {
+                bench.start(bench.newJob());
+                bench.stageProperty().set(WorkStage.MEASURE);
+            }),
+            new Shot("measure", (bench, window) -> {
+                bench.start(DemoJob.heronWeir());
+                bench.stageProperty().set(WorkStage.MEASURE);
+            }),
+            new Shot("measure-borders", (bench, window) -> {
+                bench.editQuilt("two more borders", quilt -> {
+                    Quilt more = quilt.withBorderOutside(Border.USUAL.withPlain(true))
+                            .withBorderOutside(Border.USUAL.with(Corners.CORNERSTONES));
+                    return more.measuring(Dimension.depth(2, Side.TOP), 1.5)
+                            .measuring(Dimension.depth(3, Side.TOP), 5.5);
+                });
+                bench.edit(
+                        "as many outside",
+                        job -> job.editing(
+                                GroupId.border(3), layout -> layout.with(Optional.of(new Tie(3, 1, Tie.Ratio.SAME)))));
+                window.measureBench().focus(Dimension.depth(3, Side.TOP));
+            }),
+            new Shot("shelf", (bench, window) -> bench.stageProperty().set(WorkStage.SHELF)),
+            new Shot("shelf-find", (bench, window) -> window.shelf().find()),
+            new Shot("shelf-foot", (bench, window) -> {
+                window.shelf().showAll();
+                window.shelfModel().look("barley-fan");
+                window.shelfBench().showFoot();
+                bench.editMachine(
+                        "foot measured",
+                        machine -> machine.withMeasured(List.of(
+                                new FootMeasurement.InHole(2.75, 2.26),
+                                new FootMeasurement.RoundDisc(3, 3.5),
+                                new FootMeasurement.AlongEdge(0.24))));
+            }),
+            new Shot("lay-out", (bench, window) -> {
+                bench.start(DemoJob.heronWeir());
+                bench.stageProperty().set(WorkStage.LAY_OUT);
+            }),
+            new Shot("lay-out-compared", (bench, window) -> {
+                List<Candidate> ways = bench.group().orElseThrow().candidates();
+                bench.compare(ways.get(0), true);
+                bench.compare(ways.get(3), true);
+                bench.compare(ways.get(5), true);
+                bench.comparingProperty().set(true);
+            }),
+            new Shot("lay-out-by-hand", (bench, window) -> {
+                bench.comparingProperty().set(false);
+                bench.scopeProperty().set(Scope.ONE);
+                bench.divide(Map.of(RunId.of(Side.TOP), new School.ByHand(10, Map.of(3, 21.0, 7, 50.5))));
+                window.layOutBench().showRun();
+                bench.layZero(bench.run().orElseThrow().laidOut().marks().get(6));
+            }),
+            new Shot("lay-out-side-large", (bench, window) -> {
+                bench.start(DemoJob.heronWeir());
+                window.layOutBench().showWays();
+                bench.scopeProperty().set(Scope.ALL);
+                bench.choose(Side.RIGHT);
+                window.table().zoomToSide();
+
+                for (int i = 0; i < 6; i++) {
+                    bench.stepPlacement(1);
+                }
+                window.table().zoom(7);
+            }),
+            new Shot("mark", (bench, window) -> {
+                window.table().fit();
+                bench.choose(Side.TOP);
+                bench.stageProperty().set(WorkStage.MARK);
+                for (int i = 0; i < 7; i++) {
+                    bench.stepMark(1);
+                }
+            }),
+            new Shot("motif-gallery", (bench, window) -> {
+                bench.stageProperty().set(WorkStage.LAY_OUT);
+                bench.pointedProperty().set(null);
+                bench.start(DemoJob.heronWeir());
+                window.layOutBench().showGallery();
+            }),
+            ring("ring-nested-arcs"),
+            ring("ring-hanging-fans"),
+            ring("ring-lanterns"),
+            ring("ring-peaks"),
+            new Shot("middle-arms", (bench, window) -> {
                 middle(
                         bench,
                         window,
                         List.of(new Area.Medallion(12)),
                         new AreaMotif.Arms(12, AreaMotif.Way.OUT_AND_BACK, 0.75));
-                bench.stageProperty().set(WorkStage.MARK);
-                bench.pointedProperty().set(bench.areas().marks().get(3));
-            }),
-            new Shot("t-rot", (bench, window) -> {
-                bench.stageProperty().set(WorkStage.LAY_OUT);
-                middle(
-                        bench,
-                        window,
-                        List.of(new Area.Blocks(3, 4, 14, 14, 4)),
-                        new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, 0.75));
-                AreaDesign.Part b = new AreaDesign.Part(
-                        List.of(new AreaDesign.Layer(new AreaMotif.Petals(6, 0.75, 5), Optional.empty())));
-                bench.areas()
-                        .design("letters", bench.areas().design().with('B', b).inTurn());
-                bench.areas().choose(new AreaId(1), 2);
                 bench.areas().showOn(3);
                 window.layOutBench().showAreaRotation();
             }),
-            new Shot("t-peel", (bench, window) -> {
-                middle(bench, window, List.of(new Area.Blocks(3, 4, 14, 14, 4)), new AreaMotif.Peel(4, 4));
-                window.layOutBench().showAreaRotation();
-                bench.placementProperty().set(bench.areas().placements().get(5));
+            new Shot("middle-gallery-dark", (bench, window) -> {
+                middle(bench, window, List.of(new Area.Blocks(3, 4, 14, 14, 4)), new AreaMotif.Whirl(3, 0.5, 14));
+                window.layOutBench().showAreaGallery();
+                window.look().darkProperty().set(true);
+            }),
+            new Shot("middle-letters", (bench, window) -> {
+                window.look().darkProperty().set(false);
+                Area flower = new Area.Applique(new Area.Ellipse(new Point(-9, 9), 7, 4, 0.5), 0.25);
+                middle(
+                        bench,
+                        window,
+                        List.of(new Area.Blocks(3, 4, 14, 14, 4), flower, new Area.Body(0.5)),
+                        new AreaMotif.CornerRays(AreaMotif.Corner.BOTTOM_LEFT, OptionalInt.empty(), 2, 0.25));
+                AreaDesign rays = bench.areas().design();
+                AreaDesign.Part shells = new AreaDesign.Part(
+                        List.of(new AreaDesign.Layer(new AreaMotif.Clamshells(0), Optional.of("thatch-large"))));
+                bench.areas().design("letters", rays.with('B', shells).inTurn());
+                bench.areas().choose(new AreaId(3), 1);
+                bench.areas()
+                        .design(
+                                "background",
+                                AreaDesign.of(new AreaMotif.Crosshatch(1.5, Math.PI / 4), Optional.empty()));
+                bench.areas().choose(new AreaId(1), 5);
+                window.layOutBench().showAreaLetters();
+                window.table().zoom(-2);
             }));
 
     /** The demo with something in its middle. */
