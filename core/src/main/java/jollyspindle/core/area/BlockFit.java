@@ -1,5 +1,6 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -10,48 +11,67 @@ import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.sewing.Tools;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
-import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Stream;
 
 /**
- * How the shells of one template come out in blocks.
+ * How what one template stitches comes out in blocks.
  *
- * @param template they are stitched with
- * @param blocks how they come out in each size
+ * @param figure what it stitches
+ * @param template it is stitched with
+ * @param radius of the template's edge that is stitched along, in inches; empty for shells
+ * @param blocks how it comes out in each size
  */
-public record BlockFit(Template template, List<InBlock> blocks) {
+public record BlockFit(BlockFigure figure, Template template, OptionalDouble radius, List<InBlock> blocks) {
 
     /** Differences that don't count, in inches. */
     private static final double ALIKE = 1.0 / 128;
 
-    private static final Comparator<BlockFit> BEST_FIRST = Comparator.comparingLong(
-                    (BlockFit fit) -> Math.round(fit.off() / ALIKE))
+    /** Squares stretched or squeezed by less than this part of them look alike (common practice, no source). */
+    private static final double UNSEEN = 1.0 / 20;
+
+    private static final Comparator<BlockFit> BEST_FIRST = Comparator.comparingLong(BlockFit::rank)
             .thenComparingInt(BlockFit::placements)
-            .thenComparing(fit -> fit.template().id());
+            .thenComparing(fit -> fit.template().id())
+            .thenComparing(fit -> fit.radius().orElse(0));
+
+    /** What becomes of what a block's height is off. */
+    public enum Up {
+        /** It is left at the top. */
+        LEFT,
+        /** A squeezed row lacks it. */
+        MISSING,
+        /** It is shared among all rows. */
+        SHARED
+    }
 
     /**
-     * How they come out in blocks of one size.
+     * How it comes out in blocks of one size.
      *
      * @param size of the block
-     * @param shells how many to a row, and how many rows
-     * @param overAcross what a row is off whole shells or a half at its end, to be stretched or squeezed over all of it, in
-     *     inches
-     * @param overUp what is left at the top, or what the squeezed row lacks, in inches
+     * @param motif what is stitched in it
+     * @param perRow how many to a row: shells, squares or circles
+     * @param rows how many rows
+     * @param overAcross what the block is wider than whole figures, or than whole and half shells, to be stretched over a row;
+     *     below 0 what a row is squeezed by; in inches
+     * @param overUp what the block is higher than whole rows, in inches; below 0 what they are squeezed by or lack
+     * @param up what becomes of that
      * @param stitched length of all lines in one block, in inches
      * @param placements of the template in one block
      * @param lines in a block about the middle of the body
      */
     public record InBlock(
             BlockSize size,
-            AreaTold.Shells shells,
+            AreaMotif motif,
+            double perRow,
+            int rows,
             double overAcross,
             double overUp,
+            Up up,
             double stitched,
             int placements,
             List<StitchLine> lines) {
@@ -64,13 +84,34 @@ public record BlockFit(Template template, List<InBlock> blocks) {
 
         /** What it is off a block that comes out even, in inches. */
         double off() {
-            return overAcross + overUp;
+            return Math.abs(overAcross) + Math.abs(overUp);
         }
+
+        /** What it is stretched or squeezed by, as a part of itself; the mean of both directions. */
+        double stretch() {
+            return (Math.abs(overAcross) / (size.width() - overAcross) + Math.abs(overUp) / (size.height() - overUp))
+                    / 2;
+        }
+    }
+
+    /** What is stitched with it in blocks of a size; nothing if squares would be too many or too small. */
+    public Optional<AreaMotif> motif(BlockSize size, Machine machine) {
+        return figure.motif(size, radius, machine);
     }
 
     /** What a block is off coming out even, on the mean of all of them; in inches. */
     public double off() {
         return blocks.stream().mapToDouble(b -> b.size().count() * b.off()).sum() / count();
+    }
+
+    /** What figures are stretched or squeezed by, as a part of their size; the mean of all, and of both directions. */
+    public double stretch() {
+        return blocks.stream().mapToDouble(b -> b.size().count() * b.stretch()).sum() / count();
+    }
+
+    /** Shells are left over or cut, and each bit shows; what all squares share is only seen from some size on. */
+    private long rank() {
+        return figure == BlockFigure.CLAMSHELLS ? Math.round(off() / ALIKE) : (long) Math.floor(stretch() / UNSEEN);
     }
 
     public int count() {
@@ -93,51 +134,111 @@ public record BlockFit(Template template, List<InBlock> blocks) {
     }
 
     /**
-     * Which shells suit blocks, the best first: those least off in both directions on the mean, then the fewest placements.
-     * Templates that have no room in one of the sizes aren't listed.
+     * Which templates suit blocks, the best first: shells least off in both directions on the mean, squares least stretched or
+     * squeezed in steps of a twentieth; then the fewest placements. Those that have no room in one of the sizes, would go more
+     * than 20 times into a row or make squares no wider than the foot aren't listed.
      */
-    public static List<BlockFit> of(List<BlockSize> sizes, List<Template> templates, Machine machine, TapeScale tape) {
-        return templates.stream()
-                .filter(t -> t.kind() == Kind.SCALLOP_ROW && !t.retired())
-                .flatMap(t -> of(sizes, t, machine, tape))
-                .sorted(BEST_FIRST)
-                .toList();
+    public static List<BlockFit> of(
+            BlockFigure figure, List<BlockSize> sizes, List<Template> templates, Machine machine, TapeScale tape) {
+        List<BlockFit> fits = new ArrayList<>();
+        for (Template template : templates) {
+            if (!template.retired()) {
+                Tools tools = new Tools(List.of(template), machine);
+                for (OptionalDouble radius : figure.radii(template, tools)) {
+                    of(figure, sizes, template, radius, tools, tape).ifPresent(fits::add);
+                }
+            }
+        }
+        fits.sort(BEST_FIRST);
+        return fits;
     }
 
-    private static Stream<BlockFit> of(List<BlockSize> sizes, Template template, Machine machine, TapeScale tape) {
+    private static Optional<BlockFit> of(
+            BlockFigure figure,
+            List<BlockSize> sizes,
+            Template template,
+            OptionalDouble radius,
+            Tools tools,
+            TapeScale tape) {
         List<InBlock> blocks = new ArrayList<>();
         for (BlockSize size : sizes) {
-            Optional<InBlock> fit = of(size, template, machine, tape);
+            Optional<InBlock> fit = figure.motif(size, radius, tools.machine())
+                    .flatMap(motif -> of(size, motif, template, radius, tools, tape));
             if (fit.isEmpty()) {
-                return Stream.empty();
+                return Optional.empty();
             }
             blocks.add(fit.get());
         }
-        return Stream.of(new BlockFit(template, blocks));
+        return Optional.of(new BlockFit(figure, template, radius, blocks));
     }
 
-    private static Optional<InBlock> of(BlockSize size, Template template, Machine machine, TapeScale tape) {
-        Area.Blocks block = new Area.Blocks(1, 1, size.width(), size.height(), 0);
+    private static Optional<InBlock> of(
+            BlockSize size, AreaMotif motif, Template template, OptionalDouble radius, Tools tools, TapeScale tape) {
         AreaPlan plan = AreaDesigner.layOut(
                 new AreaId(1),
-                block,
-                AreaDesign.of(new AreaMotif.Clamshells(0), Optional.of(template.id())),
+                new Area.Blocks(1, 1, size.width(), size.height(), 0),
+                AreaDesign.of(motif, Optional.of(template.id())),
                 AreaSurroundings.none(),
                 new AreaRules(OptionalDouble.empty(), Integer.MAX_VALUE),
-                new Tools(List.of(template), machine),
+                tools,
                 tape);
+        if (plan.lines().isEmpty()) {
+            return Optional.empty();
+        }
+        if (motif instanceof AreaMotif.Peel peel) {
+            return Optional.of(shared(size, motif, peel.across(), peel.down(), radius, plan));
+        }
+        if (motif instanceof AreaMotif.Circles circles) {
+            // The template may offer another size that lies nearer to a square that isn't one.
+            return plan.lines().stream().allMatch(line -> isOf(line, radius.orElseThrow()))
+                    ? Optional.of(shared(size, motif, circles.across(), circles.down(), radius, plan))
+                    : Optional.empty();
+        }
         return plan.told().stream()
                 .map(AreaPlan.Told::what)
                 .filter(AreaTold.Shells.class::isInstance)
                 .map(AreaTold.Shells.class::cast)
                 .findFirst()
-                .map(shells -> new InBlock(
-                        size,
-                        shells,
-                        Math.abs(shells.perRow() - Math.rint(2 * shells.perRow()) / 2) * size.width() / shells.perRow(),
-                        shells.squeezed() ? shells.rise() - shells.over() : shells.over(),
-                        plan.sums().stream().mapToDouble(AreaPlan.Sum::stitched).sum(),
-                        plan.placements().size(),
-                        plan.lines()));
+                .map(shells -> shells(size, motif, shells, plan));
+    }
+
+    private static boolean isOf(StitchLine line, double radius) {
+        return line.path().curves().stream()
+                .allMatch(c -> c instanceof Arc arc && Math.abs(arc.radius() - radius) < 1e-9);
+    }
+
+    private static InBlock shells(BlockSize size, AreaMotif motif, AreaTold.Shells shells, AreaPlan plan) {
+        double halves = Math.rint(2 * shells.perRow());
+        return new InBlock(
+                size,
+                motif,
+                shells.perRow(),
+                shells.rows(),
+                (shells.perRow() - halves / 2) * size.width() / shells.perRow(),
+                shells.squeezed() ? shells.over() - shells.rise() : shells.over(),
+                shells.squeezed() ? Up.MISSING : Up.LEFT,
+                stitched(plan),
+                plan.placements().size(),
+                plan.lines());
+    }
+
+    private static InBlock shared(
+            BlockSize size, AreaMotif motif, int across, int down, OptionalDouble radius, AreaPlan plan) {
+        double square = BlockFigure.classic(radius);
+        return new InBlock(
+                size,
+                motif,
+                across,
+                down,
+                size.width() - across * square,
+                size.height() - down * square,
+                Up.SHARED,
+                stitched(plan),
+                plan.placements().size(),
+                plan.lines());
+    }
+
+    private static double stitched(AreaPlan plan) {
+        return plan.sums().stream().mapToDouble(AreaPlan.Sum::stitched).sum();
     }
 }

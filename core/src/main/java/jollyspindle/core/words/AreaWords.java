@@ -5,6 +5,7 @@ import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.area.AreaTold;
+import jollyspindle.core.area.BlockFigure;
 import jollyspindle.core.area.BlockFit;
 import jollyspindle.core.area.BlockSize;
 import jollyspindle.core.area.Ray;
@@ -15,6 +16,8 @@ import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Quilt;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -264,7 +267,7 @@ public record AreaWords(Words words) {
                         + side;
     }
 
-    /** How shells come out in blocks: {@code 3 to a row, 6 rows; comes out even}; sizes one after the other. */
+    /** How a figure comes out in blocks: {@code 3 to a row, 6 rows; comes out even}; sizes one after the other. */
     public String text(BlockFit fit) {
         return fit.blocks().stream()
                         .map(b -> (fit.blocks().size() > 1 ? size(b.size()) + ": " : "") + text(b))
@@ -282,17 +285,58 @@ public record AreaWords(Words words) {
     }
 
     private String text(BlockFit.InBlock fit) {
-        String across =
-                fit.overAcross() < 1.0 / 64 ? "" : words.difference(fit.overAcross()) + " to stretch or squeeze across";
-        String up = fit.overUp() < 1.0 / 64
-                ? ""
-                : words.difference(fit.overUp())
-                        + (fit.shells().squeezed() ? " missing in the squeezed row" : " left at the top");
-        return TapeScale.EIGHTHS.read(fit.shells().perRow()).text() + " to a row, "
-                + Words.count(fit.shells().rows(), "row") + "; "
-                + (across.isEmpty() && up.isEmpty()
-                        ? "comes out even"
-                        : across + (across.isEmpty() || up.isEmpty() ? "" : ", ") + up);
+        List<String> off = new ArrayList<>();
+        if (isOff(fit.overAcross())) {
+            off.add(off(fit.overAcross()) + " across");
+        }
+        if (isOff(fit.overUp())) {
+            off.add(
+                    switch (fit.up()) {
+                        case LEFT -> words.difference(fit.overUp()) + " left at the top";
+                        case MISSING -> words.difference(-fit.overUp()) + " missing in the squeezed row";
+                        case SHARED -> off(fit.overUp()) + " up";
+                    });
+        }
+        return counted(fit) + "; " + (off.isEmpty() ? "comes out even" : String.join(", ", off));
+    }
+
+    private static boolean isOff(double over) {
+        return Math.abs(over) >= 1.0 / 64;
+    }
+
+    /** {@code 1/8 to squeeze}. */
+    private String off(double over) {
+        return words.difference(Math.abs(over)) + (over > 0 ? " to stretch" : " to squeeze");
+    }
+
+    private static String counted(BlockFit.InBlock fit) {
+        return fit.motif() instanceof AreaMotif.Clamshells
+                ? TapeScale.EIGHTHS.read(fit.perRow()).text() + " to a row, " + Words.count(fit.rows(), "row")
+                : Words.count(
+                                (int) Math.rint(fit.perRow()),
+                                fit.motif() instanceof AreaMotif.Circles ? "circle" : "square")
+                        + " across, " + fit.rows() + " up";
+    }
+
+    /** What is stitched of this figure: {@code clamshells}. */
+    public static String name(BlockFigure figure) {
+        return switch (figure) {
+            case CLAMSHELLS -> "clamshells";
+            case PEEL -> "orange peel";
+            case CIRCLES -> "overlapping circles";
+        };
+    }
+
+    /** The template, and which of its edges: {@code Circle 3, stitching 3 1/2 across}. */
+    public String name(BlockFit fit) {
+        return fit.template().name()
+                + switch (fit.figure()) {
+                    case CLAMSHELLS -> "";
+                    case PEEL ->
+                        ", stitching a radius of " + words.length(fit.radius().orElseThrow());
+                    case CIRCLES ->
+                        ", stitching " + words.length(2 * fit.radius().orElseThrow()) + " across";
+                };
     }
 
     /** What comes of a letter's blocks: {@code 8 blocks: 24 lines, 24 placements, 8 starts, 120 inches}. */

@@ -171,8 +171,7 @@ class RandomAreasTest {
         // Rows of shells are laid out anew over what is in the way; everything else is only cut off.
         if (motif.kind() != AreaMotif.Kind.CLAMSHELLS) {
             // What runs along an edge, or is just as long as a snippet, may be stitched or not; so may a snippet that
-            // another
-            // line goes on from.
+            // another line goes on from.
             double least = left(whole, free.buffer(2e-3), AreaLaying.SHORTEST + 0.01, false);
             double most = left(whole, free.buffer(-2e-3), AreaLaying.SHORTEST - 0.01, true);
             assertThat(clipped.lines().stream()

@@ -4,6 +4,9 @@ import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaTold;
+import jollyspindle.core.area.BlockFigure;
+import jollyspindle.core.area.BlockFit;
+import jollyspindle.core.area.BlockSize;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
@@ -13,6 +16,7 @@ import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -217,6 +221,27 @@ class AreaWordsTest {
             assertThat(SAID.stopCircles(AreaDesign.of(other, Optional.empty()).part('A')))
                     .isEmpty();
         }
+    }
+
+    /** By hand: 8 shells of 1 1/2 are 12, and 16 rises of 3/4; R√2 is 4.2426 for 3 and 4.9497 for 3 1/2, and a squeezed row is a row. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+                    CLAMSHELLS | 12     | thatch-middle | Thatch Middle: 8 to a row, 16 rows; comes out even
+                    CLAMSHELLS | 12 1/2 | thatch-middle | Thatch Middle: 8 3/8 scant to a row, 17 rows; 1/4 to squeeze across, 1/4 missing in the squeezed row
+                    PEEL       | 12     | chapel-door   | Chapel Door, stitching a radius of 3: 3 squares across, 3 up; 3/4 to squeeze across, 3/4 to squeeze up
+                    CIRCLES    | 15     | pond-between  | Pond Between, stitching 7 across: 3 circles across, 3 up; 5/32 to stretch across, 5/32 to stretch up
+                    """)
+    void howASizeComesOut(BlockFigure figure, String size, String template, String text) {
+        List<BlockSize> sizes = ((BlockSize.Reading.Read) BlockSize.parse(size, TapeScale.SIXTEENTHS)).sizes();
+        assertThat(
+                        BlockFit.of(figure, sizes, StarterShelf.templates(), new Machine(0.25), TapeScale.SIXTEENTHS)
+                                .stream()
+                                .filter(fit -> fit.template().id().equals(template))
+                                .map(fit -> SAID.name(fit) + ": " + SAID.text(fit)))
+                .anySatisfy(said -> assertThat(said).startsWith(text + ". "));
     }
 
     /** A row of shells is laid with what is engraved, or with tape. */

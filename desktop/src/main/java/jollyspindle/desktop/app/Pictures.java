@@ -192,6 +192,11 @@ final class Pictures {
 
     private Pictures() {}
 
+    /** How the main views are called. */
+    static List<String> names() {
+        return SHOTS.stream().map(Shot::name).toList();
+    }
+
     /** Readies JavaFX to draw without a display; to be called before anything of it is used. */
     static void goOffScreen() {
         System.setProperty("glass.platform", "Monocle");

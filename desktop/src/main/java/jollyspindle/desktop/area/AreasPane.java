@@ -84,6 +84,7 @@ public final class AreasPane extends VBox {
         desk.chooseAny();
         getChildren().clear();
         gallery.leave();
+        sizes.leave();
         if (!desk.isLooked()) {
             getChildren()
                     .add(Labelled.wrapped(

@@ -2,10 +2,16 @@ package jollyspindle.desktop.area;
 
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.area.BlockFigure;
 import jollyspindle.core.area.BlockFit;
 import jollyspindle.core.area.BlockSize;
+import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.Area;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Template;
 import jollyspindle.core.words.AreaWords;
+import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.InTurn;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.look.Look;
@@ -16,19 +22,25 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
-/** Which size of shells fits these blocks, or others that are typed: each as it comes out, the best first. */
+/** Which size of shells, petals or circles fits these blocks, or others that are typed: each as it comes out, the best first. */
 final class SizesPane extends VBox {
 
     private static final double PICTURE = 92;
+
+    /** So many are shown; what suits less well hardly matters. */
+    private static final int SHOWN = 12;
 
     private final Workbench bench;
     private final Look look;
     private final AreaDesk desk;
     private List<BlockSize> typed = List.of();
+    private final InTurn work = new InTurn("area-sizes");
+    private BlockFigure figure = BlockFigure.CLAMSHELLS;
 
     SizesPane(Workbench bench, Look look) {
         super(8);
@@ -39,9 +51,23 @@ final class SizesPane extends VBox {
 
     void show() {
         getChildren().clear();
+        work.letGo();
         List<BlockSize> sizes = sizes();
         AreaWords words = new AreaWords(bench.words());
-        TypedField field = new TypedField("size-list", "Which size fits blocks of", text -> {
+        ComboBox<BlockFigure> figures = new ComboBox<>();
+        Choices.prepare(
+                figures,
+                "size-figure",
+                "What the blocks are filled with",
+                List.of(BlockFigure.values()),
+                AreaWords::name);
+        figures.setValue(figure);
+        figures.setOnAction(e -> {
+            figure = figures.getValue();
+            show();
+        });
+        getChildren().add(Labelled.of("Which size of", figures));
+        TypedField field = new TypedField("size-list", "fits blocks of", text -> {
             if (text.isBlank()) {
                 typed = List.of();
                 show();
@@ -62,20 +88,42 @@ final class SizesPane extends VBox {
                         "Several sizes with semicolons between them, with how many there are: 12 of 4 1/2; 4 of 6 by 9."
                                 + " Empty, it is the blocks of this quilt.",
                         "faint"));
-        List<BlockFit> fits = BlockFit.of(
-                sizes,
-                bench.shelf().templates(),
-                bench.job().machine(),
-                bench.job().tape());
-        if (fits.isEmpty()) {
-            getChildren()
-                    .add(Labelled.wrapped(
-                            "No clamshell row of the shelf has room in all of them, or there is none on the shelf.",
-                            "refused"));
-        }
-        for (BlockFit fit : fits) {
-            getChildren().add(card(fit, words));
-        }
+        VBox cards = new VBox(8, Labelled.wrapped("Trying what the shelf has.", "faint"));
+        getChildren().add(cards);
+        BlockFigure tried = figure;
+        List<Template> shelf = bench.shelf().templates();
+        Machine machine = bench.job().machine();
+        TapeScale tape = bench.job().tape();
+        work.ask(() -> BlockFit.of(tried, sizes, shelf, machine, tape), fits -> {
+            cards.getChildren().clear();
+            if (fits.isEmpty()) {
+                cards.getChildren().add(Labelled.wrapped(nothing(), "refused"));
+            }
+            fits.stream().limit(SHOWN).forEach(fit -> cards.getChildren().add(card(fit, words)));
+            if (fits.size() > SHOWN) {
+                cards.getChildren()
+                        .add(Labelled.wrapped(
+                                "The best " + SHOWN + " of " + fits.size() + " that the shelf has are shown.",
+                                "faint"));
+            }
+        });
+    }
+
+    /** Stops what is still to be tried. */
+    void leave() {
+        work.letGo();
+    }
+
+    private String nothing() {
+        return switch (figure) {
+            case CLAMSHELLS -> "No clamshell row of the shelf has room in all of them, or there is none on the shelf.";
+            case PEEL ->
+                "No arc of the shelf makes squares in all of them that are wider than the foot and no more than 20 to a"
+                        + " row.";
+            case CIRCLES ->
+                "No circle of the shelf makes squares in all of them that are wider than the foot and no more than 20 to a"
+                        + " row.";
+        };
     }
 
     /** What was typed, or all the quilt's blocks. */
@@ -86,7 +134,7 @@ final class SizesPane extends VBox {
         List<BlockSize> own = bench.job().quilt().areas().stream()
                 .filter(Area.Blocks.class::isInstance)
                 .map(Area.Blocks.class::cast)
-                .map(b -> new BlockSize(b.width() - 2 * b.clearance(), b.height() - 2 * b.clearance(), b.count()))
+                .map(SizesPane::size)
                 .toList();
         return own.isEmpty() ? List.of(new BlockSize(12, 12, 1)) : own;
     }
@@ -97,39 +145,59 @@ final class SizesPane extends VBox {
         for (BlockFit.InBlock block : fit.blocks()) {
             pictures.getChildren().add(AreaPicture.draw(block.outline(), block.lines(), look.palette(), most));
         }
-        Label text = Labelled.wrapped(fit.template().name() + ": " + words.text(fit) + ".", "reason");
+        Label text = Labelled.wrapped(words.name(fit) + ": " + words.text(fit) + ".", "reason");
         Button use = new Button("Use it");
         use.setId("area-size-" + fit.template().id());
         use.setAccessibleText("Use " + text.getText());
-        use.setDisable(!desk.isLooked() || isUsed(fit));
-        use.setOnAction(e -> use(fit));
+        Optional<AreaMotif> motif =
+                own().flatMap(size -> fit.motif(size, bench.job().machine()));
+        use.setDisable(motif.isEmpty() || isUsed(fit, motif.get()));
+        use.setOnAction(e -> use(fit, motif.orElseThrow()));
         VBox card = new VBox(4, pictures, text, use);
         card.getStyleClass().add("card");
         return card;
     }
 
-    private boolean isUsed(BlockFit fit) {
-        return desk.design().part(desk.letter()).layers().stream()
-                .anyMatch(l -> l.motif() instanceof AreaMotif.Clamshells
-                        && l.templateId().filter(fit.template().id()::equals).isPresent());
+    /** The blocks that are looked at. */
+    private Optional<BlockSize> own() {
+        return desk.area()
+                .filter(Area.Blocks.class::isInstance)
+                .map(Area.Blocks.class::cast)
+                .map(SizesPane::size);
     }
 
-    /** Its shells in place of those there are, or as one more motif. */
-    private void use(BlockFit fit) {
-        desk.editPart("shells with " + fit.template().name(), part -> {
+    private static BlockSize size(Area.Blocks blocks) {
+        return new BlockSize(
+                blocks.width() - 2 * blocks.clearance(), blocks.height() - 2 * blocks.clearance(), blocks.count());
+    }
+
+    private boolean isUsed(BlockFit fit, AreaMotif motif) {
+        return desk.design().part(desk.letter()).layers().stream()
+                .anyMatch(l -> l.motif().kind() == motif.kind()
+                        && layer(fit, motif, l.motif()).equals(l));
+    }
+
+    /** What is set in place of a motif of the same kind, which keeps what has nothing to do with the size. */
+    private static AreaDesign.Layer layer(BlockFit fit, AreaMotif motif, AreaMotif there) {
+        AreaMotif changed = motif;
+        if (there instanceof AreaMotif.Clamshells) {
+            changed = there;
+        } else if (there instanceof AreaMotif.Peel peel && motif instanceof AreaMotif.Peel wanted) {
+            changed = new AreaMotif.Peel(wanted.across(), wanted.down(), peel.inner());
+        }
+        return new AreaDesign.Layer(changed, Optional.of(fit.template().id()));
+    }
+
+    /** In place of the motif of that kind, or as one more. */
+    private void use(BlockFit fit, AreaMotif motif) {
+        desk.editPart(AreaWords.name(fit.figure()) + " with " + fit.template().name(), part -> {
             for (int i = 0; i < part.layers().size(); i++) {
-                if (part.layers().get(i).motif() instanceof AreaMotif.Clamshells shells) {
-                    return part.withLayer(
-                            i,
-                            new AreaDesign.Layer(
-                                    shells, Optional.of(fit.template().id())));
+                AreaMotif there = part.layers().get(i).motif();
+                if (there.kind() == motif.kind()) {
+                    return part.withLayer(i, layer(fit, motif, there));
                 }
             }
-            return part.withLayer(
-                    part.layers().size(),
-                    new AreaDesign.Layer(
-                            new AreaMotif.Clamshells(0),
-                            Optional.of(fit.template().id())));
+            return part.withLayer(part.layers().size(), layer(fit, motif, motif));
         });
     }
 }

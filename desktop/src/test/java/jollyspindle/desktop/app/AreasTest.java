@@ -4,6 +4,7 @@ import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaPreset;
+import jollyspindle.core.area.BlockFigure;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
@@ -27,6 +28,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeSet;
@@ -503,7 +505,7 @@ class AreasTest extends Hands {
     void theSizeThatFitsIsUsed(FxRobot robot) {
         with(robot, new Area.Blocks(2, 2, 4.5, 4.5, 1));
         robot.clickOn("#area-sizes");
-        WaitForAsyncUtils.waitForFxEvents();
+        shown(robot, "#area-size-thatch-middle");
         scrollTo(robot, "#area-size-thatch-middle");
         robot.clickOn("#area-size-thatch-middle");
         WaitForAsyncUtils.waitForFxEvents();
@@ -513,9 +515,59 @@ class AreasTest extends Hands {
         type(robot, "#size-list", "12 of 4 1/2; twelve");
         assertThat(read(robot, "#size-list-said")).contains("“twelve” isn't a block's size");
         type(robot, "#size-list", "12 of 4 1/2; 4 of 6 by 9");
+        shown(robot, "#area-size-thatch-middle");
         assertThat(robot.lookup(n -> n instanceof Label l && l.getText().contains("in all 16"))
                         .queryAll())
                 .isNotEmpty();
+    }
+
+    /** Squares as full as the arc allows; what has nothing to do with the size stays as it is. */
+    @Test
+    void theRadiusAndTheCircleThatFitAreUsed(FxRobot robot) throws TimeoutException {
+        with(robot, new Area.Blocks(2, 2, 12, 12, 1));
+        robot.interact(() -> bench.areas()
+                .editPart(
+                        "a peel",
+                        part -> part.withLayer(
+                                0,
+                                new AreaDesign.Layer(
+                                        new AreaMotif.Peel(8, 8, OptionalDouble.of(0.5)), Optional.empty()))));
+        robot.clickOn("#area-sizes");
+        choose(robot, "#size-figure", BlockFigure.PEEL);
+        shown(robot, "#area-size-cart-wheel");
+        assertThat(robot.lookup("#area-size-cart-wheel").queryAs(Button.class).getAccessibleText())
+                .contains("5 squares across, 5 up; 7/16 to squeeze across, 7/16 to squeeze up");
+        scrollTo(robot, "#area-size-cart-wheel");
+        robot.clickOn("#area-size-cart-wheel");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(bench.job().design(FIRST).parts().get(0).layers())
+                .containsExactly(new AreaDesign.Layer(
+                        new AreaMotif.Peel(5, 5, OptionalDouble.of(0.5)), Optional.of("cart-wheel")));
+        scrollTo(robot, "#size-figure");
+        choose(robot, "#size-figure", BlockFigure.CIRCLES);
+        shown(robot, "#area-size-basin-nest");
+        scrollTo(robot, "#size-list");
+        type(robot, "#size-list", "200");
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> robot.lookup(n -> n instanceof Label l
+                        && l.getText().startsWith("No circle of the shelf makes squares in all of them"))
+                .tryQuery()
+                .isPresent());
+    }
+
+    /** Waits for what is made ready away from the window. */
+    private static void shown(FxRobot robot, String id) {
+        try {
+            WaitForAsyncUtils.waitFor(
+                    20, TimeUnit.SECONDS, () -> robot.lookup(id).tryQuery().isPresent());
+        } catch (TimeoutException e) {
+            throw new AssertionError(
+                    id + " is not among "
+                            + robot.lookup(n -> n instanceof Label).<Label>queryAll().stream()
+                                    .map(Label::getText)
+                                    .toList(),
+                    e);
+        }
+        WaitForAsyncUtils.waitForFxEvents();
     }
 
     @Test
