@@ -361,19 +361,23 @@ final class QuiltPainter {
         g.setStroke(p.chosen());
         g.setLineWidth(3);
         g.strokeOval(x - 9, y - 9, 18, 18);
-        boolean inArea = bench.areas().marks().contains(mark);
+        String name = Words.name(mark);
+        String along = mark.readings().fromLeft().text();
+        Optional<AreaPlan.Piece> piece =
+                bench.areas().piece().filter(looked -> bench.areas().marks().contains(mark));
+        if (piece.isEmpty()) {
+            label(List.of(name + " · " + along), x, y - 24);
+            return;
+        }
         // In a piece of the middle two readings tell where it is, said on the side where no tape lies.
-        double towards = bench.areas()
-                .piece()
-                .filter(piece ->
-                        inArea && mark.place().y() > piece.cloth().centre().y())
-                .map(piece -> 24.0)
-                .orElse(-24.0);
-        label(
-                Words.name(mark) + " · " + mark.readings().fromLeft().text()
-                        + (inArea ? ", " + mark.height().text() + " up" : ""),
-                x,
-                y + towards);
+        String both = along + ", " + mark.height().text() + " up";
+        String line = name + " · " + both;
+        if (2 * half(line) < piece.get().cloth().outline().box().width() * view.scale()) {
+            boolean above = mark.place().y() > piece.get().cloth().centre().y();
+            label(List.of(line), x, y + (above ? 24 : -24));
+        } else {
+            label(List.of(name, both), width / 2, height - 40);
+        }
     }
 
     /** A warning sign on the outer edge of each side that has something to look at. */
@@ -423,19 +427,29 @@ final class QuiltPainter {
         g.fillText("!", x, y + 1);
     }
 
-    private void label(String text, double x, double y) {
+    /** Half the width of a label. */
+    private double half(String text) {
+        return text.length() * 4.4 * look.scaleProperty().get() + 8;
+    }
+
+    /** Lines of text, one below the other, about a place but never past the sides. */
+    private void label(List<String> lines, double x, double y) {
         g.setFont(look.font(15, true));
         g.setTextAlign(TextAlignment.CENTER);
         g.setTextBaseline(VPos.CENTER);
-        double half = text.length() * 4.4 * look.scaleProperty().get() + 8;
+        double half = lines.stream().mapToDouble(this::half).max().orElseThrow();
+        double line = 20 * look.scaleProperty().get();
+        double high = line * (lines.size() - 1) + 26;
         double middle = Math.max(half + 4, Math.min(width - half - 4, x));
         g.setFill(p.panel());
         g.setStroke(p.chosen());
         g.setLineWidth(1.5);
-        g.fillRoundRect(middle - half, y - 13, 2 * half, 26, 8, 8);
-        g.strokeRoundRect(middle - half, y - 13, 2 * half, 26, 8, 8);
+        g.fillRoundRect(middle - half, y - high / 2, 2 * half, high, 8, 8);
+        g.strokeRoundRect(middle - half, y - high / 2, 2 * half, high, 8, 8);
         g.setFill(p.ink());
-        g.fillText(text, middle, y);
+        for (int i = 0; i < lines.size(); i++) {
+            g.fillText(lines.get(i), middle, y + (i - (lines.size() - 1) / 2.0) * line);
+        }
     }
 
     /** Lengths along the sides, as the tape measured them. */
