@@ -28,9 +28,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.concurrent.TimeUnit;
 
-/** A quilt of 12 by 12 blocks in shells of 1, round appliqués in every third block; a medallion of 64 arms. */
+/** A quilt of 12 by 12 blocks in shells of 1, round appliqués in every third block; a medallion of 64 arms; rays that are ordered. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -86,6 +87,17 @@ public class AreaBenchmark {
                 new AreaMotif.Arms(64, AreaMotif.Way.OUT_AND_BACK, 0.75),
                 "willow-arm",
                 List.of(),
+                UNJUDGED);
+    }
+
+    /** 80 lines from a corner, ordered anew because of three appliqués. */
+    @Benchmark
+    public AreaPlan raysRoundAppliques() {
+        return layOut(
+                new Area.Blocks(1, 1, 60, 60, 0),
+                new AreaMotif.CornerRays(AreaMotif.Corner.BOTTOM_LEFT, OptionalInt.of(79), 2, 0.25),
+                "furrow-long",
+                appliques.subList(21, 24),
                 UNJUDGED);
     }
 }

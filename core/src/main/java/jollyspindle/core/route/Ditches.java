@@ -7,6 +7,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import org.jgrapht.GraphPath;
 import org.jgrapht.alg.connectivity.ConnectivityInspector;
+import org.jgrapht.alg.interfaces.ShortestPathAlgorithm.SingleSourcePaths;
 import org.jgrapht.alg.shortestpath.DijkstraShortestPath;
 import org.jgrapht.graph.WeightedMultigraph;
 
@@ -45,6 +46,8 @@ final class Ditches {
 
     private final WeightedMultigraph<Point, Way> graph = new WeightedMultigraph<>(Way.class);
     private final Map<Cell, Point> known = new HashMap<>();
+
+    private final Map<Point, SingleSourcePaths<Point, Way>> trees = new HashMap<>();
 
     /** What was asked for before. */
     private final Map<List<Point>, Optional<Path>> asked = new HashMap<>();
@@ -146,13 +149,27 @@ final class Ditches {
         return asked.computeIfAbsent(List.of(from, to), both -> find(from, to));
     }
 
+    /** How long that way is, in inches; infinite if there is none. */
+    double length(Point from, Point to) {
+        Optional<Point> start = find(from);
+        Optional<Point> end = find(to);
+        return start.isEmpty() || end.isEmpty() || start.equals(end)
+                ? Double.POSITIVE_INFINITY
+                : from(start.get()).getWeight(end.get());
+    }
+
+    /** The ways from one place to all others. */
+    private SingleSourcePaths<Point, Way> from(Point start) {
+        return trees.computeIfAbsent(start, new DijkstraShortestPath<>(graph)::getPaths);
+    }
+
     private Optional<Path> find(Point from, Point to) {
         Optional<Point> start = find(from);
         Optional<Point> end = find(to);
         if (start.isEmpty() || end.isEmpty() || start.equals(end)) {
             return Optional.empty();
         }
-        GraphPath<Point, Way> found = DijkstraShortestPath.findPathBetween(graph, start.get(), end.get());
+        GraphPath<Point, Way> found = from(start.get()).getPath(end.get());
         if (found == null) {
             return Optional.empty();
         }

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,16 +24,22 @@ import java.util.stream.Stream;
  * <p>Whatever a template is laid on, or a line ends on, is stitched before. From where the needle is, the line is taken that it
  * reaches with the least travel, whichever end that is, but none that leaves others behind if there is another (the rule of
  * M. Fleury for trails, 1883, from memory); only where no ditch and no stitched line leads on does it start anew. What must be
- * stitched before what may stand against the fewest starts, so that this is good, though not always the best; the order in
- * which the lines were laid out is kept if it is no worse. For n lines it takes O(n⁴) at the most, so that more than {@value
- * #MOST_ORDERED} stay as they are.
+ * stitched before what may stand against the fewest starts, so that of few lines other orders are tried as long as that is
+ * quick (branch and bound); of many the first is good, though not always the best. The order in which the lines were laid out
+ * is kept if it is no worse. For n lines it takes O(n⁴) at the most, so that more than {@value #MOST_ORDERED} stay as they are.
  */
 public final class Router {
 
     private static final double SAME = Ditches.SAME;
 
     /** Beyond so many lines the order stays as it is. */
-    private static final int MOST_ORDERED = 60;
+    private static final int MOST_ORDERED = 150;
+
+    /** Beyond so many chains of lines the first order found is taken. */
+    private static final int MOST_SEARCHED = 24;
+
+    /** How many more steps are tried for a better one. */
+    private static final int MOST_STEPS = 1000;
 
     private static final Comparator<Routed> FEWEST =
             Comparator.comparingInt((Routed r) -> r.starts()).thenComparingDouble(Routed::travelled);
@@ -144,22 +151,101 @@ public final class Router {
     }
 
     private List<StitchLine> ordered(List<StitchLine> lines) {
-        List<List<StitchLine>> left = new ArrayList<>(chains(lines));
-        Map<String, Set<String>> needed = needed(lines);
-        Set<String> stitched = new HashSet<>();
-        List<StitchLine> order = new ArrayList<>();
-        while (!left.isEmpty()) {
+        List<List<StitchLine>> chains = chains(lines);
+        Search search = new Search(needed(lines), least(chains), chains.size() > MOST_SEARCHED ? 0 : MOST_STEPS);
+        search.go(chains, Set.of(), List.of(), 1);
+        return search.best;
+    }
+
+    /**
+     * Looks for the order with the fewest starts: depth first, at each line what looks best before the others, and never
+     * further than what is found already (branch and bound).
+     */
+    private final class Search {
+
+        private final Map<String, Set<String>> needed;
+        private final int least;
+        private int steps;
+        private int starts = Integer.MAX_VALUE;
+        private List<StitchLine> best = List.of();
+
+        /**
+         * A search.
+         *
+         * @param needed what each line lies or ends on
+         * @param least starts that are needed anyway
+         * @param steps that are gone once a first order is found
+         */
+        Search(Map<String, Set<String>> needed, int least, int steps) {
+            this.needed = needed;
+            this.least = least;
+            this.steps = steps;
+        }
+
+        void go(List<List<StitchLine>> left, Set<String> stitched, List<StitchLine> order, int begun) {
+            if (left.isEmpty()) {
+                best = order;
+                starts = begun;
+                return;
+            }
             int layer = left.get(0).get(0).layer();
             List<List<StitchLine>> now =
                     left.stream().filter(c -> c.get(0).layer() == layer).toList();
             List<List<StitchLine>> ready =
                     now.stream().filter(c -> ready(c, needed, stitched)).toList();
-            Way next = next(ready.isEmpty() ? now.subList(0, 1) : ready, now, order);
-            left.remove(next.chain());
-            order.addAll(next.lines());
-            next.lines().forEach(l -> stitched.add(l.id()));
+            Iterator<Step> all = steps(ready.isEmpty() ? now.subList(0, 1) : ready, now, order);
+            while (all.hasNext()) {
+                Step step = all.next();
+                int then = begun + (step.anew() ? 1 : 0);
+                if (then < starts) {
+                    List<List<StitchLine>> others = new ArrayList<>(left);
+                    others.remove(step.way().chain());
+                    Set<String> more = new HashSet<>(stitched);
+                    step.way().lines().forEach(l -> more.add(l.id()));
+                    List<StitchLine> longer = new ArrayList<>(order);
+                    longer.addAll(step.way().lines());
+                    go(others, more, longer, then);
+                }
+                if (starts <= least || starts < Integer.MAX_VALUE && --steps < 0) {
+                    return;
+                }
+            }
         }
-        return order;
+    }
+
+    /** How many starts there must be at least: as many as there are groups of lines that nothing leads between. */
+    private int least(List<List<StitchLine>> chains) {
+        List<List<StitchLine>> left = new ArrayList<>(chains);
+        int groups = 0;
+        while (!left.isEmpty()) {
+            groups++;
+            List<List<StitchLine>> group = new ArrayList<>(List.of(left.remove(0)));
+            for (int i = 0; i < group.size(); i++) {
+                List<StitchLine> chain = group.get(i);
+                List<List<StitchLine>> near =
+                        left.stream().filter(other -> meet(chain, other)).toList();
+                group.addAll(near);
+                left.removeAll(near);
+            }
+        }
+        return groups;
+    }
+
+    private boolean meet(List<StitchLine> one, List<StitchLine> other) {
+        Way a = new Way(one, one);
+        Way b = new Way(other, other);
+        for (Point p : List.of(a.start(), a.end())) {
+            for (Point q : List.of(b.start(), b.end())) {
+                if (ditches.together(p).equals(ditches.together(q))) {
+                    return true;
+                }
+            }
+        }
+        return passes(one, b.start()) || passes(one, b.end()) || passes(other, a.start()) || passes(other, a.end());
+    }
+
+    private static boolean passes(List<StitchLine> chain, Point place) {
+        return chain.stream().anyMatch(line -> line.path().passes(place, SAME));
     }
 
     /** A chain, and how it is stitched: as it is, or backwards. */
@@ -174,33 +260,46 @@ public final class Router {
         }
     }
 
-    private Way next(List<List<StitchLine>> ready, List<List<StitchLine>> left, List<StitchLine> done) {
+    /**
+     * The next chain.
+     *
+     * @param anew whether the thread is cut for it
+     */
+    private record Step(Way way, boolean anew) {}
+
+    /** What can come next, what looks best first; each is only looked at when it is asked for. */
+    private Iterator<Step> steps(List<List<StitchLine>> ready, List<List<StitchLine>> left, List<StitchLine> done) {
         List<Way> ways = ready.stream()
                 .flatMap(c -> ways(c).stream().map(lines -> new Way(c, lines)))
                 .toList();
-        if (!done.isEmpty()) {
-            Point at = done.get(done.size() - 1).needleAt();
-            Map<Way, Double> costs = new HashMap<>();
-            ways.forEach(w -> costs.put(w, cost(at, w.start(), done)));
-            List<Way> reached = ways.stream()
-                    .filter(w -> costs.get(w) < Double.MAX_VALUE)
-                    .sorted(Comparator.comparingDouble(costs::get))
-                    .toList();
-            if (!reached.isEmpty()) {
-                // After M. Fleury: no line is taken that leaves others behind, as long as there is one that doesn't.
-                return reached.stream()
-                        .filter(w -> leavesNoneBehind(w, left))
-                        .findFirst()
-                        .orElse(reached.get(0));
-            }
+        if (done.isEmpty()) {
+            return begun(ways, left).map(way -> new Step(way, false)).iterator();
         }
-        // A new start: where an odd number of lines end, since there one trail must end anyway; and off to the others.
+        Point at = done.get(done.size() - 1).needleAt();
+        Map<Way, Double> costs = new HashMap<>();
+        ways.forEach(w -> costs.put(w, cost(at, w.start(), done)));
+        List<Way> reached = ways.stream()
+                .filter(w -> costs.get(w) < Double.MAX_VALUE)
+                .sorted(Comparator.comparingDouble(costs::get))
+                .toList();
+        // After M. Fleury: no line is taken that leaves others behind, as long as there is one that doesn't.
+        Stream<Step> on = Stream.concat(
+                        reached.stream().filter(w -> leavesNoneBehind(w, left)),
+                        reached.stream().filter(w -> !leavesNoneBehind(w, left)))
+                .map(way -> new Step(way, false));
+        List<Way> others = ways.stream().filter(w -> !reached.contains(w)).toList();
+        Stream<Step> anew = Stream.of(others).flatMap(all -> begun(all, left).map(way -> new Step(way, true)));
+        return Stream.concat(on, anew).iterator();
+    }
+
+    /** Where a new thread may begin: where an odd number of lines end, since there one trail must end anyway, before others. */
+    private Stream<Way> begun(List<Way> ways, List<List<StitchLine>> left) {
         List<Way> odd = ways.stream().filter(w -> isOdd(w.start(), left)).toList();
-        return odd.stream()
-                .filter(w -> leavesNoneBehind(w, left))
-                .findFirst()
-                .or(() -> odd.stream().findFirst())
-                .orElse(ways.get(0));
+        return Stream.concat(
+                Stream.concat(
+                        odd.stream().filter(w -> leavesNoneBehind(w, left)),
+                        odd.stream().filter(w -> !leavesNoneBehind(w, left))),
+                ways.stream().filter(w -> !odd.contains(w)));
     }
 
     /** Whether an odd number of ends of lines lie where one gets to by travelling. */
@@ -244,12 +343,13 @@ public final class Router {
     }
 
     private double cost(Point from, Point to, List<StitchLine> done) {
-        return from.distance(to) < SAME
-                ? 0
-                : ditches.between(from, to)
-                        .or(() -> retraced(from, to, done))
-                        .map(Path::length)
-                        .orElse(Double.MAX_VALUE);
+        if (from.distance(to) < SAME) {
+            return 0;
+        }
+        double ditch = ditches.length(from, to);
+        return ditch < Double.MAX_VALUE
+                ? ditch
+                : retraced(from, to, done).map(Path::length).orElse(Double.MAX_VALUE);
     }
 
     private static boolean ready(List<StitchLine> chain, Map<String, Set<String>> needed, Set<String> stitched) {

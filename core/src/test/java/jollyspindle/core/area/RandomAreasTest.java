@@ -64,8 +64,10 @@ class RandomAreasTest {
                                 Arbitraries.of(AreaMotif.Way.class),
                                 Arbitraries.of(0.0, 0.5, 0.75),
                                 Arbitraries.of(true, false),
-                                Arbitraries.of(0.0, 0.1, 2.0))
-                        .as(AreaMotif.Arms::new),
+                                Arbitraries.of(0.0, 0.1, 2.0),
+                                Arbitraries.of(true, false))
+                        .as((n, way, stop, both, turn, circled) ->
+                                new AreaMotif.Arms(n, way, stop, both, turn, circled && stop > 0)),
                 Combinators.combine(
                                 Arbitraries.of(1.0, 2.0, 2.5),
                                 Arbitraries.of(0.25, 0.5, 1.0).optional(),
@@ -81,7 +83,8 @@ class RandomAreasTest {
                 Combinators.combine(COUNT, Arbitraries.of(0.25, 0.5, 1.0), Arbitraries.of(true, false))
                         .as(AreaMotif.Echoes::new),
                 Arbitraries.of(0.0, 0.25).map(AreaMotif.Clamshells::new),
-                Arbitraries.doubles().between(0.2, 2).map(a -> new AreaMotif.Quarters(a, 2 * a)),
+                Combinators.combine(Arbitraries.doubles().between(0.2, 2), Arbitraries.of(true, false))
+                        .as((a, pieced) -> new AreaMotif.Quarters(a, 2 * a, pieced)),
                 Combinators.combine(COUNT, COUNT, Arbitraries.of(0.25, 0.5).optional())
                         .as((a, d, in) -> new AreaMotif.Peel(a, d, number(in))),
                 Combinators.combine(COUNT, COUNT).as(AreaMotif.Circles::new),
