@@ -27,6 +27,11 @@ public record Ray(int number, double angle, Found found, Side side, double fromM
         STEPPED
     }
 
+    /** Where on its side it lies, seen from the side's middle and with the top up: below on the right side, say. */
+    public Side toward() {
+        return fromMiddle > 0 ? side.next() : side.previous();
+    }
+
     /** Whether a place lies on it, seen from the centre. */
     boolean leadsTo(Point fromCentre) {
         Point way = new Point(Math.sin(angle), Math.cos(angle));

@@ -260,10 +260,17 @@ public record AreaWords(Words words) {
     }
 
     private String place(Ray ray) {
-        String side = "the middle of the " + Words.name(ray.side());
+        String side =
+                "the middle of the " + Words.name(ray.side()) + (ray.side().isAcross() ? "" : " side");
         return Math.abs(ray.fromMiddle()) < 1e-9
                 ? "in " + side
-                : words.length(Math.abs(ray.fromMiddle())) + (ray.fromMiddle() > 0 ? " right" : " left") + " of "
+                : words.length(Math.abs(ray.fromMiddle()))
+                        + switch (ray.toward()) {
+                            case TOP -> " above ";
+                            case RIGHT -> " right of ";
+                            case BOTTOM -> " below ";
+                            case LEFT -> " left of ";
+                        }
                         + side;
     }
 

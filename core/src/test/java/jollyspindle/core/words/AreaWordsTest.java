@@ -223,6 +223,32 @@ class AreaWordsTest {
         }
     }
 
+    /** Half a side of 12 times tan 22.5° is 2.4853, told as one sees it with the top up. */
+    @ParameterizedTest
+    @CsvSource({
+        "1, in the middle of the top",
+        "2, '2 1/2 scant right of the middle of the top, by halving'",
+        "4, '2 1/2 scant above the middle of the right side, by halving'",
+        "6, '2 1/2 scant below the middle of the right side, by halving'",
+        "8, '2 1/2 scant right of the middle of the bottom, by halving'",
+        "9, in the middle of the bottom",
+        "10, '2 1/2 scant left of the middle of the bottom, by halving'",
+        "12, '2 1/2 scant below the middle of the left side, by halving'",
+        "14, '2 1/2 scant above the middle of the left side, by halving'",
+        "16, '2 1/2 scant left of the middle of the top, by halving'"
+    })
+    void raysAreReadAsTheyAreSeen(int number, String where) {
+        QuiltJob demo = DemoJob.heronWeir().withTemplates(StarterShelf.templates());
+        AreaPlan plan = Planner.plan(demo.withQuilt(demo.quilt().withAreas(List.of(new Area.Blocks(1, 1, 12, 12, 0))))
+                        .with(
+                                new AreaId(1),
+                                AreaDesign.of(
+                                        new AreaMotif.Arms(16, AreaMotif.Way.OUT_AND_BACK, 0.75), Optional.empty())))
+                .areas()
+                .get(0);
+        assertThat(SAID.where(plan.rays('A').get(number - 1))).isEqualTo(where);
+    }
+
     /** By hand: 8 shells of 1 1/2 are 12, and 16 rises of 3/4; R√2 is 4.2426 for 3 and 4.9497 for 3 1/2, and a squeezed row is a row. */
     @ParameterizedTest
     @CsvSource(

@@ -350,7 +350,14 @@ public final class ProtractorTape extends Pane {
         int space = whole.lastIndexOf(' ');
         boolean qualified = space > 0 && Character.isLetter(whole.charAt(space + 1));
         String number = qualified ? whole.substring(0, space) : whole;
-        String first = middle ? "middle" : ray.fromMiddle() < 0 ? "← " + number : number + " →";
+        String first = middle
+                ? "middle"
+                : switch (ray.toward()) {
+                    case TOP -> "↑ " + number;
+                    case RIGHT -> number + " →";
+                    case BOTTOM -> "↓ " + number;
+                    case LEFT -> "← " + number;
+                };
         String second = middle || !qualified ? "" : whole.substring(space + 1);
         g.setFont(look.font(14, chosen));
         double half = (Math.max(first.length(), second.length()) * 4.1 + 3) * type;

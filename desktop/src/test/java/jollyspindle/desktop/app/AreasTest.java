@@ -165,7 +165,8 @@ class AreasTest extends Hands {
         var bounds = dial.localToScreen(dial.getBoundsInLocal());
         robot.clickOn(bounds.getMaxX() - 40, bounds.getCenterY());
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(read(robot, "#ray-said")).startsWith("Ray 4: in the middle of the right; the template turned 90");
+        assertThat(read(robot, "#ray-said"))
+                .startsWith("Ray 4: in the middle of the right side; the template turned 90");
         robot.push(KeyCode.RIGHT);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(read(robot, "#ray-said")).startsWith("Ray 5, by stepping");
@@ -201,7 +202,7 @@ class AreasTest extends Hands {
         robot.clickOn(onTape(tape, band, 90));
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(bench.areas().ray().orElseThrow().number()).isEqualTo(3);
-        assertThat(tape.getAccessibleText()).contains("Ray 3: in the middle of the right", "turned 90");
+        assertThat(tape.getAccessibleText()).contains("Ray 3: in the middle of the right side", "turned 90");
         robot.push(KeyCode.RIGHT);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(bench.areas().ray().orElseThrow().number()).isEqualTo(4);
