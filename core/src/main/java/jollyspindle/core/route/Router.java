@@ -3,30 +3,20 @@ package jollyspindle.core.route;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.placement.Placement;
-import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
-import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * Orders lines so that the needle starts anew as seldom as can be found, and travels little.
- *
- * <p>Whatever a template is laid on, or a line ends on, is stitched before. From where the needle is, the line is taken that it
- * reaches with the least travel, whichever end that is, but none that leaves others behind if there is another (the rule of
- * M. Fleury for trails, 1883, from memory); only where no ditch and no stitched line leads on does it start anew. What must be
- * stitched before what may stand against the fewest starts, so that of few lines other orders are tried as long as that is
- * quick (branch and bound); of many the first is good, though not always the best. The order in which the lines were laid out
- * is kept if it is no worse. For n lines it takes O(n⁴) at the most, so that more than {@value #MOST_ORDERED} stay as they are.
+ * Routes the needle through lines so that it starts anew as seldom as can be found, and travels little: along ditches, and over
+ * what is stitched. The order that {@link Orders} finds is taken unless the one in which the lines were laid out is as good. It
+ * takes O(n⁴) for n lines at the most, so that more than {@value #MOST_ORDERED} stay as they are.
  */
 public final class Router {
 
@@ -34,12 +24,6 @@ public final class Router {
 
     /** Beyond so many lines the order stays as it is. */
     private static final int MOST_ORDERED = 150;
-
-    /** Beyond so many chains of lines the first order found is taken. */
-    private static final int MOST_SEARCHED = 24;
-
-    /** How many more steps are tried for a better one. */
-    private static final int MOST_STEPS = 1000;
 
     private static final Comparator<Routed> FEWEST =
             Comparator.comparingInt((Routed r) -> r.starts()).thenComparingDouble(Routed::travelled);
@@ -76,7 +60,8 @@ public final class Router {
         if (!reorder || lines.size() > MOST_ORDERED || asLaid.starts() <= 1 && asLaid.travelled() == 0) {
             return asLaid;
         }
-        Routed found = router.travelled(router.ordered(lines));
+        Routed found =
+                router.travelled(new Orders(router.placements, router.byId.keySet(), router.ditches).ordered(lines));
         return FEWEST.compare(found, asLaid) < 0 ? found : asLaid;
     }
 
@@ -107,7 +92,7 @@ public final class Router {
     }
 
     /** Along one line that is stitched already. */
-    private static Optional<Path> retraced(Point from, Point to, List<StitchLine> done) {
+    static Optional<Path> retraced(Point from, Point to, List<StitchLine> done) {
         // Backwards: the needle has just come from there.
         for (int i = done.size() - 1; i >= 0; i--) {
             Optional<Path> way = done.get(i).path().between(from, to);
@@ -129,285 +114,5 @@ public final class Router {
             back.add(0, p.reversed(line));
         }
         return back;
-    }
-
-    // --- the order ---------------------------------------------------------------------------------------------
-
-    /** Lines that follow each other without a break, as they were laid out. */
-    private static List<List<StitchLine>> chains(List<StitchLine> lines) {
-        List<List<StitchLine>> chains = new ArrayList<>();
-        for (StitchLine line : lines) {
-            List<StitchLine> last = chains.isEmpty() ? null : chains.get(chains.size() - 1);
-            StitchLine before = last == null ? null : last.get(last.size() - 1);
-            if (before != null
-                    && before.layer() == line.layer()
-                    && before.needleAt().distance(line.path().start()) < SAME) {
-                last.add(line);
-            } else {
-                chains.add(new ArrayList<>(List.of(line)));
-            }
-        }
-        return chains;
-    }
-
-    private List<StitchLine> ordered(List<StitchLine> lines) {
-        List<List<StitchLine>> chains = chains(lines);
-        Search search = new Search(needed(lines), least(chains), chains.size() > MOST_SEARCHED ? 0 : MOST_STEPS);
-        search.go(chains, Set.of(), List.of(), 1);
-        return search.best;
-    }
-
-    /**
-     * Looks for the order with the fewest starts: depth first, at each line what looks best before the others, and never
-     * further than what is found already (branch and bound).
-     */
-    private final class Search {
-
-        private final Map<String, Set<String>> needed;
-        private final int least;
-        private int steps;
-        private int starts = Integer.MAX_VALUE;
-        private List<StitchLine> best = List.of();
-
-        /**
-         * A search.
-         *
-         * @param needed what each line lies or ends on
-         * @param least starts that are needed anyway
-         * @param steps that are gone once a first order is found
-         */
-        Search(Map<String, Set<String>> needed, int least, int steps) {
-            this.needed = needed;
-            this.least = least;
-            this.steps = steps;
-        }
-
-        void go(List<List<StitchLine>> left, Set<String> stitched, List<StitchLine> order, int begun) {
-            if (left.isEmpty()) {
-                best = order;
-                starts = begun;
-                return;
-            }
-            int layer = left.get(0).get(0).layer();
-            List<List<StitchLine>> now =
-                    left.stream().filter(c -> c.get(0).layer() == layer).toList();
-            List<List<StitchLine>> ready =
-                    now.stream().filter(c -> ready(c, needed, stitched)).toList();
-            Iterator<Step> all = steps(ready.isEmpty() ? now.subList(0, 1) : ready, now, order);
-            while (all.hasNext()) {
-                Step step = all.next();
-                int then = begun + (step.anew() ? 1 : 0);
-                if (then < starts) {
-                    List<List<StitchLine>> others = new ArrayList<>(left);
-                    others.remove(step.way().chain());
-                    Set<String> more = new HashSet<>(stitched);
-                    step.way().lines().forEach(l -> more.add(l.id()));
-                    List<StitchLine> longer = new ArrayList<>(order);
-                    longer.addAll(step.way().lines());
-                    go(others, more, longer, then);
-                }
-                if (starts <= least || starts < Integer.MAX_VALUE && --steps < 0) {
-                    return;
-                }
-            }
-        }
-    }
-
-    /** How many starts there must be at least: as many as there are groups of lines that nothing leads between. */
-    private int least(List<List<StitchLine>> chains) {
-        List<List<StitchLine>> left = new ArrayList<>(chains);
-        int groups = 0;
-        while (!left.isEmpty()) {
-            groups++;
-            List<List<StitchLine>> group = new ArrayList<>(List.of(left.remove(0)));
-            for (int i = 0; i < group.size(); i++) {
-                List<StitchLine> chain = group.get(i);
-                List<List<StitchLine>> near =
-                        left.stream().filter(other -> meet(chain, other)).toList();
-                group.addAll(near);
-                left.removeAll(near);
-            }
-        }
-        return groups;
-    }
-
-    private boolean meet(List<StitchLine> one, List<StitchLine> other) {
-        Way a = new Way(one, one);
-        Way b = new Way(other, other);
-        for (Point p : List.of(a.start(), a.end())) {
-            for (Point q : List.of(b.start(), b.end())) {
-                if (ditches.together(p).equals(ditches.together(q))) {
-                    return true;
-                }
-            }
-        }
-        return passes(one, b.start()) || passes(one, b.end()) || passes(other, a.start()) || passes(other, a.end());
-    }
-
-    private static boolean passes(List<StitchLine> chain, Point place) {
-        return chain.stream().anyMatch(line -> line.path().passes(place, SAME));
-    }
-
-    /** A chain, and how it is stitched: as it is, or backwards. */
-    private record Way(List<StitchLine> chain, List<StitchLine> lines) {
-
-        Point start() {
-            return lines.get(0).path().start();
-        }
-
-        Point end() {
-            return lines.get(lines.size() - 1).needleAt();
-        }
-    }
-
-    /**
-     * The next chain.
-     *
-     * @param anew whether the thread is cut for it
-     */
-    private record Step(Way way, boolean anew) {}
-
-    /** What can come next, what looks best first; each is only looked at when it is asked for. */
-    private Iterator<Step> steps(List<List<StitchLine>> ready, List<List<StitchLine>> left, List<StitchLine> done) {
-        List<Way> ways = ready.stream()
-                .flatMap(c -> ways(c).stream().map(lines -> new Way(c, lines)))
-                .toList();
-        if (done.isEmpty()) {
-            return begun(ways, left).map(way -> new Step(way, false)).iterator();
-        }
-        Point at = done.get(done.size() - 1).needleAt();
-        Map<Way, Double> costs = new HashMap<>();
-        ways.forEach(w -> costs.put(w, cost(at, w.start(), done)));
-        List<Way> reached = ways.stream()
-                .filter(w -> costs.get(w) < Double.MAX_VALUE)
-                .sorted(Comparator.comparingDouble(costs::get))
-                .toList();
-        // After M. Fleury: no line is taken that leaves others behind, as long as there is one that doesn't.
-        Stream<Step> on = Stream.concat(
-                        reached.stream().filter(w -> leavesNoneBehind(w, left)),
-                        reached.stream().filter(w -> !leavesNoneBehind(w, left)))
-                .map(way -> new Step(way, false));
-        List<Way> others = ways.stream().filter(w -> !reached.contains(w)).toList();
-        Stream<Step> anew = Stream.of(others).flatMap(all -> begun(all, left).map(way -> new Step(way, true)));
-        return Stream.concat(on, anew).iterator();
-    }
-
-    /** Where a new thread may begin: where an odd number of lines end, since there one trail must end anyway, before others. */
-    private Stream<Way> begun(List<Way> ways, List<List<StitchLine>> left) {
-        List<Way> odd = ways.stream().filter(w -> isOdd(w.start(), left)).toList();
-        return Stream.concat(
-                Stream.concat(
-                        odd.stream().filter(w -> leavesNoneBehind(w, left)),
-                        odd.stream().filter(w -> !leavesNoneBehind(w, left))),
-                ways.stream().filter(w -> !odd.contains(w)));
-    }
-
-    /** Whether an odd number of ends of lines lie where one gets to by travelling. */
-    private boolean isOdd(Point place, List<List<StitchLine>> left) {
-        Object there = ditches.together(place);
-        return left.stream()
-                                .map(c -> new Way(c, c))
-                                .flatMap(w -> Stream.of(w.start(), w.end()))
-                                .filter(p -> ditches.together(p).equals(there))
-                                .count()
-                        % 2
-                == 1;
-    }
-
-    /** Whether all lines that are reached from where a way begins are still reached from where it ends. */
-    private boolean leavesNoneBehind(Way way, List<List<StitchLine>> left) {
-        List<List<StitchLine>> others = new ArrayList<>(left);
-        others.remove(way.chain());
-        return reached(way.start(), others) <= reached(way.end(), others)
-                || reached(way.end(), others) == others.size();
-    }
-
-    private int reached(Point from, List<List<StitchLine>> lines) {
-        Set<Object> places = new HashSet<>(Set.of(ditches.together(from)));
-        Set<List<StitchLine>> found = new HashSet<>();
-        boolean grown = true;
-        while (grown) {
-            grown = false;
-            for (List<StitchLine> chain : lines) {
-                Object start = ditches.together(new Way(chain, chain).start());
-                Object end = ditches.together(new Way(chain, chain).end());
-                if (!found.contains(chain) && (places.contains(start) || places.contains(end))) {
-                    found.add(chain);
-                    places.add(start);
-                    places.add(end);
-                    grown = true;
-                }
-            }
-        }
-        return found.size();
-    }
-
-    private double cost(Point from, Point to, List<StitchLine> done) {
-        if (from.distance(to) < SAME) {
-            return 0;
-        }
-        double ditch = ditches.length(from, to);
-        return ditch < Double.MAX_VALUE
-                ? ditch
-                : retraced(from, to, done).map(Path::length).orElse(Double.MAX_VALUE);
-    }
-
-    private static boolean ready(List<StitchLine> chain, Map<String, Set<String>> needed, Set<String> stitched) {
-        Set<String> own = new HashSet<>();
-        for (StitchLine line : chain) {
-            for (String id : needed.getOrDefault(line.id(), Set.of())) {
-                if (!stitched.contains(id) && !own.contains(id)) {
-                    return false;
-                }
-            }
-            own.add(line.id());
-        }
-        return true;
-    }
-
-    /** What each line lies or ends on. */
-    private Map<String, Set<String>> needed(List<StitchLine> lines) {
-        Map<String, Set<String>> needed = new HashMap<>();
-        List<StitchLine> before = new ArrayList<>();
-        for (StitchLine line : lines) {
-            Set<String> own = new HashSet<>();
-            for (Placement p : placements.getOrDefault(line.id(), List.of())) {
-                laidOn(p).filter(byId::containsKey).ifPresent(own::add);
-                Stream.of(p.start(), p.end())
-                        .filter(s -> s.shownBy() == Spot.ShownBy.STITCHING)
-                        .forEach(s -> before.stream()
-                                .filter(l -> l.path().passes(s.place(), SAME))
-                                .forEach(l -> own.add(l.id())));
-            }
-            needed.put(line.id(), own);
-            before.add(line);
-        }
-        return needed;
-    }
-
-    private static Optional<String> laidOn(Placement placement) {
-        if (placement.registration() instanceof Registration.OnRow on) {
-            return on.lineId();
-        }
-        return placement.registration() instanceof Registration.OnStitching on
-                ? Optional.of(on.lineId())
-                : Optional.empty();
-    }
-
-    /** A chain as it is, and backwards where that is the same to the quilter. */
-    private List<List<StitchLine>> ways(List<StitchLine> chain) {
-        StitchLine line = chain.get(0);
-        List<Placement> own = placements.getOrDefault(line.id(), List.of());
-        boolean turns = chain.size() == 1
-                && !line.returns()
-                && !line.path().closed()
-                && own.stream()
-                        .flatMap(p -> Stream.of(p.start(), p.end()))
-                        .noneMatch(s -> s.shownBy() == Spot.ShownBy.NEEDLE);
-        List<List<StitchLine>> ways = new ArrayList<>(List.of(chain));
-        if (turns) {
-            ways.add(List.of(line.reversed()));
-        }
-        return ways;
     }
 }
