@@ -90,12 +90,12 @@ public class AreaBenchmark {
                 UNJUDGED);
     }
 
-    /** 80 lines from a corner, ordered anew because of three appliqués. */
+    /** Rays from a corner, parted by three appliqués and put in order. */
     @Benchmark
     public AreaPlan raysRoundAppliques() {
         return layOut(
                 new Area.Blocks(1, 1, 60, 60, 0),
-                new AreaMotif.CornerRays(AreaMotif.Corner.BOTTOM_LEFT, OptionalInt.of(79), 2, 0.25),
+                new AreaMotif.CornerRays(AreaMotif.Corner.BOTTOM_LEFT, OptionalInt.of(63), 2, 0.25),
                 "furrow-long",
                 appliques.subList(21, 24),
                 UNJUDGED);

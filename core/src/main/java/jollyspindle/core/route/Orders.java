@@ -8,14 +8,17 @@ import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -40,6 +43,7 @@ final class Orders {
     private final Map<String, List<Placement>> placements;
     private final Set<String> ids;
     private final Ditches ditches;
+    private final Map<Object, Integer> places = new HashMap<>();
 
     /**
      * Orders for some lines.
@@ -56,14 +60,34 @@ final class Orders {
 
     /** The lines in an order and ways round with as few starts as are found, motif by motif. */
     List<StitchLine> ordered(List<StitchLine> lines) {
-        List<List<StitchLine>> chains = chains(lines);
-        Search search = new Search(needed(lines), least(chains), chains.size() > MOST_SEARCHED ? 0 : MOST_STEPS);
+        List<Chain> chains = chains(lines);
+        Search search = new Search(chains, needed(lines), chains.size() > MOST_SEARCHED ? 0 : MOST_STEPS);
         search.go(chains, Set.of(), List.of(), 1);
         return search.best;
     }
 
-    /** Lines that follow each other without a break, as they were laid out. */
-    private static List<List<StitchLine>> chains(List<StitchLine> lines) {
+    /** Lines that follow each other without a break. */
+    private static final class Chain {
+
+        private final List<StitchLine> lines;
+        /** Stand for the places that are reached from its start and its end by travelling. */
+        private final int from;
+
+        private final int to;
+
+        Chain(List<StitchLine> lines, int from, int to) {
+            this.lines = lines;
+            this.from = from;
+            this.to = to;
+        }
+
+        int layer() {
+            return lines.get(0).layer();
+        }
+    }
+
+    /** As they were laid out. */
+    private List<Chain> chains(List<StitchLine> lines) {
         List<List<StitchLine>> chains = new ArrayList<>();
         for (StitchLine line : lines) {
             List<StitchLine> last = chains.isEmpty() ? null : chains.get(chains.size() - 1);
@@ -76,7 +100,22 @@ final class Orders {
                 chains.add(new ArrayList<>(List.of(line)));
             }
         }
-        return chains;
+        return chains.stream()
+                .map(c -> new Chain(c, place(start(c)), place(end(c))))
+                .toList();
+    }
+
+    /** What stands for all places that are reached from one by travelling. */
+    private int place(Point place) {
+        return places.computeIfAbsent(ditches.together(place), there -> places.size());
+    }
+
+    private static Point start(List<StitchLine> lines) {
+        return lines.get(0).path().start();
+    }
+
+    private static Point end(List<StitchLine> lines) {
+        return lines.get(lines.size() - 1).needleAt();
     }
 
     /**
@@ -85,42 +124,50 @@ final class Orders {
      */
     private final class Search {
 
+        private final List<Chain> chains;
         private final Map<String, Set<String>> needed;
-        private final int least;
         private int steps;
+        private int least;
         private int starts = Integer.MAX_VALUE;
         private List<StitchLine> best = List.of();
 
         /**
          * A search.
          *
+         * @param chains that are put in order
          * @param needed what each line lies or ends on
-         * @param least starts that are needed anyway
          * @param steps that are gone once a first order is found
          */
-        Search(Map<String, Set<String>> needed, int least, int steps) {
+        Search(List<Chain> chains, Map<String, Set<String>> needed, int steps) {
+            this.chains = chains;
             this.needed = needed;
-            this.least = least;
             this.steps = steps;
         }
 
-        void go(List<List<StitchLine>> left, Set<String> stitched, List<StitchLine> order, int begun) {
+        /** Whether no order can have fewer starts than what is found. */
+        private boolean isBest() {
+            if (starts > 1 && starts < Integer.MAX_VALUE && least == 0) {
+                least = least(chains);
+            }
+            return starts <= Math.max(1, least);
+        }
+
+        void go(List<Chain> left, Set<String> stitched, List<StitchLine> order, int begun) {
             if (left.isEmpty()) {
                 best = order;
                 starts = begun;
                 return;
             }
-            int layer = left.get(0).get(0).layer();
-            List<List<StitchLine>> now =
-                    left.stream().filter(c -> c.get(0).layer() == layer).toList();
-            List<List<StitchLine>> ready =
-                    now.stream().filter(c -> ready(c, needed, stitched)).toList();
+            int layer = left.get(0).layer();
+            List<Chain> now = left.stream().filter(c -> c.layer() == layer).toList();
+            List<Chain> ready =
+                    now.stream().filter(c -> ready(c.lines, needed, stitched)).toList();
             Iterator<Step> all = steps(ready.isEmpty() ? now.subList(0, 1) : ready, now, order);
             while (all.hasNext()) {
                 Step step = all.next();
                 int then = begun + (step.anew() ? 1 : 0);
                 if (then < starts) {
-                    List<List<StitchLine>> others = new ArrayList<>(left);
+                    List<Chain> others = new ArrayList<>(left);
                     others.remove(step.way().chain());
                     Set<String> more = new HashSet<>(stitched);
                     step.way().lines().forEach(l -> more.add(l.id()));
@@ -128,7 +175,7 @@ final class Orders {
                     longer.addAll(step.way().lines());
                     go(others, more, longer, then);
                 }
-                if (starts <= least || starts < Integer.MAX_VALUE && --steps < 0) {
+                if (starts < Integer.MAX_VALUE && (isBest() || --steps < 0)) {
                     return;
                 }
             }
@@ -136,15 +183,15 @@ final class Orders {
     }
 
     /** How many starts there must be at least: as many as there are groups of lines that nothing leads between. */
-    private int least(List<List<StitchLine>> chains) {
-        List<List<StitchLine>> left = new ArrayList<>(chains);
+    private int least(List<Chain> chains) {
+        List<Chain> left = new ArrayList<>(chains);
         int groups = 0;
         while (!left.isEmpty()) {
             groups++;
-            List<List<StitchLine>> group = new ArrayList<>(List.of(left.remove(0)));
+            List<Chain> group = new ArrayList<>(List.of(left.remove(0)));
             for (int i = 0; i < group.size(); i++) {
-                List<StitchLine> chain = group.get(i);
-                List<List<StitchLine>> near =
+                Chain chain = group.get(i);
+                List<Chain> near =
                         left.stream().filter(other -> meet(chain, other)).toList();
                 group.addAll(near);
                 left.removeAll(near);
@@ -153,17 +200,15 @@ final class Orders {
         return groups;
     }
 
-    private boolean meet(List<StitchLine> one, List<StitchLine> other) {
-        Way a = new Way(one, one);
-        Way b = new Way(other, other);
-        for (Point p : List.of(a.start(), a.end())) {
-            for (Point q : List.of(b.start(), b.end())) {
-                if (ditches.together(p).equals(ditches.together(q))) {
-                    return true;
-                }
-            }
-        }
-        return passes(one, b.start()) || passes(one, b.end()) || passes(other, a.start()) || passes(other, a.end());
+    private static boolean meet(Chain one, Chain other) {
+        return one.from == other.from
+                || one.from == other.to
+                || one.to == other.from
+                || one.to == other.to
+                || passes(one.lines, start(other.lines))
+                || passes(one.lines, end(other.lines))
+                || passes(other.lines, start(one.lines))
+                || passes(other.lines, end(one.lines));
     }
 
     private static boolean passes(List<StitchLine> chain, Point place) {
@@ -171,14 +216,18 @@ final class Orders {
     }
 
     /** A chain, and how it is stitched: as it is, or backwards. */
-    private record Way(List<StitchLine> chain, List<StitchLine> lines) {
+    private record Way(Chain chain, List<StitchLine> lines) {
 
         Point start() {
-            return lines.get(0).path().start();
+            return Orders.start(lines);
         }
 
-        Point end() {
-            return lines.get(lines.size() - 1).needleAt();
+        int from() {
+            return lines == chain.lines ? chain.from : chain.to;
+        }
+
+        int to() {
+            return lines == chain.lines ? chain.to : chain.from;
         }
     }
 
@@ -190,15 +239,15 @@ final class Orders {
     private record Step(Way way, boolean anew) {}
 
     /** What can come next, what looks best first; each is only looked at when it is asked for. */
-    private Iterator<Step> steps(List<List<StitchLine>> ready, List<List<StitchLine>> left, List<StitchLine> done) {
+    private Iterator<Step> steps(List<Chain> ready, List<Chain> left, List<StitchLine> done) {
         List<Way> ways = ready.stream()
-                .flatMap(c -> ways(c).stream().map(lines -> new Way(c, lines)))
+                .flatMap(c -> ways(c.lines).stream().map(lines -> new Way(c, lines)))
                 .toList();
         if (done.isEmpty()) {
             return begun(ways, left).map(way -> new Step(way, false)).iterator();
         }
         Point at = done.get(done.size() - 1).needleAt();
-        Map<Way, Double> costs = new HashMap<>();
+        Map<Way, Double> costs = new IdentityHashMap<>();
         ways.forEach(w -> costs.put(w, cost(at, w.start(), done)));
         List<Way> reached = ways.stream()
                 .filter(w -> costs.get(w) < Double.MAX_VALUE)
@@ -209,59 +258,58 @@ final class Orders {
                         reached.stream().filter(w -> leavesNoneBehind(w, left)),
                         reached.stream().filter(w -> !leavesNoneBehind(w, left)))
                 .map(way -> new Step(way, false));
-        List<Way> others = ways.stream().filter(w -> !reached.contains(w)).toList();
+        List<Way> others =
+                ways.stream().filter(w -> costs.get(w) == Double.MAX_VALUE).toList();
         Stream<Step> anew = Stream.of(others).flatMap(all -> begun(all, left).map(way -> new Step(way, true)));
         return Stream.concat(on, anew).iterator();
     }
 
     /** Where a new thread may begin: where an odd number of lines end, since there one trail must end anyway, before others. */
-    private Stream<Way> begun(List<Way> ways, List<List<StitchLine>> left) {
-        List<Way> odd = ways.stream().filter(w -> isOdd(w.start(), left)).toList();
+    private Stream<Way> begun(List<Way> ways, List<Chain> left) {
+        List<Way> odd = ways.stream().filter(w -> isOdd(w.from(), left)).toList();
         return Stream.concat(
                 Stream.concat(
                         odd.stream().filter(w -> leavesNoneBehind(w, left)),
                         odd.stream().filter(w -> !leavesNoneBehind(w, left))),
-                ways.stream().filter(w -> !odd.contains(w)));
+                ways.stream().filter(w -> odd.stream().noneMatch(o -> o == w)));
     }
 
     /** Whether an odd number of ends of lines lie where one gets to by travelling. */
-    private boolean isOdd(Point place, List<List<StitchLine>> left) {
-        Object there = ditches.together(place);
+    private static boolean isOdd(int place, List<Chain> left) {
         return left.stream()
-                                .map(c -> new Way(c, c))
-                                .flatMap(w -> Stream.of(w.start(), w.end()))
-                                .filter(p -> ditches.together(p).equals(there))
+                                .flatMapToInt(c -> IntStream.of(c.from, c.to))
+                                .filter(there -> there == place)
                                 .count()
                         % 2
                 == 1;
     }
 
     /** Whether all lines that are reached from where a way begins are still reached from where it ends. */
-    private boolean leavesNoneBehind(Way way, List<List<StitchLine>> left) {
-        List<List<StitchLine>> others = new ArrayList<>(left);
+    private boolean leavesNoneBehind(Way way, List<Chain> left) {
+        List<Chain> others = new ArrayList<>(left);
         others.remove(way.chain());
-        return reached(way.start(), others) <= reached(way.end(), others)
-                || reached(way.end(), others) == others.size();
+        int still = reached(way.to(), others);
+        return still == others.size() || reached(way.from(), others) <= still;
     }
 
-    private int reached(Point from, List<List<StitchLine>> lines) {
-        Set<Object> places = new HashSet<>(Set.of(ditches.together(from)));
-        Set<List<StitchLine>> found = new HashSet<>();
-        boolean grown = true;
-        while (grown) {
-            grown = false;
-            for (List<StitchLine> chain : lines) {
-                Object start = ditches.together(new Way(chain, chain).start());
-                Object end = ditches.together(new Way(chain, chain).end());
-                if (!found.contains(chain) && (places.contains(start) || places.contains(end))) {
-                    found.add(chain);
-                    places.add(start);
-                    places.add(end);
-                    grown = true;
+    /** How many lines are reached from a place, directly or along others. */
+    private int reached(int from, List<Chain> lines) {
+        BitSet reached = new BitSet(places.size());
+        reached.set(from);
+        List<Chain> left = new ArrayList<>(lines);
+        int before;
+        do {
+            before = left.size();
+            left.removeIf(chain -> {
+                boolean found = reached.get(chain.from) || reached.get(chain.to);
+                if (found) {
+                    reached.set(chain.from);
+                    reached.set(chain.to);
                 }
-            }
-        }
-        return found.size();
+                return found;
+            });
+        } while (left.size() < before);
+        return lines.size() - left.size();
     }
 
     private double cost(Point from, Point to, List<StitchLine> done) {
