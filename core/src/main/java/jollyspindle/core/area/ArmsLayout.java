@@ -78,6 +78,9 @@ final class ArmsLayout {
     /** Radius of the circle that lines stop on; a stitched one's own. */
     private double stop;
 
+    /** Whether it is stitched. */
+    private boolean circled;
+
     private Optional<Arm> arm() {
         Optional<Tool.Whole> hooked = laying.tools().arm(laying.templateId());
         if (hooked.isPresent()) {
@@ -113,7 +116,10 @@ final class ArmsLayout {
         }
         Arm arm = found.get();
         Mark centre = laying.mark(Mark.Kind.CENTRE, space.centre());
-        stop = motif.circled() ? circle(arm, centre) : motif.stop();
+        Optional<Tool.Round> circle = motif.circled() ? circle() : Optional.empty();
+        circled = circle.isPresent();
+        stop = circle.map(Tool.Round::stitched).orElse(motif.stop());
+        circle.ifPresent(tool -> stitch(tool, arm, centre));
         double needed = 0;
         int shortOf = 0;
         for (int set = 1; set <= (motif.mirrored() ? 2 : 1); set++) {
@@ -134,20 +140,23 @@ final class ArmsLayout {
         }
     }
 
-    /** Stitches the circle that the arms stop on, begun where the first of them does, and tells its radius. */
-    private double circle(Arm arm, Mark centre) {
+    /** The edge that the circle is stitched along which the arms stop on; without one they stop on a drawn one. */
+    private Optional<Tool.Round> circle() {
         // Of whatever template: the one asked for is the arms'.
         Optional<Tool.Round> nearest = laying.tools().circles(Optional.empty()).stream()
                 .min(Comparator.comparingDouble(t -> Math.abs(t.stitched() - motif.stop())));
-        if (nearest.isEmpty()) {
-            laying.tell(new AreaTold.RingMissing(2 * motif.stop(), OptionalDouble.empty()));
-            return motif.stop();
+        Optional<Tool.Round> found =
+                nearest.filter(tool -> Math.abs(tool.stitched() - motif.stop()) <= Tools.SAME_RADIUS);
+        if (found.isEmpty()) {
+            laying.tell(new AreaTold.RingMissing(
+                    2 * motif.stop(),
+                    nearest.map(tool -> OptionalDouble.of(2 * tool.stitched())).orElse(OptionalDouble.empty())));
         }
-        Tool.Round tool = nearest.get();
-        if (Math.abs(tool.stitched() - motif.stop()) > Tools.SAME_RADIUS) {
-            laying.tell(new AreaTold.RingMissing(2 * motif.stop(), OptionalDouble.of(2 * tool.stitched())));
-            return motif.stop();
-        }
+        return found;
+    }
+
+    /** Stitches it, begun where the first arm stops. */
+    private void stitch(Tool.Round tool, Arm arm, Mark centre) {
         Path first = arm.on(new Pose(space.centre(), -motif.turn(), false));
         double angle = Region.of(Path.circle(space.centre(), tool.stitched())).without(first).stream()
                 .findFirst()
@@ -159,7 +168,6 @@ final class ArmsLayout {
                 c -> tool,
                 c -> new Registration.CentreOnMark(centre, false),
                 p -> laying.marked(Mark.Kind.LINE_START, p));
-        return tool.stitched();
     }
 
     private void stitch(Arm arm, int set, int number, double angle, Mark centre, Ray ray) {
@@ -215,7 +223,7 @@ final class ArmsLayout {
 
     private Spot spot(Arm arm, Point place, Mark centre) {
         if (!arm.closed() && stop > 0 && Math.abs(place.distance(space.centre()) - stop) < CHALK) {
-            return Spot.at(place, motif.circled() ? Spot.ShownBy.STITCHING : Spot.ShownBy.STOP_CIRCLE);
+            return Spot.at(place, circled ? Spot.ShownBy.STITCHING : Spot.ShownBy.STOP_CIRCLE);
         }
         // A foot that isn't quite the one the arm is cut for begins a thread's width beside the centre.
         if (place.distance(centre.place()) < CHALK) {

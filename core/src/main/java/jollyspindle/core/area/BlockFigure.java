@@ -12,7 +12,7 @@ import java.util.OptionalDouble;
 
 /** What fills a block from edge to edge in a size that comes from the template, so that some suit a block better than others. */
 public enum BlockFigure {
-    CLAMSHELLS {
+    CLAMSHELLS(AreaMotif.Kind.CLAMSHELLS) {
         @Override
         List<OptionalDouble> radii(Template template, Tools tools) {
             return template.kind() == Kind.SCALLOP_ROW ? List.of(OptionalDouble.empty()) : List.of();
@@ -25,7 +25,7 @@ public enum BlockFigure {
     },
 
     /** As few squares as the arcs allow without crossing: the classic circle goes through a square's four corners. */
-    PEEL {
+    PEEL(AreaMotif.Kind.PEEL) {
         @Override
         List<OptionalDouble> radii(Template template, Tools tools) {
             return tools
@@ -51,7 +51,7 @@ public enum BlockFigure {
     },
 
     /** The squares nearest to the classic ones that the circles still reach across. */
-    CIRCLES {
+    CIRCLES(AreaMotif.Kind.CIRCLES) {
         @Override
         List<OptionalDouble> radii(Template template, Tools tools) {
             return tools.circles(Optional.of(template.id())).stream()
@@ -76,6 +76,17 @@ public enum BlockFigure {
 
     /** More squares to a row than this nobody fills a block with. */
     static final int MOST_TO_A_ROW = 20;
+
+    private final AreaMotif.Kind kind;
+
+    BlockFigure(AreaMotif.Kind kind) {
+        this.kind = kind;
+    }
+
+    /** The motif it is. */
+    public AreaMotif.Kind kind() {
+        return kind;
+    }
 
     private interface Grid {
         AreaMotif of(int across, int down);

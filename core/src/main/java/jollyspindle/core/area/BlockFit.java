@@ -94,9 +94,28 @@ public record BlockFit(BlockFigure figure, Template template, OptionalDouble rad
         }
     }
 
-    /** What is stitched with it in blocks of a size; nothing if squares would be too many or too small. */
-    public Optional<AreaMotif> motif(BlockSize size, Machine machine) {
-        return figure.motif(size, radius, machine);
+    /**
+     * Blocks of a size with it in place of the motif of the same kind, which keeps what has nothing to do with the size, or as
+     * one more; nothing if squares would be too many or too small.
+     */
+    public Optional<AreaDesign.Part> in(AreaDesign.Part part, BlockSize size, Machine machine) {
+        return figure.motif(size, radius, machine).map(motif -> {
+            int place = 0;
+            while (place < part.layers().size()
+                    && part.layers().get(place).motif().kind() != figure.kind()) {
+                place++;
+            }
+            AreaMotif fitted = place < part.layers().size()
+                    ? kept(motif, part.layers().get(place).motif())
+                    : motif;
+            return part.withLayer(place, new AreaDesign.Layer(fitted, Optional.of(template.id())));
+        });
+    }
+
+    private static AreaMotif kept(AreaMotif motif, AreaMotif there) {
+        return motif instanceof AreaMotif.Peel wanted && there instanceof AreaMotif.Peel peel
+                ? new AreaMotif.Peel(wanted.across(), wanted.down(), peel.inner())
+                : motif instanceof AreaMotif.Clamshells ? there : motif;
     }
 
     /** What a block is off coming out even, on the mean of all of them; in inches. */

@@ -3,10 +3,12 @@ package jollyspindle.core.area;
 import jollyspindle.core.measure.LengthParser;
 import jollyspindle.core.measure.LengthReading;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.QuiltRules;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -42,6 +44,15 @@ public record BlockSize(double width, double height, int count) {
         if (!(width > 0) || !(height > 0) || count < 1) {
             throw new IllegalArgumentException(count + " blocks of " + width + " by " + height);
         }
+    }
+
+    /** What is stitched in of each block, inside its clearance; nothing if that leaves no room. */
+    public static Optional<BlockSize> of(Area.Blocks blocks) {
+        double width = blocks.width() - 2 * blocks.clearance();
+        double height = blocks.height() - 2 * blocks.clearance();
+        return Math.min(width, height) > 0
+                ? Optional.of(new BlockSize(width, height, blocks.count()))
+                : Optional.empty();
     }
 
     /** Of all of them, in square inches. */

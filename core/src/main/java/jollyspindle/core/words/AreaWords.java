@@ -17,6 +17,7 @@ import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Quilt;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -43,13 +44,17 @@ public record AreaWords(Words words) {
 
     /** What a motif is called. */
     public static String name(AreaMotif motif) {
-        return switch (motif.kind()) {
+        return name(motif.kind()) + (motif instanceof AreaMotif.Echoes echoes && echoes.outside() ? " outside" : "");
+    }
+
+    private static String name(AreaMotif.Kind kind) {
+        return switch (kind) {
             case ARMS -> "Turned arms";
             case RINGS -> "Rings";
             case WREATH -> "Wreath of circles";
             case PETALS -> "Petals";
             case POINTS -> "Points";
-            case ECHOES -> ((AreaMotif.Echoes) motif).outside() ? "Echoes outside" : "Echoes";
+            case ECHOES -> "Echoes";
             case CLAMSHELLS -> "Clamshells";
             case PEEL -> "Orange peel";
             case CIRCLES -> "Overlapping circles";
@@ -240,15 +245,26 @@ public record AreaWords(Words words) {
     /**
      * What is drawn for arms that stop short of the centre: {@code Draw a circle of radius 3/4 about the centre; …}. Empty
      * if none do, or if the circle is stitched.
+     *
+     * @param plan the area's
+     * @param letter of the pieces
+     * @param part what is stitched in them
      */
-    public String stopCircles(AreaDesign.Part part) {
-        return part.layers().stream()
-                .map(AreaDesign.Layer::motif)
-                .filter(m -> m instanceof AreaMotif.Arms arms && arms.stop() > 0 && !arms.circled())
-                .map(m -> "Draw a circle of radius " + words.length(((AreaMotif.Arms) m).stop())
-                        + " about the centre; the arms stop on it.")
-                .distinct()
-                .collect(Collectors.joining(" "));
+    public String stopCircles(AreaPlan plan, char letter, AreaDesign.Part part) {
+        Set<String> said = new LinkedHashSet<>();
+        for (int i = 0; i < part.layers().size(); i++) {
+            int layer = i + 1;
+            boolean missing = plan.told().stream()
+                    .anyMatch(t ->
+                            t.letter() == letter && t.layer() == layer && t.what() instanceof AreaTold.RingMissing);
+            if (part.layers().get(i).motif() instanceof AreaMotif.Arms arms
+                    && arms.stop() > 0
+                    && (!arms.circled() || missing)) {
+                said.add("Draw a circle of radius " + words.length(arms.stop())
+                        + " about the centre; the arms stop on it.");
+            }
+        }
+        return String.join(" ", said);
     }
 
     private static String found(Ray ray) {
@@ -327,11 +343,7 @@ public record AreaWords(Words words) {
 
     /** What is stitched of this figure: {@code clamshells}. */
     public static String name(BlockFigure figure) {
-        return switch (figure) {
-            case CLAMSHELLS -> "clamshells";
-            case PEEL -> "orange peel";
-            case CIRCLES -> "overlapping circles";
-        };
+        return Words.decapital(name(figure.kind()));
     }
 
     /** The template, and which of its edges: {@code Circle 3, stitching 3 1/2 across}. */

@@ -176,6 +176,13 @@ class BlockDesignsTest {
                         .contains("12 of 4 1/2; 4 of 6 by 9"));
     }
 
+    /** Inside a clearance, if that leaves anything. */
+    @Test
+    void blocksAreAsLargeAsWhatIsStitchedInThem() {
+        assertThat(BlockSize.of(new Area.Blocks(2, 3, 6, 9, 1, 0.25))).contains(new BlockSize(5.5, 8.5, 6));
+        assertThat(BlockSize.of(new Area.Blocks(2, 3, 6, 9, 1, 3))).isEmpty();
+    }
+
     /** Of several sizes the one least off on the mean of all blocks comes first, and totals are of all of them. */
     @ParameterizedTest
     @EnumSource

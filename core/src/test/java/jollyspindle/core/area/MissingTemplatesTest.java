@@ -1,6 +1,7 @@
 package jollyspindle.core.area;
 
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.placement.Spot;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
@@ -100,6 +101,11 @@ class MissingTemplatesTest {
         check(block(12), plan, shelf);
         assertThat(plan.lines()).hasSize(8);
         assertThat(told(plan)).contains(new AreaTold.RingMissing(2, OptionalDouble.empty()));
+        // What isn't stitched shows nothing: they stop on a drawn one.
+        assertThat(plan.placements())
+                .flatExtracting(p -> List.of(p.start().shownBy(), p.end().shownBy()))
+                .contains(Spot.ShownBy.STOP_CIRCLE)
+                .doesNotContain(Spot.ShownBy.STITCHING);
     }
 
     /** Rings are stitched without their spokes; that there is no straight edge is told. */

@@ -215,12 +215,28 @@ class AreaWordsTest {
     @Test
     void theCircleThatArmsStopOnIsDrawn() {
         AreaMotif.Arms arms = new AreaMotif.Arms(6, AreaMotif.Way.OUT_AND_BACK, 0.75);
-        assertThat(SAID.stopCircles(AreaDesign.of(arms, Optional.empty()).part('A')))
-                .isEqualTo("Draw a circle of radius 3/4 about the centre; the arms stop on it.");
-        for (AreaMotif other : List.of(arms.withCircled(true), arms.withStop(0), new AreaMotif.Peel(3, 4))) {
-            assertThat(SAID.stopCircles(AreaDesign.of(other, Optional.empty()).part('A')))
-                    .isEmpty();
+        String drawn = "Draw a circle of radius 3/4 about the centre; the arms stop on it.";
+        assertThat(stopCircles(arms)).isEqualTo(drawn);
+        for (AreaMotif other :
+                List.of(arms.withStop(1).withCircled(true), arms.withStop(0), new AreaMotif.Peel(3, 4))) {
+            assertThat(stopCircles(other)).isEmpty();
         }
+        // None of the shelf's circles is nearly so small or so large: it is told, and drawn all the same.
+        assertThat(stopCircles(arms.withStop(0.1).withCircled(true))).startsWith("Draw a circle of radius");
+    }
+
+    private static String stopCircles(AreaMotif motif) {
+        AreaDesign design = AreaDesign.of(motif, Optional.empty());
+        AreaPlan plan = plan(new Area.Blocks(1, 1, 12, 12, 0), design);
+        return SAID.stopCircles(plan, 'A', design.part('A'));
+    }
+
+    private static AreaPlan plan(Area area, AreaDesign design) {
+        QuiltJob demo = DemoJob.heronWeir().withTemplates(StarterShelf.templates());
+        return Planner.plan(
+                        demo.withQuilt(demo.quilt().withAreas(List.of(area))).with(new AreaId(1), design))
+                .areas()
+                .get(0);
     }
 
     /** Half a side of 12 times tan 22.5° is 2.4853, told as one sees it with the top up. */
@@ -238,14 +254,8 @@ class AreaWordsTest {
         "16, '2 1/2 scant left of the middle of the top, by halving'"
     })
     void raysAreReadAsTheyAreSeen(int number, String where) {
-        QuiltJob demo = DemoJob.heronWeir().withTemplates(StarterShelf.templates());
-        AreaPlan plan = Planner.plan(demo.withQuilt(demo.quilt().withAreas(List.of(new Area.Blocks(1, 1, 12, 12, 0))))
-                        .with(
-                                new AreaId(1),
-                                AreaDesign.of(
-                                        new AreaMotif.Arms(16, AreaMotif.Way.OUT_AND_BACK, 0.75), Optional.empty())))
-                .areas()
-                .get(0);
+        AreaDesign arms = AreaDesign.of(new AreaMotif.Arms(16, AreaMotif.Way.OUT_AND_BACK, 0.75), Optional.empty());
+        AreaPlan plan = plan(new Area.Blocks(1, 1, 12, 12, 0), arms);
         assertThat(SAID.where(plan.rays('A').get(number - 1))).isEqualTo(where);
     }
 

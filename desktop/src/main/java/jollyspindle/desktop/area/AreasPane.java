@@ -325,7 +325,8 @@ public final class AreasPane extends VBox {
             finding.setId("area-finding");
             getChildren().add(finding);
         });
-        String drawn = new AreaWords(bench.words()).stopCircles(desk.design().part(desk.letter()));
+        String drawn = new AreaWords(bench.words())
+                .stopCircles(plan, desk.letter(), desk.design().part(desk.letter()));
         if (!drawn.isEmpty()) {
             getChildren().add(Labelled.wrapped(drawn, "reason"));
         }

@@ -1,7 +1,6 @@
 package jollyspindle.desktop.area;
 
 import jollyspindle.core.area.AreaDesign;
-import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.BlockFigure;
 import jollyspindle.core.area.BlockFit;
 import jollyspindle.core.area.BlockSize;
@@ -18,7 +17,9 @@ import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.AreaDesk;
 import jollyspindle.desktop.model.Workbench;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
@@ -99,7 +100,13 @@ final class SizesPane extends VBox {
             if (fits.isEmpty()) {
                 cards.getChildren().add(Labelled.wrapped(nothing(), "refused"));
             }
-            fits.stream().limit(SHOWN).forEach(fit -> cards.getChildren().add(card(fit, words)));
+            Map<String, Integer> edges = new HashMap<>();
+            for (BlockFit fit : fits.subList(0, Math.min(SHOWN, fits.size()))) {
+                // A template may offer several sizes.
+                int edge = edges.merge(fit.template().id(), 1, Integer::sum);
+                String id = "area-size-" + fit.template().id() + (edge > 1 ? "-" + edge : "");
+                cards.getChildren().add(card(fit, id, words));
+            }
             if (fits.size() > SHOWN) {
                 cards.getChildren()
                         .add(Labelled.wrapped(
@@ -134,12 +141,12 @@ final class SizesPane extends VBox {
         List<BlockSize> own = bench.job().quilt().areas().stream()
                 .filter(Area.Blocks.class::isInstance)
                 .map(Area.Blocks.class::cast)
-                .map(SizesPane::size)
+                .flatMap(blocks -> BlockSize.of(blocks).stream())
                 .toList();
         return own.isEmpty() ? List.of(new BlockSize(12, 12, 1)) : own;
     }
 
-    private VBox card(BlockFit fit, AreaWords words) {
+    private VBox card(BlockFit fit, String id, AreaWords words) {
         FlowPane pictures = new FlowPane(6, 6);
         double most = PICTURE * look.scaleProperty().get();
         for (BlockFit.InBlock block : fit.blocks()) {
@@ -147,57 +154,18 @@ final class SizesPane extends VBox {
         }
         Label text = Labelled.wrapped(words.name(fit) + ": " + words.text(fit) + ".", "reason");
         Button use = new Button("Use it");
-        use.setId("area-size-" + fit.template().id());
+        use.setId(id);
         use.setAccessibleText("Use " + text.getText());
-        Optional<AreaMotif> motif =
-                own().flatMap(size -> fit.motif(size, bench.job().machine()));
-        use.setDisable(motif.isEmpty() || isUsed(fit, motif.get()));
-        use.setOnAction(e -> use(fit, motif.orElseThrow()));
+        AreaDesign.Part part = desk.design().part(desk.letter());
+        Optional<AreaDesign.Part> fitted = desk.area()
+                .filter(Area.Blocks.class::isInstance)
+                .flatMap(area -> BlockSize.of((Area.Blocks) area))
+                .flatMap(size -> fit.in(part, size, bench.job().machine()));
+        use.setDisable(fitted.isEmpty() || fitted.get().equals(part));
+        use.setOnAction(e -> desk.editPart(
+                AreaWords.name(fit.figure()) + " with " + fit.template().name(), was -> fitted.orElse(was)));
         VBox card = new VBox(4, pictures, text, use);
         card.getStyleClass().add("card");
         return card;
-    }
-
-    /** The blocks that are looked at. */
-    private Optional<BlockSize> own() {
-        return desk.area()
-                .filter(Area.Blocks.class::isInstance)
-                .map(Area.Blocks.class::cast)
-                .map(SizesPane::size);
-    }
-
-    private static BlockSize size(Area.Blocks blocks) {
-        return new BlockSize(
-                blocks.width() - 2 * blocks.clearance(), blocks.height() - 2 * blocks.clearance(), blocks.count());
-    }
-
-    private boolean isUsed(BlockFit fit, AreaMotif motif) {
-        return desk.design().part(desk.letter()).layers().stream()
-                .anyMatch(l -> l.motif().kind() == motif.kind()
-                        && layer(fit, motif, l.motif()).equals(l));
-    }
-
-    /** What is set in place of a motif of the same kind, which keeps what has nothing to do with the size. */
-    private static AreaDesign.Layer layer(BlockFit fit, AreaMotif motif, AreaMotif there) {
-        AreaMotif changed = motif;
-        if (there instanceof AreaMotif.Clamshells) {
-            changed = there;
-        } else if (there instanceof AreaMotif.Peel peel && motif instanceof AreaMotif.Peel wanted) {
-            changed = new AreaMotif.Peel(wanted.across(), wanted.down(), peel.inner());
-        }
-        return new AreaDesign.Layer(changed, Optional.of(fit.template().id()));
-    }
-
-    /** In place of the motif of that kind, or as one more. */
-    private void use(BlockFit fit, AreaMotif motif) {
-        desk.editPart(AreaWords.name(fit.figure()) + " with " + fit.template().name(), part -> {
-            for (int i = 0; i < part.layers().size(); i++) {
-                AreaMotif there = part.layers().get(i).motif();
-                if (there.kind() == motif.kind()) {
-                    return part.withLayer(i, layer(fit, motif, there));
-                }
-            }
-            return part.withLayer(part.layers().size(), layer(fit, motif, motif));
-        });
     }
 }

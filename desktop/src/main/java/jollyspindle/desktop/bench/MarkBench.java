@@ -176,7 +176,14 @@ public final class MarkBench extends VBox {
                 + desk.turning()
                         .map(turning -> " " + new AreaWords(bench.words()).finding(turning))
                         .orElse("")
-                + " " + new AreaWords(bench.words()).stopCircles(desk.design().part(desk.letter())));
+                + desk.plan()
+                        .map(plan -> " "
+                                + new AreaWords(bench.words())
+                                        .stopCircles(
+                                                plan,
+                                                desk.letter(),
+                                                desk.design().part(desk.letter())))
+                        .orElse(""));
         marks.setItems(FXCollections.observableArrayList(desk.marks()));
         placements.setItems(FXCollections.observableArrayList(desk.placements()));
     }

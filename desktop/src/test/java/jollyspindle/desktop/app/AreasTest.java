@@ -547,6 +547,11 @@ class AreasTest extends Hands {
         scrollTo(robot, "#size-figure");
         choose(robot, "#size-figure", BlockFigure.CIRCLES);
         shown(robot, "#area-size-basin-nest");
+        assertThat(robot.lookup(n -> n instanceof Button b && "Use it".equals(b.getText()))
+                        .<Button>queryAll())
+                .hasSize(12)
+                .extracting(Button::getId)
+                .doesNotHaveDuplicates();
         scrollTo(robot, "#size-list");
         type(robot, "#size-list", "200");
         WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> robot.lookup(n -> n instanceof Label l

@@ -358,7 +358,7 @@ public final class Packet {
             String note = design.part(sum.letter()).layers().stream()
                             .map(layer -> Words.capital(said.text(layer.motif())) + ".")
                             .collect(Collectors.joining(" "))
-                    + (" " + said.stopCircles(design.part(sum.letter()))).stripTrailing() + " "
+                    + (" " + said.stopCircles(area, sum.letter(), design.part(sum.letter()))).stripTrailing() + " "
                     + Words.capital(AreaWords.text(sum, blocks)) + "."
                     + (sum.blocks() > 1
                             ? " Block " + piece.get().number() + " stands for all " + sum.blocks()
