@@ -11,6 +11,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 
 import java.io.PrintWriter;
+import java.util.Locale;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
 
@@ -64,7 +65,7 @@ final class ArcCommand implements Callable<Integer> {
             print(out, "radius", arc.radius());
             print(out, "span", arc.chord());
             print(out, "rise", arc.height());
-            out.printf("%-7s %s%n", "sweep", Words.degrees(arc.sweep()));
+            out.printf(Locale.ROOT, "%-7s %s%n", "sweep", Words.degrees(arc.sweep()));
             print(out, "length", arc.arcLength());
         }
         out.flush();
@@ -109,7 +110,10 @@ final class ArcCommand implements Callable<Integer> {
 
     private void print(PrintWriter out, String what, double inches) {
         out.printf(
+                Locale.ROOT,
                 "%-7s %-22s (%s)%n",
-                what, tape.read(inches).text(), tape.read(inches).exactText());
+                what,
+                tape.read(inches).text(),
+                tape.read(inches).exactText());
     }
 }

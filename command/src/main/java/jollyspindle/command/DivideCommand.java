@@ -165,6 +165,7 @@ final class DivideCommand implements Callable<Integer> {
         int number = 0;
         for (Candidate candidate : found) {
             out.printf(
+                    Locale.ROOT,
                     "%4d. %-19s %-22s of %s; %s%n",
                     ++number,
                     words.kind(candidate),
@@ -216,9 +217,17 @@ final class DivideCommand implements Callable<Integer> {
     private void cells(RunDivision division, PrintWriter out) {
         Words words = new Words(tape);
         double run = division.length();
-        out.printf("  %-9s %-18s %-22s %-22s %s%n", "", "width", "from left end", "from right end", "from centre");
+        out.printf(
+                Locale.ROOT,
+                "  %-9s %-18s %-22s %-22s %s%n",
+                "",
+                "width",
+                "from left end",
+                "from right end",
+                "from centre");
         for (Cell cell : division.cells()) {
             out.printf(
+                    Locale.ROOT,
                     "  %-9s %-18s %-22s %-22s %s%n",
                     DivisionWords.name(cell.kind()),
                     words.length(cell.width()),
@@ -285,6 +294,7 @@ final class DivideCommand implements Callable<Integer> {
         out.println(words.length(run) + " divided about every " + words.length(wanted) + ", nearest first:");
         for (EvenDivision division : found) {
             out.printf(
+                    Locale.ROOT,
                     "  %-11s of %-22s %s on the centre%n",
                     Words.count(division.count(), "repeat"),
                     words.length(division.repeat()),
@@ -293,10 +303,11 @@ final class DivideCommand implements Callable<Integer> {
         EvenDivision best = found.get(0);
         out.println();
         out.println("Valleys for " + Words.count(best.count(), "repeat") + ", each from one zero:");
-        out.printf("  %-9s %-22s %-22s %s%n", "", "from left end", "from right end", "from centre");
+        out.printf(Locale.ROOT, "  %-9s %-22s %-22s %s%n", "", "from left end", "from right end", "from centre");
         for (int k = 0; k <= best.count(); k++) {
             double along = best.valley(k);
             out.printf(
+                    Locale.ROOT,
                     "  %-9s %-22s %-22s %s%n",
                     "Valley " + k,
                     words.length(along),

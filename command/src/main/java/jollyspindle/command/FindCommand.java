@@ -16,6 +16,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 
 import java.io.PrintWriter;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
@@ -93,7 +94,7 @@ final class FindCommand implements Callable<Integer> {
             FindWords words = new FindWords(new Words(where.tape()));
             out.println(words.answer(find));
             for (Find.Match match : find.matches()) {
-                out.printf("  %-18s %s%n", match.template().name(), words.match(match));
+                out.printf(Locale.ROOT, "  %-18s %s%n", match.template().name(), words.match(match));
             }
         }
         out.flush();

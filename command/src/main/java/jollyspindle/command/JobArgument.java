@@ -8,10 +8,12 @@ import jollyspindle.core.words.Words;
 import jollyspindle.files.AtomicFile;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.job.JobFile;
+import jollyspindle.files.json.JsonFormat;
 import picocli.CommandLine.Parameters;
 
 import java.io.IOException;
 import java.io.PrintWriter;
+import java.nio.file.Files;
 import java.nio.file.Path;
 
 /** The job a command works on. */
@@ -19,6 +21,14 @@ final class JobArgument {
 
     @Parameters(index = "0", paramLabel = "JOB", description = "A job file, whose name ends in " + JobFile.SUFFIX + ".")
     private Path job;
+
+    private boolean isJob(Path file) {
+        try {
+            return Files.exists(file) && Files.isSameFile(file, job);
+        } catch (IOException e) {
+            return false;
+        }
+    }
 
     WorkPlan plan() throws FileTrouble {
         return Planner.plan(JobFile.read(job).job());
@@ -40,7 +50,12 @@ final class JobArgument {
         return plan.hasProblems() ? SpindleCommand.TROUBLE : 0;
     }
 
-    static void write(Path file, byte[] content) throws FileTrouble {
+    /** Writes what was made of the job, but never over the job, or another file that only Jolly Spindle can read. */
+    void write(Path file, byte[] content) throws FileTrouble {
+        if (isJob(file) || JsonFormat.formatOf(file).isPresent()) {
+            throw new FileTrouble("“" + file + "” is " + (isJob(file) ? "the job itself" : "a file of Jolly Spindle")
+                    + ", which would be lost. Name another file after -o.");
+        }
         try {
             AtomicFile.write(file, content);
         } catch (IOException e) {

@@ -40,7 +40,7 @@ final class PacketCommand implements Callable<Integer> {
     public Integer call() throws FileTrouble {
         WorkPlan plan = job.plan();
         int status = JobArgument.tell(plan, spec.commandLine().getErr());
-        JobArgument.write(output, Packet.format(plan, paper));
+        job.write(output, Packet.format(plan, paper));
         return status;
     }
 }

@@ -78,6 +78,7 @@ final class PlanCommand implements Callable<Integer> {
         }
         for (RunPlan run : plan.runs()) {
             out.printf(
+                    Locale.ROOT,
                     "%-18s %s; repeats of %s%s%n",
                     Words.name(run.id(), plan.job().quilt()) + ":",
                     said.school(run.divided().school()),

@@ -21,6 +21,7 @@ import picocli.CommandLine.Spec;
 
 import java.io.PrintWriter;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.Callable;
 
 /** {@code spindle shelf}. */
@@ -81,6 +82,7 @@ final class ShelfCommand implements Callable<Integer> {
 
     private static void print(Template template, Stitching stitching, ShelfWords words, PrintWriter out) {
         out.printf(
+                Locale.ROOT,
                 "  %-18s %-18s %s; %s%s%n",
                 template.id(),
                 ShelfWords.name(template.kind()),

@@ -6,6 +6,8 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Spec;
 
 import java.io.PrintWriter;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
 import java.util.regex.Pattern;
 
 /** The command line's root. Exit status: 0 done; 1 the job has problems, or a file can't be used; 2 wrong use. */
@@ -43,6 +45,13 @@ public final class SpindleCommand implements Runnable {
         CommandLine line = new CommandLine(new SpindleCommand());
         line.setCaseInsensitiveEnumValuesAllowed(true);
         line.registerConverter(SchoolOption.Way.class, SchoolOption.Way::read);
+        line.registerConverter(Path.class, SpindleCommand::path);
+        line.setExecutionStrategy(parsed -> {
+            CommandLine root = parsed.commandSpec().commandLine();
+            root.setOut(new PrintWriter(new PlainWriter(root.getOut()), true));
+            root.setErr(new PrintWriter(new PlainWriter(root.getErr()), true));
+            return new CommandLine.RunLast().execute(parsed);
+        });
         line.setExecutionExceptionHandler((trouble, command, parsed) -> {
             if (trouble instanceof jollyspindle.files.FileTrouble) {
                 command.getErr().println("spindle: " + trouble.getMessage());
@@ -52,6 +61,16 @@ public final class SpindleCommand implements Runnable {
         });
         line.setParameterExceptionHandler((wrong, arguments) -> refuse(wrong));
         return line;
+    }
+
+    private static Path path(String typed) {
+        try {
+            return Path.of(typed);
+        } catch (InvalidPathException e) {
+            throw new CommandLine.TypeConversionException(
+                    "there can be no file “" + typed + "” here. If its name has letters such as é or ü in it, the"
+                            + " terminal should be set to UTF-8: export LC_ALL=C.UTF-8.");
+        }
     }
 
     /** Says what was wrong and where to read on. All options would push that off the screen. */

@@ -33,7 +33,7 @@ final class SvgCommand implements Callable<Integer> {
     public Integer call() throws FileTrouble {
         WorkPlan plan = job.plan();
         int status = JobArgument.tell(plan, spec.commandLine().getErr());
-        JobArgument.write(output, PlanSvg.format(plan));
+        job.write(output, PlanSvg.format(plan));
         return status;
     }
 }

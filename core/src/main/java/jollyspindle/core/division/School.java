@@ -1,7 +1,10 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.quilt.QuiltRules;
+
 import java.math.BigInteger;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -95,7 +98,7 @@ public sealed interface School {
         }
 
         public CornersIn {
-            overZero(repeat);
+            checkRepeat(repeat);
             atLeastOne(each);
         }
 
@@ -150,7 +153,7 @@ public sealed interface School {
         }
 
         public CentreOut {
-            overZero(repeat);
+            checkRepeat(repeat);
             atLeastOne(count);
         }
 
@@ -245,14 +248,18 @@ public sealed interface School {
         record RoundCentre(int repeats) implements Spread {}
 
         /** Those with these numbers, from 1 at the left end; at a corner only because they are asked for. */
-        record Chosen(Set<Integer> numbers) implements Spread {}
+        record Chosen(Set<Integer> numbers) implements Spread {
+            public Chosen {
+                numbers = Collections.unmodifiableSet(new TreeSet<>(numbers));
+            }
+        }
     }
 
     /** Repeats of a fixed length, and what is left over, e = L − n·p, spread over some of them alike. */
     record Fudged(double repeat, int count, Spread spread) implements School {
 
         public Fudged {
-            overZero(repeat);
+            checkRepeat(repeat);
             atLeastOne(count);
         }
 
@@ -318,7 +325,7 @@ public sealed interface School {
     record ByPiecing(double unit, int units, int parts) implements School {
 
         public ByPiecing {
-            overZero(unit);
+            checkStep(unit);
             atLeastOne(units);
             atLeastOne(parts);
         }
@@ -343,7 +350,7 @@ public sealed interface School {
                     boolean lowest = BigInteger.valueOf(units)
                             .gcd(BigInteger.valueOf(parts))
                             .equals(BigInteger.ONE);
-                    if (lowest && pieced >= 1 && pieced * parts % units == 0) {
+                    if (lowest && pieced >= 1 && pieced * parts % units == 0 && pieced * parts / units <= Counts.MOST) {
                         found.add(new ByPiecing(unit, units, parts));
                     }
                 }
@@ -362,8 +369,10 @@ public sealed interface School {
             if (pieced < 1 || pieced * parts % units != 0) {
                 return Optional.empty();
             }
-            int count = (int) (pieced * parts / units);
-            return count < 1 ? Optional.empty() : Optional.of(equal(length, unit * units / parts, count));
+            long count = pieced * parts / units;
+            return count < 1 || count > Counts.MOST
+                    ? Optional.empty()
+                    : Optional.of(equal(length, unit * units / parts, (int) count));
         }
     }
 
@@ -378,7 +387,7 @@ public sealed interface School {
     record ByIncrements(double step, int steps) implements School {
 
         public ByIncrements {
-            overZero(step);
+            checkStep(step);
             atLeastOne(steps);
         }
 
@@ -460,6 +469,9 @@ public sealed interface School {
             atLeastOne(count);
             int most = count;
             pins = Map.copyOf(pins);
+            if (!pins.values().stream().allMatch(along -> Math.abs(along) <= QuiltRules.LONGEST)) {
+                throw new IllegalArgumentException("valleys are pinned at most 200 along");
+            }
             if (!pins.keySet().stream().allMatch(k -> k > 0 && k < most)) {
                 throw new IllegalArgumentException("only the valleys between the ends can be pinned");
             }
@@ -525,9 +537,15 @@ public sealed interface School {
         }
     }
 
-    private static void overZero(double inches) {
-        if (!(inches > 0)) {
-            throw new IllegalArgumentException("a length of " + inches);
+    private static void checkRepeat(double inches) {
+        if (!QuiltRules.isLength(inches)) {
+            throw new IllegalArgumentException("a repeat's length is 0.01 to 200, not " + inches);
+        }
+    }
+
+    private static void checkStep(double inches) {
+        if (!QuiltRules.isStep(inches)) {
+            throw new IllegalArgumentException("units and steps are 1/32 to 200, not " + inches);
         }
     }
 }

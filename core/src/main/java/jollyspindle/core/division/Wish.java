@@ -1,5 +1,7 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.quilt.QuiltRules;
+
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -54,8 +56,8 @@ public record Wish(
         }
         across.ifPresent(n -> new Counts(n, 1));
         down.ifPresent(n -> new Counts(1, n));
-        if (!(increment > 0) || increment > LONGEST_REPEAT) {
-            throw new IllegalArgumentException("marks every " + increment);
+        if (!QuiltRules.isStep(increment) || increment > LONGEST_REPEAT) {
+            throw new IllegalArgumentException("marks every 1/32 to 60, not every " + increment);
         }
     }
 

@@ -27,6 +27,11 @@ public record CornerDesign(
         CornerAsk ask,
         Closing closing) {
 
+    /** The least and the most, in inches, that an arc's feet stand from the corner. */
+    public static final double NEAREST_FEET = Motif.CLOSEST;
+
+    public static final double FARTHEST_FEET = 60;
+
     /** The motifs there are for corners (common practice, no source). */
     public enum Kind {
         /** Nothing. */
@@ -57,8 +62,8 @@ public record CornerDesign(
         if (lines < 1 || lines > Motif.MOST_LINES) {
             throw new IllegalArgumentException("1 to " + Motif.MOST_LINES + " lines in a corner, not " + lines);
         }
-        if (feet.isPresent() && !(feet.getAsDouble() > 0 && feet.getAsDouble() <= 60)) {
-            throw new IllegalArgumentException("feet over 0 and at most 60 from the corner");
+        if (feet.isPresent() && !(feet.getAsDouble() >= NEAREST_FEET && feet.getAsDouble() <= FARTHEST_FEET)) {
+            throw new IllegalArgumentException("feet 1/16 to 60 from the corner");
         }
     }
 

@@ -20,6 +20,17 @@ public sealed interface Motif {
     /** The closest that lines can be, in inches. */
     double CLOSEST = 1.0 / 16;
 
+    /** The farthest that lines of one motif can be from each other, in inches. */
+    double FARTHEST = 24;
+
+    /** The largest gap between circles, and the largest rounding of corners, in inches. */
+    double WIDEST = 12;
+
+    /** The steepest and the flattest angle against the seam, in radians. */
+    double LEAST_SLANT = Math.toRadians(10);
+
+    double MOST_SLANT = Math.toRadians(170);
+
     MotifKind kind();
 
     /** How lines that belong to one arc follow each other. */
@@ -49,8 +60,10 @@ public sealed interface Motif {
             checkDistance(step);
             checkPasses(passes);
             rises = List.copyOf(rises);
+            checkLines(rises.size() + 1);
             for (int i = 0; i < rises.size(); i++) {
-                if (!(rises.get(i) > 0) || i > 0 && rises.get(i) >= rises.get(i - 1)) {
+                checkDistance(rises.get(i));
+                if (i > 0 && rises.get(i) >= rises.get(i - 1)) {
                     throw new IllegalArgumentException("rises become less and less, and stay over 0");
                 }
             }
@@ -128,6 +141,11 @@ public sealed interface Motif {
         public FacingArcs {
             checkPasses(passes);
             inset.ifPresent(Motif::checkDistance);
+            channel.ifPresent(inches -> {
+                if (!(Math.abs(inches) <= FARTHEST)) {
+                    throw new IllegalArgumentException("a channel of −24 to 24, not " + inches);
+                }
+            });
         }
 
         @Override
@@ -238,7 +256,7 @@ public sealed interface Motif {
      */
     record Circles(double gap, int halfTurns, Turning turning, boolean swirl) implements Motif {
         public Circles {
-            if (!(gap >= 0) || gap > 12) {
+            if (!(gap >= 0) || gap > WIDEST) {
                 throw new IllegalArgumentException("a gap of 0 to 12, not " + gap);
             }
             if (halfTurns < 2 || halfTurns > 6) {
@@ -315,7 +333,7 @@ public sealed interface Motif {
             checkLines(lines);
             checkDistance(spacing);
             height.ifPresent(Motif::checkDistance);
-            if (!(rounding >= 0) || rounding > 12) {
+            if (!(rounding >= 0) || rounding > WIDEST) {
                 throw new IllegalArgumentException("corners rounded by 0 to 12, not " + rounding);
             }
         }
@@ -416,13 +434,13 @@ public sealed interface Motif {
     }
 
     private static void checkDistance(double inches) {
-        if (!(inches >= CLOSEST) || inches > 24) {
+        if (!(inches >= CLOSEST) || inches > FARTHEST) {
             throw new IllegalArgumentException("a distance of 1/16 to 24, not " + inches);
         }
     }
 
     private static void checkSlant(double angle) {
-        if (!(angle >= Math.toRadians(10)) || !(angle <= Math.toRadians(170))) {
+        if (!(angle >= LEAST_SLANT) || !(angle <= MOST_SLANT)) {
             throw new IllegalArgumentException("an angle of 10 to 170 degrees");
         }
     }

@@ -59,6 +59,7 @@ public record QuiltJob(
     private static final double USUAL_REPEAT = 6;
 
     public QuiltJob {
+        name = name.strip();
         if (name.isBlank() || name.length() > LONGEST_NAME) {
             throw new IllegalArgumentException("a job's name has 1 to " + LONGEST_NAME + " characters");
         }

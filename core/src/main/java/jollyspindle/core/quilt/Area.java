@@ -22,7 +22,10 @@ public sealed interface Area {
     /** More rows or columns than any quilt has. */
     int MOST = 100;
 
-    /** Kept free along the area's edge, or round an appliqué; in inches, 0 or more. */
+    /** More areas than this no quilt has. */
+    int MOST_AREAS = 20;
+
+    /** Kept free along the area's edge, or round an appliqué; in inches, 0 to {@link QuiltRules#LONGEST}. */
     double clearance();
 
     /** This area with another clearance. */
@@ -57,7 +60,10 @@ public sealed interface Area {
             if (columns < 1 || rows < 1 || columns > MOST || rows > MOST) {
                 throw new IllegalArgumentException(columns + " by " + rows + " blocks");
             }
-            if (!(width > 0) || !(height > 0) || !(gap >= 0)) {
+            if (!QuiltRules.isLength(width)
+                    || !QuiltRules.isLength(height)
+                    || !(gap >= 0)
+                    || gap > QuiltRules.LONGEST) {
                 throw new IllegalArgumentException("blocks of " + width + " by " + height + ", " + gap + " apart");
             }
             notNegative(clearance);
@@ -104,7 +110,7 @@ public sealed interface Area {
      */
     record Medallion(Shape shape, double diameter, double clearance) implements Area {
         public Medallion {
-            if (!(diameter > 0)) {
+            if (!QuiltRules.isLength(diameter)) {
                 throw new IllegalArgumentException("a medallion of " + diameter);
             }
             notNegative(clearance);
@@ -158,8 +164,14 @@ public sealed interface Area {
     }
 
     private static void notNegative(double clearance) {
-        if (!(clearance >= 0)) {
+        if (!(clearance >= 0) || clearance > QuiltRules.LONGEST) {
             throw new IllegalArgumentException("a clearance of " + clearance);
+        }
+    }
+
+    private static void place(Point centre, double turned) {
+        if (!QuiltRules.isPlace(centre) || !(Math.abs(turned) <= 2 * Math.PI)) {
+            throw new IllegalArgumentException("an appliqué at " + centre + ", turned by " + turned);
         }
     }
 
@@ -203,7 +215,8 @@ public sealed interface Area {
      */
     record Ellipse(Point centre, double width, double height, double turned) implements Outline {
         public Ellipse {
-            if (!(width > 0) || !(height > 0)) {
+            place(centre, turned);
+            if (!QuiltRules.isLength(width) || !QuiltRules.isLength(height)) {
                 throw new IllegalArgumentException("an ellipse of " + width + " by " + height);
             }
         }
@@ -242,10 +255,18 @@ public sealed interface Area {
      * @param corners in order, 3 to {@link #MOST_CORNERS}; no side crosses another
      */
     record Corners(List<Point> corners) implements Outline {
+
+        /** Corners nearer to each other than this, in inches, are one. */
+        private static final double NEAREST = 1e-3;
+
         /** Why there is no such outline. */
         public enum Difficulty {
             /** Too few corners, or too many. */
             COUNT,
+            /** A corner so far from the quilt's middle that it can't be on a quilt. */
+            FAR,
+            /** Two corners that follow each other lie on the same place. */
+            COINCIDENT,
             /** Two sides cross or touch, other than at the corner between them. */
             CROSSED
         }
@@ -263,6 +284,14 @@ public sealed interface Area {
             int count = corners.size();
             if (count < 3 || count > MOST_CORNERS) {
                 return Optional.of(Difficulty.COUNT);
+            }
+            if (!corners.stream().allMatch(QuiltRules::isPlace)) {
+                return Optional.of(Difficulty.FAR);
+            }
+            for (int i = 0; i < count; i++) {
+                if (corners.get(i).distance(corners.get((i + 1) % count)) < NEAREST) {
+                    return Optional.of(Difficulty.COINCIDENT);
+                }
             }
             List<Curve> sides = Path.polygon(corners).curves();
             for (int i = 0; i < count; i++) {
@@ -297,6 +326,11 @@ public sealed interface Area {
      * @param turned counter-clockwise, in radians
      */
     record Drawn(OutlineForm shape, Point centre, double turned) implements Outline {
+        public Drawn {
+            place(centre, turned);
+            // What is quilted round is no window.
+            shape = shape.window() ? new OutlineForm(shape.corners(), false) : shape;
+        }
 
         @Override
         public Outline moved(Point by) {

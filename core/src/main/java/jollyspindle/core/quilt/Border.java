@@ -16,8 +16,8 @@ public record Border(Corners corners, boolean plain, OptionalDouble unit) {
 
     public Border {
         unit.ifPresent(inches -> {
-            if (!(inches > 0) || inches > QuiltRules.LONGEST) {
-                throw new IllegalArgumentException("a pieced unit of " + inches);
+            if (!QuiltRules.isStep(inches)) {
+                throw new IllegalArgumentException("a pieced unit is 1/32 to 200, not " + inches);
             }
         });
     }

@@ -57,8 +57,9 @@ public record Quilt(
         borders = List.copyOf(borders);
         strips = List.copyOf(strips);
         areas = List.copyOf(areas);
-        if (borders.size() > MOST_BORDERS || strips.size() > Strip.MOST) {
-            throw new IllegalArgumentException(borders.size() + " borders, " + strips.size() + " strips");
+        if (borders.size() > MOST_BORDERS || strips.size() > Strip.MOST || areas.size() > Area.MOST_AREAS) {
+            throw new IllegalArgumentException(
+                    borders.size() + " borders, " + strips.size() + " strips, " + areas.size() + " areas");
         }
     }
 

@@ -1,5 +1,7 @@
 package jollyspindle.core.quilt;
 
+import jollyspindle.core.geometry.Point;
+
 import java.util.Comparator;
 import java.util.Map;
 import java.util.Optional;
@@ -9,6 +11,27 @@ public final class QuiltRules {
 
     /** No quilt is longer, in inches. */
     public static final double LONGEST = 200;
+
+    /** The smallest piece of cloth that there is to be worked on, in inches. */
+    public static final double SMALLEST = 0.01;
+
+    /** The smallest unit or step that runs are divided by, in inches: no tape is finer. */
+    public static final double SMALLEST_STEP = 1.0 / 32;
+
+    /** Whether a piece of cloth can be so long, in inches. */
+    public static boolean isLength(double inches) {
+        return inches >= SMALLEST && inches <= LONGEST;
+    }
+
+    /** Whether runs can be divided by units or steps of so many inches. */
+    public static boolean isStep(double inches) {
+        return inches >= SMALLEST_STEP && inches <= LONGEST;
+    }
+
+    /** Whether a place, in inches from the quilt's middle, can be on a quilt. */
+    public static boolean isPlace(Point place) {
+        return Math.abs(place.x()) <= LONGEST && Math.abs(place.y()) <= LONGEST;
+    }
 
     private QuiltRules() {}
 

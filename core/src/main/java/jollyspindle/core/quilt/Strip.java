@@ -36,12 +36,17 @@ public record Strip(
         if (name.isBlank() || name.length() > LONGEST_NAME) {
             throw new IllegalArgumentException("a strip's name has 1 to " + LONGEST_NAME + " characters");
         }
-        for (double inches : new double[] {length, width, unit.orElse(1)}) {
-            if (!(inches > 0) || inches > QuiltRules.LONGEST) {
-                throw new IllegalArgumentException("a strip's measure of " + inches);
-            }
+        name = name.strip();
+        if (!QuiltRules.isLength(length) || !QuiltRules.isLength(width)) {
+            throw new IllegalArgumentException("a strip of " + length + " by " + width);
         }
-        if (!Double.isFinite(angle)) {
+        if (unit.isPresent() && !QuiltRules.isStep(unit.getAsDouble())) {
+            throw new IllegalArgumentException("a pieced unit is 1/32 to 200, not " + unit.getAsDouble());
+        }
+        if (!QuiltRules.isPlace(start)) {
+            throw new IllegalArgumentException("a strip that begins at " + start);
+        }
+        if (!(Math.abs(angle) <= 2 * Math.PI)) {
             throw new IllegalArgumentException("a strip turned by " + angle);
         }
     }

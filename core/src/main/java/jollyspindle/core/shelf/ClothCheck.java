@@ -1,5 +1,7 @@
 package jollyspindle.core.shelf;
 
+import jollyspindle.core.shelf.form.Form;
+
 import java.time.LocalDate;
 
 /**
@@ -12,7 +14,7 @@ import java.time.LocalDate;
 public record ClothCheck(LocalDate date, double footRadius, double measured) {
 
     public ClothCheck {
-        if (!(footRadius > 0) || footRadius > Machine.LARGEST_FOOT_RADIUS || !(measured > 0)) {
+        if (!Machine.isFoot(footRadius) || !(measured >= Form.SMALLEST) || measured > 2 * Form.LARGEST) {
             throw new IllegalArgumentException("a check on cloth with foot " + footRadius + " and " + measured);
         }
     }

@@ -50,7 +50,7 @@ public record FootCalibration(List<FootMeasurement> measurements, double footRad
 
     /** Whether it can be a foot at all. */
     public boolean possible() {
-        return footRadius > 0 && footRadius <= Machine.LARGEST_FOOT_RADIUS;
+        return Machine.isFoot(footRadius);
     }
 
     public boolean spreadsWidely() {

@@ -1,5 +1,7 @@
 package jollyspindle.core.shelf;
 
+import jollyspindle.core.shelf.form.Form;
+
 /** Something stitched on a scrap and measured, from which the foot's radius follows. Lengths in inches, over 0. */
 public sealed interface FootMeasurement {
 
@@ -60,7 +62,7 @@ public sealed interface FootMeasurement {
     }
 
     private static void check(double a, double b) {
-        if (!(a > 0 && b > 0 && a <= 100 && b <= 100)) {
+        if (!(Math.min(a, b) >= Form.SMALLEST && Math.max(a, b) <= Form.LARGEST)) {
             throw new IllegalArgumentException("measured " + a + " and " + b);
         }
     }

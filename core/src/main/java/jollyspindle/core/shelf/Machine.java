@@ -5,7 +5,8 @@ import java.util.List;
 /**
  * The machine a job is stitched on, as far as templates are concerned: its ruler foot.
  *
- * @param footRadius from the needle to the outside of the ruler foot, in inches, over 0 and at most 1/2
+ * @param footRadius from the needle to the outside of the ruler foot, in inches, {@link #SMALLEST_FOOT_RADIUS} to
+ *     {@link #LARGEST_FOOT_RADIUS}
  * @param footType what kind of foot it is
  * @param measured what the radius was measured from; empty if it was typed
  */
@@ -17,6 +18,9 @@ public record Machine(double footRadius, FootType footType, List<FootMeasurement
      */
     public static final double NOMINAL_FOOT_RADIUS = 0.25;
 
+    /** Less than this, in inches, is no foot. */
+    public static final double SMALLEST_FOOT_RADIUS = 0.01;
+
     public static final double LARGEST_FOOT_RADIUS = 0.5;
 
     /** How a foot is mounted, which decides how thick templates may be. */
@@ -27,10 +31,18 @@ public record Machine(double footRadius, FootType footType, List<FootMeasurement
     }
 
     public Machine {
-        if (!(footRadius > 0) || footRadius > LARGEST_FOOT_RADIUS) {
-            throw new IllegalArgumentException("a foot's radius is over 0 and at most 1/2 in, not " + footRadius);
+        if (!measured.isEmpty()) {
+            footRadius = FootCalibration.of(measured).footRadius();
+        }
+        if (!isFoot(footRadius)) {
+            throw new IllegalArgumentException("a foot's radius is 0.01 to 1/2 in, not " + footRadius);
         }
         measured = List.copyOf(measured);
+    }
+
+    /** Whether there are feet of such a radius, in inches. */
+    public static boolean isFoot(double radius) {
+        return radius >= SMALLEST_FOOT_RADIUS && radius <= LARGEST_FOOT_RADIUS;
     }
 
     /** A longarm with a foot of a typed radius. */
@@ -58,6 +70,9 @@ public record Machine(double footRadius, FootType footType, List<FootMeasurement
      * @throws IllegalArgumentException if there are no measurements, or they give no possible foot
      */
     public Machine withMeasured(List<FootMeasurement> measurements) {
-        return new Machine(FootCalibration.of(measurements).footRadius(), footType, measurements);
+        if (measurements.isEmpty()) {
+            throw new IllegalArgumentException("nothing was measured");
+        }
+        return new Machine(footRadius, footType, measurements);
     }
 }

@@ -3,12 +3,13 @@ package jollyspindle.core.shelf;
 /**
  * What a template is made of.
  *
- * @param thickness in inches, over 0 and at most {@link #THICKEST}
+ * @param thickness in inches, {@link #THINNEST} to {@link #THICKEST}
  * @param name such as acrylic, at most {@link #LONGEST_NAME} characters
  * @param tint how it is coloured
  */
 public record Material(double thickness, String name, Tint tint) {
 
+    public static final double THINNEST = 0.01;
     public static final double THICKEST = 2;
     public static final int LONGEST_NAME = 60;
 
@@ -26,8 +27,9 @@ public record Material(double thickness, String name, Tint tint) {
     }
 
     public Material {
-        if (!(thickness > 0) || thickness > THICKEST || name.length() > LONGEST_NAME) {
-            throw new IllegalArgumentException("a material of thickness " + thickness);
+        name = name.strip();
+        if (!(thickness >= THINNEST) || thickness > THICKEST || name.length() > LONGEST_NAME) {
+            throw new IllegalArgumentException("a material is 0.01 to 2 in thick, not " + thickness);
         }
     }
 

@@ -50,6 +50,7 @@ public record Template(
     public static final int MOST_LINES = 200;
 
     public Template {
+        name = name.strip();
         if (name.isBlank() || name.length() > LONGEST_NAME || notes.length() > LONGEST_NOTES) {
             throw new IllegalArgumentException("a template's name or notes are missing or too long");
         }

@@ -15,6 +15,7 @@ import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.QuiltRules;
 
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -195,6 +196,17 @@ public record AreaWords(Words words) {
             case TOP_RIGHT -> "upper right";
             case BOTTOM_RIGHT -> "lower right";
             case BOTTOM_LEFT -> "lower left";
+        };
+    }
+
+    /** Why corners in this order are no outline of an appliqué. */
+    public static String difficulty(Area.Corners.Difficulty difficulty) {
+        return switch (difficulty) {
+            case COUNT -> "an appliqué has 3 to " + Area.MOST_CORNERS + " corners.";
+            case FAR -> "a corner lies more than " + (int) QuiltRules.LONGEST + " from the quilt's middle.";
+            case COINCIDENT -> "two corners that follow each other lie on the same place; leave one of them out.";
+            case CROSSED ->
+                "two of its sides cross. The corners should stand in the order in which they follow each other round it.";
         };
     }
 

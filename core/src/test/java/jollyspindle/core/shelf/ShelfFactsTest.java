@@ -426,13 +426,13 @@ class ShelfFactsTest {
                 Arguments.of(
                         (Runnable) () -> new ArcForm(OptionalDouble.empty(), OptionalDouble.empty(), 1, 0, false, 1),
                         "a bulging or a hollow edge"),
-                Arguments.of((Runnable) () -> ArcForm.bulging(200, 1, 1), "over 0 and at most 100"),
+                Arguments.of((Runnable) () -> ArcForm.bulging(200, 1, 1), "must be 0.01 to 100, not 200"),
                 Arguments.of((Runnable) () -> ArcForm.bulging(2, 4, 1), "at most the half circle"),
                 Arguments.of((Runnable) () -> new CircleForm(CircleForm.Cutting.RING, List.of(2.0), 1), "1 sizes"),
                 Arguments.of((Runnable) () -> new SlottedFan(List.of(), 0.5, 1, 2), "no slots"),
                 Arguments.of((Runnable) () -> new ScallopRow(0, 1, 1), "1 to 40 bumps"),
                 Arguments.of((Runnable) () -> new SerpentineStrip(2, 1.5, 1, 1), "half its module high"),
-                Arguments.of((Runnable) () -> new ChevronStrip(2, 3.1, 1, 1), "between 20 and 170 degrees"),
+                Arguments.of((Runnable) () -> new ChevronStrip(2, 3.1, 1, 1), "must be 20 to 170 degrees"),
                 Arguments.of((Runnable) () -> new TurnedArm.Wave(1, 9), "1/2 to 6 waves"),
                 Arguments.of((Runnable) () -> new OutlineForm(List.of(), false), "2 to 1500 corners"),
                 Arguments.of(
@@ -443,7 +443,7 @@ class ShelfFactsTest {
                         (Runnable) () -> template(arc(90, 0, false), SizeLabel.RADIUS_AS_CUT)
                                 .withGap(-1),
                         "gap"),
-                Arguments.of((Runnable) () -> new Material(0, "x", Material.Tint.SKY), "thickness"),
+                Arguments.of((Runnable) () -> new Material(0, "x", Material.Tint.SKY), "0.01 to 2 in thick"),
                 Arguments.of(
                         (Runnable) () -> new EngravedLine(EngravedLine.Kind.RISE, Double.NaN, LabelConvention.AS_CUT),
                         "engraved line"));

@@ -8,6 +8,7 @@ import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.desktop.shelf.ShelfModel;
 import jollyspindle.desktop.shelf.ShelfStage;
+import jollyspindle.files.FileNames;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.UnknownFields;
 import jollyspindle.files.outline.SvgOutline;
@@ -113,13 +114,13 @@ final class ShelfFiling implements ShelfStage.Files {
         }
         Optional<Path> chosen = asking.toWrite(
                 "Share templates",
-                Filing.fileName(suggestedName, "templates") + TemplateSetFile.SUFFIX,
+                FileNames.plain(suggestedName, "templates") + TemplateSetFile.SUFFIX,
                 "Templates",
                 TemplateSetFile.SUFFIX);
         if (chosen.isEmpty()) {
             return;
         }
-        Path file = Filing.ending(chosen.get(), TemplateSetFile.SUFFIX);
+        Path file = FileNames.ending(chosen.get(), TemplateSetFile.SUFFIX);
         try {
             TemplateSetFile.write(file, templates);
             tell.accept("Written: " + file + ", with " + Words.count(templates.size(), "template") + ".");

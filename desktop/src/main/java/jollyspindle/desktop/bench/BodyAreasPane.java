@@ -10,6 +10,7 @@ import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.shelf.form.OutlineForm;
 import jollyspindle.core.words.AreaWords;
+import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.EntryFields;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.TypedField;
@@ -392,11 +393,8 @@ final class BodyAreasPane extends VBox {
                         corners.add(new Point(at[0], at[1]));
                     }
                     Optional<String> wrong = Area.Corners.difficulty(corners)
-                            .map(d -> d == Area.Corners.Difficulty.COUNT
-                                    ? "An appliqué has 3 to " + Area.MOST_CORNERS + " corners; these are "
-                                            + corners.size() + "."
-                                    : "Two of its sides cross. Type the corners in the order in which they follow each"
-                                            + " other round it.");
+                            .map(AreaWords::difficulty)
+                            .map(Words::capital);
                     if (wrong.isEmpty()) {
                         replace(number, "corners", with(a, new Area.Corners(corners)));
                     }

@@ -3,6 +3,7 @@ package jollyspindle.files.job;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.files.FileTrouble;
+import jollyspindle.files.json.Degrees;
 import jollyspindle.files.json.Fields;
 
 import java.util.OptionalDouble;
@@ -18,11 +19,6 @@ final class AreaMotifs {
 
     private AreaMotifs() {}
 
-    /** What was typed in degrees stays that number. */
-    private static double degrees(double radians) {
-        return Math.rint(Math.toDegrees(radians) * 1e9) / 1e9;
-    }
-
     static void write(ObjectNode node, AreaMotif motif) {
         node.put("motif", Fields.name(motif.kind()));
         switch (motif.kind()) {
@@ -31,9 +27,9 @@ final class AreaMotifs {
                 node.put("arms", arms.arms())
                         .put("way", Fields.name(arms.way()))
                         .put(STOP, arms.stop());
-                node.put("mirrored", arms.mirrored())
-                        .put("turnDegrees", degrees(arms.turn()))
-                        .put("circled", arms.circled());
+                node.put("mirrored", arms.mirrored());
+                Degrees.put(node, "turnDegrees", arms.turn());
+                node.put("circled", arms.circled());
             }
             case RINGS -> {
                 AreaMotif.Rings rings = (AreaMotif.Rings) motif;
@@ -73,7 +69,8 @@ final class AreaMotifs {
         } else if (motif instanceof AreaMotif.Circles circles) {
             node.put(ACROSS, circles.across()).put(DOWN, circles.down());
         } else if (motif instanceof AreaMotif.Crosshatch hatch) {
-            node.put(SPACING, hatch.spacing()).put("angleDegrees", degrees(hatch.angle()));
+            node.put(SPACING, hatch.spacing());
+            Degrees.put(node, "angleDegrees", hatch.angle());
         } else if (motif instanceof AreaMotif.CurvedHatch hatch) {
             node.put(SPACING, hatch.spacing());
         } else if (motif instanceof AreaMotif.Quarters quarters) {
@@ -111,8 +108,7 @@ final class AreaMotifs {
             case CLAMSHELLS -> new AreaMotif.Clamshells(f.number("allowance", 0, AreaMotif.LARGEST));
             case PEEL -> new AreaMotif.Peel(squares(f, ACROSS), squares(f, DOWN), optional(f, "inner"));
             case CIRCLES -> new AreaMotif.Circles(squares(f, ACROSS), squares(f, DOWN));
-            case CROSSHATCH ->
-                new AreaMotif.Crosshatch(distance(f, SPACING), Math.toRadians(f.number("angleDegrees", 10, 170)));
+            case CROSSHATCH -> new AreaMotif.Crosshatch(distance(f, SPACING), f.degrees("angleDegrees", 10, 170));
             case CURVED_HATCH -> new AreaMotif.CurvedHatch(distance(f, SPACING));
             case QUARTERS ->
                 new AreaMotif.Quarters(distance(f, "close"), distance(f, "wide"), !f.has("pieced") || f.flag("pieced"));
@@ -139,7 +135,7 @@ final class AreaMotifs {
                 f.choice("way", AreaMotif.Way.class),
                 stop,
                 f.has("mirrored") && f.flag("mirrored"),
-                Math.toRadians(f.optionalNumber("turnDegrees", 0, 360).orElse(0)),
+                f.optionalDegrees("turnDegrees", 0, 360).orElse(0),
                 circled);
     }
 

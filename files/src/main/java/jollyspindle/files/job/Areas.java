@@ -6,7 +6,9 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.shelf.form.OutlineForm;
+import jollyspindle.core.words.AreaWords;
 import jollyspindle.files.FileTrouble;
+import jollyspindle.files.json.Degrees;
 import jollyspindle.files.json.Fields;
 import jollyspindle.files.shelf.OutlineFields;
 
@@ -16,9 +18,6 @@ import java.util.Optional;
 
 /** Reads and writes the areas of the body. */
 final class Areas {
-
-    /** More than a quilt has. */
-    private static final int MOST = 20;
 
     private static final String FIELD = "areas";
     private static final String CLEARANCE = "clearance";
@@ -82,7 +81,7 @@ final class Areas {
 
     private static void place(ObjectNode node, Point centre, double turned) {
         node.put("x", centre.x()).put("y", centre.y());
-        node.put(ANGLE, Math.rint(Math.toDegrees(turned) * 1e9) / 1e9);
+        Degrees.put(node, ANGLE, turned);
     }
 
     static List<Area> read(Fields quilt) throws FileTrouble {
@@ -90,7 +89,7 @@ final class Areas {
         if (!quilt.has(FIELD)) {
             return areas;
         }
-        for (Fields area : quilt.objects(FIELD, MOST)) {
+        for (Fields area : quilt.objects(FIELD, Area.MOST_AREAS)) {
             areas.add(area(area));
             area.done();
         }
@@ -126,11 +125,11 @@ final class Areas {
     }
 
     private static double length(Fields f, String field) throws FileTrouble {
-        return f.number(field, 1e-3, QuiltRules.LONGEST);
+        return f.number(field, QuiltRules.SMALLEST, QuiltRules.LONGEST);
     }
 
     private static double angle(Fields f) throws FileTrouble {
-        return Math.toRadians(f.optionalNumber(ANGLE, -360, 360).orElse(0));
+        return f.optionalDegrees(ANGLE, -360, 360).orElse(0);
     }
 
     private static Point point(Fields f) throws FileTrouble {
@@ -147,11 +146,7 @@ final class Areas {
         }
         Optional<Area.Corners.Difficulty> difficulty = Area.Corners.difficulty(corners);
         if (difficulty.isPresent()) {
-            throw area.trouble(
-                    "corners",
-                    difficulty.get() == Area.Corners.Difficulty.COUNT
-                            ? "an appliqué has three corners at least."
-                            : "two sides cross; the corners should follow each other round the appliqué.");
+            throw area.trouble("corners", AreaWords.difficulty(difficulty.get()));
         }
         return new Area.Corners(corners);
     }

@@ -20,9 +20,6 @@ import java.util.OptionalDouble;
 /** From a file's fields to a design. */
 public final class DesignReader {
 
-    private static final double LONGEST = 24;
-    private static final int MOST_RISES = 24;
-
     private DesignReader() {}
 
     public static Design read(Fields fields) throws FileTrouble {
@@ -87,7 +84,7 @@ public final class DesignReader {
                 case FACING_ARCS ->
                     new Motif.FacingArcs(
                             fields.choice("facing", Motif.Facing.class),
-                            fields.optionalNumber("channel", -LONGEST, LONGEST),
+                            fields.optionalNumber("channel", -Motif.FARTHEST, Motif.FARTHEST),
                             distance(fields, "inset"),
                             flag(fields, "crownLines"),
                             flag(fields, "valleyLines"),
@@ -98,7 +95,7 @@ public final class DesignReader {
                     new Motif.Fans(fields.whole("blades", 1, Motif.MOST_LINES), whole(fields, "rows", 1, 6, 1));
                 case CIRCLES ->
                     new Motif.Circles(
-                            fields.optionalNumber("gap", 0, 12).orElse(0),
+                            fields.optionalNumber("gap", 0, Motif.WIDEST).orElse(0),
                             whole(fields, "halfTurns", 2, 6, 3),
                             choice(fields, "turning", Motif.Turning.SAME),
                             flag(fields, "swirl"));
@@ -108,7 +105,7 @@ public final class DesignReader {
                     new Motif.Chevrons(
                             choice(fields, "points", Motif.Points.PEAKS),
                             distance(fields, "height"),
-                            fields.optionalNumber("rounding", 0, 12).orElse(0),
+                            fields.optionalNumber("rounding", 0, Motif.WIDEST).orElse(0),
                             whole(fields, "lines", 1, Motif.MOST_LINES, 1),
                             distance(fields, "spacing").orElse(0.5));
                 case STRAIGHT_LINES ->
@@ -127,21 +124,23 @@ public final class DesignReader {
                 choice(fields, "inner", usual.inner()),
                 whole(fields, "lines", 1, Motif.MOST_LINES, 1),
                 distance(fields, "step").orElse(usual.step()),
-                fields.has("rises") ? fields.numbers("rises", Motif.CLOSEST, LONGEST, MOST_RISES) : List.of(),
+                fields.has("rises")
+                        ? fields.numbers("rises", Motif.CLOSEST, Motif.FARTHEST, Motif.MOST_LINES)
+                        : List.of(),
                 fields.optionalText("otherTemplate"),
                 whole(fields, "passes", 1, Motif.MOST_PASSES, 1));
     }
 
     private static double needed(Fields fields, String field) throws FileTrouble {
-        return fields.number(field, Motif.CLOSEST, LONGEST);
+        return fields.number(field, Motif.CLOSEST, Motif.FARTHEST);
     }
 
     private static OptionalDouble distance(Fields fields, String field) throws FileTrouble {
-        return fields.optionalNumber(field, Motif.CLOSEST, LONGEST);
+        return fields.optionalNumber(field, Motif.CLOSEST, Motif.FARTHEST);
     }
 
     private static double angle(Fields fields) throws FileTrouble {
-        return Math.toRadians(fields.optionalNumber("angleDegrees", 10, 170).orElse(90));
+        return fields.optionalDegrees("angleDegrees", 10, 170).orElse(Math.PI / 2);
     }
 
     private static boolean flag(Fields fields, String field) throws FileTrouble {
@@ -154,10 +153,10 @@ public final class DesignReader {
 
     private static CornerDesign corner(Fields fields) throws FileTrouble {
         CornerDesign corner = new CornerDesign(
-                fields.choice("kind", CornerDesign.Kind.class),
+                choice(fields, "kind", CornerDesign.Kind.PLAIN),
                 fields.optionalText("template"),
                 fields.optionalText("guide"),
-                fields.optionalNumber("feet", 1e-3, 60),
+                fields.optionalNumber("feet", CornerDesign.NEAREST_FEET, CornerDesign.FARTHEST_FEET),
                 whole(fields, "lines", 1, Motif.MOST_LINES, 1),
                 flag(fields, "fromOuter"),
                 fields.has("asks") ? fields.choice("asks", CornerAsk.class) : CornerAsk.NOTHING,

@@ -9,6 +9,7 @@ import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.words.Words;
+import jollyspindle.files.json.Degrees;
 import jollyspindle.files.json.Fields;
 
 import java.util.Map;
@@ -57,14 +58,21 @@ public final class DesignWriter {
 
     private static void motif(ObjectNode node, Motif motif) {
         if (motif instanceof Motif.Arcs arcs) {
-            if (arcs.lines() > 1) {
+            Motif.Arcs usual = Motif.Arcs.single();
+            boolean more = arcs.lines() > 1;
+            // What a single line doesn't need yet was chosen all the same, and waits for the next line.
+            if (more || arcs.inner() != usual.inner()) {
                 node.put("inner", Fields.name(arcs.inner()));
+            }
+            if (more) {
                 node.put("lines", arcs.lines());
+            }
+            if (more || arcs.step() != usual.step()) {
                 node.put("step", arcs.step());
-                if (!arcs.rises().isEmpty()) {
-                    ArrayNode rises = node.putArray("rises");
-                    arcs.rises().forEach(rises::add);
-                }
+            }
+            if (!arcs.rises().isEmpty()) {
+                ArrayNode rises = node.putArray("rises");
+                arcs.rises().forEach(rises::add);
             }
             arcs.otherTemplate().ifPresent(id -> node.put("otherTemplate", id));
             passes(node, arcs.passes());
@@ -94,17 +102,13 @@ public final class DesignWriter {
                     .put("lines", chevrons.lines())
                     .put("spacing", chevrons.spacing());
         } else if (motif instanceof Motif.StraightLines lines) {
-            node.put("perRepeat", lines.perRepeat()).put("angleDegrees", degrees(lines.angle()));
+            node.put("perRepeat", lines.perRepeat());
+            Degrees.put(node, "angleDegrees", lines.angle());
         } else if (motif instanceof Motif.Crosshatch hatch) {
-            node.put("spacing", hatch.spacing())
-                    .put("angleDegrees", degrees(hatch.angle()))
-                    .put("curved", hatch.curved());
+            node.put("spacing", hatch.spacing());
+            Degrees.put(node, "angleDegrees", hatch.angle());
+            node.put("curved", hatch.curved());
         }
-    }
-
-    /** Whole degrees stay whole. */
-    private static double degrees(double radians) {
-        return Math.rint(Math.toDegrees(radians) * 1e9) / 1e9;
     }
 
     private static void passes(ObjectNode node, int passes) {

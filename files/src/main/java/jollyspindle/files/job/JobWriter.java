@@ -11,6 +11,7 @@ import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.words.Words;
+import jollyspindle.files.json.Degrees;
 import jollyspindle.files.json.Fields;
 import jollyspindle.files.shelf.TemplateWriter;
 
@@ -95,8 +96,7 @@ final class JobWriter {
         node.put("name", strip.name());
         node.put("kind", Fields.name(strip.kind()));
         node.putArray("start").add(strip.start().x()).add(strip.start().y());
-        // What was typed in degrees stays that number.
-        node.put("angleDegrees", Math.rint(Math.toDegrees(strip.angle()) * 1e9) / 1e9);
+        Degrees.put(node, "angleDegrees", strip.angle());
         node.put("length", strip.length());
         node.put("width", strip.width());
         strip.unit().ifPresent(unit -> node.put("unit", unit));

@@ -97,7 +97,8 @@ final class LayoutReader {
                 shortest,
                 longest,
                 fields.has("school") ? Optional.of(fields.choice("school", SchoolKind.class)) : Optional.empty(),
-                fields.optionalNumber("increment", 1e-3, most).orElse(Wish.USUAL_INCREMENT));
+                fields.optionalNumber("increment", QuiltRules.SMALLEST_STEP, most)
+                        .orElse(Wish.USUAL_INCREMENT));
         fields.done();
         return wish;
     }
@@ -118,12 +119,13 @@ final class LayoutReader {
                 case FUDGED -> new School.Fudged(repeat(fields), count(fields), spread(fields.object("spread")));
                 case BY_PIECING ->
                     new School.ByPiecing(
-                            fields.number("unit", 1e-3, QuiltRules.LONGEST),
+                            fields.number("unit", QuiltRules.SMALLEST_STEP, QuiltRules.LONGEST),
                             fields.whole("units", 1, Counts.MOST),
                             fields.whole("parts", 1, Counts.MOST));
                 case BY_INCREMENTS ->
                     new School.ByIncrements(
-                            fields.number("step", 1e-3, QuiltRules.LONGEST), fields.whole("steps", 1, 100_000));
+                            fields.number("step", QuiltRules.SMALLEST_STEP, QuiltRules.LONGEST),
+                            fields.whole("steps", 1, Counts.MOST));
                 case BY_HAND -> new School.ByHand(count(fields), pins(fields));
             };
         } catch (IllegalArgumentException e) {
@@ -136,7 +138,7 @@ final class LayoutReader {
     }
 
     private static double repeat(Fields fields) throws FileTrouble {
-        return fields.number("repeat", 1e-3, QuiltRules.LONGEST);
+        return fields.number("repeat", QuiltRules.SMALLEST, QuiltRules.LONGEST);
     }
 
     private static Filling filling(Fields fields) throws FileTrouble {
@@ -172,7 +174,7 @@ final class LayoutReader {
     private static Map<Integer, Double> pins(Fields fields) throws FileTrouble {
         Map<Integer, Double> pins = new TreeMap<>();
         for (Fields pin : fields.objects("pins", Counts.MOST)) {
-            pins.put(pin.whole("valley", 1, Counts.MOST), pin.number("along", 0, QuiltRules.LONGEST));
+            pins.put(pin.whole("valley", 1, Counts.MOST), pin.number("along", -QuiltRules.LONGEST, QuiltRules.LONGEST));
             pin.done();
         }
         return pins;

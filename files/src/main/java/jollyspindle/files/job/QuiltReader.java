@@ -69,7 +69,7 @@ final class QuiltReader {
         Border border = new Border(
                 fields.choice("corners", Corners.class),
                 fields.has("plain") && fields.flag("plain"),
-                fields.optionalNumber("unit", 1e-3, QuiltRules.LONGEST));
+                fields.optionalNumber("unit", QuiltRules.SMALLEST_STEP, QuiltRules.LONGEST));
         Fields depth = fields.object("depth");
         Optional<Fields> seam = fields.optionalObject("innerSeam");
         for (Side side : Side.values()) {
@@ -93,9 +93,14 @@ final class QuiltReader {
             return Quilt.Easings.NONE;
         }
         Quilt.Easings easings = new Quilt.Easings(
-                found.get().choice("topAndBottom", Easing.class), found.get().choice("rightAndLeft", Easing.class));
+                easing(found.get(), "topAndBottom", Quilt.Easings.NONE.across()),
+                easing(found.get(), "rightAndLeft", Quilt.Easings.NONE.down()));
         found.get().done();
         return easings;
+    }
+
+    private static Easing easing(Fields fields, String field, Easing usual) throws FileTrouble {
+        return fields.has(field) ? fields.choice(field, Easing.class) : usual;
     }
 
     private static List<Strip> strips(Fields fields) throws FileTrouble {
@@ -117,10 +122,10 @@ final class QuiltReader {
                     name,
                     strip.choice("kind", Strip.Kind.class),
                     new Point(start.get(0), start.get(1)),
-                    Math.toRadians(strip.number("angleDegrees", -360, 360)),
-                    strip.number("length", 1e-3, QuiltRules.LONGEST),
-                    strip.number("width", 1e-3, QuiltRules.LONGEST),
-                    strip.optionalNumber("unit", 1e-3, QuiltRules.LONGEST)));
+                    strip.degrees("angleDegrees", -360, 360),
+                    strip.number("length", QuiltRules.SMALLEST, QuiltRules.LONGEST),
+                    strip.number("width", QuiltRules.SMALLEST, QuiltRules.LONGEST),
+                    strip.optionalNumber("unit", QuiltRules.SMALLEST_STEP, QuiltRules.LONGEST)));
             strip.done();
         }
         return strips;

@@ -22,11 +22,11 @@ import java.util.stream.Collectors;
 public final class Fields {
 
     private final ObjectNode node;
-    private final List<String> path;
+    private final List<Step> path;
     private final UnknownFields unknown;
     private final Set<String> asked = new TreeSet<>();
 
-    Fields(ObjectNode node, List<String> path, UnknownFields unknown) {
+    Fields(ObjectNode node, List<Step> path, UnknownFields unknown) {
         this.node = node;
         this.path = path;
         this.unknown = unknown;
@@ -34,12 +34,12 @@ public final class Fields {
 
     /** Where a field stands, as it is told: {@code quilt › body › top}. */
     public String place(String field) {
-        return String.join(" › ", below(field));
+        return below(Step.of(field)).stream().map(Step::told).collect(Collectors.joining(" › "));
     }
 
-    private List<String> below(String field) {
-        List<String> longer = new ArrayList<>(path);
-        longer.add(field);
+    private List<Step> below(Step step) {
+        List<Step> longer = new ArrayList<>(path);
+        longer.add(step);
         return longer;
     }
 
@@ -89,6 +89,17 @@ public final class Fields {
                             + ".");
         }
         return number;
+    }
+
+    /** An angle, which stands there in degrees. In radians. */
+    public double degrees(String field, double least, double most) throws FileTrouble {
+        number(field, least, most);
+        return Degrees.radians(need(field));
+    }
+
+    /** An angle in radians, which stands there in degrees, if it does. */
+    public OptionalDouble optionalDegrees(String field, double least, double most) throws FileTrouble {
+        return has(field) ? OptionalDouble.of(degrees(field, least, most)) : OptionalDouble.empty();
     }
 
     public OptionalDouble optionalNumber(String field, double least, double most) throws FileTrouble {
@@ -164,28 +175,27 @@ public final class Fields {
     }
 
     public Fields object(String field) throws FileTrouble {
-        return object(field, need(field), below(field));
+        return object(field, need(field), below(Step.of(field)));
     }
 
     public Optional<Fields> optionalObject(String field) throws FileTrouble {
         Optional<JsonNode> value = find(field);
-        return value.isPresent() ? Optional.of(object(field, value.get(), below(field))) : Optional.empty();
+        return value.isPresent() ? Optional.of(object(field, value.get(), below(Step.of(field)))) : Optional.empty();
     }
 
-    private Fields object(String field, JsonNode value, List<String> at) throws FileTrouble {
+    private Fields object(String field, JsonNode value, List<Step> at) throws FileTrouble {
         if (!(value instanceof ObjectNode found)) {
             throw trouble(field, "there should be an object in braces, and there is " + kind(value) + ".");
         }
         return new Fields(found, at, unknown);
     }
 
-    /** The objects of a list; each is told by its place in it, and its unknown fields are kept by its id. */
+    /** The objects of a list; each is told by its place in it, or by its id, and its unknown fields are kept with it. */
     public List<Fields> objects(String field, int mostOfThem) throws FileTrouble {
         List<Fields> found = new ArrayList<>();
         for (JsonNode value : list(field, mostOfThem)) {
-            List<String> at = below(field);
-            JsonNode id = value.get("id");
-            at.add(id != null && id.isTextual() ? id.textValue() : "no. " + (found.size() + 1));
+            List<Step> at = below(Step.of(field));
+            at.add(Step.entry(value, found.size()));
             found.add(object(field, value, at));
         }
         return found;
@@ -206,7 +216,7 @@ public final class Fields {
     public void done() {
         for (Map.Entry<String, JsonNode> field : node.properties()) {
             if (!asked.contains(field.getKey())) {
-                unknown.keep(below(field.getKey()), field.getValue());
+                unknown.keep(below(Step.of(field.getKey())), field.getValue());
             }
         }
     }

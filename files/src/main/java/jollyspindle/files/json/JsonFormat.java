@@ -9,13 +9,16 @@ import com.fasterxml.jackson.core.StreamReadFeature;
 import com.fasterxml.jackson.core.exc.StreamConstraintsException;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.cfg.JsonNodeFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.files.AtomicFile;
 import jollyspindle.files.FileTrouble;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
@@ -24,6 +27,10 @@ import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * One of the application's file formats.
@@ -40,6 +47,11 @@ public record JsonFormat(String thing, String name, int version, String suffix) 
 
     private static final int DEEPEST = 40;
 
+    /** So much of a file is looked at to see what it is, in bytes. */
+    private static final int BEGINNING = 4096;
+
+    private static final Pattern FORMAT = Pattern.compile("\"format\"\\s*:\\s*\"(jolly-spindle-[a-z]+)\"");
+
     private static final JsonMapper JSON = JsonMapper.builder(JsonFactory.builder()
                     .streamReadConstraints(StreamReadConstraints.builder()
                             .maxNestingDepth(DEEPEST)
@@ -50,6 +62,9 @@ public record JsonFormat(String thing, String name, int version, String suffix) 
                     .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
                     .build())
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            // What isn't known here is kept digit for digit, and angles are read with all of theirs.
+            .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
+            .configure(JsonNodeFeature.STRIP_TRAILING_BIGDECIMAL_ZEROES, false)
             .build();
 
     /**
@@ -81,6 +96,22 @@ public record JsonFormat(String thing, String name, int version, String suffix) 
      * @throws FileTrouble if it can't be read, with a message that names the file and the place
      */
     public <T> T read(Path file, Upgrade upgrade, Reader<T> reader) throws FileTrouble {
+        return read(file, content -> parse(content, upgrade, reader));
+    }
+
+    /** Makes something of a file's content. */
+    public interface Parser<T> {
+
+        /** Makes it. */
+        T of(byte[] content) throws FileTrouble;
+    }
+
+    /**
+     * Reads a file.
+     *
+     * @throws FileTrouble if it can't be read, with a message that names the file and the place
+     */
+    public <T> T read(Path file, Parser<T> parser) throws FileTrouble {
         String quoted = "“" + file.getFileName() + "”";
         try {
             if (Files.isDirectory(file)) {
@@ -92,7 +123,7 @@ public record JsonFormat(String thing, String name, int version, String suffix) 
                 throw new FileTrouble(quoted + " is too big to be a " + thing + ": " + (size >> 20) + " MB, and a "
                         + thing + " has at most " + (LARGEST_FILE >> 20) + " MB. Is it another file?");
             }
-            return parse(Files.readAllBytes(file), upgrade, reader);
+            return parser.of(Files.readAllBytes(file));
         } catch (NoSuchFileException e) {
             throw new FileTrouble(quoted + " isn't there. It may have been moved or renamed.", e);
         } catch (AccessDeniedException e) {
@@ -127,6 +158,78 @@ public record JsonFormat(String thing, String name, int version, String suffix) 
         fields.fixed("format", name);
         fields.whole("version", 1, version);
         return reader.read(fields, unknown);
+    }
+
+    /** Reads a file's content and writes it again. */
+    public interface Again {
+
+        /** The content of the file that what was read would be written as. */
+        byte[] of(byte[] content) throws FileTrouble;
+    }
+
+    /**
+     * Checks that what is to be written will be read as it is.
+     *
+     * @throws FileTrouble if it won't, with a message that names the place
+     */
+    public void check(byte[] content, Again again) throws FileTrouble {
+        if (content.length > LARGEST_FILE) {
+            throw new FileTrouble("This " + thing + " would take " + (content.length >> 20) + " MB, and a " + thing
+                    + " has at most " + (LARGEST_FILE >> 20) + " MB. Outlines with fewer corners make it smaller.");
+        }
+        byte[] back;
+        try {
+            back = again.of(content);
+        } catch (FileTrouble e) {
+            throw new FileTrouble("A " + thing + " like this couldn't be opened again. " + e.getMessage(), e);
+        }
+        if (!Arrays.equals(content, back)) {
+            throw new FileTrouble(
+                    "A " + thing + " like this would be another when it is opened again. Take back the last change.");
+        }
+    }
+
+    /** Refuses to write over one of the application's files that holds something else. */
+    private void refuseOther(Path file) throws FileTrouble {
+        Optional<String> there = formatOf(file);
+        if (there.isPresent() && !there.get().equals(name)) {
+            throw new FileTrouble("“" + file.getFileName() + "” is no " + thing
+                    + " but another file of Jolly Spindle, which would be lost. Choose another name.");
+        }
+    }
+
+    /** What a file says at its start that it is, if it is one of the application's. */
+    public static Optional<String> formatOf(Path file) {
+        if (!Files.isRegularFile(file)) {
+            return Optional.empty();
+        }
+        try (InputStream in = Files.newInputStream(file)) {
+            Matcher format = FORMAT.matcher(new String(in.readNBytes(BEGINNING), StandardCharsets.UTF_8));
+            return format.find() ? Optional.of(format.group(1)) : Optional.empty();
+        } catch (IOException e) {
+            return Optional.empty();
+        }
+    }
+
+    /** Below zero or above, nothing is nothing. */
+    private static void unsigned(JsonNode node) {
+        if (node instanceof ObjectNode object) {
+            object.properties().forEach(field -> {
+                if (field.getValue().isDouble() && field.getValue().doubleValue() == 0) {
+                    field.setValue(JsonNodeFactory.instance.numberNode(0.0));
+                } else {
+                    unsigned(field.getValue());
+                }
+            });
+        } else if (node instanceof ArrayNode array) {
+            for (int i = 0; i < array.size(); i++) {
+                if (array.get(i).isDouble() && array.get(i).doubleValue() == 0) {
+                    array.set(i, 0.0);
+                } else {
+                    unsigned(array.get(i));
+                }
+            }
+        }
     }
 
     private ObjectNode root(byte[] content) throws FileTrouble {
@@ -203,15 +306,20 @@ public record JsonFormat(String thing, String name, int version, String suffix) 
 
     /** A file's bytes. The same root always gives the same bytes. */
     public static byte[] bytes(ObjectNode root) {
+        unsigned(root);
         return (root.toPrettyString() + "\n").getBytes(StandardCharsets.UTF_8);
     }
 
     /**
-     * Writes a file, whole or not at all, and keeps the last few versions.
+     * Writes a file, whole or not at all, and keeps the last few versions. What is to be written is read back first: nothing
+     * that couldn't be opened again replaces what can.
      *
+     * @param again reads the content, and gives what would be written of it
      * @throws FileTrouble if it can't be written; what was there before still is
      */
-    public static void write(Path file, byte[] content) throws FileTrouble {
+    public void write(Path file, byte[] content, Again again) throws FileTrouble {
+        check(content, again);
+        refuseOther(file);
         try {
             AtomicFile.writeKeepingVersions(file, content);
         } catch (FileSystemException e) {

@@ -61,6 +61,9 @@ public final class RecipeFile {
      * @throws FileTrouble if that can't be done
      */
     public static void write(Path file, Recipe recipe) throws FileTrouble {
-        JsonFormat.write(file, format(recipe));
+        FORMAT.write(
+                file,
+                format(recipe),
+                content -> format(FORMAT.parse(content, (root, from) -> {}, (fields, unknown) -> recipe(fields))));
     }
 }

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.OutlineForm;
 import jollyspindle.files.FileTrouble;
+import jollyspindle.files.json.Degrees;
 import jollyspindle.files.json.Fields;
 
 import java.util.ArrayList;
@@ -22,8 +23,7 @@ public final class OutlineFields {
         outline.forEach(c -> {
             ObjectNode corner = corners.addObject().put("x", c.x()).put("y", c.y());
             if (c.sweep() != 0) {
-                // What was typed in degrees stays that number.
-                corner.put("sweepDegrees", Math.round(Math.toDegrees(c.sweep()) * 1e9) / 1e9);
+                Degrees.put(corner, "sweepDegrees", c.sweep());
             }
         });
     }
@@ -36,11 +36,11 @@ public final class OutlineFields {
     public static List<OutlineForm.Corner> read(Fields f) throws FileTrouble {
         List<OutlineForm.Corner> corners = new ArrayList<>();
         for (Fields corner : f.objects(FIELD, OutlineForm.MOST_CORNERS)) {
-            double sweep = corner.optionalNumber("sweepDegrees", -359, 359).orElse(0);
+            double sweep = corner.optionalDegrees("sweepDegrees", -359, 359).orElse(0);
             corners.add(new OutlineForm.Corner(
                     corner.number("x", -Form.LARGEST, Form.LARGEST),
                     corner.number("y", -Form.LARGEST, Form.LARGEST),
-                    Math.toRadians(sweep)));
+                    sweep));
             corner.done();
         }
         if (corners.size() < 2) {

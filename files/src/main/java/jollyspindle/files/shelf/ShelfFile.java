@@ -10,6 +10,7 @@ import jollyspindle.files.json.UnknownFields;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Set;
 
 /** The quilter's shelf, in {@code shelf.json} in the user's data folder. */
 public final class ShelfFile {
@@ -39,12 +40,44 @@ public final class ShelfFile {
         if (!Files.exists(file)) {
             return new Opened(Shelf.starter(), UnknownFields.none());
         }
-        return FORMAT.read(file, (root, from) -> {}, (fields, unknown) -> {
+        return FORMAT.read(file, ShelfFile::parse);
+    }
+
+    private static Opened parse(byte[] content) throws FileTrouble {
+        return FORMAT.parse(content, (root, from) -> {}, (fields, unknown) -> {
             Machine machine = TemplateReader.machine(fields.object("machine"));
             Shelf shelf = new Shelf(machine, TemplateReader.templates(fields));
             fields.done();
+            unknown.anchor(root(shelf));
             return new Opened(shelf, unknown);
         });
+    }
+
+    private static ObjectNode root(Shelf shelf) {
+        ObjectNode root = FORMAT.begin();
+        TemplateWriter.machine(root.putObject("machine"), shelf.machine());
+        TemplateWriter.templates(root.putArray("templates"), shelf.templates());
+        return root;
+    }
+
+    private static byte[] format(Shelf shelf, UnknownFields unknown) {
+        ObjectNode root = root(shelf);
+        unknown.restore(root, Set.of());
+        return JsonFormat.bytes(root);
+    }
+
+    private static byte[] again(byte[] content) throws FileTrouble {
+        Opened opened = parse(content);
+        return format(opened.shelf(), opened.unknown());
+    }
+
+    /**
+     * Checks that a shelf's file could be opened again, and would be the same shelf.
+     *
+     * @throws FileTrouble if not, with a message that names the place
+     */
+    public static void check(Shelf shelf) throws FileTrouble {
+        FORMAT.check(format(shelf, UnknownFields.none()), ShelfFile::again);
     }
 
     /**
@@ -58,10 +91,6 @@ public final class ShelfFile {
         } catch (IOException e) {
             throw new FileTrouble("The folder “" + folder + "” for the shelf can't be made: is the disk full?", e);
         }
-        ObjectNode root = FORMAT.begin();
-        TemplateWriter.machine(root.putObject("machine"), shelf.machine());
-        TemplateWriter.templates(root.putArray("templates"), shelf.templates());
-        unknown.restore(root);
-        JsonFormat.write(folder.resolve(NAME), JsonFormat.bytes(root));
+        FORMAT.write(folder.resolve(NAME), format(shelf, unknown), ShelfFile::again);
     }
 }

@@ -40,7 +40,7 @@ public final class TemplateReader {
     private static final int MOST_TEMPLATES = 500;
     private static final int MOST_SIZES = 60;
     private static final int MOST_MEASUREMENTS = 50;
-    private static final double LEAST = 0.01;
+    private static final double LEAST = Form.SMALLEST;
     private static final double MOST = Form.LARGEST;
 
     private TemplateReader() {}
@@ -127,7 +127,7 @@ public final class TemplateReader {
             throw fields.trouble("name", "a material's name has at most " + Material.LONGEST_NAME + " characters.");
         }
         Material material = new Material(
-                fields.number("thickness", LEAST, Material.THICKEST),
+                fields.number("thickness", Material.THINNEST, Material.THICKEST),
                 name.strip(),
                 fields.choice("tint", Material.Tint.class));
         fields.done();
@@ -143,7 +143,7 @@ public final class TemplateReader {
         try {
             ClothCheck found = new ClothCheck(
                     LocalDate.parse(date),
-                    check.get().number("footRadius", LEAST, Machine.LARGEST_FOOT_RADIUS),
+                    check.get().number("footRadius", Machine.SMALLEST_FOOT_RADIUS, Machine.LARGEST_FOOT_RADIUS),
                     check.get().number("measured", LEAST, 2 * MOST));
             check.get().done();
             return Optional.of(found);
@@ -159,13 +159,16 @@ public final class TemplateReader {
             case CIRCLE ->
                 new CircleForm(f.choice("cutting", CircleForm.Cutting.class), sizes(f), f.number("rim", LEAST, MOST));
             case SLOTTED_CIRCLES ->
-                new SlottedCircles(sizes(f), f.number("slotWidth", LEAST, MOST), angle(f, "sweepDegrees", 1, 359.9));
+                new SlottedCircles(
+                        sizes(f),
+                        f.number("slotWidth", LEAST, MOST),
+                        angle(f, "sweepDegrees", Form.LEAST_SWEEP, Form.MOST_SWEEP));
             case SLOTTED_FAN ->
                 new SlottedFan(
                         sizes(f),
                         f.number("slotWidth", LEAST, MOST),
-                        angle(f, "sweepDegrees", 1, 359.9),
-                        angle(f, "legAngleDegrees", 1, 359.9));
+                        angle(f, "sweepDegrees", Form.LEAST_SWEEP, Form.MOST_SWEEP),
+                        angle(f, "legAngleDegrees", Form.LEAST_SWEEP, Form.MOST_SWEEP));
             case SCALLOP_ROW ->
                 new ScallopRow(f.whole("bumps", 1, ScallopRow.MOST_BUMPS), inches(f, "width"), inches(f, "depth"));
             case STRAIGHT_EDGE -> new StraightEdge(inches(f, "length"), inches(f, "width"), f.number("notch", 0, MOST));
@@ -223,7 +226,7 @@ public final class TemplateReader {
     }
 
     private static double angle(Fields f, String field, double least, double most) throws FileTrouble {
-        return Math.toRadians(f.number(field, least, most));
+        return f.degrees(field, least, most);
     }
 
     /**
@@ -232,7 +235,7 @@ public final class TemplateReader {
      * @throws FileTrouble if something in it can't be
      */
     public static Machine machine(Fields fields) throws FileTrouble {
-        double radius = fields.number("footRadius", LEAST, Machine.LARGEST_FOOT_RADIUS);
+        double radius = fields.number("footRadius", Machine.SMALLEST_FOOT_RADIUS, Machine.LARGEST_FOOT_RADIUS);
         Machine.FootType type =
                 fields.has("footType") ? fields.choice("footType", Machine.FootType.class) : Machine.FootType.LONGARM;
         List<FootMeasurement> measured = new ArrayList<>();

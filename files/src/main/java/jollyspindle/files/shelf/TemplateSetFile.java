@@ -40,6 +40,10 @@ public final class TemplateSetFile {
      * @throws FileTrouble if that can't be done
      */
     public static void write(Path file, List<Template> templates) throws FileTrouble {
-        JsonFormat.write(file, format(templates));
+        FORMAT.write(
+                file,
+                format(templates),
+                content -> format(FORMAT.parse(
+                        content, (root, from) -> {}, (fields, unknown) -> TemplateReader.templates(fields))));
     }
 }

@@ -18,6 +18,7 @@ import jollyspindle.core.shelf.form.SlottedCircles;
 import jollyspindle.core.shelf.form.SlottedFan;
 import jollyspindle.core.shelf.form.StraightEdge;
 import jollyspindle.core.shelf.form.TurnedArm;
+import jollyspindle.files.json.Degrees;
 import jollyspindle.files.json.Fields;
 
 import java.util.List;
@@ -67,7 +68,7 @@ public final class TemplateWriter {
     private static void line(ObjectNode node, EngravedLine line) {
         node.put("kind", Fields.name(line.kind()));
         if (line.kind() == EngravedLine.Kind.REFERENCE) {
-            node.put("degrees", degrees(line.value()));
+            Degrees.put(node, "degrees", line.value());
         } else if (line.kind() != EngravedLine.Kind.CENTRE) {
             node.put("value", line.value());
             node.put("means", Fields.name(line.convention()));
@@ -78,7 +79,7 @@ public final class TemplateWriter {
         if (form instanceof ArcForm arc) {
             arc.bulging().ifPresent(v -> node.put("bulging", v));
             arc.hollow().ifPresent(v -> node.put("hollow", v));
-            node.put("usableSweepDegrees", degrees(arc.usableSweep()));
+            Degrees.put(node, "usableSweepDegrees", arc.usableSweep());
             if (arc.legs() > 0) {
                 node.put("legs", arc.legs());
             }
@@ -93,24 +94,25 @@ public final class TemplateWriter {
         } else if (form instanceof SlottedCircles slots) {
             sizes(node, slots.sizes());
             node.put("slotWidth", slots.slotWidth());
-            node.put("sweepDegrees", degrees(slots.sweep()));
+            Degrees.put(node, "sweepDegrees", slots.sweep());
         } else if (form instanceof SlottedFan fan) {
             sizes(node, fan.sizes());
             node.put("slotWidth", fan.slotWidth());
-            node.put("sweepDegrees", degrees(fan.sweep()));
-            node.put("legAngleDegrees", degrees(fan.legAngle()));
+            Degrees.put(node, "sweepDegrees", fan.sweep());
+            Degrees.put(node, "legAngleDegrees", fan.legAngle());
         } else if (form instanceof ScallopRow row) {
             node.put("bumps", row.bumps()).put("width", row.width()).put("depth", row.depth());
         } else if (form instanceof StraightEdge edge) {
             node.put("length", edge.length()).put("width", edge.width()).put("notch", edge.notch());
         } else if (form instanceof CornerForm corner) {
-            node.put("angleDegrees", degrees(corner.angle()));
+            Degrees.put(node, "angleDegrees", corner.angle());
             node.put("arm", corner.arm()).put("width", corner.width());
         } else if (form instanceof SerpentineStrip strip) {
             node.put("module", strip.module()).put("height", strip.height());
             node.put("waves", strip.waves()).put("depth", strip.depth());
         } else if (form instanceof ChevronStrip strip) {
-            node.put("module", strip.module()).put("angleDegrees", degrees(strip.angle()));
+            node.put("module", strip.module());
+            Degrees.put(node, "angleDegrees", strip.angle());
             node.put("tips", strip.tips()).put("depth", strip.depth());
         } else if (form instanceof TurnedArm arm) {
             figure(node, arm.figure());
@@ -125,7 +127,8 @@ public final class TemplateWriter {
         if (figure instanceof TurnedArm.Wave wave) {
             node.put("figure", "wave").put("bend", wave.bend()).put("waves", wave.waves());
         } else if (figure instanceof TurnedArm.Spiral spiral) {
-            node.put("figure", "spiral").put("turnDegrees", degrees(spiral.turn()));
+            node.put("figure", "spiral");
+            Degrees.put(node, "turnDegrees", spiral.turn());
         } else {
             node.put("figure", "petal").put("rise", ((TurnedArm.Petal) figure).rise());
         }
@@ -154,9 +157,5 @@ public final class TemplateWriter {
         } else {
             node.put("how", ALONG_EDGE).put("distance", ((FootMeasurement.AlongEdge) m).distance());
         }
-    }
-
-    private static double degrees(double radians) {
-        return Math.round(Math.toDegrees(radians) * 1e9) / 1e9;
     }
 }

@@ -43,6 +43,9 @@ public record ArcForm(
 
     private static final double ROUNDING = 1e-9;
 
+    /** No arc edge is usable over more, in degrees. */
+    private static final double HALF_CIRCLE = 180;
+
     public ArcForm {
         if (bulging.isEmpty() && hollow.isEmpty()) {
             throw new IllegalArgumentException("an arc has a bulging or a hollow edge");
@@ -50,9 +53,7 @@ public record ArcForm(
         bulging.ifPresent(size -> Form.size(size, "bulging edge"));
         hollow.ifPresent(size -> Form.size(size, "hollow edge"));
         Form.size(depth, "depth");
-        if (!(usableSweep > 0) || usableSweep > Math.PI + ROUNDING) {
-            throw new IllegalArgumentException("an arc edge is usable over at most the half circle");
-        }
+        Form.angle(usableSweep, LEAST_SWEEP, HALF_CIRCLE, "sweep that can be used, at most the half circle,");
         if (!(legs >= 0) || legs > LARGEST) {
             throw new IllegalArgumentException("legs of " + legs);
         }

@@ -25,9 +25,7 @@ public record ChevronStrip(double module, double angle, int tips, double depth) 
     public ChevronStrip {
         Form.size(module, "module");
         Form.size(depth, "depth");
-        if (!(angle > Math.toRadians(20)) || !(angle < Math.toRadians(170))) {
-            throw new IllegalArgumentException("a chevron's angle lies between 20 and 170 degrees");
-        }
+        Form.angle(angle, 20, 170, "chevron's angle");
         if (tips < 1 || tips > 40) {
             throw new IllegalArgumentException("a strip has 1 to 40 tips");
         }

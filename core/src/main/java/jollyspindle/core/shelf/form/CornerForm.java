@@ -19,9 +19,7 @@ import java.util.Set;
 public record CornerForm(double angle, double arm, double width) implements Form {
 
     public CornerForm {
-        if (!(angle > Math.toRadians(10)) || !(angle < Math.toRadians(170))) {
-            throw new IllegalArgumentException("a corner's angle lies between 10 and 170 degrees");
-        }
+        Form.angle(angle, 10, 170, "corner's angle");
         Form.size(arm, "arm");
         Form.size(width, "width");
     }

@@ -30,7 +30,15 @@ public record EngravedLine(Kind kind, double value, LabelConvention convention) 
     }
 
     public EngravedLine {
-        if (!Double.isFinite(value) || Math.abs(value) > Form.LARGEST) {
+        if (kind == Kind.CENTRE) {
+            value = 0;
+        }
+        if (kind == Kind.CENTRE || kind == Kind.REFERENCE) {
+            convention = LabelConvention.AS_CUT;
+        }
+        if (kind == Kind.REFERENCE) {
+            Form.angle(Math.abs(value), 0, 360, "line's angle");
+        } else if (!(value >= 0) || value > Form.LARGEST) {
             throw new IllegalArgumentException("an engraved line at " + value);
         }
     }

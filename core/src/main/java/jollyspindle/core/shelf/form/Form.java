@@ -6,7 +6,8 @@ import java.util.Set;
 /**
  * How a template is cut, in the sizes printed on it.
  *
- * <p>Every form has its own frame, in which it is pictured at home. Sizes are inches, over 0 and at most {@link #LARGEST}.
+ * <p>Every form has its own frame, in which it is pictured at home. Sizes are inches, {@link #SMALLEST} to
+ * {@link #LARGEST}.
  */
 public sealed interface Form
         permits ArcForm,
@@ -20,6 +21,9 @@ public sealed interface Form
                 ChevronStrip,
                 TurnedArm,
                 OutlineForm {
+
+    /** Smaller sizes than this, in inches, are no template's. */
+    double SMALLEST = 0.01;
 
     /** Larger sizes than this, in inches, are no template's. */
     double LARGEST = 100;
@@ -58,7 +62,7 @@ public sealed interface Form
      * This form in another size: the main size is as given, what hangs on it follows in proportion, and what has a reason
      * of its own (slot, hook, the depth of acrylic behind an edge) stays.
      *
-     * @param size in inches, over 0 and at most {@link #LARGEST}
+     * @param size in inches, {@link #SMALLEST} to {@link #LARGEST}
      * @throws IllegalArgumentException if there is no such form
      */
     Form withMainSize(double size);
@@ -68,11 +72,28 @@ public sealed interface Form
         return List.of(mainSize());
     }
 
-    /** @throws IllegalArgumentException if a size isn't over 0 and at most {@link #LARGEST} */
-    static void size(double value, String what) {
-        if (!(value > 0) || value > LARGEST) {
-            throw new IllegalArgumentException(
-                    "the " + what + " must be over 0 and at most " + LARGEST + ", not " + value);
+    /** The least and the most, in degrees, that a slot or a pair of legs reaches round. */
+    double LEAST_SWEEP = 1;
+
+    double MOST_SWEEP = 359.9;
+
+    /** @throws IllegalArgumentException if an angle, in radians, isn't between two in degrees */
+    static void angle(double radians, double least, double most, String what) {
+        if (!(radians >= Math.toRadians(least)) || !(radians <= Math.toRadians(most))) {
+            throw new IllegalArgumentException("the " + what + " must be " + plain(least) + " to " + plain(most)
+                    + " degrees, not " + plain(Math.toDegrees(radians)));
         }
+    }
+
+    /** @throws IllegalArgumentException if a size isn't {@link #SMALLEST} to {@link #LARGEST} */
+    static void size(double value, String what) {
+        if (!(value >= SMALLEST) || value > LARGEST) {
+            throw new IllegalArgumentException(
+                    "the " + what + " must be " + plain(SMALLEST) + " to " + plain(LARGEST) + ", not " + plain(value));
+        }
+    }
+
+    private static String plain(double number) {
+        return number == Math.rint(number) && Math.abs(number) < 1e9 ? Long.toString((long) number) : "" + number;
     }
 }

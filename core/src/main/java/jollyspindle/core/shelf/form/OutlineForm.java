@@ -23,6 +23,9 @@ public record OutlineForm(List<Corner> corners, boolean window) implements Form 
 
     public static final int MOST_CORNERS = 1500;
 
+    /** Arcs further round, in radians, are two corners' business. */
+    private static final double MOST_TURN = Math.toRadians(359);
+
     /**
      * A corner, and how it is joined to the next.
      *
@@ -33,11 +36,9 @@ public record OutlineForm(List<Corner> corners, boolean window) implements Form 
     public record Corner(double x, double y, double sweep) {
 
         public Corner {
-            if (!(Math.abs(x) <= LARGEST) || !(Math.abs(y) <= LARGEST) || !(Math.abs(sweep) < 2 * Math.PI)) {
+            if (!(Math.abs(x) <= LARGEST) || !(Math.abs(y) <= LARGEST) || !(Math.abs(sweep) <= MOST_TURN)) {
                 throw new IllegalArgumentException("a corner at " + x + ", " + y + " with an arc of " + sweep);
             }
-            // As files keep it, so that a copy from a file is the same outline.
-            sweep = Math.toRadians(Math.round(Math.toDegrees(sweep) * 1e9) / 1e9);
         }
 
         Point place() {

@@ -22,9 +22,7 @@ public record SlottedCircles(List<Double> sizes, double slotWidth, double sweep)
     public SlottedCircles {
         sizes = sizes.stream().sorted().distinct().toList();
         Slots.check(sizes, slotWidth);
-        if (!(sweep > 0) || sweep >= 2 * Math.PI) {
-            throw new IllegalArgumentException("slots sweep over 0 and less than a full turn");
-        }
+        Form.angle(sweep, LEAST_SWEEP, MOST_SWEEP, "slots' sweep");
     }
 
     @Override

@@ -25,9 +25,8 @@ public record SlottedFan(List<Double> sizes, double slotWidth, double sweep, dou
     public SlottedFan {
         sizes = sizes.stream().sorted().distinct().toList();
         Slots.check(sizes, slotWidth);
-        if (!(sweep > 0) || !(legAngle > 0) || legAngle >= 2 * Math.PI) {
-            throw new IllegalArgumentException("a fan's angles are over 0 and less than a full turn");
-        }
+        Form.angle(sweep, LEAST_SWEEP, MOST_SWEEP, "slots' sweep");
+        Form.angle(legAngle, LEAST_SWEEP, MOST_SWEEP, "legs' angle");
     }
 
     @Override

@@ -74,14 +74,14 @@ public record TurnedArm(Figure figure, double reach, double hook, double width) 
     /**
      * The spiral of Archimedes r = Rφ/Φ, for φ from 0 to the turn Φ, turned so that its tip lies on the reference ray.
      *
-     * @param turn Φ, in radians, over 0 and at most three turns
+     * @param turn Φ, in radians, one degree to three turns
      */
     public record Spiral(double turn) implements Figure {
 
+        private static final double THREE_TURNS = 1080;
+
         public Spiral {
-            if (!(turn > 0.01) || turn > 6 * Math.PI) {
-                throw new IllegalArgumentException("a spiral turns over 0 and at most three turns");
-            }
+            Form.angle(turn, LEAST_SWEEP, THREE_TURNS, "spiral's turn");
         }
 
         @Override
