@@ -70,7 +70,11 @@ class ArchitectureTest {
                 .resideInAnyPackage("..core.geometry..", "..core.measure..")
                 .should()
                 .onlyDependOnClassesThat()
-                .resideInAnyPackage("java..", "jollyspindle.core.geometry..", "jollyspindle.core.measure..")
+                .resideInAnyPackage(
+                        "java..",
+                        "org.locationtech.jts..",
+                        "jollyspindle.core.geometry..",
+                        "jollyspindle.core.measure..")
                 .check(CLASSES);
     }
 

@@ -1,6 +1,9 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.effort.Effort;
+import jollyspindle.core.effort.TooMuchException;
 import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.BoxIndex;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Region;
@@ -18,6 +21,7 @@ import jollyspindle.core.sewing.Sewing;
 import jollyspindle.core.sewing.Tools;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -52,6 +56,11 @@ public final class AreaDesigner {
     private final Map<Character, AreaPlan.Sum> sums = new TreeMap<>();
 
     private final Set<Stitching> stitched = new HashSet<>();
+
+    /** A piece that nothing is in the way of, laid out for all with its letter. */
+    private record Model(AreaSpace space, String part, LaidPiece laid) {}
+
+    private final Map<Character, Model> models = new TreeMap<>();
 
     /** The letters of which a piece has been judged; those that nothing is in the way of are all alike. */
     private final Set<Character> judged = new HashSet<>();
@@ -103,6 +112,20 @@ public final class AreaDesigner {
         return AreaSpace.cloth(area, body);
     }
 
+    /**
+     * What is in the way of areas under this one, all together: blocks that touch are one piece of cloth to go round.
+     *
+     * @param body the edge of the whole body
+     */
+    public static List<Path> inTheWay(Area area, Path body) {
+        return area instanceof Area.Blocks blocks && blocks.gap() == 0
+                ? List.of(Box.of(
+                                new Point(-blocks.across() / 2, -blocks.down() / 2),
+                                new Point(blocks.across() / 2, blocks.down() / 2))
+                        .outline())
+                : keptFree(area, body);
+    }
+
     private AreaPlan plan() {
         List<AreaSpace> spaces = AreaSpace.of(area, around);
         List<AreaPlan.Piece> pieces = new ArrayList<>();
@@ -132,6 +155,52 @@ public final class AreaDesigner {
     }
 
     private void piece(AreaSpace space, char letter, String part) {
+        Effort.step();
+        boolean alike = space.inTheWay().isEmpty();
+        Model model = models.get(letter);
+        LaidPiece laid;
+        if (alike && model != null) {
+            String stem = id.code() + "-";
+            laid = model.laid()
+                    .moved(space.place(0, 0).minus(model.space().place(0, 0)), stem + model.part(), stem + part);
+        } else {
+            laid = laidOutWithin(space, letter, part);
+            if (alike) {
+                models.put(letter, new Model(space, part, laid));
+            }
+        }
+        if (placements.size() + laid.routed().placements().size() > Effort.MOST) {
+            told.add(new AreaPlan.Told(letter, 0, new AreaTold.TooFine(Effort.MOST)));
+            laid = LaidPiece.NOTHING;
+        }
+        Routed routed = laid.routed();
+        lines.addAll(routed.lines());
+        placements.addAll(routed.placements());
+        travels.addAll(routed.travels());
+        marks.addAll(laid.marks());
+        sum(letter, routed);
+        routed.lines().forEach(l -> stitched.add(new Stitching(letter, l.layer())));
+        boolean first = judged.add(letter);
+        if (first) {
+            likeEchoes(space, letter);
+        }
+        // What is left plain on purpose, beside others that aren't, may still be more than the batting allows.
+        if (!design.isNothing() && (first || !alike)) {
+            judge(space, letter, routed.lines());
+        }
+    }
+
+    /** Lays a piece out; of what would be too much, nothing is left. */
+    private LaidPiece laidOutWithin(AreaSpace space, char letter, String part) {
+        try {
+            return laidOut(space, letter, part);
+        } catch (TooMuchException e) {
+            told.add(new AreaPlan.Told(letter, 0, new AreaTold.TooFine(Effort.MOST)));
+            return LaidPiece.NOTHING;
+        }
+    }
+
+    private LaidPiece laidOut(AreaSpace space, char letter, String part) {
         List<AreaDesign.Layer> layers = design.part(letter).layers();
         Marker marker = new Marker(id, part, space.place(0, 0), space.box().width(), tape);
         Sewing sewing = new Sewing(id, marker);
@@ -151,24 +220,13 @@ public final class AreaDesigner {
         }
         Routed routed = Router.route(
                 sewing.lines(), sewing.placements(), seams, !space.inTheWay().isEmpty());
-        lines.addAll(routed.lines());
-        placements.addAll(routed.placements());
-        travels.addAll(routed.travels());
         Set<String> used = routed.placements().stream()
                 .flatMap(Placement::marks)
                 .map(Mark::id)
                 .collect(Collectors.toSet());
-        marker.marks().stream().filter(m -> used.contains(m.id())).forEach(marks::add);
-        sum(letter, routed);
-        routed.lines().forEach(l -> stitched.add(new Stitching(letter, l.layer())));
-        boolean first = judged.add(letter);
-        if (first) {
-            likeEchoes(space, letter);
-        }
-        // What is left plain on purpose, beside others that aren't, may still be more than the batting allows.
-        if (!design.isNothing() && (first || !space.inTheWay().isEmpty())) {
-            judge(space, letter, routed.lines());
-        }
+        return new LaidPiece(
+                routed,
+                marker.marks().stream().filter(m -> used.contains(m.id())).toList());
     }
 
     /** The edges that the needle can travel along in a piece. */
@@ -180,9 +238,14 @@ public final class AreaDesigner {
         Region covered = Region.union(space.inTheWay());
         Region piece = Region.of(space.outline());
         ditches.addAll(covered.without(space.outline()));
+        BoxIndex boxes = new BoxIndex(space.inTheWay().stream().map(Path::box).toList());
         for (int i = 0; i < space.inTheWay().size(); i++) {
-            List<Path> others = new ArrayList<>(space.inTheWay());
-            others.remove(i);
+            int own = i;
+            List<Path> others = Arrays.stream(
+                            boxes.meeting(space.inTheWay().get(i).box()))
+                    .filter(other -> other != own)
+                    .mapToObj(space.inTheWay()::get)
+                    .toList();
             for (Path inside : piece.within(space.inTheWay().get(i))) {
                 ditches.addAll(
                         others.isEmpty()

@@ -59,6 +59,13 @@ public sealed interface AreaTold {
 
     record NoTool(Need need) implements AreaTold {}
 
+    /**
+     * It would take more lines and placements than can be planned.
+     *
+     * @param most that can
+     */
+    record TooFine(int most) implements AreaTold {}
+
     /** Not a line of it has room. */
     record NoRoom() implements AreaTold {}
 

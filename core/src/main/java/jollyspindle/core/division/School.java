@@ -13,6 +13,7 @@ import java.util.OptionalLong;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.IntFunction;
 import java.util.function.ToLongFunction;
 import java.util.stream.LongStream;
 
@@ -75,7 +76,7 @@ public sealed interface School {
 
         @Override
         public Optional<School> stepped(int by, double length) {
-            return Optional.of(new Even(count + by));
+            return counted(count + by, Even::new);
         }
 
         @Override
@@ -100,12 +101,16 @@ public sealed interface School {
         public CornersIn {
             checkRepeat(repeat);
             atLeastOne(each);
+            if (2 * each > Counts.MOST) {
+                throw new IllegalArgumentException(
+                        each + " repeats from both corners are more than " + Counts.MOST + " in all");
+            }
         }
 
         /** With as many repeats as there is room for; nothing if there isn't room for one from each corner. */
         public static Optional<CornersIn> most(double length, double repeat) {
             int each = (int) Math.floor(length / (2 * repeat) + NOTHING);
-            return each < 1 ? Optional.empty() : Optional.of(new CornersIn(repeat, each));
+            return each < 1 || 2 * each > Counts.MOST ? Optional.empty() : Optional.of(new CornersIn(repeat, each));
         }
 
         @Override
@@ -115,7 +120,9 @@ public sealed interface School {
 
         @Override
         public Optional<School> stepped(int by, double length) {
-            return Optional.of(new CornersIn(repeat, each + by, filling));
+            return each + by < 1 || 2 * (each + by) > Counts.MOST
+                    ? Optional.empty()
+                    : Optional.of(new CornersIn(repeat, each + by, filling));
         }
 
         @Override
@@ -176,7 +183,7 @@ public sealed interface School {
 
         @Override
         public Optional<School> stepped(int by, double length) {
-            return Optional.of(new CentreOut(repeat, count + 2 * by, ends));
+            return counted(count + 2 * by, more -> new CentreOut(repeat, more, ends));
         }
 
         @Override
@@ -222,7 +229,7 @@ public sealed interface School {
 
         @Override
         public Optional<School> stepped(int by, double length) {
-            return Optional.of(new HalfSteps(count + by));
+            return counted(count + by, HalfSteps::new);
         }
 
         @Override
@@ -288,7 +295,7 @@ public sealed interface School {
 
         @Override
         public Optional<School> stepped(int by, double length) {
-            return Optional.of(new Fudged(repeat, count + by, spread));
+            return counted(count + by, more -> new Fudged(repeat, more, spread));
         }
 
         @Override
@@ -484,7 +491,7 @@ public sealed interface School {
 
         @Override
         public Optional<School> stepped(int by, double length) {
-            return Optional.of(new ByHand(count + by, Map.of()));
+            return counted(count + by, more -> new ByHand(more, Map.of()));
         }
 
         @Override
@@ -529,6 +536,11 @@ public sealed interface School {
             at = to;
         }
         return new RunDivision(meant, cells);
+    }
+
+    /** A school with another count, if there can be so many. */
+    private static Optional<School> counted(int count, IntFunction<School> make) {
+        return count < 1 || count > Counts.MOST ? Optional.empty() : Optional.of(make.apply(count));
     }
 
     private static void atLeastOne(int count) {

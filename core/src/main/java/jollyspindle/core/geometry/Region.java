@@ -1,6 +1,7 @@
 package jollyspindle.core.geometry;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
@@ -23,8 +24,8 @@ public final class Region {
 
     private final List<Curve> edges;
 
-    /** Round each edge, so that what is far from it needn't be looked at. */
-    private final List<Box> boxes;
+    /** Of boxes round each edge, so that what is far from it needn't be looked at. */
+    private final BoxIndex boxes;
 
     /** Whether a place lies inside; on an edge, either answer may come. */
     private final Predicate<Point> inside;
@@ -40,14 +41,20 @@ public final class Region {
     }
 
     private static Region of(List<Curve> edges, Predicate<Point> inside) {
-        List<Box> boxes = boxes(edges);
+        BoxIndex boxes = boxes(edges);
         return new Region(edges, inside, p -> inside.test(p) || isOn(edges, boxes, p) && isBeside(inside, p));
     }
 
     /** What an odd number of outlines encloses: a shape and the holes in it. */
     public static Region of(List<Path> outlines) {
-        List<Predicate<Point>> all = outlines.stream().map(Region::inside).toList();
-        return of(curves(outlines), p -> all.stream().filter(o -> o.test(p)).count() % 2 == 1);
+        BoxIndex near = near(outlines);
+        return of(
+                curves(outlines),
+                p -> Arrays.stream(near.holding(p))
+                                        .filter(i -> outlines.get(i).contains(p))
+                                        .count()
+                                % 2
+                        == 1);
     }
 
     public static Region of(Path outline) {
@@ -56,14 +63,14 @@ public final class Region {
 
     /** What at least one outline encloses. */
     public static Region union(List<Path> outlines) {
-        List<Predicate<Point>> all = outlines.stream().map(Region::inside).toList();
-        return of(curves(outlines), p -> all.stream().anyMatch(o -> o.test(p)));
+        BoxIndex near = near(outlines);
+        return of(curves(outlines), p -> Arrays.stream(near.holding(p))
+                .anyMatch(i -> outlines.get(i).contains(p)));
     }
 
-    /** Whether a place lies inside an outline; what lies beside its box doesn't. */
-    private static Predicate<Point> inside(Path outline) {
-        Box box = outline.box().grown(NOTHING);
-        return p -> box.holds(p) && outline.contains(p);
+    /** What lies beside an outline's box doesn't lie inside it. */
+    private static BoxIndex near(List<Path> outlines) {
+        return new BoxIndex(outlines.stream().map(o -> o.box().grown(NOTHING)).toList());
     }
 
     private static List<Curve> curves(List<Path> outlines) {
@@ -175,10 +182,8 @@ public final class Region {
     private List<Curve> parted(Curve curve) {
         List<Double> places = new ArrayList<>(List.of(0.0, 1.0));
         Box box = curve.box();
-        for (int i = 0; i < edges.size(); i++) {
-            if (boxes.get(i).meets(box)) {
-                Crossings.of(curve, edges.get(i)).forEach(x -> places.add(x.onFirst()));
-            }
+        for (int i : boxes.meeting(box)) {
+            Crossings.of(curve, edges.get(i)).forEach(x -> places.add(x.onFirst()));
         }
         places.sort(null);
         List<Curve> parts = new ArrayList<>();
@@ -202,16 +207,16 @@ public final class Region {
         return false;
     }
 
-    private static boolean isOn(List<Curve> edges, List<Box> boxes, Point p) {
-        for (int i = 0; i < edges.size(); i++) {
-            if (boxes.get(i).holds(p) && edges.get(i).passes(p, ON_EDGE)) {
+    private static boolean isOn(List<Curve> edges, BoxIndex boxes, Point p) {
+        for (int i : boxes.holding(p)) {
+            if (edges.get(i).passes(p, ON_EDGE)) {
                 return true;
             }
         }
         return false;
     }
 
-    private static List<Box> boxes(List<Curve> edges) {
-        return edges.stream().map(e -> e.box().grown(NOTHING)).toList();
+    private static BoxIndex boxes(List<Curve> edges) {
+        return new BoxIndex(edges.stream().map(e -> e.box().grown(NOTHING)).toList());
     }
 }

@@ -135,6 +135,12 @@ public record Mark(
      */
     public record Readings(TapeReading fromLeft, TapeReading fromRight, TapeReading fromCentre) {}
 
+    /** The same mark, as it is measured, on another piece of cloth. */
+    public Mark at(String otherId, Point other) {
+        return new Mark(
+                otherId, region, kind, number, onCentre, along, across, other, by, stage, after, readings, height);
+    }
+
     Mark shownBy(MarkedBy other) {
         return new Mark(
                 id, region, kind, number, onCentre, along, across, place, other, stage, after, readings, height);

@@ -1,6 +1,7 @@
 package jollyspindle.core.marking;
 
 import jollyspindle.core.division.RunDivision;
+import jollyspindle.core.geometry.Places;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.RegionId;
@@ -9,11 +10,13 @@ import jollyspindle.core.quilt.RunFrame;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 
 /**
  * Makes the marks of a run, each place once whatever is laid on it. Each is computed from the run's zero or its far end and
@@ -45,6 +48,11 @@ public final class Marker {
     private final boolean endsOnSeams;
     private final OptionalDouble pieced;
     private final List<Mark> marks = new ArrayList<>();
+
+    /** By where they are, the marks' places among all. */
+    private final Places<Integer> places = new Places<>(SAME_PLACE);
+
+    private final Map<Mark.Kind, Set<Integer>> numbered = new EnumMap<>(Mark.Kind.class);
     private final Map<Mark.Kind, Integer> numbers = new EnumMap<>(Mark.Kind.class);
 
     /**
@@ -152,7 +160,7 @@ public final class Marker {
         Point from = place.minus(origin);
         Mark mark = add(kind, number, snapped(from.dot(along)), snapped(from.dot(outward)), Mark.Stage.LOADED);
         if (marks.size() > before && mark.by() == Mark.MarkedBy.CHALK) {
-            marks.set(marks.indexOf(mark), mark.shownBy(Mark.MarkedBy.TEMPLATE));
+            marks.set(before, mark.shownBy(Mark.MarkedBy.TEMPLATE));
         }
     }
 
@@ -196,13 +204,12 @@ public final class Marker {
     private Mark add(
             Mark.Kind kind, int wanted, double along, double across, Mark.Stage stage, Optional<Mark.After> after) {
         Point place = origin.plus(this.along.times(along)).plus(outward.times(across));
-        for (Mark there : marks) {
-            if (there.place().distance(place) <= SAME_PLACE) {
-                return there;
-            }
+        Optional<Integer> there = places.at(place);
+        if (there.isPresent()) {
+            return marks.get(there.get());
         }
         // Two motifs may each have a third crown; the later one is numbered after all others.
-        boolean taken = marks.stream().anyMatch(m -> m.kind() == kind && m.number() == wanted);
+        boolean taken = numbered.getOrDefault(kind, Set.of()).contains(wanted);
         int number = taken ? numbers.get(kind) + 1 : wanted;
         numbers.merge(kind, number, Math::max);
         Mark mark = new Mark(
@@ -220,6 +227,8 @@ public final class Marker {
                 after,
                 new Mark.Readings(tape.read(along), tape.read(length - along), tape.read(along - middle)),
                 tape.read(across));
+        numbered.computeIfAbsent(kind, k -> new HashSet<>()).add(number);
+        places.put(place, marks.size());
         marks.add(mark);
         return mark;
     }

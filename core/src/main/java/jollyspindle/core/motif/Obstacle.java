@@ -41,6 +41,13 @@ public sealed interface Obstacle {
     record NoTool(Need need, double radius) implements Obstacle {}
 
     /**
+     * It would take more lines and placements than can be planned.
+     *
+     * @param most that can
+     */
+    record TooFine(int most) implements Obstacle {}
+
+    /**
      * It is higher than its room.
      *
      * @param over by how much

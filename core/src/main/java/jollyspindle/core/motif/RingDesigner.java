@@ -4,6 +4,8 @@ import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.Repeating;
+import jollyspindle.core.effort.Effort;
+import jollyspindle.core.effort.TooMuchException;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
@@ -148,7 +150,7 @@ public final class RingDesigner {
                 laying.obstacle(new Obstacle.NoSpace());
             } else {
                 int lines = sewing.lines().size();
-                lay(laying, echo(before));
+                layWithin(laying, sewing, echo(before));
                 if (sewing.lines().size() == lines && laying.obstacles.stream().noneMatch(Obstacle::stops)) {
                     laying.obstacle(new Obstacle.NoSpace());
                 }
@@ -182,6 +184,16 @@ public final class RingDesigner {
         }
         CornerSpace corner = new CornerSpace(ring.get(side), ring.get(side.previous()), meeting);
         return Optional.of(new Segment(corner.inner(), corner.outer()));
+    }
+
+    /** Lays a motif out; of one that would be too much, nothing is left. */
+    private static void layWithin(Laying laying, Sewing sewing, double echo) {
+        try {
+            lay(laying, echo);
+        } catch (TooMuchException e) {
+            sewing.discard();
+            laying.obstacle(new Obstacle.TooFine(Effort.MOST));
+        }
     }
 
     private static void lay(Laying laying, double echo) {

@@ -16,6 +16,7 @@ import jollyspindle.core.division.RunSet;
 import jollyspindle.core.division.School;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.effort.Effort;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.MeasureInspector;
@@ -454,6 +455,7 @@ public final class Planner {
         }
 
         private void layOut(GroupPlan group) {
+            Effort.step();
             OptionalDouble unit = quilt.unit(group.id());
             RunLayout layout = job.layout(group.id());
             RingDesigner designer = new RingDesigner(layout.design(), tools, job.tape());
@@ -528,7 +530,7 @@ public final class Planner {
                 Area on = quilt.areas().get(other - 1);
                 if (other != number && on.isOver(area)) {
                     inTheWay.addAll(keptFree.computeIfAbsent(
-                            new Kept(on, body), kept -> AreaDesigner.keptFree(kept.area(), kept.body())));
+                            new Kept(on, body), kept -> AreaDesigner.inTheWay(kept.area(), kept.body())));
                     echoes.addAll(job.design(new AreaId(other)).echoesOutside());
                 }
             }

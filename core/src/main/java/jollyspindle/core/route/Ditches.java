@@ -1,13 +1,16 @@
 package jollyspindle.core.route;
 
 import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.BoxIndex;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Places;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import org.jgrapht.GraphPath;
 import org.jgrapht.alg.connectivity.ConnectivityInspector;
 import org.jgrapht.alg.interfaces.ShortestPathAlgorithm.SingleSourcePaths;
+import org.jgrapht.alg.shortestpath.AStarShortestPath;
 import org.jgrapht.alg.shortestpath.DijkstraShortestPath;
 import org.jgrapht.graph.WeightedMultigraph;
 
@@ -23,6 +26,8 @@ import java.util.Set;
  *
  * <p>The shortest way is found after E. W. Dijkstra, “A note on two problems in connexion with graphs”, Numerische Mathematik 1
  * (1959), by JGraphT; it takes O(n log n) for n places.
+ * Towards one known place it goes after P. E. Hart, N. J. Nilsson and B. Raphael, “A formal basis for the heuristic determination
+ * of minimum cost paths”, IEEE Transactions on Systems Science and Cybernetics 4 (1968).
  */
 final class Ditches {
 
@@ -42,15 +47,16 @@ final class Ditches {
         }
     }
 
-    private record Cell(long x, long y) {}
-
     private final WeightedMultigraph<Point, Way> graph = new WeightedMultigraph<>(Way.class);
-    private final Map<Cell, Point> known = new HashMap<>();
+    private final Places<Point> known = new Places<>(2 * SAME);
 
     private final Map<Point, SingleSourcePaths<Point, Way>> trees = new HashMap<>();
 
     /** What was asked for before. */
     private final Map<List<Point>, Optional<Path>> asked = new HashMap<>();
+
+    /** Looks first where the other place lies, so that what is asked about neighbours costs no more where there are many. */
+    private final AStarShortestPath<Point, Way> near = new AStarShortestPath<>(graph, Point::distance);
 
     private Map<Point, Point> connected;
 
@@ -66,19 +72,20 @@ final class Ditches {
             all.add(ditch.start());
             all.add(ditch.end());
         }
+        BoxIndex where = new BoxIndex(all.stream().map(p -> Box.of(p, p)).toList());
         for (Path ditch : ditches) {
             for (Curve curve : ditch.curves()) {
-                add(curve, all);
+                add(curve, all, where);
             }
         }
     }
 
-    private void add(Curve curve, List<Point> stops) {
+    private void add(Curve curve, List<Point> stops, BoxIndex where) {
         Box near = curve.box().grown(SAME);
         List<Double> parts = new ArrayList<>(List.of(0.0, 1.0));
-        for (Point stop : stops) {
-            if (near.holds(stop) && curve.passes(stop, SAME)) {
-                parts.add(curve.nearest(stop));
+        for (int i : where.meeting(near)) {
+            if (curve.passes(stops.get(i), SAME)) {
+                parts.add(curve.nearest(stops.get(i)));
             }
         }
         parts.sort(null);
@@ -104,25 +111,13 @@ final class Ditches {
         if (there.isPresent()) {
             return there.get();
         }
-        known.put(cell(place, 0, 0), place);
+        known.put(place, place);
         graph.addVertex(place);
         return place;
     }
 
     private Optional<Point> find(Point place) {
-        for (int x = -1; x <= 1; x++) {
-            for (int y = -1; y <= 1; y++) {
-                Point there = known.get(cell(place, x, y));
-                if (there != null && there.distance(place) < 2 * SAME) {
-                    return Optional.of(there);
-                }
-            }
-        }
-        return Optional.empty();
-    }
-
-    private static Cell cell(Point place, int x, int y) {
-        return new Cell(Math.round(place.x() / SAME / 2) + x, Math.round(place.y() / SAME / 2) + y);
+        return known.at(place);
     }
 
     /**
@@ -132,7 +127,7 @@ final class Ditches {
     Object together(Point place) {
         Optional<Point> vertex = find(place);
         if (vertex.isEmpty()) {
-            return cell(place, 0, 0);
+            return List.of(Math.round(place.x() / SAME / 2), Math.round(place.y() / SAME / 2));
         }
         if (connected == null) {
             connected = new HashMap<>();
@@ -169,7 +164,7 @@ final class Ditches {
         if (start.isEmpty() || end.isEmpty() || start.equals(end)) {
             return Optional.empty();
         }
-        GraphPath<Point, Way> found = from(start.get()).getPath(end.get());
+        GraphPath<Point, Way> found = near.getPath(start.get(), end.get());
         if (found == null) {
             return Optional.empty();
         }

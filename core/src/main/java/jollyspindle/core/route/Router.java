@@ -1,5 +1,6 @@
 package jollyspindle.core.route;
 
+import jollyspindle.core.geometry.BoxIndex;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.placement.Placement;
@@ -11,6 +12,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -70,34 +72,44 @@ public final class Router {
     private Routed travelled(List<StitchLine> lines) {
         List<Placement> ordered = new ArrayList<>();
         List<Travel> travels = new ArrayList<>();
-        List<StitchLine> done = new ArrayList<>();
-        for (StitchLine line : lines) {
-            if (!done.isEmpty()) {
-                Point at = done.get(done.size() - 1).needleAt();
-                if (at.distance(line.path().start()) >= SAME) {
-                    travel(at, line, done).ifPresent(travels::add);
+        BoxIndex near = boxes(lines);
+        for (int i = 0; i < lines.size(); i++) {
+            if (i > 0) {
+                Point at = lines.get(i - 1).needleAt();
+                if (at.distance(lines.get(i).path().start()) >= SAME) {
+                    travel(at, lines.get(i), lines.subList(0, i), near).ifPresent(travels::add);
                 }
             }
-            ordered.addAll(lying(line));
-            done.add(line);
+            ordered.addAll(lying(lines.get(i)));
         }
         return new Routed(lines, ordered, travels);
     }
 
-    private Optional<Travel> travel(Point from, StitchLine line, List<StitchLine> done) {
+    private static BoxIndex boxes(List<StitchLine> lines) {
+        return new BoxIndex(lines.stream().map(l -> l.path().box().grown(SAME)).toList());
+    }
+
+    private Optional<Travel> travel(Point from, StitchLine line, List<StitchLine> done, BoxIndex near) {
         Point to = line.path().start();
         return ditches.between(from, to)
                 .map(path -> new Travel(line.id(), Travel.How.DITCH, path))
-                .or(() -> retraced(from, to, done).map(path -> new Travel(line.id(), Travel.How.RETRACED, path)));
+                .or(() -> retraced(from, to, done, near.holding(from))
+                        .map(path -> new Travel(line.id(), Travel.How.RETRACED, path)));
     }
 
     /** Along one line that is stitched already. */
     static Optional<Path> retraced(Point from, Point to, List<StitchLine> done) {
-        // Backwards: the needle has just come from there.
-        for (int i = done.size() - 1; i >= 0; i--) {
-            Optional<Path> way = done.get(i).path().between(from, to);
-            if (way.isPresent()) {
-                return way;
+        return retraced(from, to, done, IntStream.range(0, done.size()).toArray());
+    }
+
+    /** Along one of some lines; backwards, since the needle has just come from there. */
+    private static Optional<Path> retraced(Point from, Point to, List<StitchLine> done, int[] which) {
+        for (int k = which.length - 1; k >= 0; k--) {
+            if (which[k] < done.size()) {
+                Optional<Path> way = done.get(which[k]).path().between(from, to);
+                if (way.isPresent()) {
+                    return way;
+                }
             }
         }
         return Optional.empty();

@@ -1,5 +1,6 @@
 package jollyspindle.core.sewing;
 
+import jollyspindle.core.effort.Effort;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
@@ -113,6 +114,13 @@ public final class Sewing {
         return stitch(naming, List.of(new Piece(curve, tool, registration, end)), start, turn);
     }
 
+    /** Lets all lines go that were stitched so far. */
+    public void discard() {
+        lines.clear();
+        placements.clear();
+        byId.clear();
+    }
+
     /** Stitches a line of several curves, one after the other. */
     public StitchLine stitch(Naming naming, List<Piece> pieces, Spot start, Turn turn) {
         StitchLine line = new StitchLine(
@@ -128,6 +136,8 @@ public final class Sewing {
         byId.put(line.id(), line);
         List<List<Piece>> together = together(pieces);
         int parts = together.stream().mapToInt(t -> parts(t.get(0))).sum();
+        Effort.step();
+        Effort.within(placements.size() + parts);
         int part = 0;
         Spot at = start;
         for (List<Piece> group : together) {

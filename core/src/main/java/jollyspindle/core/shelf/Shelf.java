@@ -99,6 +99,13 @@ public record Shelf(Machine machine, List<Template> templates) {
      */
     public Shelf mergedWith(Shelf base, Shelf theirs) {
         Shelf merged = withMachine(machine.equals(base.machine) ? theirs.machine : machine);
+        for (Template before : base.templates) {
+            boolean gone = theirs.template(before.id()).isEmpty();
+            // What was changed here meanwhile isn't taken away there.
+            if (gone && template(before.id()).filter(before::equals).isPresent()) {
+                merged = merged.without(before.id());
+            }
+        }
         for (Template there : theirs.templates) {
             Optional<Template> before = base.template(there.id());
             Optional<Template> here = template(there.id());
@@ -111,6 +118,11 @@ public record Shelf(Machine machine, List<Template> templates) {
             }
         }
         return merged;
+    }
+
+    private Shelf without(String id) {
+        return new Shelf(
+                machine, templates.stream().filter(t -> !t.id().equals(id)).toList());
     }
 
     /** An id made from a name that no template here has. */

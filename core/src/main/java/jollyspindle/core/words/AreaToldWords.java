@@ -23,6 +23,9 @@ record AreaToldWords(Words words) {
                     }
                     + ", and this job has none.";
         }
+        if (told instanceof AreaTold.TooFine fine) {
+            return Words.tooFine(fine.most());
+        }
         if (told instanceof AreaTold.NoRoom) {
             return "Not a line of it has room here.";
         }

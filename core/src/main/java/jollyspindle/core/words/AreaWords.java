@@ -33,6 +33,10 @@ public record AreaWords(Words words) {
 
     /** {@code Medallion}, {@code Blocks}; with their number where there are several. */
     public static String name(AreaId id, Quilt quilt) {
+        if (id.number() > quilt.areas().size()) {
+            // It has just been taken out; whoever still speaks of it will hear of that with the next plan.
+            return "Area " + id.number();
+        }
         Area area = quilt.areas().get(id.number() - 1);
         long alike = quilt.areas().stream()
                 .filter(a -> a.getClass() == area.getClass())

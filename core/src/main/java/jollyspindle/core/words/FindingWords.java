@@ -22,6 +22,11 @@ import java.util.stream.Collectors;
  */
 public record FindingWords(Words words) {
 
+    /** The first of some findings after a sentence, with a space before it; nothing if there is none. */
+    public String first(List<Finding> findings) {
+        return findings.stream().findFirst().map(f -> " " + text(f)).orElse("");
+    }
+
     /** What is the matter, in a sentence or two. */
     public String text(Finding finding) {
         if (finding instanceof Finding.NotMeasured missing) {

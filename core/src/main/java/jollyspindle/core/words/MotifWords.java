@@ -277,6 +277,9 @@ public record MotifWords(Words words) {
                     + Words.count(swivels.each(), "time") + " for a blade of " + words.length(swivels.blade()) + ", "
                     + Words.count(swivels.all(), "time") + " on this run.";
         }
+        if (obstacle instanceof Obstacle.TooFine fine) {
+            return Words.tooFine(fine.most());
+        }
         if (obstacle instanceof Obstacle.Chain chain) {
             return "Circles of " + words.length(chain.diameter()) + ", " + words.length(chain.gap()) + " apart, "
                     + words.length(chain.end()) + " from the run's ends, " + words.length(chain.edge())

@@ -1,6 +1,9 @@
 package jollyspindle.desktop.app;
 
+import jollyspindle.files.FileNames;
+
 import java.io.File;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.scene.control.Alert;
@@ -21,11 +24,35 @@ public interface Asking {
 
     Unsaved unsaved(String jobName);
 
+    /** What to do with a file that somebody else has changed since it was opened here. */
+    enum Changed {
+        REPLACE,
+        SAVE_ELSEWHERE,
+        CANCEL
+    }
+
+    Changed changedElsewhere(String fileName);
+
+    /** Whether a file may be replaced that isn't the one whose name was typed. */
+    boolean mayReplace(String fileName);
+
     /** Which file of a kind to read. */
     Optional<Path> toOpen(String title, String kind, String suffix);
 
     /** Where to write a file of a kind. */
     Optional<Path> toWrite(String title, String suggestedName, String kind, String suffix);
+
+    /**
+     * Where to write: with its ending, and not over a file that wasn't named.
+     *
+     * @param name suggested, without the ending
+     */
+    default Optional<Path> whereTo(String title, String name, String kind, String suffix) {
+        Optional<Path> chosen = toWrite(title, name + suffix, kind, suffix);
+        Optional<Path> ended = chosen.map(path -> FileNames.ending(path, suffix));
+        boolean unasked = !ended.equals(chosen) && ended.filter(Files::exists).isPresent();
+        return unasked && !mayReplace(ended.get().getFileName().toString()) ? Optional.empty() : ended;
+    }
 
     /** Asks in dialogs over a window. */
     static Asking inDialogs(Window owner) {
@@ -49,6 +76,42 @@ public interface Asking {
                 return alert.showAndWait()
                         .map(b -> b == save ? Unsaved.SAVE : b == discard ? Unsaved.DISCARD : Unsaved.CANCEL)
                         .orElse(Unsaved.CANCEL);
+            }
+
+            @Override
+            public Changed changedElsewhere(String fileName) {
+                ButtonType elsewhere = new ButtonType("Save under another name", ButtonBar.ButtonData.YES);
+                ButtonType replace = new ButtonType("Replace it", ButtonBar.ButtonData.NO);
+                Alert alert = new Alert(
+                        Alert.AlertType.CONFIRMATION,
+                        "If you replace it, what was changed there is kept beside it as “" + fileName + ".1.bak”.",
+                        elsewhere,
+                        replace,
+                        ButtonType.CANCEL);
+                alert.initOwner(owner);
+                alert.setTitle("Changed elsewhere");
+                alert.setHeaderText("“" + fileName + "” was changed by another window or program since you opened it.");
+                alert.getDialogPane().lookupButton(elsewhere).setId("changed-elsewhere");
+                alert.getDialogPane().lookupButton(replace).setId("changed-replace");
+                alert.getDialogPane().lookupButton(ButtonType.CANCEL).setId("changed-cancel");
+                return alert.showAndWait()
+                        .map(b -> b == elsewhere
+                                ? Changed.SAVE_ELSEWHERE
+                                : b == replace ? Changed.REPLACE : Changed.CANCEL)
+                        .orElse(Changed.CANCEL);
+            }
+
+            @Override
+            public boolean mayReplace(String fileName) {
+                ButtonType replace = new ButtonType("Replace it", ButtonBar.ButtonData.YES);
+                Alert alert = new Alert(
+                        Alert.AlertType.CONFIRMATION, "Its content is lost then.", replace, ButtonType.CANCEL);
+                alert.initOwner(owner);
+                alert.setTitle("Already there");
+                alert.setHeaderText("There is a file “" + fileName + "” already. Replace it?");
+                alert.getDialogPane().lookupButton(replace).setId("replace-yes");
+                alert.getDialogPane().lookupButton(ButtonType.CANCEL).setId("replace-cancel");
+                return alert.showAndWait().filter(b -> b == replace).isPresent();
             }
 
             @Override

@@ -1,14 +1,19 @@
 package jollyspindle.desktop.app;
 
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.Recipe;
+import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.files.AtomicFile;
+import jollyspindle.files.FileNames;
+import jollyspindle.files.FileStamp;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.drawing.PlanSvg;
 import jollyspindle.files.job.Autosave;
 import jollyspindle.files.job.JobFile;
+import jollyspindle.files.json.UnknownFields;
 import jollyspindle.files.packet.Packet;
 import jollyspindle.files.packet.PaperSize;
 import jollyspindle.files.recipe.RecipeFile;
@@ -17,12 +22,21 @@ import jollyspindle.files.user.Settings;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.Consumer;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.animation.PauseTransition;
+import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.util.Duration;
@@ -35,35 +49,52 @@ final class Filing {
     /** How long nothing must change before what isn't saved is kept. */
     private static final Duration SETTLED = Duration.seconds(1.5);
 
-    /** Makes a file's bytes from what is on the table. */
+    /** Makes a file's bytes from a plan. */
     private interface Content {
-        byte[] get() throws FileTrouble;
+        byte[] of(WorkPlan plan) throws FileTrouble;
     }
+
+    /** Work with files that the window needn't wait for. */
+    private interface Work {
+        void run() throws IOException;
+    }
+
+    /** How long the window waits at its end for what is still being written, in seconds. */
+    private static final int LAST_WAIT = 10;
+
+    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
 
     private final Workbench bench;
     private final Asking asking;
-    private final Consumer<String> tell;
+    private final MessageBar messages;
     private final Path folder;
     private final Autosave autosave;
     private final ReadOnlyObjectWrapper<Settings> settings = new ReadOnlyObjectWrapper<>();
+    private final ExecutorService away = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "files");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final PauseTransition settled = new PauseTransition(SETTLED);
+    private Optional<FileStamp> toldOf = Optional.empty();
 
     /**
      * Filing for a workbench.
      *
-     * @param tell shows the person a message
+     * @param messages shows the person what there is to tell
      * @param folder where settings are kept
      */
-    Filing(Workbench bench, Asking asking, Consumer<String> tell, Path folder) {
+    Filing(Workbench bench, Asking asking, MessageBar messages, Path folder) {
         this.bench = bench;
         this.asking = asking;
-        this.tell = tell;
+        this.messages = messages;
         this.folder = folder;
         settings.set(Settings.read(folder));
         autosave = new Autosave(folder);
-        PauseTransition settled = new PauseTransition(SETTLED);
         settled.setOnFinished(e -> keepUnsaved());
-        bench.planProperty().addListener(o -> settled.playFromStart());
-        bench.savedProperty().addListener(o -> settled.playFromStart());
+        bench.changesProperty().addListener(o -> settled.playFromStart());
+        bench.fileProperty().addListener((o, was, now) -> beAt(now));
+        bench.setOnTrouble(messages::warn);
     }
 
     ReadOnlyObjectProperty<Settings> settingsProperty() {
@@ -80,51 +111,124 @@ final class Filing {
             try {
                 next.write(folder);
             } catch (IOException e) {
-                tell.accept("The list of recent jobs and the look couldn't be kept in " + folder + ".");
+                messages.tell("The list of recent jobs and the look couldn't be kept in " + folder + ".");
             }
         }
+    }
+
+    private void work(Work work) {
+        if (away.isShutdown()) {
+            return;
+        }
+        away.execute(() -> {
+            try {
+                work.run();
+            } catch (IOException e) {
+                LOG.log(Level.WARNING, "the person's folder can't be written", e);
+                Platform.runLater(
+                        () -> messages.warn(
+                                "What isn't saved yet can't be kept in " + folder
+                                        + " (is the disk full, or the folder write-protected?). Save your job, so that nothing is lost."));
+            }
+        });
     }
 
     private void keepUnsaved() {
-        try {
-            if (bench.savedProperty().get()) {
-                autosave.forget();
-            } else {
-                autosave.keep(bench.job(), bench.unknown());
+        if (bench.savedProperty().get()) {
+            work(autosave::forget);
+        } else {
+            QuiltJob job = bench.keptJob();
+            UnknownFields unknown = bench.unknown();
+            work(() -> autosave.keep(job, unknown));
+        }
+    }
+
+    /** Says which file is open here, and tells the person if it is open elsewhere as well. */
+    private void beAt(Path file) {
+        work(() -> {
+            if (autosave.at(Optional.ofNullable(file))) {
+                Platform.runLater(() -> messages.warn("“" + file.getFileName()
+                        + "” is open in another window too. Save it under another name in one of them: what is saved last"
+                        + " replaces the other."));
             }
-        } catch (IOException e) {
-            LOG.log(Level.WARNING, "what isn't saved couldn't be kept", e);
-        }
+        });
     }
 
-    /** Forgets what is kept of a job that was saved or let go. */
+    /** Ends what is kept of a job that was saved or let go. */
     void leave() {
+        settled.stop();
+        work(autosave::close);
+        away.shutdown();
         try {
-            autosave.forget();
-        } catch (IOException e) {
-            LOG.log(Level.WARNING, "what was kept couldn't be deleted", e);
+            if (!away.awaitTermination(LAST_WAIT, TimeUnit.SECONDS)) {
+                LOG.warning("something is still being written");
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
         }
     }
 
-    /** What a run that is over didn't save, the latest. */
-    Optional<Path> leftUnsaved() {
-        return Autosave.leftIn(folder).stream().findFirst();
+    /** Looks whether somebody else has changed the job's file, and tells it once. */
+    void lookAgain() {
+        Path file = bench.fileProperty().get();
+        if (file != null && bench.isFileChanged()) {
+            Optional<FileStamp> there = FileStamp.of(file);
+            if (!there.equals(toldOf)) {
+                toldOf = there;
+                messages.offer(
+                        "“" + file.getFileName() + "” was changed by another window or program.",
+                        "Open it as it is now",
+                        () -> open(file));
+            }
+        }
     }
 
-    /** Puts back what a run that is over didn't save. */
-    void bringBack(Path left) {
+    /** Offers what sessions that are over didn't save. */
+    void offerUnsaved() {
+        Autosave.tidyUp(folder);
+        List<Autosave.Left> all = new ArrayList<>(Autosave.leftIn(folder));
+        // The latest is to be told last, since that stands first.
+        Collections.reverse(all);
+        all.forEach(this::offer);
+    }
+
+    private void offer(Autosave.Left left) {
         try {
-            bench.bringBack(JobFile.read(left));
-            Files.deleteIfExists(left);
+            String name = left.read().job().name();
+            String time = WHEN.format(left.time().toInstant().atZone(ZoneId.systemDefault()));
+            messages.offer(
+                    "Jolly Spindle ended before your work was saved: “" + name + "”, " + time + ". It has been kept.",
+                    "Bring it back",
+                    () -> bringBack(left));
         } catch (FileTrouble e) {
-            tell.accept(e.getMessage());
-        } catch (IOException e) {
-            LOG.log(Level.WARNING, "what was brought back couldn't be deleted", e);
+            Path aside = left.kept().resolveSibling(left.kept().getFileName() + ".unread");
+            work(() -> Files.move(left.kept(), aside, StandardCopyOption.REPLACE_EXISTING));
+            messages.warn("What wasn't saved last time can't be read: " + e.getMessage() + " It was put aside as "
+                    + aside + ".");
+        }
+    }
+
+    /** Puts back what a session that is over didn't save. It is let go there only when it is kept here. */
+    private void bringBack(Autosave.Left left) {
+        if (!mayLeave()) {
+            offer(left);
+            return;
+        }
+        try {
+            JobFile.Opened opened = left.read();
+            bench.bringBack(opened, left.file());
+            work(() -> {
+                autosave.keep(opened.job(), opened.unknown());
+                autosave.tidy(left);
+            });
+        } catch (FileTrouble e) {
+            messages.warn(e.getMessage());
         }
     }
 
     /** Asks about unsaved changes; whether the present job may go. */
     boolean mayLeave() {
+        bench.dropGesture();
         if (bench.savedProperty().get()) {
             return true;
         }
@@ -164,18 +268,28 @@ final class Filing {
             bench.open(file);
             keep(settings.get().withRecent(file));
         } catch (FileTrouble e) {
-            tell.accept(e.getMessage());
+            messages.warn(e.getMessage());
         }
     }
 
     boolean save() {
         Path file = bench.fileProperty().get();
-        return file == null ? saveAs() : save(file);
+        if (file == null) {
+            return saveAs();
+        }
+        if (!bench.isFileChanged()) {
+            return save(file);
+        }
+        return switch (asking.changedElsewhere(file.getFileName().toString())) {
+            case REPLACE -> save(file);
+            case SAVE_ELSEWHERE -> saveAs();
+            case CANCEL -> false;
+        };
     }
 
     boolean saveAs() {
-        return asking.toWrite("Save the job", fileName() + JobFile.SUFFIX, "Jobs", JobFile.SUFFIX)
-                .map(file -> save(ending(file, JobFile.SUFFIX)))
+        return asking.whereTo("Save the job", fileName(), "Jobs", JobFile.SUFFIX)
+                .map(this::save)
                 .orElse(false);
     }
 
@@ -185,7 +299,7 @@ final class Filing {
             keep(settings.get().withRecent(file));
             return true;
         } catch (FileTrouble e) {
-            tell.accept(e.getMessage());
+            messages.warn(e.getMessage());
             return false;
         }
     }
@@ -193,15 +307,15 @@ final class Filing {
     /** Keeps what is stitched on the chosen border or strip, to be used on other quilts. */
     void writeRecipe() {
         String group = Words.name(bench.groupId(), bench.job().quilt());
-        Optional<Path> chosen = asking.toWrite(
+        Optional<Path> chosen = asking.whereTo(
                 "Keep these motifs as a recipe",
-                fileName() + ", " + Words.decapital(group) + RecipeFile.SUFFIX,
+                fileName() + ", " + Words.decapital(group),
                 "Recipes",
                 RecipeFile.SUFFIX);
         if (chosen.isEmpty()) {
             return;
         }
-        Path file = ending(chosen.get(), RecipeFile.SUFFIX);
+        Path file = chosen.get();
         String name = file.getFileName().toString();
         try {
             RecipeFile.write(
@@ -210,9 +324,9 @@ final class Filing {
                             bench.plan(),
                             bench.groupId(),
                             name.substring(0, name.length() - RecipeFile.SUFFIX.length())));
-            tell.accept("Written: " + file + ". Use it on any border or strip, of any size.");
+            messages.tell("Written: " + file + ". Use it on any border or strip, of any size.");
         } catch (FileTrouble e) {
-            tell.accept(e.getMessage());
+            messages.tell(e.getMessage());
         }
     }
 
@@ -226,46 +340,50 @@ final class Filing {
             Recipe recipe = RecipeFile.read(file);
             bench.edit("recipe " + recipe.name(), job -> recipe.appliedTo(job, bench.groupId()));
         } catch (FileTrouble e) {
-            tell.accept(e.getMessage());
+            messages.tell(e.getMessage());
         }
     }
 
     void writePacket(PaperSize paper) {
-        write("Save the packet", ".pdf", "PDF", () -> Packet.format(bench.plan(), paper));
+        bench.whenPlanned(plan -> {
+            Optional<String> nothing = Packet.nothingToTake(plan);
+            if (nothing.isPresent()) {
+                messages.tell(nothing.get());
+            } else {
+                write(plan, "Save the packet", ".pdf", "PDF", p -> Packet.format(p, paper));
+            }
+        });
     }
 
     void writeDrawing() {
-        write("Save the drawing", ".svg", "SVG", () -> PlanSvg.format(bench.plan()));
+        bench.whenPlanned(plan -> write(plan, "Save the drawing", ".svg", "SVG", PlanSvg::format));
     }
 
-    private void write(String title, String suffix, String kind, Content content) {
+    private void write(WorkPlan plan, String title, String suffix, String kind, Content content) {
+        asking.whereTo(title, fileName(), kind, suffix).ifPresent(file -> {
+            messages.tell("Writing " + file + " …");
+            away.execute(() -> {
+                String said = written(plan, file, content);
+                Platform.runLater(() -> messages.tell(said));
+            });
+        });
+    }
+
+    private static String written(WorkPlan plan, Path file, Content content) {
         try {
-            byte[] bytes = content.get();
-            Optional<Path> chosen = asking.toWrite(title, fileName() + suffix, kind, suffix);
-            if (chosen.isPresent()) {
-                Path file = ending(chosen.get(), suffix);
-                AtomicFile.write(file, bytes);
-                tell.accept("Written: " + file + ". Print it at 100 %, and measure the check square.");
-            }
+            AtomicFile.write(file, content.of(plan));
+            return "Written: " + file + ". Print it at 100 %, and measure the check square.";
         } catch (FileTrouble e) {
-            tell.accept(e.getMessage());
+            return e.getMessage();
         } catch (IOException e) {
-            tell.accept("It couldn't be written there: is the folder there, and may you write in it?");
+            return "It couldn't be written there: is the folder there, and may you write in it?";
+        } catch (RuntimeException e) {
+            LOG.log(Level.SEVERE, "writing failed", e);
+            return "It couldn't be written: something went wrong inside Jolly Spindle.";
         }
     }
 
     private String fileName() {
-        return fileName(bench.job().name(), "quilt");
-    }
-
-    /** A name as every system takes it for a file. */
-    static String fileName(String name, String otherwise) {
-        String plain = name.replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]+", " ").strip();
-        return plain.isEmpty() ? otherwise : plain;
-    }
-
-    static Path ending(Path file, String suffix) {
-        String name = file.getFileName().toString();
-        return name.toLowerCase(Locale.ROOT).endsWith(suffix) ? file : file.resolveSibling(name + suffix);
+        return FileNames.plain(bench.job().name(), "quilt");
     }
 }

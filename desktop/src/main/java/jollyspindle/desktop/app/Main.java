@@ -72,10 +72,19 @@ public final class Main {
             return 0;
         } catch (RuntimeException | LinkageError e) {
             Throwable cause = e.getCause() == null ? e : e.getCause();
+            // What JavaFX says when there is no screen or no library to draw with; anything else is our own fault.
+            boolean noScreen = cause instanceof LinkageError || cause instanceof UnsupportedOperationException;
+            if (!noScreen) {
+                Logger.getLogger(Main.class.getName()).log(Level.SEVERE, "the window couldn't be opened", cause);
+            }
             spec.commandLine()
                     .getErr()
-                    .println("spindle: The window couldn't be opened (" + cause.getMessage()
-                            + "). On Linux it needs a display and GTK 3. The commands work without: spindle --help.");
+                    .println("spindle: The window couldn't be opened"
+                            + (noScreen
+                                    ? " (" + cause.getMessage()
+                                            + "). On Linux it needs a display and GTK 3. The commands"
+                                            + " work without: spindle --help."
+                                    : ": something went wrong inside Jolly Spindle. Your files are as they were."));
             return SpindleCommand.TROUBLE;
         }
     }

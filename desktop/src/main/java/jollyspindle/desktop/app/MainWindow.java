@@ -39,6 +39,8 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -84,6 +86,12 @@ public final class MainWindow {
     private final ShelfModel shelfModel;
     private final ShelfFiling shelfFiling;
 
+    private final ChangeListener<Boolean> comesForward = (o, was, now) -> {
+        if (now) {
+            lookAgain();
+        }
+    };
+
     /**
      * Builds the window on a stage; the caller shows it.
      *
@@ -93,13 +101,13 @@ public final class MainWindow {
     public MainWindow(Stage stage, Workbench bench, Function<Window, Asking> asking, Path folder) {
         this.stage = stage;
         this.bench = bench;
-        filing = new Filing(bench, asking.apply(stage), messages::tell, folder);
+        filing = new Filing(bench, asking.apply(stage), messages, folder);
         table = new QuiltTable(bench, look, this::measure);
         tape = new TapeView(bench, look);
         protractor = new ProtractorTape(bench, look, table);
         compare = new CompareView(bench, look);
         shelfModel = new ShelfModel(bench);
-        shelfFiling = new ShelfFiling(bench, shelfModel, asking.apply(stage), messages::tell, folder);
+        shelfFiling = new ShelfFiling(bench, shelfModel, asking.apply(stage), messages, folder);
         shelf = new ShelfStage(bench, shelfModel, look, shelfFiling);
         shelfBench = new ShelfBench(bench, shelfModel);
         measureBench = new MeasureBench(bench, this::toFoot, shelfFiling::outline);
@@ -138,7 +146,12 @@ public final class MainWindow {
         root.getStyleClass().add("work");
         root.setTop(new VBox(new Menus(this, bench, filing, look).bar(), new StageBar(bench, look), messages));
         root.setLeft(leftPanel());
-        root.setCenter(middle);
+        CatchingUp waiting = new CatchingUp(bench);
+        StackPane.setAlignment(waiting, Pos.TOP_CENTER);
+        StackPane.setMargin(waiting, new Insets(46, 8, 8, 8));
+        StackPane middleAndWaiting = new StackPane(middle, waiting);
+        middleAndWaiting.setMinWidth(0);
+        root.setCenter(middleAndWaiting);
         root.setRight(right);
         Scene scene = new Scene(root, WIDTH, HEIGHT);
         look.darkProperty().set(filing.settingsProperty().get().dark());
@@ -151,9 +164,7 @@ public final class MainWindow {
         stage.setScene(scene);
         stage.setMinWidth(1024);
         stage.setMinHeight(700);
-        stage.titleProperty()
-                .bind(Bindings.createStringBinding(
-                        this::title, bench.planProperty(), bench.savedProperty(), bench.fileProperty()));
+        stage.titleProperty().bind(Bindings.createStringBinding(this::title, bench.changesProperty()));
         stage.setOnCloseRequest(e -> {
             if (filing.mayLeave()) {
                 leave();
@@ -169,14 +180,20 @@ public final class MainWindow {
             }
         });
         bench.whereProperty().addListener(o -> showTemplate());
-        bench.planProperty().addListener(o -> {
-            messages.hide();
-            showTemplate();
-        });
+        // The stage may outlive what is shown on it.
+        stage.focusedProperty().addListener(new WeakChangeListener<>(comesForward));
+        bench.changesProperty().addListener(o -> messages.hide());
+        bench.planProperty().addListener(o -> showTemplate());
         bench.movedProperty().addListener((o, was, now) -> tellMoved(now));
         arrange();
         // No control has the word before the quilter gives it one.
         Platform.runLater(root::requestFocus);
+    }
+
+    /** Looks whether somebody else has changed what this window has read. */
+    private void lookAgain() {
+        filing.lookAgain();
+        shelfFiling.lookAgain();
     }
 
     private void keepLook() {
@@ -321,8 +338,8 @@ public final class MainWindow {
 
     /** What must be done before the window goes. */
     void leave() {
-        filing.leave();
         shelfFiling.keep();
+        filing.leave();
     }
 
     private void carryOut(Remedy remedy) {
@@ -401,16 +418,12 @@ public final class MainWindow {
 
     /** Offers what a run that is over didn't save. */
     public void offerUnsaved() {
-        filing.leftUnsaved()
-                .ifPresent(left -> messages.offer(
-                        "Jolly Spindle ended last time before your work was saved. It has been kept.",
-                        "Bring it back",
-                        () -> filing.bringBack(left)));
+        filing.offerUnsaved();
     }
 
     /** Tells that something went wrong that shouldn't; the job is still there. */
     public void tellFault() {
-        messages.tell(
+        messages.warn(
                 "Something went wrong inside Jolly Spindle. Your job is still here; save it under another name to be safe.");
     }
 

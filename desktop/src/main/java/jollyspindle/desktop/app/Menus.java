@@ -124,7 +124,7 @@ final class Menus {
             name(undo, "Undo", bench.undoName());
             name(redo, "Redo", bench.redoName());
         };
-        bench.planProperty().addListener(o -> show.run());
+        bench.changesProperty().addListener(o -> show.run());
         show.run();
         return new Menu(
                 "Change",

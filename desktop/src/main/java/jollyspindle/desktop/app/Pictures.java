@@ -239,7 +239,7 @@ final class Pictures {
                 set.get();
                 // Layout and fonts settle within a few pulses; a picture waits for two, and for what is drawn on the
                 // side.
-                for (int pulse = 0; pulse < (shot.name().contains("gallery") ? 12 : 2); pulse++) {
+                for (int pulse = 0; pulse < (shot.name().matches(".*(gallery|compared).*") ? 12 : 2); pulse++) {
                     CompletableFuture<Void> idle = new CompletableFuture<>();
                     Platform.runLater(() -> idle.complete(null));
                     idle.get();

@@ -9,6 +9,7 @@ import jollyspindle.desktop.model.Workbench;
 import jollyspindle.desktop.shelf.ShelfModel;
 import jollyspindle.desktop.shelf.ShelfStage;
 import jollyspindle.files.FileNames;
+import jollyspindle.files.FileStamp;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.UnknownFields;
 import jollyspindle.files.outline.SvgOutline;
@@ -21,7 +22,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.util.Duration;
 
@@ -34,29 +34,41 @@ final class ShelfFiling implements ShelfStage.Files {
     private final Workbench bench;
     private final ShelfModel model;
     private final Asking asking;
-    private final Consumer<String> tell;
+    private final MessageBar messages;
     private final Path folder;
     private final PauseTransition settled = new PauseTransition(SETTLED);
     private UnknownFields unknown = UnknownFields.none();
+
+    /** The shelf as it stands in the file, as far as this window knows. */
     private Shelf kept;
+
+    private Optional<FileStamp> stamp = Optional.empty();
+
+    /** Whether the file is a newer version's, which isn't written over. */
+    private boolean leftAlone;
 
     /**
      * Reads the shelf in a folder and lays it beside the table.
      *
-     * @param tell shows the person a message
+     * @param messages shows the person what there is to tell
      */
-    ShelfFiling(Workbench bench, ShelfModel model, Asking asking, Consumer<String> tell, Path folder) {
+    ShelfFiling(Workbench bench, ShelfModel model, Asking asking, MessageBar messages, Path folder) {
         this.bench = bench;
         this.model = model;
         this.asking = asking;
-        this.tell = tell;
+        this.messages = messages;
         this.folder = folder;
         try {
+            stamp = FileStamp.of(file());
             ShelfFile.Opened opened = ShelfFile.read(folder);
             unknown = opened.unknown();
             bench.layShelf(opened.shelf());
         } catch (FileTrouble e) {
-            tell.accept(e.getMessage() + " " + setAside());
+            leftAlone = e.isNewer();
+            messages.warn(e.getMessage()
+                    + (leftAlone
+                            ? " Until then the starter shelf is shown, and what you change on it isn't kept."
+                            : " " + setAside() + " The starter shelf is shown."));
         }
         kept = bench.shelf();
         settled.setOnFinished(e -> keep());
@@ -67,65 +79,88 @@ final class ShelfFiling implements ShelfStage.Files {
         });
     }
 
+    private Path file() {
+        return folder.resolve(ShelfFile.NAME);
+    }
+
     /** Puts a shelf that can't be read where nothing will be written over it. */
     private String setAside() {
-        Path file = folder.resolve(ShelfFile.NAME);
         Path aside = folder.resolve("shelf-unread.json");
         for (int n = 2; Files.exists(aside); n++) {
             aside = folder.resolve("shelf-unread-" + n + ".json");
         }
         try {
-            Files.move(file, aside);
-            return "It was put aside as “" + aside.getFileName() + "” in " + folder
-                    + ", and the starter shelf is shown.";
+            Files.move(file(), aside);
+            return "It was put aside as “" + aside.getFileName() + "” in " + folder + ".";
         } catch (IOException e) {
-            return "The starter shelf is shown.";
+            leftAlone = true;
+            return "It couldn't be put aside, so that nothing is kept in its place.";
+        }
+    }
+
+    /** Takes in what another window has made of the shelf. */
+    void lookAgain() {
+        Optional<FileStamp> there = FileStamp.of(file());
+        if (leftAlone || there.isEmpty() || there.equals(stamp)) {
+            return;
+        }
+        try {
+            ShelfFile.Opened opened = ShelfFile.read(folder);
+            stamp = there;
+            unknown = opened.unknown();
+            Shelf base = kept;
+            kept = opened.shelf();
+            Shelf merged = bench.shelf().mergedWith(base, kept);
+            if (!merged.equals(bench.shelf())) {
+                bench.mergeShelf(shelf -> shelf.mergedWith(base, kept));
+                messages.tell("Another window has changed the shelf as well. Both are kept.");
+            }
+        } catch (FileTrouble e) {
+            leftAlone = e.isNewer();
+            messages.warn(e.getMessage()
+                    + (leftAlone
+                            ? " What you change on the shelf here isn't kept."
+                            : " " + setAside() + " The shelf as it is in this window is kept in its place."));
+            stamp = Optional.empty();
         }
     }
 
     /** Writes the shelf if it isn't written yet, with what another window has written meanwhile. */
     void keep() {
         settled.stop();
-        if (bench.shelf().equals(kept)) {
+        if (!bench.shelf().equals(kept) && !leftAlone) {
+            lookAgain();
+        }
+        if (bench.shelf().equals(kept) || leftAlone) {
             return;
         }
+        settled.stop();
         try {
-            if (Files.exists(folder.resolve(ShelfFile.NAME))) {
-                Shelf there = ShelfFile.read(folder).shelf();
-                Shelf merged = bench.shelf().mergedWith(kept, there);
-                if (!there.equals(kept) && !merged.equals(bench.shelf())) {
-                    bench.editShelf("the other window's changes", shelf -> merged);
-                    settled.stop();
-                    tell.accept("Another window has changed the shelf as well. Both are kept.");
-                }
-            }
             ShelfFile.write(folder, bench.shelf(), unknown);
             kept = bench.shelf();
+            stamp = FileStamp.of(file());
         } catch (FileTrouble e) {
-            tell.accept(e.getMessage());
+            messages.warn(e.getMessage());
         }
     }
 
     @Override
     public void write(List<Template> templates, String suggestedName) {
         if (templates.isEmpty()) {
-            tell.accept("There is no template here to share.");
+            messages.tell("There is no template here to share.");
             return;
         }
-        Optional<Path> chosen = asking.toWrite(
-                "Share templates",
-                FileNames.plain(suggestedName, "templates") + TemplateSetFile.SUFFIX,
-                "Templates",
-                TemplateSetFile.SUFFIX);
+        Optional<Path> chosen = asking.whereTo(
+                "Share templates", FileNames.plain(suggestedName, "templates"), "Templates", TemplateSetFile.SUFFIX);
         if (chosen.isEmpty()) {
             return;
         }
-        Path file = FileNames.ending(chosen.get(), TemplateSetFile.SUFFIX);
+        Path file = chosen.get();
         try {
             TemplateSetFile.write(file, templates);
-            tell.accept("Written: " + file + ", with " + Words.count(templates.size(), "template") + ".");
+            messages.tell("Written: " + file + ", with " + Words.count(templates.size(), "template") + ".");
         } catch (FileTrouble e) {
-            tell.accept(e.getMessage());
+            messages.tell(e.getMessage());
         }
     }
 
@@ -146,9 +181,9 @@ final class ShelfFiling implements ShelfStage.Files {
                     : imported.added().isEmpty()
                             ? " All of them are on the shelf already."
                             : " " + Words.count(imported.alreadyThere(), "template") + " on the shelf already.";
-            tell.accept(Words.count(imported.added().size(), "template") + " taken in." + there);
+            messages.tell(Words.count(imported.added().size(), "template") + " taken in." + there);
         } catch (FileTrouble e) {
-            tell.accept(e.getMessage());
+            messages.tell(e.getMessage());
         }
     }
 
@@ -165,13 +200,14 @@ final class ShelfFiling implements ShelfStage.Files {
         }
         try {
             SvgOutline outline = SvgOutline.read(file.get(), SvgOutline.Wanted.usual());
-            tell.accept("The outline is " + bench.words().length(outline.form().mainSize()) + " wide."
+            messages.warn("The outline is "
+                    + bench.words().length(outline.form().mainSize()) + " wide."
                     + (outline.others() == 0
                             ? ""
                             : " It is the largest of " + (outline.others() + 1) + " closed shapes in the drawing."));
             return Optional.of(outline.form());
         } catch (FileTrouble e) {
-            tell.accept(e.getMessage());
+            messages.tell(e.getMessage());
             return Optional.empty();
         }
     }
@@ -186,13 +222,13 @@ final class ShelfFiling implements ShelfStage.Files {
                     .freeName(Words.capital(named.substring(0, Math.min(Template.LONGEST_NAME, named.length()))));
             model.addTemplate(
                     Template.of(bench.shelf().freeId(name), name, outline.form(), SizeLabel.RADIUS_AS_CUT, List.of()));
-            tell.accept("“" + name + "” is "
+            messages.tell("“" + name + "” is "
                     + bench.words().length(outline.form().mainSize()) + " wide."
                     + (outline.others() == 0
                             ? ""
                             : " It is the largest of " + (outline.others() + 1) + " closed shapes in the drawing."));
         } catch (FileTrouble e) {
-            tell.accept(e.getMessage());
+            messages.tell(e.getMessage());
         }
     }
 

@@ -1,6 +1,7 @@
 package jollyspindle.desktop.app;
 
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.desktop.model.Planning;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.files.user.UserFolder;
@@ -9,6 +10,7 @@ import java.nio.file.Path;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Application;
+import javafx.application.Platform;
 import javafx.stage.Stage;
 
 /** The application in a window. */
@@ -21,7 +23,7 @@ public final class SpindleApp extends Application {
 
     @Override
     public void start(Stage stage) {
-        Workbench bench = new Workbench();
+        Workbench bench = new Workbench(Planning.away());
         MainWindow window = new MainWindow(stage, bench, Asking::inDialogs, UserFolder.here());
         for (String argument : getParameters().getRaw()) {
             if (argument.equals(DEMO)) {
@@ -34,9 +36,9 @@ public final class SpindleApp extends Application {
         }
         stage.show();
         window.offerUnsaved();
-        Thread.currentThread().setUncaughtExceptionHandler((thread, fault) -> {
+        Thread.setDefaultUncaughtExceptionHandler((thread, fault) -> {
             LOG.log(Level.SEVERE, "unexpected", fault);
-            window.tellFault();
+            Platform.runLater(window::tellFault);
         });
     }
 }

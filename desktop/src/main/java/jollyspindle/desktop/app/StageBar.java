@@ -37,9 +37,7 @@ final class StageBar extends HBox {
             state.setText((bench.savedProperty().get() ? saved : "not saved") + " · "
                     + Words.name(bench.job().tape()).toLowerCase(Locale.ROOT));
         };
-        bench.planProperty().addListener(o -> show.run());
-        bench.savedProperty().addListener(o -> show.run());
-        bench.fileProperty().addListener(o -> show.run());
+        bench.changesProperty().addListener(o -> show.run());
         show.run();
         getChildren().add(job);
         getStyleClass().add("stage-bar");
@@ -69,7 +67,7 @@ final class StageBar extends HBox {
             name(undo, "Undo", bench.undoName(), "Ctrl+Z");
             name(redo, "Redo", bench.redoName(), "Ctrl+Shift+Z");
         };
-        bench.planProperty().addListener(o -> names.run());
+        bench.changesProperty().addListener(o -> names.run());
         names.run();
         getChildren().addAll(gap, state, undo, redo, dark);
     }

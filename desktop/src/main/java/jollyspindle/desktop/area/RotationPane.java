@@ -66,7 +66,11 @@ final class RotationPane extends VBox {
         int index = all.indexOf(placement);
         Optional<Ray> ray = desk.plan().flatMap(plan -> desk.piece().flatMap(piece -> plan.ray(placement, piece)));
         return new AreaWords(bench.words())
-                .rotation(bench.job(), placement, ray, index > 0 ? Optional.of(all.get(index - 1)) : Optional.empty());
+                .rotation(
+                        bench.plan().job(),
+                        placement,
+                        ray,
+                        index > 0 ? Optional.of(all.get(index - 1)) : Optional.empty());
     }
 
     void show() {

@@ -63,8 +63,8 @@ final class SizesPane extends VBox {
                 List.of(BlockFigure.values()),
                 AreaWords::name);
         figures.setValue(figure);
-        figures.setOnAction(e -> {
-            figure = figures.getValue();
+        Choices.onChoice(figures, chosen -> {
+            figure = chosen;
             show();
         });
         getChildren().add(Labelled.of("Which size of", figures));

@@ -141,6 +141,12 @@ public final class LayOutBench extends VBox {
                 show();
             }
         };
+        bench.changesProperty().addListener(o -> {
+            // While something is dragged, its plan comes soon enough.
+            if (!bench.isPreviewing()) {
+                follow.invalidated(o);
+            }
+        });
         bench.planProperty().addListener(follow);
         bench.areas().lookedProperty().addListener((o, was, now) -> {
             if (now == null && page == Page.AREAS) {

@@ -169,7 +169,7 @@ public final class MarkBench extends VBox {
         AreaDesk desk = bench.areas();
         AreaDesk.Looked looked = desk.lookedProperty().get();
         int pieces = desk.plan().map(p -> p.pieces().size()).orElse(1);
-        heading.setText(AreaWords.name(looked.id(), bench.job().quilt())
+        heading.setText(AreaWords.name(looked.id(), bench.plan().job().quilt())
                 + (pieces > 1 ? ", block " + looked.piece() + " of " + pieces : "") + ": marks and placements");
         note.setText(Words.count(desk.marks().size(), "mark")
                 + " to make. Read them along the lower edge from its left corner, and upwards from it."

@@ -2,6 +2,7 @@ package jollyspindle.desktop.bench;
 
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Easing;
 import jollyspindle.core.quilt.Quilt;
@@ -154,6 +155,7 @@ public final class MeasureBench extends VBox {
                 show();
             }
         };
+        bench.changesProperty().addListener(follow);
         bench.planProperty().addListener(follow);
         bench.stageProperty().addListener(follow);
         show();
@@ -311,26 +313,24 @@ public final class MeasureBench extends VBox {
         fields.forEach((dimension, field) -> field.show(job.quilt().get(dimension)));
         easings.get(true).setValue(job.quilt().easing().across());
         easings.get(false).setValue(job.quilt().easing().down());
-        square.setText(bench.plan()
-                .squareness()
-                .map(sq -> new SquareWords(bench.words())
-                        .text(sq, job.quilt(), job.judging().squareLimit()))
-                .orElse(""));
-        square.getStyleClass()
-                .setAll(
-                        "label",
-                        bench.plan()
-                                        .squareness()
-                                        .filter(sq -> SquareWords.past(
-                                                sq, job.quilt(), job.judging().squareLimit()))
-                                        .isPresent()
-                                ? "reason-warning"
-                                : "reason");
+        showSquareness(bench.plan());
         borders.show();
         strips.show();
         foot.show(OptionalDouble.of(job.machine().footRadius()));
         foot.setAccessibleHelp(Cautions.MANUAL_FIRST);
         showing = false;
+    }
+
+    private void showSquareness(WorkPlan plan) {
+        Quilt quilt = plan.job().quilt();
+        double limit = plan.job().judging().squareLimit();
+        square.setText(plan.squareness()
+                .map(sq -> new SquareWords(bench.words()).text(sq, quilt, limit))
+                .orElse(""));
+        boolean past = plan.squareness()
+                .filter(sq -> SquareWords.past(sq, quilt, limit))
+                .isPresent();
+        square.getStyleClass().setAll("label", past ? "reason-warning" : "reason");
     }
 
     /** Goes to a field, ready to type over it. */

@@ -170,9 +170,9 @@ final class StripsPane extends VBox {
                 List.of(Strip.Kind.values()),
                 k -> k == Strip.Kind.SASHING ? "sashing" : "a free strip");
         kind.setValue(strip.kind());
-        kind.setOnAction(e -> edit(
-                kind.getValue() == Strip.Kind.SASHING ? "is sashing" : "is a free strip",
-                s -> s.with(kind.getValue())));
+        Choices.onChoice(
+                kind,
+                chosen -> edit(chosen == Strip.Kind.SASHING ? "is sashing" : "is a free strip", s -> s.with(chosen)));
         TypedField angle = new TypedField("strip-angle", "Direction, degrees", text -> {
             try {
                 double degrees =

@@ -7,6 +7,7 @@ import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.CandidateCard;
+import jollyspindle.desktop.control.InTurn;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Scope;
 import jollyspindle.desktop.model.Workbench;
@@ -53,6 +54,7 @@ final class WaysPane extends VBox {
     private List<Candidate> shown = List.of();
     private RunId shownFor;
     private Optional<TapeScale> shownTape = Optional.empty();
+    private final InTurn inTurn = new InTurn("pictures of ways");
     private Map<Candidate, Node> made = new IdentityHashMap<>();
 
     WaysPane(Workbench bench, Look look) {
@@ -155,6 +157,7 @@ final class WaysPane extends VBox {
     void redraw() {
         shown = List.of();
         made.clear();
+        inTurn.letGo();
         cards.getChildren().clear();
         show();
     }
@@ -173,6 +176,7 @@ final class WaysPane extends VBox {
             if (!bench.whereProperty().get().equals(shownFor)
                     || !Optional.of(bench.job().tape()).equals(shownTape)) {
                 made.clear();
+                inTurn.letGo();
             }
             // Cards of the same candidates are used again: a valley that is dragged changes but one.
             Map<Candidate, Node> kept = new IdentityHashMap<>();
@@ -209,7 +213,7 @@ final class WaysPane extends VBox {
         CandidateCard card = new CandidateCard(
                 candidate,
                 bench,
-                bench.plan().shape().orElseThrow(),
+                inTurn,
                 look.palette(),
                 PICTURE * look.scaleProperty().get(),
                 best);

@@ -60,8 +60,7 @@ final class WishPane extends VBox {
                     case ODD -> "odd: crown on centre";
                     case EVEN -> "even: valley on centre";
                 });
-        parity.setOnAction(
-                e -> edit("counts " + DivisionWords.name(parity.getValue()), w -> w.with(parity.getValue())));
+        Choices.onChoice(parity, chosen -> edit("counts " + DivisionWords.name(chosen), w -> w.with(chosen)));
         shortest = length("wish-shortest", "Repeat not under", true, (w, l) -> w.withRange(l, w.longest()));
         longest = length("wish-longest", "Repeat not over", true, (w, l) -> w.withRange(w.shortest(), l));
         increment = length("wish-increment", "Stencil marks every", false, (w, l) -> w.withIncrement(l.getAsDouble()));
@@ -74,8 +73,8 @@ final class WishPane extends VBox {
         Choices.prepare(
                 school, "wish-school", "Which ways to come out are listed", kinds, k -> k.map(DivisionWords::name)
                         .orElse("all schools"));
-        school.setOnAction(e ->
-                edit(school.getValue().map(DivisionWords::name).orElse("all schools"), w -> w.with(school.getValue())));
+        Choices.onChoice(
+                school, chosen -> edit(chosen.map(DivisionWords::name).orElse("all schools"), w -> w.with(chosen)));
         Choices.prepare(tie, "wish-tie", "The border inside that the counts follow", List.of(), TieChoice::name);
         tie.setOnAction(e -> {
             TieChoice chosen = tie.getValue();

@@ -6,9 +6,9 @@ import jollyspindle.core.division.Reason;
 import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
-import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.GroupPlan;
-import jollyspindle.core.quilt.QuiltShape;
+import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.Words;
@@ -18,6 +18,7 @@ import jollyspindle.desktop.model.Workbench;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import javafx.scene.Node;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -25,6 +26,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** A candidate as a picture of a run, with its numbers and reasons. Chosen by a click or the space bar. */
@@ -39,12 +41,12 @@ public final class CandidateCard extends ToggleButton {
     /**
      * A card.
      *
-     * @param shape of the quilt the candidate is for
+     * @param inTurn lays out what is seen on its picture
      * @param width of its picture, in pixels
      * @param best whether it is the first of all
      */
     public CandidateCard(
-            Candidate candidate, Workbench bench, QuiltShape shape, Palette palette, double width, boolean best) {
+            Candidate candidate, Workbench bench, InTurn inTurn, Palette palette, double width, boolean best) {
         this.candidate = candidate;
         this.picture = width;
         DivisionWords words = new DivisionWords(bench.words());
@@ -66,12 +68,7 @@ public final class CandidateCard extends ToggleButton {
         numbers.setWrapText(true);
         numbers.getStyleClass().add("reason");
         DividedRun shown = shown(candidate, bench.whereProperty().get());
-        content = new VBox(
-                2,
-                new HBox(8, kind, gap, flag),
-                title,
-                RunPicture.draw(shown, shape.run(shown.id()), lines(bench, shown), palette, picture),
-                numbers);
+        content = new VBox(2, new HBox(8, kind, gap, flag), title, picture(bench, shown, palette, inTurn), numbers);
         for (Reason.Tone tone : List.of(Reason.Tone.WARNING, Reason.Tone.GOOD, Reason.Tone.PLAIN)) {
             String said = candidate.reasons().stream()
                     .filter(reason -> reason.tone() == tone)
@@ -116,12 +113,23 @@ public final class CandidateCard extends ToggleButton {
     }
 
     /** Single arcs are what the cells say; anything else is laid out to be seen. */
-    private static List<StitchLine> lines(Workbench bench, DividedRun shown) {
-        List<Layer> layers = bench.job().layout(shown.id().group()).design().layers(shown.id());
-        boolean plain = layers.size() == 1
+    private static boolean isPlain(WorkPlan plan, DividedRun shown) {
+        List<Layer> layers = plan.job().layout(shown.id().group()).design().layers(shown.id());
+        return layers.size() == 1
                 && layers.get(0).edge() == Layer.Edge.SEAM
                 && layers.get(0).motif().equals(Motif.Arcs.single());
-        return plain ? List.of() : bench.stitching(shown);
+    }
+
+    /** The picture, drawn as soon as what is to be seen on it is laid out. */
+    private Node picture(Workbench bench, DividedRun shown, Palette palette, InTurn inTurn) {
+        WorkPlan plan = bench.plan();
+        RunFrame frame = plan.shape().orElseThrow().run(shown.id());
+        StackPane place = new StackPane(RunPicture.draw(shown, frame, List.of(), palette, picture));
+        if (!isPlain(plan, shown)) {
+            inTurn.ask(bench.stitching(shown), lines -> place.getChildren()
+                    .setAll(RunPicture.draw(shown, frame, lines, palette, picture)));
+        }
+        return place;
     }
 
     private static DividedRun shown(Candidate candidate, RunId where) {

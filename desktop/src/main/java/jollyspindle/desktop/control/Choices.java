@@ -1,7 +1,9 @@
 package jollyspindle.desktop.control;
 
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.function.Function;
+import javafx.application.Platform;
 import javafx.collections.FXCollections;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Tooltip;
@@ -20,6 +22,17 @@ public final class Choices {
         box.setMaxWidth(Double.MAX_VALUE);
         box.setAccessibleText(purpose);
         box.setTooltip(new Tooltip(purpose));
+        // Control and the space bar would leave nothing chosen, which is no answer: what was chosen stays.
+        box.valueProperty().addListener((o, was, now) -> {
+            boolean byKey = now == null && was != null && (box.isFocused() || box.isShowing());
+            if (byKey && box.getItems().contains(was)) {
+                Platform.runLater(() -> {
+                    if (box.getValue() == null && box.getItems().contains(was)) {
+                        box.setValue(was);
+                    }
+                });
+            }
+        });
         box.setConverter(new StringConverter<>() {
             @Override
             public String toString(T value) {
@@ -29,6 +42,15 @@ public final class Choices {
             @Override
             public T fromString(String text) {
                 throw new UnsupportedOperationException("not editable");
+            }
+        });
+    }
+
+    /** Does something with what is chosen, whenever something is. */
+    public static <T> void onChoice(ComboBox<T> box, Consumer<T> take) {
+        box.setOnAction(e -> {
+            if (box.getValue() != null) {
+                take.accept(box.getValue());
             }
         });
     }

@@ -50,6 +50,7 @@ public final class CompareView extends VBox {
     private final GridPane grid = new GridPane();
     private final HBox uses = new HBox(12);
     private final HBox pictures = new HBox();
+    private final InTurn inTurn = new InTurn("ways compared");
     private List<Way> ways = List.of();
 
     public CompareView(Workbench bench, Look look) {
@@ -79,7 +80,16 @@ public final class CompareView extends VBox {
         grid.getChildren().clear();
         grid.getColumnConstraints().clear();
         uses.getChildren().clear();
-        ways = bench.comparingProperty().get() ? bench.waysCompared() : List.of();
+        ways = List.of();
+        draw();
+        inTurn.letGo();
+        if (bench.comparingProperty().get()) {
+            inTurn.ask(bench.waysCompared(), this::show);
+        }
+    }
+
+    private void show(List<Way> made) {
+        ways = made;
         draw();
         if (ways.isEmpty()) {
             return;
@@ -133,7 +143,7 @@ public final class CompareView extends VBox {
                 "On a tick",
                 ways,
                 c -> c.runs().stream()
-                                .mapToInt(r -> r.onTick(bench.job().tape()))
+                                .mapToInt(r -> r.onTick(bench.plan().job().tape()))
                                 .sum()
                         + " of "
                         + c.runs().stream().mapToInt(DividedRun::marksBetween).sum() + " marks");

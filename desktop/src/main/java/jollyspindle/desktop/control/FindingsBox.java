@@ -46,7 +46,7 @@ public final class FindingsBox extends VBox {
 
     /** {@code top} on a quilt with one border. */
     private String name(RunId run) {
-        boolean one = bench.job().quilt().borders().size() == 1;
+        boolean one = bench.plan().job().quilt().borders().size() == 1;
         return one && run.side().isPresent() ? Words.name(run.side().get()) : Words.decapital(bench.name(run));
     }
 
@@ -67,8 +67,8 @@ public final class FindingsBox extends VBox {
             Finding finding = group.get(0);
             String where = group.stream()
                     .flatMap(f -> f instanceof Finding.AreaTrouble area
-                            ? Stream.of(Words.decapital(
-                                    AreaWords.name(area.area(), bench.job().quilt())))
+                            ? Stream.of(Words.decapital(AreaWords.name(
+                                    area.area(), bench.plan().job().quilt())))
                             : f.run().map(this::name).stream())
                     .distinct()
                     .collect(Collectors.joining(", "));

@@ -131,7 +131,8 @@ public final class PlacementCallout extends ScrollPane {
     private void side(RunPlan run) {
         Words words = bench.words();
         sideTitle.setText(bench.name(run.id()) + ": "
-                + Words.decapital(MotifWords.name(bench.job()
+                + Words.decapital(MotifWords.name(bench.plan()
+                        .job()
                         .layout(run.id().group())
                         .design()
                         .main()
@@ -143,7 +144,8 @@ public final class PlacementCallout extends ScrollPane {
         }
         run.fit().ifPresentOrElse(fit -> fit(run, fit), () -> {
             arc.setText(Words.capital(new MotifWords(words)
-                            .text(bench.job()
+                            .text(bench.plan()
+                                    .job()
                                     .layout(run.id().group())
                                     .design()
                                     .main()
@@ -156,10 +158,12 @@ public final class PlacementCallout extends ScrollPane {
     private void fit(RunPlan run, ArcFit fit) {
         Words words = bench.words();
         CircularSegment segment = fit.segment();
-        arc.setText(bench.job()
+        arc.setText(bench.plan()
+                        .job()
                         .arc(run.id().group())
                         .map(t -> t.name() + " stitches radius "
-                                + words.length(t.stitchedRadius(bench.job().machine())) + ": ")
+                                + words.length(
+                                        t.stitchedRadius(bench.plan().job().machine())) + ": ")
                         .orElse("")
                 + "span " + words.length(segment.chord()) + ", rise " + words.length(segment.height()) + ", sweep "
                 + Words.degrees(segment.sweep()) + (fit.parts() > 1 ? ", in " + fit.parts() + " placements" : ""));
@@ -192,7 +196,10 @@ public final class PlacementCallout extends ScrollPane {
         count.setText((index + 1) + " of " + all.size());
         boolean onSeam = placement.registration() instanceof Registration.OnSeam;
         turn.setText(new PlacementWords(bench.words())
-                        .lying(bench.job(), placement, index > 0 ? Optional.of(all.get(index - 1)) : Optional.empty())
+                        .lying(
+                                bench.plan().job(),
+                                placement,
+                                index > 0 ? Optional.of(all.get(index - 1)) : Optional.empty())
                 + (onSeam ? "" : "; " + bench.words().registration(placement)) + ".");
         path.setText("Start " + MotifWords.at(placement.start()) + "; stop " + MotifWords.at(placement.end())
                 + (placement.sweep() == 0 || placement.curves().size() > 1

@@ -11,6 +11,7 @@ import jollyspindle.core.words.Words;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.look.Palette;
 import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.Gesture;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
@@ -64,6 +65,8 @@ public final class ProtractorTape extends Pane {
     private Ray taken;
     private AreaMotif.Counted takenMotif;
     private String takenName;
+    private Gesture gesture;
+    private final OneButton button = new OneButton();
 
     public ProtractorTape(Workbench bench, Look look, QuiltTable table) {
         this.bench = bench;
@@ -84,7 +87,7 @@ public final class ProtractorTape extends Pane {
         heightProperty().addListener(o -> draw());
         setOnMousePressed(this::press);
         setOnMouseDragged(this::drag);
-        setOnMouseReleased(e -> release());
+        setOnMouseReleased(this::release);
         setOnKeyPressed(this::key);
         setCursor(Cursor.HAND);
         draw();
@@ -152,15 +155,19 @@ public final class ProtractorTape extends Pane {
     // --- mouse and keys ----------------------------------------------------------------------------------------
 
     private void press(MouseEvent e) {
+        if (!button.presses(e)) {
+            e.consume();
+            return;
+        }
+        letGo();
         requestFocus();
         double angle = angle(e);
         Optional<Ray> ray = nearest(angle);
         ray.ifPresent(r -> desk.showOn(r.number()));
         takenMotif = desk.counted().orElse(null);
-        taken = takenMotif == null
+        taken = takenMotif == null || !button.isPrimary()
                 ? null
                 : ray.filter(r -> apart(r.angle(), angle) * inner() < REACH).orElse(null);
-        takenName = null;
         e.consume();
     }
 
@@ -168,7 +175,12 @@ public final class ProtractorTape extends Pane {
         if (taken == null) {
             return;
         }
-        dragged(angle(e)).flatMap(desk::with).ifPresent(desk::preview);
+        dragged(angle(e)).flatMap(desk::with).ifPresent(design -> {
+            if (gesture == null) {
+                gesture = bench.begin();
+            }
+            desk.preview(gesture, design);
+        });
         e.consume();
     }
 
@@ -198,10 +210,20 @@ public final class ProtractorTape extends Pane {
         return Optional.of(other);
     }
 
-    private void release() {
-        if (takenName != null) {
-            bench.keepPreview(takenName);
+    private void release(MouseEvent e) {
+        if (button.releases(e)) {
+            if (gesture != null) {
+                gesture.keep(takenName);
+            }
+            letGo();
         }
+    }
+
+    private void letGo() {
+        if (gesture != null) {
+            gesture.drop();
+        }
+        gesture = null;
         taken = null;
         takenName = null;
     }
@@ -344,7 +366,7 @@ public final class ProtractorTape extends Pane {
     /** What the straight tape reads on the edge, outside the band, kept on the table: which way, and scant or generous below. */
     private void reading(GraphicsContext g, Palette p, Ray ray, boolean chosen) {
         double type = look.scaleProperty().get();
-        TapeReading read = bench.job().tape().read(Math.abs(ray.fromMiddle()));
+        TapeReading read = bench.plan().job().tape().read(Math.abs(ray.fromMiddle()));
         boolean middle = Math.abs(ray.fromMiddle()) < 1e-9;
         String whole = read.text();
         int space = whole.lastIndexOf(' ');

@@ -148,7 +148,7 @@ final class QuiltPainter {
         g.setFill(p.border());
         List<RingShape> rings = shape.rings();
         for (int i = rings.size() - 1; i >= 0; i--) {
-            boolean plain = bench.job().quilt().border(i + 1).plain();
+            boolean plain = bench.plan().job().quilt().border(i + 1).plain();
             g.setFill(plain ? p.cloth() : p.border());
             polygon(rings.get(i).outer(), true);
         }
@@ -170,7 +170,7 @@ final class QuiltPainter {
         Optional<AreaPlan.Piece> looked = bench.areas().piece();
         g.setStroke(p.seam());
         for (AreaPlan area : bench.plan().areas()) {
-            if (!(bench.job().quilt().areas().get(area.id().number() - 1) instanceof Area.Body)) {
+            if (!(bench.plan().job().quilt().areas().get(area.id().number() - 1) instanceof Area.Body)) {
                 area.pieces().forEach(piece -> view.stroke(g, piece.cloth().seam()));
             }
         }
@@ -181,7 +181,7 @@ final class QuiltPainter {
             g.setLineWidth(1.2);
             g.setStroke(p.seam());
         });
-        for (Area area : bench.job().quilt().areas()) {
+        for (Area area : bench.plan().job().quilt().areas()) {
             if (area instanceof Area.Applique applique) {
                 g.setFill(p.border());
                 view.paths(g, List.of(applique.outline().path()));
@@ -277,9 +277,10 @@ final class QuiltPainter {
     }
 
     private void template(Placement placement) {
-        List<Path> outlines = bench.job().outlines(placement.tool());
+        List<Path> outlines = bench.plan().job().outlines(placement.tool());
         g.setFillRule(FillRule.EVEN_ODD);
-        g.setFill(p.tint(bench.job()
+        g.setFill(p.tint(bench.plan()
+                .job()
                 .template(placement.tool().templateId())
                 .map(t -> t.material().tint())
                 .orElse(Material.Tint.AMBER)));
@@ -288,7 +289,7 @@ final class QuiltPainter {
         view.paths(g, outlines.stream().map(o -> o.posed(placement.pose())).toList());
         g.fill();
         g.stroke();
-        bench.job().arc(placement.tool()).ifPresent(template -> lines(template, placement));
+        bench.plan().job().arc(placement.tool()).ifPresent(template -> lines(template, placement));
         if (placement.registration() instanceof Registration.NotchOnMark on) {
             onEdge(outlines, on.below(), placement);
         }
@@ -336,7 +337,7 @@ final class QuiltPainter {
 
     /** The foot at the start of the line, with the needle in it, and an arrow at the line's end. */
     private void foot(Placement placement) {
-        view.foot(g, p, placement.path().start(), bench.job().machine().footRadius());
+        view.foot(g, p, placement.path().start(), bench.plan().job().machine().footRadius());
         Point end = placement.path().end();
         Point before = placement.curves().get(placement.curves().size() - 1).at(0.9);
         double angle = Math.atan2(view.y(end) - view.y(before), view.x(end) - view.x(before));
@@ -467,7 +468,13 @@ final class QuiltPainter {
                     .times(-1);
             boolean chosen =
                     bench.whereProperty().get().side().filter(side::equals).isPresent();
-            text(p.ink(), words.exact(bench.job().quilt().length(Dimension.body(side))), middle, inward, 30, chosen);
+            text(
+                    p.ink(),
+                    words.exact(bench.plan().job().quilt().length(Dimension.body(side))),
+                    middle,
+                    inward,
+                    30,
+                    chosen);
             depths(side, middle, inward);
         }
         diagonals(shape.body());
@@ -476,8 +483,8 @@ final class QuiltPainter {
     /** How deep each border is, written on it. */
     private void depths(Side side, Point middle, Point inward) {
         double inside = 0;
-        for (int border = 1; border <= bench.job().quilt().borders().size(); border++) {
-            double depth = bench.job().quilt().length(Dimension.depth(border, side));
+        for (int border = 1; border <= bench.plan().job().quilt().borders().size(); border++) {
+            double depth = bench.plan().job().quilt().length(Dimension.depth(border, side));
             // Beyond the crowns, where the stitching leaves room; on a narrow one in its middle.
             double share = depth * view.scale() < 26 ? 0.5 : 0.68;
             if (depth * view.scale() > 14) {
@@ -520,12 +527,12 @@ final class QuiltPainter {
         g.setStroke(p.seam());
         g.setLineWidth(1);
         g.setLineDashes(DOTS);
-        bench.job().quilt().get(Dimension.DIAGONAL_DOWN).ifPresent(inches -> {
+        bench.plan().job().quilt().get(Dimension.DIAGONAL_DOWN).ifPresent(inches -> {
             view.stroke(g, new Segment(body.topLeft(), body.bottomRight()));
             Point at = new Segment(body.topLeft(), body.bottomRight()).at(0.3);
             text(p.ink(), words.exact(inches), at, new Point(1, 0), 36, false);
         });
-        bench.job().quilt().get(Dimension.DIAGONAL_UP).ifPresent(inches -> {
+        bench.plan().job().quilt().get(Dimension.DIAGONAL_UP).ifPresent(inches -> {
             view.stroke(g, new Segment(body.bottomLeft(), body.topRight()));
             Point at = new Segment(body.bottomLeft(), body.topRight()).at(0.3);
             text(p.ink(), words.exact(inches), at, new Point(1, 0), 36, false);
@@ -556,9 +563,9 @@ final class QuiltPainter {
             view.stroke(g, new Segment(from, to));
             Point middle = from.midpoint(to);
             Point inward = to.minus(from).unit().turnedLeft().times(-1);
-            boolean known = bench.job().quilt().get(Dimension.body(side)).isPresent();
+            boolean known = bench.plan().job().quilt().get(Dimension.body(side)).isPresent();
             String said = known
-                    ? bench.words().exact(bench.job().quilt().length(Dimension.body(side)))
+                    ? bench.words().exact(bench.plan().job().quilt().length(Dimension.body(side)))
                     : number + ". " + Words.name(side);
             text(p.ink(), said, middle, inward, 34, !known);
             number++;

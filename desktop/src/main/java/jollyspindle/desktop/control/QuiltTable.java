@@ -11,6 +11,7 @@ import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.Gesture;
 import jollyspindle.desktop.model.Knob;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
@@ -28,6 +29,7 @@ import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
@@ -66,9 +68,11 @@ public final class QuiltTable extends Pane {
     private double pressedX;
     private double pressedY;
     private View pressedView;
+    private final OneButton button = new OneButton();
     private Knob taken;
     private OptionalInt takenApplique = OptionalInt.empty();
     private String takenName;
+    private Gesture gesture;
     private Runnable drawn = () -> {};
 
     /**
@@ -113,7 +117,7 @@ public final class QuiltTable extends Pane {
         focusedProperty().addListener(o -> draw());
         setOnMousePressed(this::press);
         setOnMouseDragged(this::drag);
-        setOnMouseReleased(e -> release());
+        setOnMouseReleased(this::release);
         setOnMouseClicked(this::click);
         setOnMouseMoved(e -> {
             Optional<Knob> handle = handleAt(e.getX(), e.getY());
@@ -313,12 +317,17 @@ public final class QuiltTable extends Pane {
     // --- mouse and keys ----------------------------------------------------------------------------------------
 
     private void press(MouseEvent e) {
+        if (!button.presses(e)) {
+            return;
+        }
+        letGo();
         pressedX = e.getX();
         pressedY = e.getY();
         pressedView = view;
-        taken = handleAt(e.getX(), e.getY()).orElse(null);
-        takenApplique = taken == null ? bench.areas().appliqueAt(view.place(e.getX(), e.getY())) : OptionalInt.empty();
-        takenName = null;
+        boolean takes = button.isPrimary();
+        taken = takes ? handleAt(e.getX(), e.getY()).orElse(null) : null;
+        takenApplique =
+                takes && taken == null ? bench.areas().appliqueAt(view.place(e.getX(), e.getY())) : OptionalInt.empty();
         requestFocus();
     }
 
@@ -338,14 +347,33 @@ public final class QuiltTable extends Pane {
         double number = Math.rint(taken.number(view.place(e.getX(), e.getY())) / tick) * tick;
         taken.changed().apply(number).ifPresent(change -> {
             takenName = taken.name() + " " + bench.words().exact(number);
-            bench.preview(change);
+            gesture().to(change);
         });
     }
 
-    private void release() {
-        if (takenName != null) {
-            bench.keepPreview(takenName);
+    /** The drag that has begun, from its first step. */
+    private Gesture gesture() {
+        if (gesture == null) {
+            gesture = bench.begin();
         }
+        return gesture;
+    }
+
+    private void release(MouseEvent e) {
+        if (button.releases(e)) {
+            if (gesture != null) {
+                gesture.keep(takenName);
+            }
+            letGo();
+        }
+    }
+
+    private void letGo() {
+        if (gesture != null) {
+            gesture.drop();
+        }
+        gesture = null;
+        pressedView = null;
         taken = null;
         takenApplique = OptionalInt.empty();
         takenName = null;
@@ -357,6 +385,7 @@ public final class QuiltTable extends Pane {
         } else if (takenApplique.isPresent()) {
             takenName = bench.areas()
                     .moveApplique(
+                            gesture(),
                             takenApplique.getAsInt(),
                             view.place(e.getX(), e.getY()).minus(view.place(pressedX, pressedY)))
                     .orElse(takenName);
@@ -367,7 +396,7 @@ public final class QuiltTable extends Pane {
     }
 
     private void click(MouseEvent e) {
-        if (!e.isStillSincePress()) {
+        if (!e.isStillSincePress() || e.getButton() != MouseButton.PRIMARY) {
             return;
         }
         Point place = view.place(e.getX(), e.getY());
@@ -414,6 +443,12 @@ public final class QuiltTable extends Pane {
             case PLUS, ADD, EQUALS -> zoom(1);
             case MINUS, SUBTRACT -> zoom(-1);
             case DIGIT0, NUMPAD0, HOME -> fit();
+            case ESCAPE -> {
+                if (!bench.isPreviewing()) {
+                    return;
+                }
+                bench.dropGesture();
+            }
             default -> {
                 return;
             }

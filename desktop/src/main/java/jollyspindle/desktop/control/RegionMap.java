@@ -80,8 +80,8 @@ public final class RegionMap extends VBox {
         List<Object> wanted = List.of(
                 Optional.ofNullable(shape),
                 bench.whereProperty().get(),
-                bench.job().quilt().groups(),
-                bench.job().quilt().areas(),
+                bench.plan().job().quilt().groups(),
+                bench.plan().job().quilt().areas(),
                 Optional.ofNullable(bench.areas().lookedProperty().get()));
         if (wanted.equals(drawn)) {
             return;
@@ -109,7 +109,7 @@ public final class RegionMap extends VBox {
         map.getChildren().add(body);
         for (RunFrame frame : shape.runs().values()) {
             Polygon cloth = polygon(shape.region(frame.id()), view);
-            if (bench.job().quilt().groups().contains(frame.id().group())) {
+            if (bench.plan().job().quilt().groups().contains(frame.id().group())) {
                 region(frame.id(), cloth);
             } else {
                 cloth.getStyleClass().add("map-body");
@@ -121,7 +121,7 @@ public final class RegionMap extends VBox {
 
     /** The areas of the body, those below first: the background is the body itself. */
     private void areas(Polygon body, View view) {
-        List<Area> areas = bench.job().quilt().areas();
+        List<Area> areas = bench.plan().job().quilt().areas();
         bench.areas().stitchable().stream()
                 .sorted((a, b) -> areas.get(a - 1).isOver(areas.get(b - 1))
                         ? 1
@@ -153,7 +153,7 @@ public final class RegionMap extends VBox {
     // --- the list ----------------------------------------------------------------------------------------------
 
     private void list() {
-        Quilt quilt = bench.job().quilt();
+        Quilt quilt = bench.plan().job().quilt();
         List<GroupId> groups = quilt.groups();
         GroupId chosen = bench.groupId();
         List<Object> wanted = List.of(groups, chosen, quilt.strips(), quilt.areas());
@@ -190,7 +190,7 @@ public final class RegionMap extends VBox {
             button.setId("group-" + id.code());
             button.getStyleClass().add("zero-button");
             button.setToggleGroup(together);
-            String name = Words.name(id, bench.job().quilt());
+            String name = Words.name(id, bench.plan().job().quilt());
             button.setTooltip(new Tooltip(name));
             button.setAccessibleText(name);
             button.setSelected(id.equals(bench.groupId()));
@@ -258,8 +258,8 @@ public final class RegionMap extends VBox {
     private void say(ToggleButton button, AreaId area) {
         AreaDesk.Looked looked = bench.areas().lookedProperty().get();
         button.setSelected(looked != null && looked.id().equals(area));
-        String name = AreaWords.name(area, bench.job().quilt());
-        String first = bench.job().design(area).parts().stream()
+        String name = AreaWords.name(area, bench.plan().job().quilt());
+        String first = bench.plan().job().design(area).parts().stream()
                 .flatMap(p -> p.layers().stream())
                 .map(l -> Words.decapital(AreaWords.name(l.motif())))
                 .distinct()

@@ -63,7 +63,7 @@ public final class TableHead extends HBox {
         int pieces = bench.areas().plan().map(a -> a.pieces().size()).orElse(1);
         Box box = bench.areas().piece().map(p -> p.cloth().seam().box()).orElse(null);
         AreaDesk.Looked looked = bench.areas().lookedProperty().get();
-        return AreaWords.name(looked.id(), bench.job().quilt())
+        return AreaWords.name(looked.id(), bench.plan().job().quilt())
                 + (pieces > 1 ? ", block " + looked.piece() + " of " + pieces : "")
                 + (box == null
                         ? ""

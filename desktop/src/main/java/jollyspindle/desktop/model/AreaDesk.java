@@ -8,7 +8,6 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
-import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Area;
@@ -22,10 +21,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.Set;
-import java.util.TreeSet;
 import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -95,6 +91,16 @@ public final class AreaDesk {
         looked.set(null);
     }
 
+    /** Forgets an area that isn't there any more, before the plan says so. */
+    void follow(QuiltJob job) {
+        Looked was = looked.get();
+        List<Area> all = job.quilt().areas();
+        if (was != null
+                && (was.id().number() > all.size() || all.get(was.id().number() - 1) instanceof Area.Applique)) {
+            looked.set(null);
+        }
+    }
+
     /** Forgets a piece that isn't there in the plan to come. */
     void follow(WorkPlan next) {
         Looked was = looked.get();
@@ -109,7 +115,7 @@ public final class AreaDesk {
 
     /** The piece under a place of the quilt, of what lies uppermost there. */
     public Optional<Looked> at(Point place) {
-        List<Area> areas = bench.job().quilt().areas();
+        List<Area> areas = bench.plan().job().quilt().areas();
         if (bench.plan().shape().filter(shape -> inBody(shape, place)).isEmpty()) {
             return Optional.empty();
         }
@@ -191,19 +197,9 @@ public final class AreaDesk {
      */
     public void design(String name, AreaDesign design) {
         if (isLooked()) {
-            bench.edit(name, designing(looked.get().id(), design));
+            AreaId id = looked.get().id();
+            bench.design(name, id, job -> job.with(id, design));
         }
-    }
-
-    /** The job with an area stitched so, and copies of the shelf's templates that it takes. */
-    UnaryOperator<QuiltJob> designing(AreaId id, AreaDesign design) {
-        List<jollyspindle.core.shelf.Template> shelf = bench.shelf().templates();
-        Set<String> needed = Planner.plan(bench.job().offering(shelf).with(id, design)).placements(id).stream()
-                .map(p -> p.tool().templateId())
-                .collect(Collectors.toCollection(TreeSet::new));
-        return job -> job.offering(
-                        shelf.stream().filter(t -> needed.contains(t.id())).toList())
-                .with(id, design);
     }
 
     /** Stitches the pieces with the letter looked at otherwise. */
@@ -311,9 +307,9 @@ public final class AreaDesk {
     }
 
     /** Shows a changed design while it is dragged. */
-    public void preview(AreaDesign design) {
+    public void preview(Gesture gesture, AreaDesign design) {
         AreaId id = Objects.requireNonNull(looked.get()).id();
-        bench.preview(job -> job.with(id, design));
+        gesture.to(job -> job.with(id, design));
     }
 
     // --- drawing -----------------------------------------------------------------------------------------------
@@ -380,10 +376,10 @@ public final class AreaDesk {
      * @param by how far from where it was when it was taken; brought to the tape's ticks
      * @return what is done, as the undo command tells it; nothing while it hasn't moved
      */
-    public Optional<String> moveApplique(int number, Point by) {
+    public Optional<String> moveApplique(Gesture gesture, int number, Point by) {
         double tick = bench.job().tape().tick();
         Point ticks = new Point(Math.rint(by.x() / tick) * tick, Math.rint(by.y() / tick) * tick);
-        bench.preview(job -> {
+        gesture.to(job -> {
             Area.Applique was = (Area.Applique) job.quilt().areas().get(number - 1);
             return AreaSizeKnobs.replacing(
                             number - 1, new Area.Applique(was.outline().moved(ticks), was.clearance()))

@@ -1,54 +1,78 @@
 package jollyspindle.desktop.model;
 
-import java.util.ArrayDeque;
-import java.util.Deque;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
-/** What lay on the desk before and after the present, each step with its name. */
-final class History {
+/**
+ * What lay on the desk before and after the present, each step with its name.
+ *
+ * @param undo steps back, the nearest first
+ * @param redo steps forward, the nearest first
+ */
+record History(List<Step> undo, List<Step> redo) {
 
     private static final int KEPT = 500;
 
-    private record Step(String name, Desk desk) {}
+    static final History NONE = new History(List.of(), List.of());
 
-    private final Deque<Step> undo = new ArrayDeque<>();
-    private final Deque<Step> redo = new ArrayDeque<>();
+    /**
+     * A step.
+     *
+     * @param desk where it leads
+     */
+    record Step(String name, Desk desk) {}
 
-    void did(String name, Desk before) {
-        undo.push(new Step(name, before));
-        redo.clear();
-        if (undo.size() > KEPT) {
-            undo.removeLast();
-        }
+    /** After something more was done; what was undone before is let go. */
+    History did(String name, Desk before) {
+        return new History(with(new Step(name, before), undo), List.of());
     }
 
     Optional<String> undoName() {
-        return Optional.ofNullable(undo.peek()).map(Step::name);
+        return undo.stream().findFirst().map(Step::name);
     }
 
     Optional<String> redoName() {
-        return Optional.ofNullable(redo.peek()).map(Step::name);
+        return redo.stream().findFirst().map(Step::name);
     }
 
-    Optional<Desk> undo(Desk now) {
-        return step(undo, redo, now);
+    /** Where a step back leads, and the history there. */
+    Optional<Desk> back() {
+        return undo.stream().findFirst().map(Step::desk);
     }
 
-    Optional<Desk> redo(Desk now) {
-        return step(redo, undo, now);
+    Optional<Desk> forward() {
+        return redo.stream().findFirst().map(Step::desk);
     }
 
-    private static Optional<Desk> step(Deque<Step> from, Deque<Step> to, Desk now) {
-        if (from.isEmpty()) {
-            return Optional.empty();
-        }
-        Step step = from.pop();
-        to.push(new Step(step.name(), now));
-        return Optional.of(step.desk());
+    /** The history after a step back from the present. */
+    History undone(Desk now) {
+        return new History(
+                undo.subList(1, undo.size()), with(new Step(undo.get(0).name(), now), redo));
     }
 
-    void clear() {
-        undo.clear();
-        redo.clear();
+    /** The history after a step forward from the present. */
+    History redone(Desk now) {
+        return new History(with(new Step(redo.get(0).name(), now), undo), redo.subList(1, redo.size()));
+    }
+
+    /** This history with something to be done again. */
+    History withRedo(String name, Desk desk) {
+        return new History(undo, with(new Step(name, desk), redo));
+    }
+
+    /** This history with every desk in it changed. */
+    History changed(UnaryOperator<Desk> change) {
+        UnaryOperator<Step> each = step -> new Step(step.name(), change.apply(step.desk()));
+        return new History(
+                undo.stream().map(each).toList(), redo.stream().map(each).toList());
+    }
+
+    private static List<Step> with(Step first, List<Step> rest) {
+        List<Step> all = new ArrayList<>();
+        all.add(first);
+        all.addAll(rest.subList(0, Math.min(rest.size(), KEPT - 1)));
+        return List.copyOf(all);
     }
 }

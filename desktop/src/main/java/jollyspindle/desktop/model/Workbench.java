@@ -7,7 +7,6 @@ import jollyspindle.core.division.School;
 import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
-import jollyspindle.core.motif.Design;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.GroupPlan;
@@ -17,8 +16,10 @@ import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.RegionId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Machine;
@@ -27,23 +28,36 @@ import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.files.FileStamp;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.job.JobFile;
 import jollyspindle.files.json.UnknownFields;
+import jollyspindle.files.shelf.ShelfFile;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.concurrent.CancellationException;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import java.util.stream.Stream;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyLongProperty;
+import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
@@ -53,18 +67,26 @@ import javafx.collections.ObservableList;
 import javafx.collections.ObservableSet;
 
 /**
- * The job on the table. Every change goes through {@link #edit}, which plans the changed job and remembers the one before;
- * all views follow {@link #planProperty}.
+ * The job on the table. Every change goes through {@link #edit}, which takes it at once and wishes for its plan; all views of
+ * what is planned follow {@link #planProperty}, which may lag behind, and shows one plan, whole, of one job. What can't be
+ * planned or kept in a file is taken back and told, and the last good plan stands.
  */
 public final class Workbench {
 
     /** More candidates have no room side by side. */
     public static final int MOST_COMPARED = 3;
 
+    private static final Logger LOG = Logger.getLogger(Workbench.class.getName());
+
+    /** What became of a desk: itself, with what its designs need of the shelf, and its plan. */
+    private record Made(Desk desk, WorkPlan plan) {}
+
     private final ReadOnlyObjectWrapper<Shelf> shelf = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<WorkPlan> plan = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Path> file = new ReadOnlyObjectWrapper<>();
     private final BooleanProperty saved = new SimpleBooleanProperty(true);
+    private final ReadOnlyLongWrapper changes = new ReadOnlyLongWrapper();
+    private final ReadOnlyBooleanWrapper catchingUp = new ReadOnlyBooleanWrapper();
     private final ObjectProperty<WorkStage> stage = new SimpleObjectProperty<>(WorkStage.MEASURE);
     private final ObjectProperty<RunId> where = new SimpleObjectProperty<>(RunId.of(Side.TOP));
     private final ObjectProperty<Zero> zero = new SimpleObjectProperty<>(Zero.LEFT);
@@ -72,93 +94,251 @@ public final class Workbench {
     private final ObjectProperty<Scope> scope = new SimpleObjectProperty<>(Scope.ALL);
     private final ObservableSet<Side> picked = FXCollections.observableSet(EnumSet.noneOf(Side.class));
     private final ReadOnlyObjectWrapper<Moves> moved = new ReadOnlyObjectWrapper<>();
-    private final Planner planner = new Planner();
     private final ObservableList<Map<RunId, School>> compared = FXCollections.observableArrayList();
     private final BooleanProperty comparing = new SimpleBooleanProperty();
-    private Desk beforePreview;
     private final ObjectProperty<Mark> pointed = new SimpleObjectProperty<>();
     private final ObjectProperty<Placement> placement = new SimpleObjectProperty<>();
-    private final History history = new History();
     private final AreaDesk areas = new AreaDesk(this);
-    private UnknownFields unknown = UnknownFields.none();
-    private QuiltJob savedJob;
+    private final Planning planning;
+
+    /** Used only where plans are made. */
+    private final Planner planner = new Planner();
+
+    /** Plans with the whole shelf at hand, to see what designs take of it; used only where plans are made. */
+    private final Planner offering = new Planner();
+
+    /** The shelf that was last seen to come back from its file; used only where plans are made. */
+    private Shelf checked;
+
+    /** What the quilter has made of it, and what of that the last good plan is of. */
+    private Table now;
+
+    private Table planned;
+
+    /** The job as it is shown, what is dragged included. */
+    private QuiltJob job;
+
+    private Gesture gesture;
+    private long wished;
+    private boolean otherJob;
+    private final List<Consumer<WorkPlan>> waiting = new ArrayList<>();
+    private final Set<RegionId> taking = new LinkedHashSet<>();
+    private WorkPlan movedFrom;
+    private Consumer<String> trouble = text -> {};
+    private List<Object> handlesFor = List.of();
+    private List<Knob> handles = List.of();
+
+    /** A workbench beside the shelf a new quilter begins with, that plans at once. */
+    public Workbench() {
+        this(Planning.here());
+    }
 
     /** A workbench beside the shelf a new quilter begins with. */
-    public Workbench() {
-        this(Shelf.starter());
+    public Workbench(Planning planning) {
+        this(Shelf.starter(), planning);
     }
 
     /** A workbench beside a shelf, with a new job on it. */
-    public Workbench(Shelf shelf) {
-        this.shelf.set(shelf);
-        start(newJob());
+    public Workbench(Shelf shelf, Planning planning) {
+        this.planning = planning;
+        now = Table.begun(new Desk(newJob(shelf, Judging.usual()), shelf));
+        planned = now;
+        plan.set(Planner.plan(now.desk().job()));
+        publish();
+        stage.addListener(o -> dropGesture());
     }
 
     /** A job with nothing measured, for the shelf's machine and its first arc, judged as the job before it was. */
     public QuiltJob newJob() {
-        Optional<Template> arc = shelf().templates().stream()
+        return newJob(shelf(), job().judging());
+    }
+
+    private static QuiltJob newJob(Shelf shelf, Judging judging) {
+        Optional<Template> arc = shelf.templates().stream()
                 .filter(t -> !t.retired() && t.kind() == Kind.ARC && !t.arcs().isEmpty())
                 .findFirst();
         return new QuiltJob(
                         "New quilt",
                         TapeScale.SIXTEENTHS,
-                        shelf().machine(),
+                        shelf.machine(),
                         Quilt.unmeasured(),
                         arc.stream().toList(),
                         RunLayout.of(arc.map(Template::id), 6))
-                .with(plan.get() == null ? Judging.usual() : job().judging());
+                .with(judging);
     }
 
     /** Lays another shelf beside the table, with no history; a new job that nobody has touched begins with it. */
     public void layShelf(Shelf other) {
-        boolean untouched = file.get() == null && saved.get() && job().equals(newJob());
-        history.clear();
-        shelf.set(other);
-        if (untouched) {
-            start(newJob());
-        } else {
-            show(new Desk(job(), other));
-        }
+        boolean untouched =
+                now.file().isEmpty() && now.isSaved() && now.desk().job().equals(newJob());
+        go(
+                untouched
+                        ? Table.begun(new Desk(newJob(other, job().judging()), other))
+                        : now.with(new Desk(now.desk().job(), other), History.NONE));
+    }
+
+    /**
+     * Takes what another window has made of the shelf, which is nothing to be undone here.
+     *
+     * @param change from the present shelf to the next; it is made to the shelves of the history as well
+     */
+    public void mergeShelf(UnaryOperator<Shelf> change) {
+        UnaryOperator<Desk> merged = desk -> desk.withShelf(change);
+        go(now.with(merged.apply(now.desk()), now.history().changed(merged)));
     }
 
     /** Puts another job on the table, with no history and no file. */
-    public void start(QuiltJob job) {
-        lay(job, null, UnknownFields.none());
+    public void start(QuiltJob other) {
+        lay(Table.begun(new Desk(other, shelf())));
     }
 
-    private void lay(QuiltJob job, Path path, UnknownFields kept) {
-        history.clear();
-        unknown = kept;
-        savedJob = job;
-        file.set(path);
-        show(new Desk(job, shelf()));
+    private void lay(Table other) {
+        otherJob = true;
+        taking.clear();
+        movedFrom = null;
+        go(other);
     }
 
-    /** Puts back what a run that is over didn't save; it counts as not saved still. */
-    public void bringBack(JobFile.Opened left) {
-        lay(left.job(), null, left.unknown());
-        savedJob = null;
-        saved.set(false);
+    /**
+     * Puts back what a session that is over didn't save; it counts as not saved still.
+     *
+     * @param path of the job's own file, if it had one
+     */
+    public void bringBack(JobFile.Opened left, Optional<Path> path) {
+        // What stands in the file now is what the job was once opened from, as far as can be known.
+        lay(new Table(
+                new Desk(left.job(), shelf()),
+                path,
+                path.flatMap(FileStamp::of),
+                left.unknown(),
+                Optional.empty(),
+                History.NONE));
     }
 
-    private void show(Desk desk) {
-        QuiltJob job = desk.job();
+    // --- what is wished for and what is shown --------------------------------------------------------------------
+
+    /** Takes another state of the table, and wishes for its plan. */
+    private void go(Table next) {
+        if (gesture != null) {
+            gesture.end();
+            gesture = null;
+        }
+        now = next;
+        if (!otherJob) {
+            publish();
+        }
+        wish();
+    }
+
+    /** Tells what doesn't wait for the plan. Another job does: all of it is shown at once, or none. */
+    private void publish() {
+        follow();
+        changes.set(changes.get() + 1);
+    }
+
+    private void follow() {
+        Desk desk = gesture == null ? now.desk() : gesture.shown();
+        List<GroupId> groups = desk.job().quilt().groups();
+        if (groups.stream().noneMatch(where.get().group()::equals)) {
+            where.set(
+                    groups.isEmpty()
+                            ? RunId.of(Side.TOP)
+                            : desk.job().quilt().runs(groups.get(0)).get(0));
+        }
+        areas.follow(desk.job());
+        shelf.set(desk.shelf());
+        file.set(now.file().orElse(null));
+        saved.set(gesture == null && now.isSaved());
+        job = desk.job();
+    }
+
+    private void wish() {
+        Gesture during = gesture;
+        Desk desk = during == null ? now.desk() : during.shown();
+        Set<RegionId> regions = during == null ? Set.copyOf(taking) : Set.of();
+        long number = ++wished;
+        catchingUp.set(true);
+        planning.wish(
+                () -> make(desk, regions, during == null),
+                made -> deliver(number, made, during),
+                fault -> failed(number, fault, during));
+    }
+
+    private Made make(Desk desk, Set<RegionId> regions, boolean kept) throws FileTrouble {
+        Desk all = regions.isEmpty() ? desk : desk.withJob(j -> taking(j, desk.shelf(), regions));
+        if (kept) {
+            JobFile.check(all.job());
+            if (!all.shelf().equals(checked)) {
+                ShelfFile.check(all.shelf());
+                checked = all.shelf();
+            }
+        }
+        WorkPlan made = planner.planAgain(all.job());
+        return new Made(
+                all,
+                made.withFindings(
+                        Planner.compareWithShelf(all.job(), all.shelf().templates())));
+    }
+
+    /** A job with copies of the shelf's templates that designs of some regions take, if all of the shelf is at hand. */
+    private QuiltJob taking(QuiltJob before, Shelf from, Set<RegionId> regions) {
+        WorkPlan offered = offering.planAgain(before.offering(from.templates()));
+        Set<String> needed = new TreeSet<>();
+        for (RegionId region : regions) {
+            if (region instanceof AreaId area) {
+                offered.placements(area).forEach(p -> needed.add(p.tool().templateId()));
+            } else if (region instanceof RunId run) {
+                offered.placements(run.group()).forEach(p -> needed.add(p.tool().templateId()));
+                before.layout(run.group()).design().layers().forEach(layer -> layer.templateId()
+                        .ifPresent(needed::add));
+            }
+        }
+        return before.offering(
+                from.templates().stream().filter(t -> needed.contains(t.id())).toList());
+    }
+
+    private void deliver(long number, Made made, Gesture during) {
+        boolean newest = number == wished;
+        if (during == null ? !newest : during != gesture) {
+            return;
+        }
+        if (newest) {
+            catchingUp.set(false);
+        }
+        boolean tells = false;
+        if (during == null) {
+            taking.clear();
+            tells = otherJob || !made.desk().equals(now.desk());
+            otherJob = false;
+            now = now.with(made.desk());
+            planned = now;
+            if (tells) {
+                follow();
+            }
+        }
+        show(made.plan());
+        if (tells) {
+            changes.set(changes.get() + 1);
+        }
+        if (during == null && movedFrom != null) {
+            WorkPlan from = movedFrom;
+            movedFrom = null;
+            moved.set(Moves.between(from, made.plan()));
+        }
+        if (!catchingUp.get()) {
+            List<Consumer<WorkPlan>> all = List.copyOf(waiting);
+            waiting.clear();
+            all.forEach(then -> then.accept(made.plan()));
+        }
+    }
+
+    private void show(WorkPlan next) {
         Mark wasPointed = pointed.get();
         Placement wasPlaced = placement.get();
-        WorkPlan next = planner.planAgain(job)
-                .withFindings(Planner.compareWithShelf(job, desk.shelf().templates()));
         pointed.set(null);
         placement.set(null);
-        shelf.set(desk.shelf());
-        if (job.quilt().groups().stream().noneMatch(where.get().group()::equals)) {
-            where.set(
-                    job.quilt().groups().isEmpty()
-                            ? RunId.of(Side.TOP)
-                            : job.quilt().runs(job.quilt().groups().get(0)).get(0));
-        }
         areas.follow(next);
         plan.set(next);
-        saved.set(job.equals(savedJob));
         // What was pointed at stays so where it still exists.
         Mark wasZero = zeroMark.get();
         if (wasZero != null) {
@@ -178,6 +358,69 @@ public final class Workbench {
         }
     }
 
+    /** Goes back to what the last good plan is of, and says why. */
+    private void failed(long number, Throwable fault, Gesture during) {
+        if (number != wished || during != gesture) {
+            return;
+        }
+        catchingUp.set(false);
+        if (gesture != null) {
+            gesture.end();
+            gesture = null;
+        }
+        boolean opened = otherJob;
+        String name = now.history().undoName().orElse("");
+        now = opened || during != null || now == planned
+                ? planned
+                : planned.with(planned.desk(), planned.history().withRedo(name, now.desk()));
+        otherJob = false;
+        taking.clear();
+        waiting.clear();
+        movedFrom = null;
+        publish();
+        // The same plan once more, for those who show what was typed.
+        show(plan.get().withFindings(List.of()));
+        trouble.accept(why(fault) + (opened ? " The job that was here before still is." : " It was taken back."));
+    }
+
+    private static String why(Throwable fault) {
+        if (fault instanceof FileTrouble) {
+            return fault.getMessage();
+        }
+        if (fault instanceof CancellationException || fault instanceof InterruptedException) {
+            return "Stopped.";
+        }
+        LOG.log(Level.SEVERE, "planning failed", fault);
+        return fault instanceof OutOfMemoryError || fault instanceof StackOverflowError
+                ? "That is more than this computer can plan."
+                : "That couldn't be planned: something went wrong inside Jolly Spindle.";
+    }
+
+    /** Stops the plan that is being made; what was changed for it is taken back, and can be redone. */
+    public void stopPlanning() {
+        planning.stop();
+    }
+
+    /** Whether the plan that is shown isn't yet the one that was wished for last. */
+    public ReadOnlyBooleanProperty catchingUpProperty() {
+        return catchingUp.getReadOnlyProperty();
+    }
+
+    /** Hands over the plan of what was wished for last, as soon as it is there. */
+    public void whenPlanned(Consumer<WorkPlan> then) {
+        dropGesture();
+        if (catchingUp.get()) {
+            waiting.add(then);
+        } else {
+            then.accept(plan());
+        }
+    }
+
+    /** Says who tells the quilter what was taken back, and why. */
+    public void setOnTrouble(Consumer<String> tell) {
+        trouble = tell;
+    }
+
     private static Optional<Mark> mark(WorkPlan plan, String id) {
         return Stream.concat(
                         plan.runs().stream().flatMap(r -> r.laidOut().marks().stream()),
@@ -186,55 +429,67 @@ public final class Workbench {
                 .findFirst();
     }
 
+    // --- changes -------------------------------------------------------------------------------------------------
+
     /**
      * Changes what was measured, and tells by {@link #movedProperty} what that moved on the cloth.
      *
      * @param name what was done, as the undo command tells it
      */
     public void editQuilt(String name, UnaryOperator<Quilt> change) {
-        WorkPlan before = plan();
-        edit(name, job -> job.withQuilt(change.apply(job.quilt())));
-        moved.set(Moves.between(before, plan()));
-    }
-
-    /**
-     * Shows a changed job without remembering a step for it, while something is dragged. The next preview starts from the job
-     * before the first one.
-     */
-    public void preview(UnaryOperator<QuiltJob> change) {
-        if (beforePreview == null) {
-            beforePreview = desk();
+        if (movedFrom == null) {
+            movedFrom = plan();
         }
-        show(beforePreview.withJob(change));
+        if (!change(name, desk -> desk.withJob(job -> job.withQuilt(change.apply(job.quilt()))))) {
+            movedFrom = null;
+        }
     }
 
-    /**
-     * Remembers what was previewed as one step.
-     *
-     * @param name what was done, as the undo command tells it
-     */
-    public void keepPreview(String name) {
-        Desk before = beforePreview;
-        beforePreview = null;
-        if (before != null && !before.equals(desk())) {
-            history.did(name, before);
-            // The same plan once more, for those who wait until the preview is over.
-            plan.set(plan.get().withFindings(List.of()));
+    /** Begins a drag. One that was going on ends, and what it showed is let go. */
+    public Gesture begin() {
+        dropGesture();
+        gesture = new Gesture(this, now.desk());
+        return gesture;
+    }
+
+    /** Ends a drag that is going on, if one is; what it showed is let go. */
+    public void dropGesture() {
+        if (gesture != null) {
+            gesture.drop();
+        }
+    }
+
+    void show(Gesture dragged) {
+        if (dragged == gesture) {
+            publish();
+            wish();
+        }
+    }
+
+    void keep(Gesture dragged, String name) {
+        if (dragged == gesture) {
+            gesture = null;
+            if (dragged.shown().equals(dragged.before())) {
+                drop(dragged);
+            } else {
+                go(now.did(name, dragged.shown()));
+            }
+        }
+    }
+
+    void drop(Gesture dragged) {
+        if (gesture == dragged) {
+            gesture = null;
+        }
+        publish();
+        if (!dragged.shown().equals(dragged.before())) {
+            wish();
         }
     }
 
     /** Whether what is shown is a preview, which isn't remembered yet. */
     public boolean isPreviewing() {
-        return beforePreview != null;
-    }
-
-    /** Lets go what was previewed. */
-    public void dropPreview() {
-        Desk before = beforePreview;
-        beforePreview = null;
-        if (before != null) {
-            show(before);
-        }
+        return gesture != null && !gesture.shown().equals(gesture.before());
     }
 
     /**
@@ -266,17 +521,24 @@ public final class Workbench {
         change(name, desk -> desk.withMachine(change));
     }
 
-    private void change(String name, UnaryOperator<Desk> change) {
-        Desk before = desk();
-        Desk after = change.apply(before);
-        if (!after.equals(before)) {
-            history.did(name, before);
-            show(after);
+    /** Whether there was a change. */
+    private boolean change(String name, UnaryOperator<Desk> change) {
+        dropGesture();
+        Desk after;
+        try {
+            after = change.apply(now.desk());
+        } catch (IllegalArgumentException e) {
+            // Fields refuse what can't be; what comes through all the same goes no further.
+            LOG.log(Level.INFO, "refused", e);
+            trouble.accept("That can't be: " + e.getMessage() + ". Nothing was changed.");
+            show(plan.get().withFindings(List.of()));
+            return false;
         }
-    }
-
-    private Desk desk() {
-        return new Desk(job(), shelf());
+        if (after.equals(now.desk())) {
+            return false;
+        }
+        go(now.did(name, after));
+        return true;
     }
 
     /** Uses an edge of a template for the border or strip that is looked at: the job takes a copy of it as it is now. */
@@ -295,47 +557,76 @@ public final class Workbench {
         job().template(id).ifPresent(t -> editShelf(t.name() + " on the shelf", on -> on.with(t.withRetired(false))));
     }
 
+    /** Takes the last step back; in the middle of a drag, the drag. */
     public void undo() {
-        history.undo(desk()).ifPresent(this::show);
+        if (gesture != null) {
+            dropGesture();
+        } else {
+            now.undone().ifPresent(this::go);
+        }
     }
 
     public void redo() {
-        history.redo(desk()).ifPresent(this::show);
+        dropGesture();
+        now.redone().ifPresent(this::go);
     }
 
     public Optional<String> undoName() {
-        return history.undoName();
+        return now.history().undoName();
     }
 
     public Optional<String> redoName() {
-        return history.redoName();
+        return now.history().redoName();
     }
 
     /**
-     * Opens a job file; the present job stays as it is if that fails.
+     * Opens a job file; the present job stays as it is if that fails, and if it turns out that it can't be planned.
      *
      * @throws FileTrouble if the file can't be read
      */
     public void open(Path path) throws FileTrouble {
         JobFile.Opened opened = JobFile.read(path);
-        lay(opened.job(), path, opened.unknown());
+        lay(new Table(
+                new Desk(opened.job(), shelf()),
+                Optional.of(path),
+                Optional.of(opened.stamp()),
+                opened.unknown(),
+                Optional.of(opened.job()),
+                History.NONE));
     }
 
     /**
-     * Saves the job.
+     * Saves the job. What is dragged meanwhile isn't in it.
      *
      * @throws FileTrouble if it can't be written
      */
     public void save(Path path) throws FileTrouble {
-        JobFile.write(path, job(), unknown);
-        savedJob = job();
-        file.set(path);
-        saved.set(true);
+        dropGesture();
+        FileStamp written = JobFile.write(path, now.desk().job(), now.unknown());
+        now = now.savedTo(path, written);
+        if (!otherJob) {
+            // Should what is being planned be taken back, the file is still this one.
+            planned = planned == now
+                    ? now
+                    : new Table(planned.desk(), now.file(), now.stamp(), now.unknown(), now.saved(), planned.history());
+        }
+        publish();
+    }
+
+    /** Whether the job's file holds something else than what was last read from it or written to it here. */
+    public boolean isFileChanged() {
+        Optional<FileStamp> there = now.file().flatMap(FileStamp::of);
+        return there.isPresent() && !there.equals(now.stamp());
+    }
+
+    /** The job as it would be saved: without what is being dragged. */
+    public QuiltJob keptJob() {
+        return now.desk().job();
     }
 
     /** What the job's file held that this version doesn't know. */
     public UnknownFields unknown() {
-        return unknown;
+        return now.unknown();
     }
 
     /** Chooses another candidate, so many places further down the list. */
@@ -483,7 +774,6 @@ public final class Workbench {
         return Words.name(run, job().quilt());
     }
 
-    /** Changes the layout of the border or strip that is looked at. */
     /**
      * Stitches another design on the chosen group, and takes copies of the shelf's templates that it needs.
      *
@@ -491,37 +781,35 @@ public final class Workbench {
      */
     public void design(String name, UnaryOperator<RunLayout> change) {
         GroupId group = groupId();
-        Set<String> needed = needed(change);
-        edit(name, job -> {
-            QuiltJob all = job;
-            for (Template template : shelf().templates()) {
-                if (needed.contains(template.id())
-                        && job.template(template.id()).isEmpty()) {
-                    all = all.withTemplate(template);
-                }
-            }
-            return all.editing(group, change);
-        });
+        design(name, where.get(), job -> job.editing(group, change));
     }
 
-    /** The templates that a design is stitched with if the whole shelf is at hand. */
-    private Set<String> needed(UnaryOperator<RunLayout> change) {
-        WorkPlan offered = Planner.plan(offered(change));
-        Set<String> needed = offered.placements(groupId()).stream()
-                .map(p -> p.tool().templateId())
-                .collect(Collectors.toCollection(TreeSet::new));
-        Design design = change.apply(job().layout(groupId())).design();
-        design.layers().forEach(layer -> layer.templateId().ifPresent(needed::add));
-        return needed;
+    /** Changes the design of a region; templates of the shelf that it takes come along as soon as they are known. */
+    void design(String name, RegionId region, UnaryOperator<QuiltJob> change) {
+        taking.add(region);
+        if (!change(name, desk -> desk.withJob(change)) && !catchingUp.get()) {
+            taking.clear();
+        }
     }
 
-    /** What would be stitched on a run if it were divided so; in the quilt's frame. */
-    public List<StitchLine> stitching(DividedRun divided) {
-        return Planner.preview(plan(), divided);
+    /** What lays out, away from the window, what would be stitched on a run divided so; in the quilt's frame. */
+    public Supplier<List<StitchLine>> stitching(DividedRun divided) {
+        WorkPlan of = plan();
+        return () -> Planner.preview(of, divided);
     }
 
     /** What can be dragged: sizes of areas while measuring; numbers of the chosen run, or of the piece looked at, while laying out. */
     public List<Knob> handles() {
+        List<Object> asked = Arrays.asList(
+                plan(), job(), stage.get(), where.get(), areas.lookedProperty().get());
+        if (!asked.equals(handlesFor)) {
+            handlesFor = asked;
+            handles = findHandles();
+        }
+        return handles;
+    }
+
+    private List<Knob> findHandles() {
         if (stage.get() == WorkStage.MEASURE && plan().shape().isPresent()) {
             return AreaSizeKnobs.of(job().quilt());
         }
@@ -541,6 +829,7 @@ public final class Workbench {
         return job().offering(shelf().templates()).editing(groupId(), change);
     }
 
+    /** Changes the layout of the border or strip that is looked at. */
     public void editLayout(String name, UnaryOperator<RunLayout> change) {
         edit(name, job -> job.editing(groupId(), change));
     }
@@ -549,8 +838,14 @@ public final class Workbench {
         return plan.get();
     }
 
+    /** The job as the quilter has made it, what is being dragged included; its plan may be still to come. */
     public QuiltJob job() {
-        return plan.get().job();
+        return job;
+    }
+
+    /** Another number whenever the job, the shelf, what can be undone or what is saved changes; it doesn't wait for the plan. */
+    public ReadOnlyLongProperty changesProperty() {
+        return changes.getReadOnlyProperty();
     }
 
     public Shelf shelf() {
@@ -607,13 +902,21 @@ public final class Workbench {
         }
     }
 
-    /** The ways to be seen side by side, each with the quilt planned so; those that no longer divide their runs are left out. */
-    public List<Way> waysCompared() {
+    /**
+     * What makes the ways to be seen side by side, each with the quilt planned so, away from the window; those that no longer
+     * divide their runs are left out.
+     */
+    public Supplier<List<Way>> waysCompared() {
         GroupId looked = groupId();
-        return compared.stream()
-                .map(schools -> planner.planAgain(job().choosing(schools)))
-                .flatMap(plan -> plan.group(looked).stream().map(g -> new Way(g.chosen(), plan)))
-                .toList();
+        QuiltJob from = job();
+        List<Map<RunId, School>> all = List.copyOf(compared);
+        return () -> {
+            Planner own = new Planner();
+            return all.stream()
+                    .map(schools -> own.planAgain(from.choosing(schools)))
+                    .flatMap(made -> made.group(looked).stream().map(g -> new Way(g.chosen(), made)))
+                    .toList();
+        };
     }
 
     /** Whether candidates are seen side by side. */
@@ -621,12 +924,12 @@ public final class Workbench {
         return comparing;
     }
 
-    /** Which runs a candidate is chosen for. */
     /** The sides that {@link Scope#PICKED} means. */
     public ObservableSet<Side> picked() {
         return picked;
     }
 
+    /** Which runs a candidate is chosen for. */
     public ObjectProperty<Scope> scopeProperty() {
         return scope;
     }

@@ -58,7 +58,7 @@ final class FindForm extends FlowPane {
         Choices.prepare(
                 purpose, "find-purpose", "What a template is wanted for", List.of(Purpose.values()), p -> p.name);
         purpose.setValue(Purpose.SPAN);
-        purpose.setOnAction(e -> ask());
+        Choices.onChoice(purpose, chosen -> ask());
     }
 
     /** Asks anew, with the job's own lengths where nothing was typed. */

@@ -74,7 +74,7 @@ final class FootBench extends VBox {
         });
         Choices.prepare(how, "foot-how", "What was stitched on a scrap", List.of(How.values()), h -> h.name);
         how.setValue(How.IN_HOLE);
-        how.setOnAction(e -> ask());
+        Choices.onChoice(how, chosen -> ask());
         said.setId("foot-said");
         trouble.setId("foot-trouble");
         trouble.managedProperty().bind(trouble.textProperty().isNotEmpty());
@@ -147,6 +147,9 @@ final class FootBench extends VBox {
     }
 
     private void add() {
+        if (how.getValue() == null) {
+            return;
+        }
         boolean edge = how.getValue() == How.ALONG_EDGE;
         if (cloth.isEmpty() || acrylic.isEmpty() && !edge) {
             trouble.setText(

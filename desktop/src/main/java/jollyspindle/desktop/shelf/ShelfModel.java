@@ -77,6 +77,7 @@ public final class ShelfModel {
             }
         };
         bench.stageProperty().addListener(listener);
+        bench.changesProperty().addListener(listener);
         bench.planProperty().addListener(listener);
         shownId.addListener(listener);
         search.addListener(listener);

@@ -118,7 +118,7 @@ public final class ShelfStage extends BorderPane {
         Choices.prepare(kind, "shelf-kind", "Kind of template", kinds, k -> k.map(ShelfWords::name)
                 .orElse("All kinds"));
         kind.setValue(Optional.empty());
-        kind.setOnAction(e -> model.kindProperty().set(kind.getValue()));
+        Choices.onChoice(kind, model.kindProperty()::set);
         model.kindProperty().addListener((o, was, now) -> kind.setValue(now));
         size = new LengthField(
                         "shelf-size",

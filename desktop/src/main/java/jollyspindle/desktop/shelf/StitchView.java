@@ -85,7 +85,7 @@ final class StitchView extends HBox {
         Choices.prepare(
                 tapeFor, "tape-for", "What tape on the back is wanted for", List.of(TapeFor.values()), t -> t.name);
         tapeFor.setValue(TapeFor.RISE);
-        tapeFor.setOnAction(e -> ask());
+        Choices.onChoice(tapeFor, chosen -> ask());
         Choices.prepare(tapeEdge, "tape-edge", "Which edge the foot runs along", List.<Guide>of(), ShelfWords::edge);
         tapeEdge.setOnAction(e -> {
             if (tapeEdge.getValue() != null) {

@@ -170,7 +170,7 @@ final class TapeTools extends FlowPane {
         zeros.get(Zero.MARK)
                 .setDisable(bench.pointedProperty().get() == null
                         && bench.zeroMarkProperty().get() == null);
-        scale.setValue(bench.job().tape());
+        scale.setValue(bench.plan().job().tape());
         beside.setDisable(bench.whereProperty().get().side().isEmpty());
         showing = false;
     }

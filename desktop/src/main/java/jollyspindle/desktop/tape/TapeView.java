@@ -9,6 +9,7 @@ import jollyspindle.core.quilt.Side;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.RunText;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.OneButton;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.desktop.model.Zero;
@@ -77,6 +78,7 @@ public final class TapeView extends VBox {
 
     private double pressedX;
     private Stretch pressedView;
+    private final OneButton button = new OneButton();
 
     public TapeView(Workbench bench, Look look) {
         this.bench = bench;
@@ -172,7 +174,7 @@ public final class TapeView extends VBox {
         bench.run().ifPresent(run -> {
             ClipboardContent content = new ClipboardContent();
             double zero = bench.zeroProperty().get() == Zero.MARK ? zero(run).along() : Double.NaN;
-            content.putString(RunText.of(run, bench.job().quilt(), bench.words(), zero));
+            content.putString(RunText.of(run, bench.plan().job().quilt(), bench.words(), zero));
             Clipboard.getSystemClipboard().setContent(content);
             summary.setText("Readings copied as text");
         });
@@ -244,8 +246,9 @@ public final class TapeView extends VBox {
 
     /** Moves a valley by a tick of the tape. */
     private void nudge(RunPlan run, Mark valley, int ticks) {
-        double tick = bench.job().tape().tick();
-        double place = snapping ? zero(run).snapped(valley.along(), bench.job().tape()) : valley.along();
+        double tick = bench.plan().job().tape().tick();
+        double place =
+                snapping ? zero(run).snapped(valley.along(), bench.plan().job().tape()) : valley.along();
         // From beside the tick, the first step goes to the tick itself.
         boolean beyond = snapping && (ticks > 0 ? place > valley.along() + 1e-9 : place < valley.along() - 1e-9);
         tell(Pinning.pin(bench, run, valley.number(), beyond ? place : place + ticks * tick));
@@ -261,6 +264,10 @@ public final class TapeView extends VBox {
     }
 
     private void pressed(MouseEvent e) {
+        if (!button.presses(e)) {
+            return;
+        }
+        letGo();
         requestFocus();
         pressedX = e.getX();
         pressedView = null;
@@ -269,7 +276,9 @@ public final class TapeView extends VBox {
             pressedView = view(run);
             Optional<Mark> taken = nearest(e.getX(), NEAR);
             taken.ifPresent(bench.pointedProperty()::set);
-            taken.flatMap(m -> pointedValley(run)).ifPresent(m -> drag = new ValleyDrag(bench, run, m.number()));
+            if (button.isPrimary()) {
+                taken.flatMap(m -> pointedValley(run)).ifPresent(m -> drag = new ValleyDrag(bench, run, m.number()));
+            }
         });
         if (e.getClickCount() == 2 && drag != null) {
             bench.run()
@@ -288,7 +297,7 @@ public final class TapeView extends VBox {
             double along = view(run).along(e.getX());
             // Held Alt lets it go between the ticks for once.
             boolean snapped = snapping != e.isAltDown();
-            tell(drag.to(snapped ? zero(run).snapped(along, bench.job().tape()) : along));
+            tell(drag.to(snapped ? zero(run).snapped(along, bench.plan().job().tape()) : along));
         } else {
             look(pressedView.moved(
                     (pressedX - e.getX()) / pressedView.scale(), run.division().length()));
@@ -296,8 +305,19 @@ public final class TapeView extends VBox {
     }
 
     private void released(MouseEvent e) {
+        if (button.releases(e)) {
+            if (drag != null) {
+                drag.end();
+                drag = null;
+            }
+            letGo();
+        }
+    }
+
+    private void letGo() {
+        pressedView = null;
         if (drag != null) {
-            drag.end();
+            drag.drop();
             drag = null;
         }
     }
@@ -468,7 +488,7 @@ public final class TapeView extends VBox {
             if (now == null || !now.region().equals(run.id())) {
                 summary.setText(summary(run));
             } else {
-                TapeScale tape = bench.job().tape();
+                TapeScale tape = bench.plan().job().tape();
                 TapeReading reading = zero(run).read(now, tape);
                 summary.setText(Words.name(now) + ": " + reading.text() + " (" + reading.exactText() + ")");
             }

@@ -2,6 +2,7 @@ package jollyspindle.desktop.tape;
 
 import jollyspindle.core.division.School;
 import jollyspindle.core.plan.RunPlan;
+import jollyspindle.desktop.model.Gesture;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.Map;
@@ -14,6 +15,7 @@ final class ValleyDrag {
     private final RunPlan run;
     private final int valley;
     private double last = Double.NaN;
+    private Gesture gesture;
 
     /**
      * A drag that hasn't moved yet.
@@ -39,14 +41,24 @@ final class ValleyDrag {
         Optional<School> school = Pinning.pinned(run, valley, along);
         school.ifPresent(s -> {
             last = along;
-            bench.preview(job -> job.choosing(Map.of(run.id(), s)));
+            if (gesture == null) {
+                gesture = bench.begin();
+            }
+            gesture.to(job -> job.choosing(Map.of(run.id(), s)));
         });
         return school.isPresent();
     }
 
+    /** Lets go what was shown. */
+    void drop() {
+        if (gesture != null) {
+            gesture.drop();
+        }
+    }
+
     void end() {
-        if (!Double.isNaN(last)) {
-            bench.keepPreview(Pinning.name(bench, valley, last));
+        if (gesture != null) {
+            gesture.keep(Pinning.name(bench, valley, last));
         }
     }
 }

@@ -79,7 +79,8 @@ final class ValleyField extends HBox {
     }
 
     private void tell() {
-        LengthReading reading = LengthParser.parse(field.getText(), bench.job().tape());
+        LengthReading reading =
+                LengthParser.parse(field.getText(), bench.plan().job().tape());
         boolean wrong = reading instanceof LengthReading.Refused;
         said.setText(
                 reading instanceof LengthReading.Refused refused
@@ -89,7 +90,8 @@ final class ValleyField extends HBox {
     }
 
     private void take() {
-        if (LengthParser.parse(field.getText(), bench.job().tape()) instanceof LengthReading.Understood understood) {
+        if (LengthParser.parse(field.getText(), bench.plan().job().tape())
+                instanceof LengthReading.Understood understood) {
             // A place is typed without a sign: it stays on the side of the zero where the valley stands.
             boolean before =
                     zero.kind() == Zero.RIGHT || zero.kind() != Zero.LEFT && valley.along() < zero.along() - 1e-9;

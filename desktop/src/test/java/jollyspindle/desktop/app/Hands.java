@@ -33,6 +33,8 @@ abstract class Hands {
 
     final Deque<Path> chosenFiles = new ArrayDeque<>();
     final Deque<Asking.Unsaved> answers = new ArrayDeque<>();
+    final Deque<Asking.Changed> changed = new ArrayDeque<>();
+    final Deque<Boolean> replaces = new ArrayDeque<>();
     Workbench bench;
     MainWindow window;
 
@@ -40,6 +42,16 @@ abstract class Hands {
         @Override
         public Unsaved unsaved(String jobName) {
             return answers.pop();
+        }
+
+        @Override
+        public Changed changedElsewhere(String fileName) {
+            return changed.pop();
+        }
+
+        @Override
+        public boolean mayReplace(String fileName) {
+            return replaces.pop();
         }
 
         @Override

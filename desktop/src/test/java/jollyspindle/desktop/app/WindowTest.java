@@ -19,9 +19,11 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 import java.io.IOException;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
@@ -306,7 +308,7 @@ class WindowTest extends Hands {
                 .contains("“broken.spindle.json” can't be opened", "ends too early, in line 1");
         assertThat(read(robot, "#job-title")).isEqualTo("Heron Weir");
         robot.clickOn("#message-close");
-        assertThat(robot.lookup("#message").query().getParent().isVisible()).isFalse();
+        assertThat(robot.lookup("#message").queryAll()).isEmpty();
     }
 
     @Test
@@ -344,11 +346,13 @@ class WindowTest extends Hands {
     }
 
     @Test
-    void packetAndDrawingAreWritten(FxRobot robot) {
+    void packetAndDrawingAreWritten(FxRobot robot) throws Exception {
         demo(robot, WorkStage.LAY_OUT);
         chosenFiles.add(folder.resolve("heron"));
         robot.push(KeyCode.CONTROL, KeyCode.P);
         WaitForAsyncUtils.waitForFxEvents();
+        WaitForAsyncUtils.waitFor(
+                30, TimeUnit.SECONDS, () -> read(robot, "#message").startsWith("Written"));
         assertThat(folder.resolve("heron.pdf")).exists();
         assertThat(read(robot, "#message")).contains("heron.pdf", "100 %");
         robot.push(KeyCode.CONTROL, KeyCode.N);
@@ -373,14 +377,10 @@ class WindowTest extends Hands {
     @Test
     void whatWasNotSavedIsKeptAndOffered(FxRobot robot) throws Exception {
         Path settings = folder.resolve("settings");
-        Path mine = settings.resolve("unsaved-" + ProcessHandle.current().pid() + ".spindle.json");
         type(robot, "#job-name", "Half done");
-        WaitForAsyncUtils.waitFor(
-                10,
-                TimeUnit.SECONDS,
-                () -> Files.exists(mine) && JobFile.read(mine).job().name().equals("Half done"));
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> kept(settings).equals(List.of("Half done")));
         robot.clickOn("#undo");
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> !Files.exists(mine));
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> kept(settings).isEmpty());
         // No process has a number this high.
         Path left = settings.resolve("unsaved-99999999999.spindle.json");
         JobFile.write(left, DemoJob.heronWeir().withName("Left behind"), UnknownFields.none());
@@ -389,7 +389,18 @@ class WindowTest extends Hands {
         robot.clickOn("#message-action");
         assertThat(read(robot, "#job-title")).isEqualTo("Left behind");
         assertThat(read(robot, "#job-state")).startsWith("not saved");
-        assertThat(left).doesNotExist();
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> !Files.exists(left));
+    }
+
+    /** The names of the jobs that are kept unsaved. */
+    private static List<String> kept(Path settings) throws Exception {
+        List<String> names = new ArrayList<>();
+        try (DirectoryStream<Path> all = Files.newDirectoryStream(settings, "unsaved-*" + JobFile.SUFFIX)) {
+            for (Path one : all) {
+                names.add(JobFile.read(one).job().name());
+            }
+        }
+        return names;
     }
 
     @Test

@@ -24,7 +24,6 @@ import jollyspindle.files.FileTrouble;
 
 import java.io.ByteArrayOutputStream;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javax.xml.stream.XMLOutputFactory;
@@ -43,6 +42,9 @@ public final class PlanSvg {
     /** Half the length of a mark's tick along the run's direction out, in inches. */
     private static final double TICK = 0.25;
 
+    private static final int DIGITS = 6;
+    private static final long MILLION = 1_000_000;
+
     private final XMLStreamWriter out;
     private final WorkPlan plan;
 
@@ -58,9 +60,8 @@ public final class PlanSvg {
      */
     public static byte[] format(WorkPlan plan) throws FileTrouble {
         QuiltShape shape = plan.shape()
-                .orElseThrow(() -> new FileTrouble("There is nothing to draw yet. "
-                        + new FindingWords(new Words(plan.job().tape()))
-                                .text(plan.findings().get(0))));
+                .orElseThrow(() -> new FileTrouble("There is nothing to draw yet."
+                        + new FindingWords(new Words(plan.job().tape())).first(plan.findings())));
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try {
             XMLStreamWriter out = XMLOutputFactory.newInstance().createXMLStreamWriter(bytes, "UTF-8");
@@ -240,8 +241,23 @@ public final class PlanSvg {
 
     private void element(String name, String text) throws XMLStreamException {
         out.writeStartElement(name);
-        out.writeCharacters(text);
+        out.writeCharacters(characters(text));
         out.writeEndElement();
+    }
+
+    /** A text with what XML 1.0 can't hold (production 2, “Char”) as �. */
+    private static String characters(String text) {
+        return text.codePoints()
+                .map(c -> c == '\t'
+                                || c == '\n'
+                                || c == '\r'
+                                || c >= ' ' && c <= 0xd7ff
+                                || c >= 0xe000 && c <= 0xfffd
+                                || c >= 0x10000
+                        ? c
+                        : 0xfffd)
+                .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
+                .toString();
     }
 
     private void polygon(String id, List<Point> points) throws XMLStreamException {
@@ -262,9 +278,20 @@ public final class PlanSvg {
         return number(point.x()) + "," + number(-point.y());
     }
 
+    /** A number to six decimals, without what needn't be written. There are a great many of them in a drawing. */
     static String number(double value) {
-        String text =
-                String.format(Locale.ROOT, "%.6f", value).replaceAll("0+$", "").replaceAll("\\.$", "");
-        return text.equals("-0") ? "0" : text;
+        long millionths = Math.round(Math.abs(value) * 1e6);
+        if (millionths == 0) {
+            return "0";
+        }
+        StringBuilder text = new StringBuilder(value < 0 ? "-" : "").append(millionths / MILLION);
+        long rest = millionths % MILLION;
+        if (rest > 0) {
+            text.append('.').append(Long.toString(MILLION + rest), 1, DIGITS + 1);
+            while (text.charAt(text.length() - 1) == '0') {
+                text.setLength(text.length() - 1);
+            }
+        }
+        return text.toString();
     }
 }

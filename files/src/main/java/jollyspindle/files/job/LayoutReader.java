@@ -112,7 +112,7 @@ final class LayoutReader {
             return switch (fields.choice("school", SchoolKind.class)) {
                 case EVEN -> new School.Even(count(fields));
                 case CORNERS_IN ->
-                    new School.CornersIn(repeat(fields), fields.whole("each", 1, Counts.MOST), filling(fields));
+                    new School.CornersIn(repeat(fields), fields.whole("each", 1, Counts.MOST / 2), filling(fields));
                 case CENTRE_OUT ->
                     new School.CentreOut(repeat(fields), count(fields), fields.choice("ends", EndUse.class));
                 case HALF_STEPS -> new School.HalfSteps(count(fields));

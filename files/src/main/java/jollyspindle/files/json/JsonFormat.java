@@ -147,7 +147,7 @@ public record JsonFormat(String thing, String name, int version, String suffix) 
         UnknownFields unknown = UnknownFields.none();
         int found = new Fields(root, java.util.List.of(), unknown).whole("version", 1, Integer.MAX_VALUE);
         if (found > version) {
-            throw new FileTrouble("It was written by a newer Jolly Spindle (file version " + found
+            throw FileTrouble.ofNewer("It was written by a newer Jolly Spindle (file version " + found
                     + "; this one reads up to " + version + "). Open it there, or bring this one up to date.");
         }
         if (found < version) {

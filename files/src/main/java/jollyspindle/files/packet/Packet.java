@@ -76,16 +76,25 @@ public final class Packet {
      * @throws FileTrouble if nothing is planned yet
      */
     public static byte[] format(WorkPlan plan, PaperSize paper) throws FileTrouble {
-        if (plan.runs().isEmpty()) {
-            FindingWords said = new FindingWords(new Words(plan.job().tape()));
-            throw new FileTrouble("There is nothing to take to the machine yet. "
-                    + said.text(plan.findings().get(0)));
+        Optional<String> nothing = nothingToTake(plan);
+        if (nothing.isPresent()) {
+            throw new FileTrouble(nothing.get());
         }
         try {
             return new Packet(plan, paper).write();
         } catch (IOException e) {
             throw new IllegalStateException("writing into memory can't fail", e);
         }
+    }
+
+    /** Why there is nothing to make a packet of; nothing if there is something. */
+    public static Optional<String> nothingToTake(WorkPlan plan) {
+        boolean something = !plan.runs().isEmpty()
+                || plan.areas().stream().anyMatch(area -> !area.lines().isEmpty());
+        return something
+                ? Optional.empty()
+                : Optional.of("There is nothing to take to the machine yet."
+                        + new FindingWords(new Words(plan.job().tape())).first(plan.findings()));
     }
 
     private byte[] write() throws IOException {

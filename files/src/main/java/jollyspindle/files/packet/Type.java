@@ -7,7 +7,9 @@ import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** The typefaces of one packet. A character that one file lacks is taken from the next; one that all lack shows as ?. */
@@ -20,6 +22,8 @@ final class Type {
 
     private final List<PDFont> regular;
     private final List<PDFont> bold;
+    private final Map<Integer, Glyph> regularGlyphs = new HashMap<>();
+    private final Map<Integer, Glyph> boldGlyphs = new HashMap<>();
 
     Type(PDDocument document) throws IOException {
         regular = List.of(
@@ -39,21 +43,40 @@ final class Type {
         }
     }
 
-    List<Piece> pieces(String text, boolean heavy) {
-        List<PDFont> fonts = heavy ? bold : regular;
-        List<Piece> pieces = new ArrayList<>();
-        for (int c : text.codePoints().toArray()) {
-            String character = Character.toString(c);
-            Optional<PDFont> able =
-                    fonts.stream().filter(f -> shows(f, character)).findFirst();
-            String shown = able.isPresent() ? character : Character.isWhitespace(c) ? " " : "?";
+    /** How a character is set: in which font, as what, how wide in thousandths of the type's size. */
+    private record Glyph(PDFont font, String shown, double width) {}
+
+    /** A packet has few characters, and sets them very often. */
+    private Glyph glyph(int character, boolean heavy) throws IOException {
+        Map<Integer, Glyph> known = heavy ? boldGlyphs : regularGlyphs;
+        Glyph glyph = known.get(character);
+        if (glyph == null) {
+            List<PDFont> fonts = heavy ? bold : regular;
+            String text = Character.toString(character);
+            Optional<PDFont> able = fonts.stream().filter(f -> shows(f, text)).findFirst();
+            String shown = able.isPresent() ? text : Character.isWhitespace(character) ? " " : "?";
             PDFont font = able.orElse(fonts.get(0));
-            int last = pieces.size() - 1;
-            if (last >= 0 && pieces.get(last).font() == font) {
-                pieces.set(last, new Piece(font, pieces.get(last).text() + shown));
-            } else {
-                pieces.add(new Piece(font, shown));
+            glyph = new Glyph(font, shown, font.getStringWidth(shown));
+            known.put(character, glyph);
+        }
+        return glyph;
+    }
+
+    List<Piece> pieces(String text, boolean heavy) throws IOException {
+        List<Piece> pieces = new ArrayList<>();
+        StringBuilder together = new StringBuilder();
+        PDFont font = null;
+        for (int c : text.codePoints().toArray()) {
+            Glyph glyph = glyph(c, heavy);
+            if (glyph.font() != font && font != null) {
+                pieces.add(new Piece(font, together.toString()));
+                together.setLength(0);
             }
+            font = glyph.font();
+            together.append(glyph.shown());
+        }
+        if (font != null) {
+            pieces.add(new Piece(font, together.toString()));
         }
         return pieces;
     }
@@ -70,26 +93,33 @@ final class Type {
     /** How wide a text is set, in inches. */
     double width(String text, double points, boolean heavy) throws IOException {
         double width = 0;
-        for (Piece piece : pieces(text, heavy)) {
-            width += piece.font().getStringWidth(piece.text()) / 1000 * points;
+        for (int c : text.codePoints().toArray()) {
+            width += glyph(c, heavy).width();
         }
-        return width / Sheet.POINTS;
+        return width / 1000 * points / Sheet.POINTS;
     }
 
     /** Breaks a text into lines no wider than this, in inches. A word that is wider stands alone. */
     List<String> wrap(String text, double width, double points, boolean heavy) throws IOException {
         List<String> lines = new ArrayList<>();
-        String line = "";
+        double space = width(" ", points, heavy);
+        StringBuilder line = new StringBuilder();
+        double taken = 0;
         for (String word : text.split(" ")) {
-            String longer = line.isEmpty() ? word : line + " " + word;
-            if (!line.isEmpty() && width(longer, points, heavy) > width) {
-                lines.add(line);
-                line = word;
-            } else {
-                line = longer;
+            double wide = width(word, points, heavy);
+            if (line.length() > 0 && taken + space + wide > width) {
+                lines.add(line.toString());
+                line.setLength(0);
             }
+            if (line.length() > 0) {
+                line.append(' ');
+                taken += space + wide;
+            } else {
+                taken = wide;
+            }
+            line.append(word);
         }
-        lines.add(line);
+        lines.add(line.toString());
         return lines;
     }
 }
