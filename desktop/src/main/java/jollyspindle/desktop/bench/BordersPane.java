@@ -77,13 +77,16 @@ final class BordersPane extends VBox {
                 "Pieced unit",
                 true,
                 () -> bench.job().tape(),
-                inches -> inches > 0 && inches <= QuiltRules.LONGEST
-                        ? Optional.empty()
-                        : Optional.of("More than 0 and at most " + bench.words().exact(QuiltRules.LONGEST) + "."),
+                inches -> QuiltRules.isStep(inches) ? Optional.empty() : Optional.of(unitRange(bench.words())),
                 inches -> edit(
                         inches.isPresent() ? "pieced unit " + bench.words().exact(inches.getAsDouble()) : "not pieced",
                         b -> b.withUnit(inches)));
         getChildren().addAll(numbers, heading, content);
+    }
+
+    /** What a pieced unit can be. */
+    static String unitRange(Words words) {
+        return "A unit is " + words.exact(QuiltRules.SMALLEST_STEP) + " to " + words.exact(QuiltRules.LONGEST) + ".";
     }
 
     private void edit(String name, UnaryOperator<Border> change) {

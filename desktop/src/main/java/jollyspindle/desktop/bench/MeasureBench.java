@@ -221,9 +221,9 @@ public final class MeasureBench extends VBox {
     }
 
     private Optional<String> footObjection(double inches) {
-        return inches > 0 && inches <= Machine.LARGEST_FOOT_RADIUS
+        return Machine.isFoot(inches)
                 ? Optional.empty()
-                : Optional.of("A foot's radius is more than 0 and at most "
+                : Optional.of("A foot's radius is at least " + Machine.SMALLEST_FOOT_RADIUS + " and at most "
                         + bench.words().exact(Machine.LARGEST_FOOT_RADIUS)
                         + ": measure from the needle to the outside of the foot.");
     }

@@ -24,7 +24,7 @@ import javafx.scene.Node;
 /** The few choices that each motif has. */
 final class MotifFields extends EntryFields {
 
-    private static final double LONGEST = 24;
+    private static final double LONGEST = Motif.FARTHEST;
 
     private final Consumer<Motif> change;
 

@@ -282,7 +282,9 @@ final class RunPane extends VBox {
                     "Stencil marks every",
                     false,
                     () -> bench.job().tape(),
-                    this::lengthObjection,
+                    inches -> QuiltRules.isStep(inches)
+                            ? Optional.empty()
+                            : Optional.of(BordersPane.unitRange(bench.words())),
                     inches -> nearest(School.ByIncrements.all(run.run().length(), inches.getAsDouble()), run)
                             .map(this::divide)
                             .orElse(Optional.of("This run doesn't come out with such marks. Try another distance."))
@@ -323,9 +325,10 @@ final class RunPane extends VBox {
     }
 
     private Optional<String> lengthObjection(double inches) {
-        return inches > 0 && inches <= QuiltRules.LONGEST
+        return QuiltRules.isLength(inches)
                 ? Optional.empty()
-                : Optional.of("More than 0 and at most " + bench.words().exact(QuiltRules.LONGEST) + ".");
+                : Optional.of("At least " + QuiltRules.SMALLEST + " and at most "
+                        + bench.words().exact(QuiltRules.LONGEST) + ".");
     }
 
     private Node repeat(double now, DoubleFunction<School> with) {

@@ -227,7 +227,9 @@ final class StripsPane extends VBox {
                         "Pieced unit",
                         true,
                         () -> bench.job().tape(),
-                        this::overZero,
+                        inches -> QuiltRules.isStep(inches)
+                                ? Optional.empty()
+                                : Optional.of(BordersPane.unitRange(bench.words())),
                         inches -> edit("pieced", s -> s.withUnit(inches)))
                 .compact();
         field.show(strip.unit());
@@ -260,10 +262,10 @@ final class StripsPane extends VBox {
     }
 
     private Optional<String> overZero(double inches) {
-        return inches > 0 && inches <= QuiltRules.LONGEST
+        return QuiltRules.isLength(inches)
                 ? Optional.empty()
-                : Optional.of(
-                        "It must be more than 0 and at most " + bench.words().exact(QuiltRules.LONGEST) + ".");
+                : Optional.of("It must be at least " + QuiltRules.SMALLEST + " and at most "
+                        + bench.words().exact(QuiltRules.LONGEST) + ".");
     }
 
     private static String plain(double value) {

@@ -120,9 +120,9 @@ record Entry(Node node, Consumer<Template> show, boolean wide) {
         }
 
         private Optional<String> lengthObjection(double inches, BiFunction<Template, Double, Template> set) {
-            if (!(inches > 0) || inches > Form.LARGEST) {
-                return Optional.of(
-                        "It must be more than 0 and at most " + bench.words().exact(Form.LARGEST) + ".");
+            if (!(inches >= Form.SMALLEST) || inches > Form.LARGEST) {
+                return Optional.of("It must be at least " + Form.SMALLEST + " and at most "
+                        + bench.words().exact(Form.LARGEST) + ".");
             }
             return model.shown().flatMap(t -> objection(() -> set.apply(t, inches)));
         }
@@ -184,7 +184,7 @@ record Entry(Node node, Consumer<Template> show, boolean wide) {
                         continue;
                     }
                     if (LengthParser.parse(part, bench.job().tape()) instanceof LengthReading.Understood one
-                            && one.inches() > 0
+                            && one.inches() >= Form.SMALLEST
                             && one.inches() <= Form.LARGEST) {
                         read.add(one.inches());
                     } else {

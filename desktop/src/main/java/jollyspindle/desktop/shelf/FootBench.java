@@ -3,6 +3,7 @@ package jollyspindle.desktop.shelf;
 import jollyspindle.core.shelf.FootCalibration;
 import jollyspindle.core.shelf.FootMeasurement;
 import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.words.Cautions;
 import jollyspindle.core.words.FootWords;
 import jollyspindle.core.words.ShelfWords;
@@ -26,8 +27,6 @@ import javafx.scene.layout.VBox;
 
 /** The machine's foot: what kind it is, and its radius from what was stitched and measured. */
 final class FootBench extends VBox {
-
-    private static final double LONGEST = 100;
 
     /** What was stitched on the scrap. */
     private enum How {
@@ -86,9 +85,9 @@ final class FootBench extends VBox {
                 "Or type the radius, needle to outside",
                 false,
                 () -> bench.job().tape(),
-                inches -> inches > 0 && inches <= Machine.LARGEST_FOOT_RADIUS
+                inches -> Machine.isFoot(inches)
                         ? Optional.empty()
-                        : Optional.of("A foot's radius is more than 0 and at most "
+                        : Optional.of("A foot's radius is " + Machine.SMALLEST_FOOT_RADIUS + " to "
                                 + bench.words().exact(Machine.LARGEST_FOOT_RADIUS) + "."),
                 inches -> bench.editMachine(
                         "foot " + bench.words().exact(inches.getAsDouble()),
@@ -138,10 +137,10 @@ final class FootBench extends VBox {
                         name,
                         true,
                         () -> bench.job().tape(),
-                        inches -> inches > 0 && inches <= LONGEST
+                        inches -> inches >= Form.SMALLEST && inches <= Form.LARGEST
                                 ? Optional.empty()
-                                : Optional.of("It must be more than 0 and at most "
-                                        + bench.words().exact(LONGEST) + "."),
+                                : Optional.of("It must be at least " + Form.SMALLEST + " and at most "
+                                        + bench.words().exact(Form.LARGEST) + "."),
                         take)
                 .prompting("as measured");
     }

@@ -313,9 +313,10 @@ final class TemplateBench extends VBox {
                     ShelfWords.measure(what) + ", measured",
                     true,
                     () -> bench.job().tape(),
-                    inches -> inches > 0 && inches <= 2 * Form.LARGEST
+                    inches -> inches >= Form.SMALLEST && inches <= 2 * Form.LARGEST
                             ? Optional.empty()
-                            : Optional.of("It must be more than 0 and at most " + words.exact(2 * Form.LARGEST) + "."),
+                            : Optional.of("It must be at least " + Form.SMALLEST + " and at most "
+                                    + words.exact(2 * Form.LARGEST) + "."),
                     inches -> model.change(
                             "checked on cloth",
                             shown -> shown.withCheck(

@@ -136,6 +136,7 @@ public final class Autosave implements AutoCloseable {
      */
     public void tidy(Left left) throws IOException {
         Files.deleteIfExists(left.kept());
+        AtomicFile.sweep(left.kept());
         Session.forget(folder, left.id());
     }
 

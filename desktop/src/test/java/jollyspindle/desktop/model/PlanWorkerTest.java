@@ -1,0 +1,271 @@
+package jollyspindle.desktop.model;
+
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.plan.Planner;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.files.job.JobFile;
+import jollyspindle.files.json.UnknownFields;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Consumer;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+/** Plans made elsewhere: the newest wish wins, and what fails is taken back. */
+class PlanWorkerTest {
+
+    private static final int PATIENCE = 20;
+
+    @TempDir
+    private Path folder;
+
+    // --- the worker --------------------------------------------------------------------------------------------------
+
+    private final LinkedBlockingQueue<Runnable> window = new LinkedBlockingQueue<>();
+    private final PlanWorker worker = new PlanWorker(window::add);
+    private final List<String> shown = new ArrayList<>();
+
+    private void wish(String what, Callable<String> make) {
+        worker.wish(
+                make,
+                shown::add,
+                fault -> shown.add(what + " failed: " + fault.getClass().getSimpleName()));
+    }
+
+    private void showOne() throws InterruptedException {
+        Runnable next = window.poll(PATIENCE, TimeUnit.SECONDS);
+        assertThat(next).isNotNull();
+        next.run();
+    }
+
+    @Test
+    void onlyTheNewestWishIsMadeOfThoseThatWait() throws Exception {
+        CountDownLatch begun = new CountDownLatch(1);
+        CountDownLatch free = new CountDownLatch(1);
+        AtomicInteger made = new AtomicInteger();
+        wish("first", () -> {
+            begun.countDown();
+            free.await();
+            return "first";
+        });
+        begun.await();
+        for (int i = 2; i < 100; i++) {
+            int number = i;
+            wish("n", () -> {
+                made.incrementAndGet();
+                return "wish " + number;
+            });
+        }
+        assertThat(shown).as("nobody waits").isEmpty();
+        free.countDown();
+        showOne();
+        showOne();
+        assertThat(shown).containsExactly("first", "wish 99");
+        assertThat(made).hasValue(1);
+    }
+
+    @Test
+    void whatIsMadeCanBeStoppedAndWhatFailsIsTold() throws Exception {
+        CountDownLatch begun = new CountDownLatch(1);
+        wish("endless", () -> {
+            begun.countDown();
+            while (true) {
+                jollyspindle.core.effort.Effort.step();
+            }
+        });
+        begun.await();
+        worker.stop();
+        showOne();
+        wish("wrong", () -> {
+            throw new IllegalStateException("wrong");
+        });
+        showOne();
+        wish("deep", () -> {
+            throw new OutOfMemoryError("not really");
+        });
+        showOne();
+        // A stop that comes too late does nothing to the next.
+        worker.stop();
+        wish("good", () -> "good");
+        showOne();
+        assertThat(shown)
+                .containsExactly(
+                        "endless failed: CancellationException",
+                        "wrong failed: IllegalStateException",
+                        "deep failed: OutOfMemoryError",
+                        "good");
+    }
+
+    // --- the workbench -----------------------------------------------------------------------------------------------
+
+    /** A planning that waits until it is told to go on, or to fail. */
+    private static final class Held implements Planning {
+
+        private record Wish<T>(Callable<T> make, Consumer<T> show, Consumer<Throwable> failed) {
+            void go() {
+                try {
+                    show.accept(make.call());
+                } catch (Exception e) {
+                    failed.accept(e);
+                }
+            }
+        }
+
+        private final Deque<Wish<?>> wishes = new ArrayDeque<>();
+
+        @Override
+        public <T> void wish(Callable<T> make, Consumer<T> show, Consumer<Throwable> failed) {
+            wishes.add(new Wish<>(make, show, failed));
+        }
+
+        @Override
+        public void stop() {
+            wishes.removeLast().failed().accept(new CancellationException());
+        }
+
+        void fail() {
+            wishes.removeLast().failed().accept(new IllegalStateException("on purpose"));
+        }
+
+        void goOn() {
+            while (!wishes.isEmpty()) {
+                wishes.removeFirst().go();
+            }
+        }
+    }
+
+    private final Held held = new Held();
+    private final Workbench bench = new Workbench(held);
+    private final List<String> told = new ArrayList<>();
+
+    private void layDemo() {
+        bench.setOnTrouble(told::add);
+        bench.start(DemoJob.heronWeir());
+        held.goOn();
+        assertThat(bench.plan())
+                .isEqualTo(Planner.plan(DemoJob.heronWeir())
+                        .withFindings(Planner.compareWithShelf(
+                                DemoJob.heronWeir(), bench.shelf().templates())));
+    }
+
+    @Test
+    void typingUndoingAndSavingDontWaitForThePlan() throws Exception {
+        layDemo();
+        bench.editQuilt("top 70", quilt -> quilt.with(Dimension.BODY_TOP, 70));
+        bench.edit("name", job -> job.withName("Ahead"));
+        assertThat(bench.catchingUpProperty().get()).isTrue();
+        assertThat(bench.job().name()).isEqualTo("Ahead");
+        assertThat(bench.plan().job()).as("the plan before").isEqualTo(DemoJob.heronWeir());
+        Path file = folder.resolve("ahead" + JobFile.SUFFIX);
+        bench.save(file);
+        assertThat(JobFile.read(file).job()).isEqualTo(bench.job());
+        bench.undo();
+        assertThat(bench.job().name()).isEqualTo("Heron Weir");
+        assertThat(bench.redoName()).contains("name");
+        bench.redo();
+        assertThat(bench.savedProperty().get()).isTrue();
+        held.goOn();
+        assertThat(bench.catchingUpProperty().get()).isFalse();
+        assertThat(bench.plan().job()).isEqualTo(bench.job());
+        assertThat(bench.movedProperty().get().runs()).isNotEmpty();
+    }
+
+    @Test
+    void whatFailsIsTakenBackAndTold() {
+        layDemo();
+        bench.edit("good", job -> job.withName("Good"));
+        held.goOn();
+        QuiltJob good = bench.job();
+        bench.edit("one", job -> job.withName("One"));
+        bench.edit("two", job -> job.withName("Two"));
+        held.fail();
+        assertThat(bench.job()).isEqualTo(good);
+        assertThat(bench.plan().job()).isEqualTo(good);
+        assertThat(bench.undoName()).contains("good");
+        assertThat(told).hasSize(1);
+        assertThat(told.get(0)).contains("couldn't be planned", "taken back");
+        bench.edit("three", job -> job.withName("Three"));
+        bench.stopPlanning();
+        assertThat(told.get(1)).contains("Stopped");
+        assertThat(bench.job()).isEqualTo(good);
+        bench.redo();
+        held.goOn();
+        assertThat(bench.job().name()).as("what was stopped can be done again").isEqualTo("Three");
+    }
+
+    @Test
+    void aJobThatCantBePlannedLeavesTheOneBeforeWithItsFile() throws Exception {
+        layDemo();
+        Path mine = folder.resolve("mine" + JobFile.SUFFIX);
+        Path other = folder.resolve("other" + JobFile.SUFFIX);
+        bench.edit("name", job -> job.withName("Mine"));
+        held.goOn();
+        bench.save(mine);
+        JobFile.write(other, DemoJob.heronWeir().withName("Other"), UnknownFields.none());
+        bench.open(other);
+        assertThat(bench.job().name()).as("until it is planned").isEqualTo("Mine");
+        held.fail();
+        assertThat(bench.job().name()).isEqualTo("Mine");
+        assertThat(bench.fileProperty().get()).isEqualTo(mine);
+        assertThat(bench.undoName()).contains("name");
+        assertThat(told.get(0)).contains("still is");
+        bench.save(bench.fileProperty().get());
+        assertThat(JobFile.read(other).job().name()).isEqualTo("Other");
+        bench.open(other);
+        held.goOn();
+        assertThat(bench.job().name()).isEqualTo("Other");
+        assertThat(bench.fileProperty().get()).isEqualTo(other);
+        assertThat(bench.undoName()).isEmpty();
+    }
+
+    @Test
+    void whatTheFileWouldRefuseIsTakenBack() {
+        layDemo();
+        // More measurements than a file takes; no field has a say in that.
+        bench.editShelf("many", shelf -> {
+            var one = shelf.templates().get(0);
+            var all = shelf;
+            for (int i = 0; i < 500; i++) {
+                all = all.with(one.withId("copy-" + i).withName("Copy " + i));
+            }
+            return all;
+        });
+        held.goOn();
+        assertThat(told).hasSize(1);
+        assertThat(told.get(0)).contains("at most 500", "taken back");
+        assertThat(bench.shelf().templates()).hasSizeLessThan(500);
+    }
+
+    @Test
+    void ofADragOnlyWhatIsNewestIsShownAndNothingWhenItIsOver() {
+        layDemo();
+        Gesture drag = bench.begin();
+        for (int i = 1; i <= 5; i++) {
+            String name = "Dragged " + i;
+            drag.to(job -> job.withName(name));
+        }
+        bench.edit("else", job -> job.withName("Something else"));
+        assertThat(drag.isOver()).isTrue();
+        drag.to(job -> job.withName("After"));
+        drag.keep("after");
+        held.goOn();
+        assertThat(bench.job().name()).isEqualTo("Something else");
+        assertThat(bench.plan().job().name()).isEqualTo("Something else");
+        bench.undo();
+        held.goOn();
+        assertThat(bench.job()).isEqualTo(DemoJob.heronWeir());
+    }
+}
