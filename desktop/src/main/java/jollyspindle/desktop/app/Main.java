@@ -48,6 +48,7 @@ public final class Main {
         line.addSubcommand(new Open());
         line.addSubcommand(new Demo());
         line.addSubcommand(new Screenshots());
+        line.addSubcommand(new Ready());
         List<String> words = new ArrayList<>(Arrays.asList(args));
         // A file manager hands over just a job's name.
         if (words.isEmpty() || words.size() == 1 && words.get(0).endsWith(JobFile.SUFFIX)) {
@@ -169,6 +170,19 @@ public final class Main {
                     Main.class.getName()));
             command.addAll(Arrays.asList(arguments));
             return new ProcessBuilder(command).inheritIO().start().waitFor();
+        }
+    }
+
+    /** Goes once through what is usual, so that an archive of classes can be made of what was loaded. */
+    @Command(name = "ready", hidden = true, description = "Loads what is loaded at every start.")
+    private static final class Ready implements Callable<Integer> {
+
+        @Override
+        public Integer call() throws IOException, InterruptedException {
+            SpindleCommand.commandLine().execute("divide", "--length", "62", "--about", "6");
+            Pictures.goOffScreen();
+            Pictures.lookRound();
+            return 0;
         }
     }
 

@@ -76,13 +76,18 @@ public final class MainWindow {
     private final QuiltTable table;
     private final TapeView tape;
     private final ProtractorTape protractor;
-    private final CompareView compare;
-    private final LayOutBench layOut;
-    private final MeasureBench measureBench;
+    private final PlacementCallout callout;
+    private final StackPane tableAndCallout;
     private final BorderPane tablePane = new BorderPane();
-    private final Map<WorkStage, Region> benches = new EnumMap<>(WorkStage.class);
-    private final ShelfStage shelf;
-    private final ShelfBench shelfBench;
+
+    /** What is seen of a stage is built when it is first looked at, so that the window is there sooner. */
+    private final Late<CompareView> compare;
+
+    private final Late<LayOutBench> layOut;
+    private final Late<MeasureBench> measureBench;
+    private final Late<ShelfStage> shelf;
+    private final Late<ShelfBench> shelfBench;
+    private final Map<WorkStage, Late<? extends Region>> benches = new EnumMap<>(WorkStage.class);
     private final ShelfModel shelfModel;
     private final ShelfFiling shelfFiling;
 
@@ -105,43 +110,25 @@ public final class MainWindow {
         table = new QuiltTable(bench, look, this::measure);
         tape = new TapeView(bench, look);
         protractor = new ProtractorTape(bench, look, table);
-        compare = new CompareView(bench, look);
+        compare = new Late<>(() -> new CompareView(bench, look));
         shelfModel = new ShelfModel(bench);
         shelfFiling = new ShelfFiling(bench, shelfModel, asking.apply(stage), messages, folder);
-        shelf = new ShelfStage(bench, shelfModel, look, shelfFiling);
-        shelfBench = new ShelfBench(bench, shelfModel);
-        measureBench = new MeasureBench(bench, this::toFoot, shelfFiling::outline);
-        benches.put(WorkStage.MEASURE, bench(measureBench, 400));
-        benches.put(WorkStage.SHELF, bench(shelfBench, 380));
-        layOut = new LayOutBench(bench, look);
-        layOut.getStyleClass().add("bench");
-        widen(layOut, 346);
+        shelf = new Late<>(() -> new ShelfStage(bench, shelfModel, look, shelfFiling));
+        shelfBench = new Late<>(() -> new ShelfBench(bench, shelfModel));
+        measureBench = new Late<>(() -> new MeasureBench(bench, this::toFoot, shelfFiling::outline));
+        benches.put(WorkStage.MEASURE, new Late<>(() -> bench(measureBench.get(), 400)));
+        benches.put(WorkStage.SHELF, new Late<>(() -> bench(shelfBench.get(), 380)));
+        layOut = new Late<>(this::layOut);
         benches.put(WorkStage.LAY_OUT, layOut);
-        MarkBench marks = new MarkBench(bench);
-        marks.getStyleClass().add("bench");
-        // On a narrow window the list gives way, so that the quilt is still seen.
-        marks.prefWidthProperty()
-                .bind(Bindings.min(
-                        look.scaleProperty().multiply(812), root.widthProperty().subtract(468)));
-        benches.put(WorkStage.MARK, marks);
+        benches.put(WorkStage.MARK, new Late<>(this::marks));
         tablePane.setTop(new TableHead(bench, table));
-        PlacementCallout callout = new PlacementCallout(bench);
+        callout = new PlacementCallout(bench);
         StackPane.setAlignment(callout, Pos.CENTER_RIGHT);
         StackPane.setMargin(callout, new Insets(10));
-        StackPane tableAndCallout = new StackPane(table, protractor);
+        tableAndCallout = new StackPane(table, protractor);
         tablePane.setCenter(tableAndCallout);
-        // What is said about the arcs stands beside the quilt where there is room, else on the bench.
-        Runnable place = () -> {
-            tableAndCallout.getChildren().remove(callout);
-            if (table.roomBesideProperty().get()) {
-                layOut.house(null);
-                tableAndCallout.getChildren().add(callout);
-            } else {
-                layOut.house(callout);
-            }
-        };
-        table.roomBesideProperty().addListener(o -> Platform.runLater(place));
-        place.run();
+        table.roomBesideProperty().addListener(o -> Platform.runLater(this::placeCallout));
+        placeCallout();
         middle.setMinWidth(0);
         root.getStyleClass().add("work");
         root.setTop(new VBox(new Menus(this, bench, filing, look).bar(), new StageBar(bench, look), messages));
@@ -188,6 +175,34 @@ public final class MainWindow {
         arrange();
         // No control has the word before the quilter gives it one.
         Platform.runLater(root::requestFocus);
+    }
+
+    private LayOutBench layOut() {
+        LayOutBench made = new LayOutBench(bench, look);
+        made.getStyleClass().add("bench");
+        widen(made, 346);
+        made.house(table.roomBesideProperty().get() ? null : callout);
+        return made;
+    }
+
+    private MarkBench marks() {
+        MarkBench marks = new MarkBench(bench);
+        marks.getStyleClass().add("bench");
+        // On a narrow window the list gives way, so that the quilt is still seen.
+        marks.prefWidthProperty()
+                .bind(Bindings.min(
+                        look.scaleProperty().multiply(812), root.widthProperty().subtract(468)));
+        return marks;
+    }
+
+    /** What is said about the arcs stands beside the quilt where there is room, else on the bench. */
+    private void placeCallout() {
+        tableAndCallout.getChildren().remove(callout);
+        boolean beside = table.roomBesideProperty().get();
+        layOut.ifMade(made -> made.house(beside ? null : callout));
+        if (beside) {
+            tableAndCallout.getChildren().add(callout);
+        }
     }
 
     /** Looks whether somebody else has changed what this window has read. */
@@ -244,8 +259,8 @@ public final class MainWindow {
     private void arrange() {
         WorkStage now = bench.stageProperty().get();
         boolean compared = now == WorkStage.LAY_OUT && bench.comparingProperty().get();
-        middle.getChildren().setAll(now == WorkStage.SHELF ? shelf : compared ? compare : tablePane);
-        right.getChildren().setAll(benches.get(now));
+        middle.getChildren().setAll(now == WorkStage.SHELF ? shelf.get() : compared ? compare.get() : tablePane);
+        right.getChildren().setAll(benches.get(now).get());
         boolean withTape = now == WorkStage.LAY_OUT && !compared || now == WorkStage.MARK;
         // Round an area's centre the tape is bent, on the table.
         root.setBottom(withTape && !bench.areas().isLooked() ? tape : null);
@@ -327,13 +342,13 @@ public final class MainWindow {
     /** Goes to where the foot is calibrated. */
     void toFoot() {
         bench.stageProperty().set(WorkStage.SHELF);
-        shelfBench.showFoot();
+        shelfBench.get().showFoot();
     }
 
     /** Goes to the shelf and asks which template does what the chosen side wants. */
     void toFinding() {
         bench.stageProperty().set(WorkStage.SHELF);
-        shelf.find();
+        shelf.get().find();
     }
 
     /** What must be done before the window goes. */
@@ -400,12 +415,12 @@ public final class MainWindow {
 
     private void measure(Dimension dimension) {
         bench.stageProperty().set(WorkStage.MEASURE);
-        Platform.runLater(() -> measureBench.focus(dimension));
+        Platform.runLater(() -> measureBench.get().focus(dimension));
     }
 
     /** A template was let go over a side of the quilt's map. */
     private boolean useDropped(Object source) {
-        Optional<Template> template = shelf.template(source);
+        Optional<Template> template = shelf.get().template(source);
         template.ifPresent(t -> {
             if (t.arcs().isEmpty()) {
                 messages.tell(t.name() + " has no round edge: a border of arcs can't be stitched along it.");
@@ -428,11 +443,11 @@ public final class MainWindow {
     }
 
     MeasureBench measureBench() {
-        return measureBench;
+        return measureBench.get();
     }
 
     LayOutBench layOutBench() {
-        return layOut;
+        return layOut.get();
     }
 
     QuiltTable table() {
@@ -440,7 +455,7 @@ public final class MainWindow {
     }
 
     ShelfStage shelf() {
-        return shelf;
+        return shelf.get();
     }
 
     ShelfModel shelfModel() {
@@ -448,7 +463,7 @@ public final class MainWindow {
     }
 
     ShelfBench shelfBench() {
-        return shelfBench;
+        return shelfBench.get();
     }
 
     TapeView tape() {

@@ -206,6 +206,16 @@ final class Pictures {
         System.setProperty("java.awt.headless", "true");
     }
 
+    /** Takes a picture of each main view and keeps none. */
+    static void lookRound() throws IOException, InterruptedException {
+        take((shot, image) -> {});
+    }
+
+    /** What becomes of a picture. */
+    private interface Use {
+        void of(Shot shot, WritableImage image) throws IOException;
+    }
+
     /**
      * Writes a picture of each main view.
      *
@@ -214,6 +224,11 @@ final class Pictures {
      */
     static List<Path> write(Path folder) throws IOException, InterruptedException {
         Files.createDirectories(folder);
+        take((shot, image) -> AtomicFile.write(folder.resolve(shot.name() + ".png"), png(image)));
+        return SHOTS.stream().map(s -> folder.resolve(s.name() + ".png")).toList();
+    }
+
+    private static void take(Use use) throws IOException, InterruptedException {
         Path settings = Files.createTempDirectory("spindle-pictures");
         CompletableFuture<Void> ready = new CompletableFuture<>();
         Platform.startup(() -> ready.complete(null));
@@ -248,14 +263,13 @@ final class Pictures {
                 CompletableFuture<WritableImage> image = new CompletableFuture<>();
                 Platform.runLater(
                         () -> image.complete(window.join().stage().getScene().snapshot(null)));
-                AtomicFile.write(folder.resolve(shot.name() + ".png"), png(image.get()));
+                use.of(shot, image.get());
             }
             Platform.runLater(() -> window.join().stage().hide());
         } catch (ExecutionException e) {
             throw new IllegalStateException(e.getCause());
         }
         Platform.exit();
-        return SHOTS.stream().map(s -> folder.resolve(s.name() + ".png")).toList();
     }
 
     private static byte[] png(WritableImage image) throws IOException {

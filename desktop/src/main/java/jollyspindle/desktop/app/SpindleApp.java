@@ -9,6 +9,7 @@ import jollyspindle.files.user.UserFolder;
 import java.nio.file.Path;
 import java.util.logging.Level;
 import java.util.logging.Logger;
+import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Stage;
@@ -20,6 +21,27 @@ public final class SpindleApp extends Application {
 
     /** The argument that asks for the demo job. */
     static final String DEMO = "--demo";
+
+    /** The property that ends the application once its first plan is drawn, to measure how long that takes. */
+    private static final String MEASURED = "spindle.measure.start";
+
+    /** Pulses until what was changed is certainly on the screen. */
+    private static final int DRAWN = 3;
+
+    private static void endWhenDrawn() {
+        new AnimationTimer() {
+            private int pulses;
+
+            @Override
+            public void handle(long now) {
+                pulses++;
+                if (pulses == DRAWN) {
+                    stop();
+                    Platform.exit();
+                }
+            }
+        }.start();
+    }
 
     @Override
     public void start(Stage stage) {
@@ -36,6 +58,9 @@ public final class SpindleApp extends Application {
         }
         stage.show();
         window.offerUnsaved();
+        if (Boolean.getBoolean(MEASURED)) {
+            bench.whenPlanned(plan -> endWhenDrawn());
+        }
         Thread.setDefaultUncaughtExceptionHandler((thread, fault) -> {
             LOG.log(Level.SEVERE, "unexpected", fault);
             Platform.runLater(window::tellFault);
