@@ -7,6 +7,7 @@ import jollyspindle.desktop.model.Workbench;
 import jollyspindle.files.user.UserFolder;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.animation.AnimationTimer;
@@ -46,16 +47,16 @@ public final class SpindleApp extends Application {
     @Override
     public void start(Stage stage) {
         Workbench bench = new Workbench(Planning.away());
-        MainWindow window = new MainWindow(stage, bench, Asking::inDialogs, UserFolder.here());
-        for (String argument : getParameters().getRaw()) {
-            if (argument.equals(DEMO)) {
-                bench.start(DemoJob.heronWeir());
-                bench.stageProperty().set(WorkStage.LAY_OUT);
-            } else {
-                window.open(Path.of(argument));
-                bench.stageProperty().set(WorkStage.LAY_OUT);
-            }
+        List<String> arguments = getParameters().getRaw();
+        if (!arguments.isEmpty()) {
+            // Before the window, so that the first stage isn't built in vain, and the plan is made meanwhile.
+            bench.stageProperty().set(WorkStage.LAY_OUT);
         }
+        if (arguments.contains(DEMO)) {
+            bench.start(DemoJob.heronWeir());
+        }
+        MainWindow window = new MainWindow(stage, bench, Asking::inDialogs, UserFolder.here());
+        arguments.stream().filter(a -> !a.equals(DEMO)).map(Path::of).forEach(window::open);
         stage.show();
         window.offerUnsaved();
         if (Boolean.getBoolean(MEASURED)) {
