@@ -18,6 +18,9 @@ public final class QuiltRules {
     /** The smallest unit or step that runs are divided by, in inches: no tape is finer. */
     public static final double SMALLEST_STEP = 1.0 / 32;
 
+    /** No batting must be held more closely than at so many inches (common practice, no source). */
+    public static final double SMALLEST_GAP = 0.25;
+
     /** Whether a piece of cloth can be so long, in inches. */
     public static boolean isLength(double inches) {
         return inches >= SMALLEST && inches <= LONGEST;
@@ -45,6 +48,9 @@ public final class QuiltRules {
 
         /** Over {@link QuiltRules#LONGEST}. */
         record TooLong() implements Refusal {}
+
+        /** A gap in the batting below {@link QuiltRules#SMALLEST_GAP}. */
+        record GapTooSmall() implements Refusal {}
 
         /**
          * A border deeper than the body is long.
@@ -96,7 +102,8 @@ public final class QuiltRules {
         Quilt changed = quilt.with(dimension, inches);
         return switch (dimension.kind()) {
             case BODY -> shorterThanBorder(changed, inches);
-            case SEAM, LIMIT -> Optional.empty();
+            case SEAM -> Optional.empty();
+            case LIMIT -> inches < SMALLEST_GAP ? Optional.of(new Refusal.GapTooSmall()) : Optional.empty();
             case DEPTH -> deeperThanBody(changed, inches).or(() -> noRoom(changed));
             case STRIP -> noRoom(changed);
             case DIAGONAL -> impossibleDiagonal(changed, dimension, inches);

@@ -190,6 +190,9 @@ public record Words(TapeScale tape) {
         if (why instanceof QuiltRules.Refusal.Negative) {
             return read + ". It can't be less than 0: type 0 or more.";
         }
+        if (why instanceof QuiltRules.Refusal.GapTooSmall) {
+            return read + ". No batting asks for less than " + exact(QuiltRules.SMALLEST_GAP) + " from line to line.";
+        }
         if (why instanceof QuiltRules.Refusal.TooLong) {
             return read + ". The longest allowed is " + exact(QuiltRules.LONGEST) + ": check the number and its unit.";
         }

@@ -29,14 +29,15 @@ final class CatchingUp extends HBox {
     CatchingUp(Workbench bench) {
         super(10);
         setId("catching-up");
+        setAccessibleText("The plan is being worked out; what is seen is the one before");
         setAlignment(Pos.CENTER);
         setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         getStyleClass().add("catching-up");
-        bar.setPrefWidth(120);
+        bar.setPrefWidth(80);
         stop.setId("stop-planning");
         stop.setTooltip(new Tooltip("Stop, and take the last change back; Redo does it again"));
         stop.setOnAction(e -> bench.stopPlanning());
-        getChildren().addAll(new Label("Working the plan out; what you see is the one before."), bar, stop);
+        getChildren().addAll(new Label("Working the plan out …"), bar, stop);
         noticed.setOnFinished(e -> setVisible(true));
         takesLong.setOnFinished(e -> bars(true));
         bench.catchingUpProperty().addListener((o, was, now) -> follow(now));

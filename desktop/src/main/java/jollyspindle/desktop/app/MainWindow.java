@@ -134,8 +134,8 @@ public final class MainWindow {
         root.setTop(new VBox(new Menus(this, bench, filing, look).bar(), new StageBar(bench, look), messages));
         root.setLeft(leftPanel());
         CatchingUp waiting = new CatchingUp(bench);
-        StackPane.setAlignment(waiting, Pos.TOP_CENTER);
-        StackPane.setMargin(waiting, new Insets(46, 8, 8, 8));
+        StackPane.setAlignment(waiting, Pos.TOP_LEFT);
+        StackPane.setMargin(waiting, new Insets(46, 8, 8, 12));
         StackPane middleAndWaiting = new StackPane(middle, waiting);
         middleAndWaiting.setMinWidth(0);
         root.setCenter(middleAndWaiting);

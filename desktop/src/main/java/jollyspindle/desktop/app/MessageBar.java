@@ -37,6 +37,7 @@ final class MessageBar extends VBox {
     }
 
     MessageBar() {
+        getStyleClass().add("message-bars");
         refresh();
     }
 

@@ -216,8 +216,17 @@ public final class MeasureBench extends VBox {
     }
 
     private Optional<String> objection(Dimension dimension, double inches) {
-        return QuiltRules.refusal(bench.job().quilt(), dimension, inches)
-                .map(why -> bench.words().refusal(why, dimension, inches));
+        Quilt quilt = bench.job().quilt();
+        return QuiltRules.refusal(quilt, dimension, inches)
+                .map(why -> bench.words().refusal(why, dimension, inches))
+                .or(() -> elsewhere(quilt.measuring(dimension, inches)));
+    }
+
+    /** What no longer goes together with a length that was just typed, as the file would say it. */
+    private Optional<String> elsewhere(Quilt changed) {
+        return QuiltRules.firstRefused(changed)
+                .flatMap(other -> QuiltRules.refusal(changed, other, changed.length(other))
+                        .map(why -> bench.words().refusal(why, other, changed.length(other))));
     }
 
     private Optional<String> footObjection(double inches) {

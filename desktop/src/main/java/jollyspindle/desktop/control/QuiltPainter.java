@@ -540,6 +540,12 @@ final class QuiltPainter {
         g.setLineDashes();
     }
 
+    /** As wide as the empty body must be for a hint between the names of its sides, in pixels. */
+    private static final double ROOM_TO_TEACH = 370;
+
+    /** How far below the middle the hint stands otherwise, as a part of the body's height. */
+    private static final double BELOW = 0.2;
+
     /** What to measure first, on an empty table. */
     private void teach() {
         List<Point> outer = List.of(new Point(-38, 46), new Point(38, 46), new Point(38, -46), new Point(-38, -46));
@@ -572,9 +578,19 @@ final class QuiltPainter {
         }
         g.setFont(look.font(17, false));
         g.setFill(p.ink());
-        g.fillText(
-                "Measure the body\non all four sides,\nseam to seam; then\nthe borders' depths,\nseam to raw edge.",
-                view.x(Point.ORIGIN),
-                view.y(Point.ORIGIN));
+        double across = view.x(body.get(1)) - view.x(body.get(0));
+        double down = view.y(body.get(2)) - view.y(body.get(1));
+        if (across > ROOM_TO_TEACH * look.scaleProperty().get()) {
+            g.fillText(
+                    "Measure the body\non all four sides,\nseam to seam; then\nthe borders' depths,\nseam to raw edge.",
+                    view.x(Point.ORIGIN),
+                    view.y(Point.ORIGIN));
+        } else {
+            // Where there is no room between the names of left and right, below them.
+            g.fillText(
+                    "Measure the body on all\nfour sides, seam to seam;\nthen the borders' depths,\nseam to raw edge.",
+                    view.x(Point.ORIGIN),
+                    view.y(Point.ORIGIN) + BELOW * down);
+        }
     }
 }

@@ -122,7 +122,7 @@ public final class RegionMap extends VBox {
     /** The areas of the body, those below first: the background is the body itself. */
     private void areas(Polygon body, View view) {
         List<Area> areas = bench.plan().job().quilt().areas();
-        bench.areas().stitchable().stream()
+        AreaDesk.stitchable(bench.plan().job().quilt()).stream()
                 .sorted((a, b) -> areas.get(a - 1).isOver(areas.get(b - 1))
                         ? 1
                         : areas.get(b - 1).isOver(areas.get(a - 1)) ? -1 : 0)
@@ -168,7 +168,7 @@ public final class RegionMap extends VBox {
             for (RunId run : groups.contains(chosen) ? quilt.runs(chosen) : List.<RunId>of()) {
                 list.getChildren().add(button(run, group));
             }
-            for (int number : bench.areas().stitchable()) {
+            for (int number : AreaDesk.stitchable(bench.plan().job().quilt())) {
                 list.getChildren().add(button(new AreaId(number), group));
             }
         }

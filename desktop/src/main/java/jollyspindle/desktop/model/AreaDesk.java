@@ -12,6 +12,7 @@ import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.words.Words;
 
@@ -61,7 +62,12 @@ public final class AreaDesk {
 
     /** The numbers of the areas that something can be stitched in. */
     public List<Integer> stitchable() {
-        List<Area> areas = bench.job().quilt().areas();
+        return stitchable(bench.job().quilt());
+    }
+
+    /** The numbers of a quilt's areas that something can be stitched in. */
+    public static List<Integer> stitchable(Quilt quilt) {
+        List<Area> areas = quilt.areas();
         return IntStream.rangeClosed(1, areas.size())
                 .filter(n -> !(areas.get(n - 1) instanceof Area.Applique))
                 .boxed()

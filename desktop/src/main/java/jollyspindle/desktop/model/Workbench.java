@@ -533,6 +533,10 @@ public final class Workbench {
             trouble.accept("That can't be: " + e.getMessage() + ". Nothing was changed.");
             show(plan.get().withFindings(List.of()));
             return false;
+        } catch (IndexOutOfBoundsException e) {
+            // What was to be changed has been taken out meanwhile.
+            LOG.log(Level.INFO, "gone", e);
+            return false;
         }
         if (after.equals(now.desk())) {
             return false;

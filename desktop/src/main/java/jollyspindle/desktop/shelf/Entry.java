@@ -65,7 +65,8 @@ record Entry(Node node, Consumer<Template> show, boolean wide) {
         }
 
         private void change(String what, Function<Template, Template> change) {
-            if (!showing) {
+            if (!showing
+                    && objection(() -> model.shown().map(change).orElse(null)).isEmpty()) {
                 model.change(what, change::apply);
             }
         }
@@ -77,6 +78,9 @@ record Entry(Node node, Consumer<Template> show, boolean wide) {
                 return Optional.empty();
             } catch (IllegalArgumentException e) {
                 return Optional.of(Words.capital(e.getMessage()) + ".");
+            } catch (ClassCastException e) {
+                // Another kind of template has come to be looked at before this field was left.
+                return Optional.of("This belongs to another template.");
             }
         }
 

@@ -28,12 +28,17 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
+import java.util.logging.Logger;
 import java.util.stream.LongStream;
 import javafx.application.Platform;
 import javafx.event.Event;
@@ -62,6 +67,7 @@ class RandomEventsTest {
     private static final int EVENTS = Integer.getInteger("spindle.fuzz.events", 250);
     private static final int SEEDS = Integer.getInteger("spindle.fuzz.seeds", 3);
     private static final int PATIENCE = 60;
+    private static final Logger LOG = Logger.getLogger(RandomEventsTest.class.getName());
 
     private static final List<String> TYPED = List.of(
             "7 1/4",
@@ -121,6 +127,7 @@ class RandomEventsTest {
     private MainWindow window;
     private Random random;
     private Path file;
+    private Thread windowThread;
 
     private final Asking asking = new Asking() {
         @Override
@@ -154,6 +161,7 @@ class RandomEventsTest {
         bench = new Workbench(Planning.away());
         window = new MainWindow(stage, bench, owner -> asking, folder.resolve("settings"));
         stage.show();
+        windowThread = Thread.currentThread();
         Thread.UncaughtExceptionHandler kept = (thread, fault) -> faults.add(fault);
         Thread.currentThread().setUncaughtExceptionHandler(kept);
         Thread.setDefaultUncaughtExceptionHandler(kept);
@@ -178,6 +186,7 @@ class RandomEventsTest {
         random = new Random(seed);
         file = folder.resolve("random-" + seed + JobFile.SUFFIX);
         robot.interact(() -> bench.start(job()));
+        Waits waits = new Waits(windowThread);
         List<String> done = new ArrayList<>();
         for (int i = 0; i < EVENTS && faults.isEmpty(); i++) {
             Platform.runLater(() -> {
@@ -192,6 +201,8 @@ class RandomEventsTest {
             }
         }
         settle();
+        waits.end();
+        LOG.info("seed " + seed + ": " + waits);
         assertThat(faults.stream().map(RandomEventsTest::trace))
                 .as("seed %d, after %s", seed, done.subList(Math.max(0, done.size() - 12), done.size()))
                 .isEmpty();
@@ -215,6 +226,79 @@ class RandomEventsTest {
         settle();
         assertThat(faults).isEmpty();
         assertThat(bench.job()).isEqualTo(last);
+    }
+
+    /** How long the window's thread makes others wait: asked again as soon as it has answered. */
+    private static final class Waits {
+
+        private static final long SLOW = 70_000_000;
+
+        private final List<Double> millis = Collections.synchronizedList(new ArrayList<>());
+        private final Map<String, Integer> slow = new ConcurrentHashMap<>();
+        private volatile boolean over;
+        private volatile long asked;
+
+        Waits(Thread window) {
+            ask();
+            Thread watch = new Thread(() -> watch(window), "waits");
+            watch.setDaemon(true);
+            watch.start();
+        }
+
+        /** Looks what the window's thread is at when it has been at it for long. */
+        private void watch(Thread window) {
+            while (!over) {
+                if (System.nanoTime() - asked > SLOW) {
+                    List<String> at = Arrays.stream(window.getStackTrace())
+                            .filter(e -> e.getClassName().startsWith("jollyspindle")
+                                    && !e.getClassName().contains("Test"))
+                            .map(e -> e.getClassName().replaceAll(".*\\.|\\$.*", "") + "." + e.getMethodName())
+                            .toList();
+                    slow.merge(
+                            at.isEmpty() ? "drawing or layout" : at.get(0) + " < " + at.get(at.size() / 2),
+                            1,
+                            Integer::sum);
+                }
+                try {
+                    Thread.sleep(10);
+                } catch (InterruptedException e) {
+                    return;
+                }
+            }
+        }
+
+        private void ask() {
+            asked = System.nanoTime();
+            Platform.runLater(() -> {
+                millis.add((System.nanoTime() - asked) / 1e6);
+                if (!over) {
+                    ask();
+                }
+            });
+        }
+
+        void end() {
+            over = true;
+        }
+
+        @Override
+        public String toString() {
+            List<Double> sorted = new ArrayList<>(millis);
+            Collections.sort(sorted);
+            return String.format(
+                    Locale.ROOT,
+                    "longest step %.0f ms, %d over 100 ms, %d over 16 ms of %d; at %s",
+                    sorted.get(sorted.size() - 1),
+                    sorted.stream().filter(m -> m > 100).count(),
+                    sorted.stream().filter(m -> m > 16).count(),
+                    sorted.size(),
+                    slow.entrySet().stream()
+                            .sorted(Map.Entry.<String, Integer>comparingByValue()
+                                    .reversed())
+                            .limit(12)
+                            .map(Object::toString)
+                            .toList());
+        }
     }
 
     private void settle() throws Exception {
@@ -387,7 +471,10 @@ class RandomEventsTest {
         Node on = down.isEmpty() || dragged == null ? any(surfaces) : dragged;
         double x = random.nextDouble() * on.getBoundsInLocal().getWidth();
         double y = random.nextDouble() * on.getBoundsInLocal().getHeight();
-        if (on == window.table() && random.nextBoolean() && !bench.handles().isEmpty()) {
+        if (on == window.table()
+                && window.table().onScreen(new Point(0, 0)) != null
+                && random.nextBoolean()
+                && !bench.handles().isEmpty()) {
             var at = window.table()
                     .screenToLocal(window.table().onScreen(any(bench.handles()).place()));
             x = at.getX();
@@ -438,7 +525,16 @@ class RandomEventsTest {
     private String files() throws FileTrouble {
         switch (random.nextInt(5)) {
             case 0 -> bench.start(job());
-            case 1 -> bench.save(file);
+            case 1 -> {
+                try {
+                    bench.save(file);
+                } catch (FileTrouble e) {
+                    // What can't be kept in a file is taken back with the plan, if that hasn't come yet.
+                    if (!bench.catchingUpProperty().get()) {
+                        throw e;
+                    }
+                }
+            }
             case 2 -> JobFile.write(file, job(), UnknownFields.none());
             case 3 -> window.open(file);
             default -> {
