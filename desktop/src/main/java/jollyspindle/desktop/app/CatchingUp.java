@@ -33,7 +33,7 @@ final class CatchingUp extends HBox {
         setAlignment(Pos.CENTER);
         setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         getStyleClass().add("catching-up");
-        bar.setPrefWidth(80);
+        bar.setPrefWidth(50);
         stop.setId("stop-planning");
         stop.setTooltip(new Tooltip("Stop, and take the last change back; Redo does it again"));
         stop.setOnAction(e -> bench.stopPlanning());

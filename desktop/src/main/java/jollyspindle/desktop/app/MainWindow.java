@@ -134,8 +134,9 @@ public final class MainWindow {
         root.setTop(new VBox(new Menus(this, bench, filing, look).bar(), new StageBar(bench, look), messages));
         root.setLeft(leftPanel());
         CatchingUp waiting = new CatchingUp(bench);
-        StackPane.setAlignment(waiting, Pos.TOP_LEFT);
-        StackPane.setMargin(waiting, new Insets(46, 8, 8, 12));
+        // In the table's head, beside its tools, where it hides nothing of the quilt.
+        StackPane.setAlignment(waiting, Pos.TOP_RIGHT);
+        StackPane.setMargin(waiting, new Insets(2, 184, 0, 0));
         StackPane middleAndWaiting = new StackPane(middle, waiting);
         middleAndWaiting.setMinWidth(0);
         root.setCenter(middleAndWaiting);

@@ -112,12 +112,19 @@ public final class MarkBench extends VBox {
     private static <T> void column(
             TableView<T> table, String head, double width, Function<T, String> text, Function<T, String> exact) {
         column(table, head, width, text).setCellFactory(c -> new TableCell<>() {
+
+            // One for all that the cell will show: there are many cells, and each is shown anew with every plan.
+            private final Tooltip exactly = new Tooltip();
+
             @Override
             protected void updateItem(String item, boolean empty) {
                 super.updateItem(item, empty);
                 setText(empty ? null : item);
                 T row = empty ? null : getTableRow().getItem();
-                setTooltip(row == null ? null : new Tooltip("exactly " + exact.apply(row)));
+                if (row != null) {
+                    exactly.setText("exactly " + exact.apply(row));
+                }
+                setTooltip(row == null ? null : exactly);
             }
         });
     }

@@ -39,6 +39,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 import java.util.logging.Logger;
+import java.util.stream.Collectors;
 import java.util.stream.LongStream;
 import javafx.application.Platform;
 import javafx.event.Event;
@@ -255,7 +256,9 @@ class RandomEventsTest {
                             .map(e -> e.getClassName().replaceAll(".*\\.|\\$.*", "") + "." + e.getMethodName())
                             .toList();
                     slow.merge(
-                            at.isEmpty() ? "drawing or layout" : at.get(0) + " < " + at.get(at.size() / 2),
+                            at.isEmpty()
+                                    ? framework(window.getStackTrace())
+                                    : at.get(0) + " < " + at.get(at.size() / 2),
                             1,
                             Integer::sum);
                 }
@@ -265,6 +268,18 @@ class RandomEventsTest {
                     return;
                 }
             }
+        }
+
+        /** What JavaFX itself is at, as far as its stack says. */
+        private static String framework(StackTraceElement[] stack) {
+            return Arrays.stream(stack)
+                    .map(e -> e.getClassName().replaceAll(".*\\.|\\$.*", "") + "." + e.getMethodName())
+                    .filter(
+                            name -> name.matches(
+                                    "(VirtualFlow|TableView|ScrollPane|Text|Label|Control|Canvas|Scene|Region|Parent|TabPane|Toolkit)\\w*\\..*"))
+                    .distinct()
+                    .limit(4)
+                    .collect(Collectors.joining(" < ", "JavaFX ", ""));
         }
 
         private void ask() {
