@@ -11,7 +11,7 @@ import java.util.function.UnaryOperator;
 public final class Gesture {
 
     private final Workbench bench;
-    private final Desk before;
+    private Desk before;
     private Desk shown;
     private boolean over;
 
@@ -57,6 +57,12 @@ public final class Gesture {
             over = true;
             bench.drop(this);
         }
+    }
+
+    /** Adds to what the drag started from, and to what it shows. */
+    void add(UnaryOperator<QuiltJob> more) {
+        before = before.withJob(more);
+        shown = shown.withJob(more);
     }
 
     /** It has come to nothing: something else happened to the job. */

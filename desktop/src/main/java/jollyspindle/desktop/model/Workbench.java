@@ -312,6 +312,11 @@ public final class Workbench {
             otherJob = false;
             now = now.with(made.desk());
             planned = now;
+            if (gesture != null) {
+                // It began before the templates were known that the last change takes.
+                List<Template> taken = made.desk().job().templates();
+                gesture.add(job -> job.offering(taken));
+            }
             if (tells) {
                 follow();
             }
@@ -360,7 +365,7 @@ public final class Workbench {
 
     /** Goes back to what the last good plan is of, and says why. */
     private void failed(long number, Throwable fault, Gesture during) {
-        if (number != wished || during != gesture) {
+        if (number != wished || during != null && during != gesture) {
             return;
         }
         catchingUp.set(false);

@@ -1,6 +1,8 @@
 package jollyspindle.desktop.model;
 
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.motif.Layer;
+import jollyspindle.core.motif.Motif;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Dimension;
@@ -247,6 +249,31 @@ class PlanWorkerTest {
         assertThat(told).hasSize(1);
         assertThat(told.get(0)).contains("at most 500", "taken back");
         assertThat(bench.shelf().templates()).hasSizeLessThan(500);
+    }
+
+    @Test
+    void aDragBegunBeforeThePlanIsThereLosesNothingOfIt() {
+        layDemo();
+        Motif fans = new Motif.Fans(3, 1);
+        bench.design("fans", layout -> layout.with(layout.design().withMain(Layer.of(fans))));
+        Gesture drag = bench.begin();
+        held.goOn();
+        int taken = bench.job().templates().size();
+        assertThat(taken)
+                .as("the shelf's fan came along")
+                .isGreaterThan(DemoJob.heronWeir().templates().size());
+        drag.to(job -> job.withName("Dragged"));
+        drag.keep("dragged");
+        held.goOn();
+        assertThat(bench.job().templates()).hasSize(taken);
+        assertThat(bench.job().name()).isEqualTo("Dragged");
+        // A plan that fails while something is dragged is taken back all the same.
+        bench.edit("bad", job -> job.withName("Bad"));
+        Gesture next = bench.begin();
+        held.fail();
+        assertThat(next.isOver()).isTrue();
+        assertThat(bench.job().name()).isEqualTo("Dragged");
+        assertThat(bench.catchingUpProperty().get()).isFalse();
     }
 
     @Test
