@@ -74,6 +74,7 @@ public final class CompareView extends VBox {
         pictures.widthProperty().addListener(o -> draw());
         pictures.heightProperty().addListener(o -> draw());
         look.darkProperty().addListener(o -> draw());
+        show();
     }
 
     private void show() {

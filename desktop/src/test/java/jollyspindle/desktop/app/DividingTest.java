@@ -156,7 +156,7 @@ class DividingTest extends Hands {
     }
 
     @Test
-    void waysAreComparedSideBySide(FxRobot robot) {
+    void waysAreComparedSideBySide(FxRobot robot) throws Exception {
         demo(robot, WorkStage.LAY_OUT);
         scrollTo(robot, "#compare-candidate-10-12");
         robot.clickOn("#compare-candidate-10-12");
@@ -169,6 +169,8 @@ class DividingTest extends Hands {
         assertThat(read(robot, "#compare")).isEqualTo("Compare these 2 side by side");
         robot.clickOn("#compare");
         assertThat(robot.lookup("#compare-view").tryQuery()).isPresent();
+        // Each way is planned away from the window.
+        await(robot, "#compare-counts-1");
         assertThat(read(robot, "#compare-counts-1")).isEqualTo("10 across, 12 down");
         assertThat(read(robot, "#compare-counts-2")).isEqualTo("≠ 11 across, 13 down");
         assertThat(read(robot, "#compare-way-2")).as("alike, so not marked").isEqualTo("Even");

@@ -15,6 +15,8 @@ import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -120,6 +122,14 @@ abstract class Hands {
             bench.stageProperty().set(stage);
         });
         WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Waits for what is made away from the window. */
+    static void await(FxRobot robot, String id) throws TimeoutException {
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> {
+            WaitForAsyncUtils.waitForFxEvents();
+            return robot.lookup(id).tryQuery().isPresent();
+        });
     }
 
     /** Brings what may be scrolled out of sight into it. */

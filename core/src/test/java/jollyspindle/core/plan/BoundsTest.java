@@ -1,0 +1,222 @@
+package jollyspindle.core.plan;
+
+import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.area.AreaTold;
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.division.School;
+import jollyspindle.core.effort.Effort;
+import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.BoxIndex;
+import jollyspindle.core.geometry.Places;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.Easing;
+import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.StarterShelf;
+import jollyspindle.core.words.AreaWords;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.concurrent.CancellationException;
+import java.util.stream.IntStream;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+/** Work stays within bounds, and what would go beyond them is told. */
+class BoundsTest {
+
+    /** Where circles only touch, the last digits go with a square root: half of them are rounding. */
+    private static final double ROUNDED = 1e-6;
+
+    private static QuiltJob blocks(int columns, int rows, double side, AreaMotif motif, Area... over) {
+        List<Area> areas = new ArrayList<>(List.of(new Area.Blocks(columns, rows, side, side, 0)));
+        areas.addAll(List.of(over));
+        return DemoJob.heronWeir()
+                .withTemplates(StarterShelf.templates())
+                .withQuilt(DemoJob.heronWeir().quilt().withAreas(areas))
+                .with(new AreaId(1), AreaDesign.of(motif, Optional.empty()));
+    }
+
+    // One block laid out by itself in its place, by the same rules, is the referee for one that was moved there: only
+    // what lies
+    // on it makes the planner lay it out anew, so an appliqué far outside of its stitching is laid on its corner.
+    @Test
+    void blocksThatAreAlikeAreLaidOutOnceAndAreWhereTheyWouldBe() {
+        for (AreaMotif motif : List.of(
+                new AreaMotif.Arms(16, AreaMotif.Way.OUT_AND_BACK, 0.75),
+                new AreaMotif.Crosshatch(1.5, Math.PI / 4),
+                new AreaMotif.Whirl(3, 0.5, 4),
+                new AreaMotif.Clamshells(0),
+                new AreaMotif.Peel(3, 3, java.util.OptionalDouble.empty()))) {
+            AreaPlan all = Planner.plan(blocks(3, 2, 9, motif)).areas().get(0);
+            AreaPlan one = Planner.plan(blocks(1, 1, 9, motif)).areas().get(0);
+            assertThat(all.placements()).hasSize(6 * one.placements().size());
+            assertThat(all.marks()).hasSize(6 * one.marks().size());
+            assertThat(all.lines().stream().map(l -> l.id()).distinct())
+                    .hasSize(all.lines().size());
+            for (AreaPlan.Piece piece : all.pieces()) {
+                Point by = piece.cloth().centre();
+                String stem = "area-1-block-" + piece.number() + "-";
+                List<Placement> own = all.placements().stream()
+                        .filter(p -> p.id().startsWith(stem))
+                        .toList();
+                assertThat(own).hasSameSizeAs(one.placements());
+                for (int i = 0; i < own.size(); i++) {
+                    Placement here = own.get(i);
+                    Placement there = one.placements().get(i);
+                    assertThat(here.of().id()).isEqualTo(there.of().id().replace("area-1-", stem));
+                    assertThat(here.pose()
+                                    .position()
+                                    .minus(by)
+                                    .distance(there.pose().position()))
+                            .isLessThan(ROUNDED);
+                    assertThat(here.pose().rotation()).isCloseTo(there.pose().rotation(), within(ROUNDED));
+                    assertThat(here.path()
+                                    .start()
+                                    .minus(by)
+                                    .distance(there.path().start()))
+                            .isLessThan(ROUNDED);
+                    assertThat(here.start()
+                                    .place()
+                                    .minus(by)
+                                    .distance(there.start().place()))
+                            .isLessThan(ROUNDED);
+                    assertThat(here.marks().map(m -> m.readings().toString()).toList())
+                            .isEqualTo(there.marks()
+                                    .map(m -> m.readings().toString())
+                                    .toList());
+                    here.marks().forEach(m -> assertThat(all.marks()).contains(m));
+                }
+            }
+        }
+    }
+
+    @Test
+    void whatWouldBeTooMuchIsToldAndTheRestIsPlanned() {
+        WorkPlan plan = Planner.plan(blocks(100, 100, 0.7, new AreaMotif.Crosshatch(1.0 / 16, Math.PI / 4)));
+        assertThat(plan.areas().get(0).placements().size()).isLessThanOrEqualTo(Effort.MOST);
+        assertThat(plan.areas().get(0).told().stream().map(AreaPlan.Told::what))
+                .contains(new AreaTold.TooFine(Effort.MOST));
+        assertThat(plan.runs()).hasSize(4);
+    }
+
+    @Test
+    void aPlanThatIsntWantedAnyMoreEnds() {
+        Thread.currentThread().interrupt();
+        try {
+            assertThatThrownBy(() -> Planner.plan(DemoJob.heronWeir())).isInstanceOf(CancellationException.class);
+        } finally {
+            assertThat(Thread.interrupted()).isTrue();
+        }
+        assertThat(Planner.plan(DemoJob.heronWeir()).runs()).hasSize(4);
+    }
+
+    @Test
+    void sidesThatDontMeetAreToldWhateverTheyArePlannedAt() {
+        Quilt quilt = DemoJob.heronWeir().quilt().with(new Quilt.Easings(Easing.TO_LONGER, Easing.TO_LONGER));
+        double[] sides = {50, 50, 60, 161.5};
+        for (Side side : Side.values()) {
+            quilt = quilt.with(Dimension.body(side), sides[side.ordinal()]);
+        }
+        WorkPlan plan = Planner.plan(DemoJob.heronWeir().withQuilt(quilt));
+        assertThat(plan.findings()).hasAtLeastOneElementOfType(Finding.SidesDontMeet.class);
+    }
+
+    @Test
+    void repeatsAreCountedWithinBoundsInEverySchool() {
+        // 42 in of 1/10 would be 210 from each corner.
+        assertThat(School.CornersIn.most(42, 0.1)).isEmpty();
+        assertThatThrownBy(() -> new School.CornersIn(0.1, 210)).hasMessageContaining("400");
+        assertThat(new School.CornersIn(0.1, 200).stepped(1, 200)).isEmpty();
+        assertThat(new School.Even(400).stepped(1, 200)).isEmpty();
+        assertThat(new School.Even(1).stepped(-1, 200)).isEmpty();
+        assertThat(School.ByPiecing.all(200, 1.0 / 32))
+                .allSatisfy(
+                        way -> assertThat(way.divide(200).orElseThrow().count()).isLessThanOrEqualTo(400));
+        WorkPlan plan =
+                Planner.plan(DemoJob.heronWeir().choosing(Map.of(RunId.of(Side.TOP), new School.CornersIn(0.1, 200))));
+        assertThat(plan.runs()).isNotEmpty();
+    }
+
+    @Test
+    void aKeyDoesntChangeWithTheSetItWasMadeOf() {
+        Set<Integer> numbers = new HashSet<>(Set.of(3, 5));
+        School.Spread.Chosen chosen = new School.Spread.Chosen(numbers);
+        int hash = chosen.hashCode();
+        numbers.add(7);
+        assertThat(chosen.hashCode()).isEqualTo(hash);
+        assertThat(chosen.numbers()).containsExactly(3, 5);
+    }
+
+    @Test
+    void cornersThatCoincideOrAreNowhereAreNone() {
+        Point a = new Point(0, 0);
+        assertThat(Area.Corners.difficulty(List.of(a, a, new Point(4, 0), new Point(0, 4))))
+                .contains(Area.Corners.Difficulty.COINCIDENT);
+        assertThat(Area.Corners.difficulty(List.of(a, new Point(4, 0), new Point(0, 4), a)))
+                .contains(Area.Corners.Difficulty.COINCIDENT);
+        assertThat(Area.Corners.difficulty(List.of(a, new Point(201, 0), new Point(0, 4))))
+                .contains(Area.Corners.Difficulty.FAR);
+        for (Area.Corners.Difficulty difficulty : Area.Corners.Difficulty.values()) {
+            assertThat(AreaWords.difficulty(difficulty)).endsWith(".");
+        }
+        assertThat(AreaWords.name(new AreaId(3), DemoJob.heronWeir().quilt())).isEqualTo("Area 3");
+    }
+
+    // --- what lies where ---------------------------------------------------------------------------------------------
+
+    @Property(tries = 60)
+    void boxesAreFoundAsIfAllWereLookedAt(@ForAll long seed) {
+        Random random = new Random(seed);
+        List<Box> boxes = IntStream.range(0, random.nextInt(120))
+                .mapToObj(i -> Box.of(
+                        new Point(random.nextDouble() * 20, random.nextDouble() * 20),
+                        new Point(random.nextDouble() * 20, random.nextDouble() * 20)))
+                .toList();
+        BoxIndex index = new BoxIndex(boxes);
+        for (int i = 0; i < 20; i++) {
+            Point place = new Point(random.nextDouble() * 20, random.nextDouble() * 20);
+            assertThat(index.holding(place))
+                    .containsExactly(IntStream.range(0, boxes.size())
+                            .filter(b -> boxes.get(b).holds(place))
+                            .toArray());
+        }
+    }
+
+    @Property(tries = 60)
+    void placesAreFoundAsIfAllWereLookedAt(@ForAll long seed) {
+        Random random = new Random(seed);
+        double tolerance = 0.01;
+        Places<Integer> places = new Places<>(tolerance);
+        List<Point> all = new ArrayList<>();
+        for (int i = 0; i < 200; i++) {
+            Point p = new Point(random.nextDouble() - 0.5, random.nextDouble() - 0.5);
+            places.put(p, all.size());
+            all.add(p);
+            Point asked = new Point(random.nextDouble() - 0.5, random.nextDouble() - 0.5);
+            Optional<Integer> nearest = IntStream.range(0, all.size())
+                    .boxed()
+                    .filter(k -> all.get(k).distance(asked) <= tolerance)
+                    .min(java.util.Comparator.comparingDouble(k -> all.get(k).distance(asked)));
+            assertThat(places.at(asked)).isEqualTo(nearest);
+        }
+    }
+}
