@@ -188,10 +188,11 @@ public final class RingDesigner {
 
     /** Lays a motif out; of one that would be too much, nothing is left. */
     private static void layWithin(Laying laying, Sewing sewing, double echo) {
+        int before = sewing.lines().size();
         try {
             lay(laying, echo);
         } catch (TooMuchException e) {
-            sewing.discard();
+            sewing.discardAfter(before);
             laying.obstacle(new Obstacle.TooFine(Effort.MOST));
         }
     }

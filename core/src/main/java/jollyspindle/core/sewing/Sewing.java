@@ -114,11 +114,12 @@ public final class Sewing {
         return stitch(naming, List.of(new Piece(curve, tool, registration, end)), start, turn);
     }
 
-    /** Lets all lines go that were stitched so far. */
-    public void discard() {
-        lines.clear();
-        placements.clear();
-        byId.clear();
+    /** Lets the lines go that were stitched after the first so many, with their placements. */
+    public void discardAfter(int first) {
+        List<StitchLine> late = lines.subList(first, lines.size());
+        late.forEach(line -> byId.remove(line.id()));
+        late.clear();
+        placements.removeIf(p -> !byId.containsKey(p.of().id()));
     }
 
     /** Stitches a line of several curves, one after the other. */

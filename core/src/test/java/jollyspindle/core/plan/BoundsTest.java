@@ -12,15 +12,22 @@ import jollyspindle.core.geometry.BoxIndex;
 import jollyspindle.core.geometry.Places;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.motif.Layer;
+import jollyspindle.core.motif.Motif;
+import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Easing;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.StarterShelf;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.SizeLabel;
+import jollyspindle.core.shelf.form.StraightEdge;
 import jollyspindle.core.words.AreaWords;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -116,6 +123,36 @@ class BoundsTest {
         assertThat(plan.areas().get(0).told().stream().map(AreaPlan.Told::what))
                 .contains(new AreaTold.TooFine(Effort.MOST));
         assertThat(plan.runs()).hasSize(4);
+    }
+
+    // 200 in at 1/16 and 45 degrees are over 3,000 lines each way and side; along an edge of 1/2 in each takes a score
+    // of placements.
+    @Test
+    void ofABorderThatIsTooFineOnlyTheMotifThatIsGoes() {
+        Template arc = DemoJob.heronWeir().templates().get(0);
+        Template tiny = Template.of("tiny", "Tiny", new StraightEdge(0.5, 1, 0), SizeLabel.RADIUS_AS_CUT, List.of());
+        Quilt quilt = DemoJob.heronWeir().quilt();
+        for (Side side : Side.values()) {
+            quilt = quilt.with(Dimension.body(side), 200).with(Dimension.depth(1, side), 30);
+        }
+        quilt = quilt.without(Dimension.DIAGONAL_DOWN).without(Dimension.DIAGONAL_UP);
+        QuiltJob job = DemoJob.heronWeir()
+                .withQuilt(quilt)
+                .withTemplates(List.of(arc, tiny))
+                .editing(
+                        GroupId.border(1),
+                        l -> l.with(
+                                l.design().withLayer(Layer.of(new Motif.Crosshatch(1.0 / 16, Math.PI / 4, false)))));
+        WorkPlan plan = Planner.plan(job);
+        assertThat(plan.findings().stream()
+                        .filter(Finding.MotifTrouble.class::isInstance)
+                        .map(f -> ((Finding.MotifTrouble) f).obstacle()))
+                .contains(new Obstacle.TooFine(Effort.MOST));
+        assertThat(plan.runs()).allSatisfy(run -> {
+            assertThat(run.laidOut().lines()).isNotEmpty().allMatch(line -> line.layer() == 1);
+            assertThat(run.laidOut().placements())
+                    .hasSizeGreaterThanOrEqualTo(run.laidOut().lines().size());
+        });
     }
 
     @Test
