@@ -3,6 +3,7 @@ package jollyspindle.core.shelf;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.shelf.form.ArcForm;
 import jollyspindle.core.shelf.form.CircleForm;
+import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.ScallopRow;
 import jollyspindle.core.shelf.form.SerpentineStrip;
 import jollyspindle.core.shelf.form.SizeLabel;
@@ -101,7 +102,7 @@ class TemplateFinderTest {
     private static Optional<Template> bought(Find.Missing missing, Find.Wanted wanted, double foot) {
         if (missing instanceof Find.Missing.StitchedRadius m) {
             double edge = m.least() - foot + 1e-9;
-            return edge <= 0
+            return edge < Form.SMALLEST
                     ? Optional.empty()
                     : Optional.of(Template.of(
                             "n", "N", ArcForm.bulging(edge, Math.PI, edge + 1), SizeLabel.RADIUS_AS_CUT, List.of()));
