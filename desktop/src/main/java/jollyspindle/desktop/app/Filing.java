@@ -82,14 +82,14 @@ final class Filing {
      * Filing for a workbench.
      *
      * @param messages shows the person what there is to tell
-     * @param folder where settings are kept
+     * @param things the person's folder, and what was read there
      */
-    Filing(Workbench bench, Asking asking, MessageBar messages, Path folder) {
+    Filing(Workbench bench, Asking asking, MessageBar messages, PersonsThings things) {
         this.bench = bench;
         this.asking = asking;
         this.messages = messages;
-        this.folder = folder;
-        settings.set(Settings.read(folder));
+        folder = things.folder();
+        settings.set(things.settings());
         autosave = new Autosave(folder);
         settled.setOnFinished(e -> keepUnsaved());
         bench.changesProperty().addListener(o -> settled.playFromStart());
@@ -264,12 +264,13 @@ final class Filing {
     }
 
     private void take(Path file) {
-        try {
-            bench.open(file);
-            keep(settings.get().withRecent(file));
-        } catch (FileTrouble e) {
-            messages.warn(e.getMessage());
-        }
+        opened(file, bench.tryToOpen(file));
+    }
+
+    /** Tells how the opening of a job file ended. */
+    void opened(Path file, Optional<FileTrouble> trouble) {
+        trouble.ifPresentOrElse(
+                t -> messages.warn(t.getMessage()), () -> keep(settings.get().withRecent(file)));
     }
 
     boolean save() {

@@ -23,6 +23,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.logging.Level;
 import java.util.logging.Logger;
@@ -34,6 +35,8 @@ public final class Main {
     // Kept, so that its level is.
     private static final Logger JAVAFX = Logger.getLogger("javafx");
 
+    private static final String DEMO = "demo";
+
     private Main() {}
 
     /** Starts the application or carries out a command. */
@@ -44,17 +47,30 @@ public final class Main {
     private static int run(String[] args) {
         // JavaFX warns when it isn't run as a module, which matters only to those who pack modules.
         JAVAFX.setLevel(Level.SEVERE);
+        // A window is there sooner if no command has to be made out first.
+        Optional<String> job = plainlyOpened(args);
+        if (job.isPresent() && hasDisplay()) {
+            return launch(new PrintWriter(System.err, true), job.get());
+        }
+        if (List.of(args).equals(List.of(DEMO)) && hasDisplay()) {
+            return demoInWindow(new PrintWriter(System.out, true), new PrintWriter(System.err, true));
+        }
         CommandLine line = SpindleCommand.commandLine();
         line.addSubcommand(new Open());
         line.addSubcommand(new Demo());
         line.addSubcommand(new Screenshots());
         line.addSubcommand(new Ready());
-        List<String> words = new ArrayList<>(Arrays.asList(args));
-        // A file manager hands over just a job's name.
-        if (words.isEmpty() || words.size() == 1 && words.get(0).endsWith(JobFile.SUFFIX)) {
-            words.add(0, "open");
+        if (job.isPresent()) {
+            return line.execute("open", job.get());
         }
-        return line.execute(words.toArray(String[]::new));
+        return args.length == 0 ? line.execute("open") : line.execute(args);
+    }
+
+    /** The job that is to be opened, if that is all that is asked for. A file manager hands over just its name. */
+    private static Optional<String> plainlyOpened(String... args) {
+        String last = args.length == 0 ? "" : args[args.length - 1];
+        boolean asked = args.length == 2 && args[0].equals("open") && !last.startsWith("-");
+        return asked || args.length == 1 && last.endsWith(JobFile.SUFFIX) ? Optional.of(last) : Optional.empty();
     }
 
     /** Whether this machine can show a window, as far as can be told before trying. */
@@ -67,8 +83,10 @@ public final class Main {
         return display != null && !display.isBlank();
     }
 
-    private static int launch(CommandSpec spec, String... arguments) {
+    /** Opens the window and stays until it is closed. */
+    private static int launch(PrintWriter err, String... arguments) {
         try {
+            SpindleApp.begin(arguments);
             Application.launch(SpindleApp.class, arguments);
             return 0;
         } catch (RuntimeException | LinkageError e) {
@@ -78,16 +96,50 @@ public final class Main {
             if (!noScreen) {
                 Logger.getLogger(Main.class.getName()).log(Level.SEVERE, "the window couldn't be opened", cause);
             }
-            spec.commandLine()
-                    .getErr()
-                    .println("spindle: The window couldn't be opened"
-                            + (noScreen
-                                    ? " (" + cause.getMessage()
-                                            + "). On Linux it needs a display and GTK 3. The commands"
-                                            + " work without: spindle --help."
-                                    : ": something went wrong inside Jolly Spindle. Your files are as they were."));
+            err.println(couldNotOpen(noScreen ? Optional.of(cause) : Optional.empty()));
+            err.flush();
             return SpindleCommand.TROUBLE;
         }
+    }
+
+    /** What to say when there is no window: whether the machine can't show one, or the fault is our own. */
+    static String couldNotOpen(Optional<Throwable> noScreen) {
+        return "spindle: The window couldn't be opened"
+                + noScreen.map(
+                                cause -> " (" + cause.getMessage()
+                                        + "). On Linux it needs a display and GTK 3. The commands work without: spindle --help.")
+                        .orElse(": something went wrong inside Jolly Spindle. Your files are as they were.");
+    }
+
+    /** Opens the window on the demo job; where that can't be, its pictures are written instead. */
+    private static int demoInWindow(PrintWriter out, PrintWriter err) {
+        int status = launch(err, SpindleApp.DEMO);
+        if (status == 0) {
+            return 0;
+        }
+        out.println("The demo is written to files instead.");
+        out.flush();
+        try {
+            return afresh(DEMO, "--no-window");
+        } catch (IOException e) {
+            err.println("spindle: It couldn't be written either: " + e.getMessage());
+            err.flush();
+            return SpindleCommand.TROUBLE;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return SpindleCommand.TROUBLE;
+        }
+    }
+
+    /** In a new process, since JavaFX can be started only once in one. */
+    private static int afresh(String... arguments) throws IOException, InterruptedException {
+        List<String> command = new ArrayList<>(List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-cp",
+                System.getProperty("java.class.path"),
+                Main.class.getName()));
+        command.addAll(Arrays.asList(arguments));
+        return new ProcessBuilder(command).inheritIO().start().waitFor();
     }
 
     @Command(
@@ -111,12 +163,13 @@ public final class Main {
                                 + " commands work without one: spindle --help. So does spindle demo.");
                 return SpindleCommand.TROUBLE;
             }
-            return job == null ? launch(spec) : launch(spec, job.toString());
+            PrintWriter err = spec.commandLine().getErr();
+            return job == null ? launch(err) : launch(err, job.toString());
         }
     }
 
     @Command(
-            name = "demo",
+            name = DEMO,
             description = "Opens the application on the demo job; without a display, writes the demo's packet and"
                     + " pictures to demo-output/.",
             mixinStandardHelpOptions = true)
@@ -132,13 +185,7 @@ public final class Main {
         public Integer call() throws IOException, InterruptedException, FileTrouble {
             PrintWriter out = spec.commandLine().getOut();
             if (!noWindow && hasDisplay()) {
-                int status = launch(spec, SpindleApp.DEMO);
-                if (status == 0) {
-                    return 0;
-                }
-                out.println("The demo is written to files instead.");
-                out.flush();
-                return afresh("demo", "--no-window");
+                return demoInWindow(out, spec.commandLine().getErr());
             }
             if (!noWindow) {
                 out.println("There is no display here to open a window on, so the demo is written to files instead.");
@@ -159,17 +206,6 @@ public final class Main {
             written.forEach(file -> out.println("  " + file));
             out.flush();
             return 0;
-        }
-
-        /** In a new process, since JavaFX can be started only once in one. */
-        private static int afresh(String... arguments) throws IOException, InterruptedException {
-            List<String> command = new ArrayList<>(List.of(
-                    Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                    "-cp",
-                    System.getProperty("java.class.path"),
-                    Main.class.getName()));
-            command.addAll(Arrays.asList(arguments));
-            return new ProcessBuilder(command).inheritIO().start().waitFor();
         }
     }
 

@@ -26,10 +26,13 @@ import jollyspindle.desktop.shelf.ShelfBench;
 import jollyspindle.desktop.shelf.ShelfModel;
 import jollyspindle.desktop.shelf.ShelfStage;
 import jollyspindle.desktop.tape.TapeView;
+import jollyspindle.files.FileTrouble;
 import jollyspindle.files.job.JobFile;
 
 import java.io.File;
 import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -65,6 +68,14 @@ public final class MainWindow {
     private static final double HEIGHT = 800;
     private static final int MOVES_TOLD = 4;
 
+    /** About what the parts beside the table take, so that it stays where it is when they come. */
+    private static final double ABOVE = 86;
+
+    private static final double ABOVE_TABLE = 46;
+    private static final double LEFT = 220;
+    private static final double BELOW = 170;
+    private static final double BENCH = 346;
+
     private final Workbench bench;
     private final Look look = new Look();
     private final Filing filing;
@@ -74,13 +85,14 @@ public final class MainWindow {
     private final StackPane right = new StackPane();
     private final MessageBar messages = new MessageBar();
     private final QuiltTable table;
-    private final TapeView tape;
-    private final ProtractorTape protractor;
-    private final PlacementCallout callout;
     private final StackPane tableAndCallout;
     private final BorderPane tablePane = new BorderPane();
 
-    /** What is seen of a stage is built when it is first looked at, so that the window is there sooner. */
+    /** Round the table nothing is built before the quilt is seen on it, and nothing of a stage before it is looked at. */
+    private final Late<TapeView> tape;
+
+    private final Late<ProtractorTape> protractor;
+    private final Late<PlacementCallout> callout;
     private final Late<CompareView> compare;
 
     private final Late<LayOutBench> layOut;
@@ -90,6 +102,7 @@ public final class MainWindow {
     private final Map<WorkStage, Late<? extends Region>> benches = new EnumMap<>(WorkStage.class);
     private final ShelfModel shelfModel;
     private final ShelfFiling shelfFiling;
+    private final Deque<Runnable> toBuild = new ArrayDeque<>();
 
     private final ChangeListener<Boolean> comesForward = (o, was, now) -> {
         if (now) {
@@ -98,21 +111,31 @@ public final class MainWindow {
     };
 
     /**
-     * Builds the window on a stage; the caller shows it.
+     * Builds the window on a stage, all of it; the caller shows it.
      *
      * @param asking makes what answers the window's questions
      * @param folder where the person's settings are kept
      */
     public MainWindow(Stage stage, Workbench bench, Function<Window, Asking> asking, Path folder) {
+        this(stage, bench, asking, PersonsThings.read(folder));
+        buildAll();
+    }
+
+    /**
+     * Builds of the window what the quilt is seen on; the caller shows it, and calls {@link #buildNext} or {@link #buildAll}
+     * for all else.
+     */
+    MainWindow(Stage stage, Workbench bench, Function<Window, Asking> asking, PersonsThings things) {
         this.stage = stage;
         this.bench = bench;
-        filing = new Filing(bench, asking.apply(stage), messages, folder);
+        filing = new Filing(bench, asking.apply(stage), messages, things);
         table = new QuiltTable(bench, look, this::measure);
-        tape = new TapeView(bench, look);
-        protractor = new ProtractorTape(bench, look, table);
+        tape = new Late<>(() -> new TapeView(bench, look));
+        protractor = new Late<>(() -> new ProtractorTape(bench, look, table));
+        callout = new Late<>(() -> new PlacementCallout(bench));
         compare = new Late<>(() -> new CompareView(bench, look));
         shelfModel = new ShelfModel(bench);
-        shelfFiling = new ShelfFiling(bench, shelfModel, asking.apply(stage), messages, folder);
+        shelfFiling = new ShelfFiling(bench, shelfModel, asking.apply(stage), messages, things);
         shelf = new Late<>(() -> new ShelfStage(bench, shelfModel, look, shelfFiling));
         shelfBench = new Late<>(() -> new ShelfBench(bench, shelfModel));
         measureBench = new Late<>(() -> new MeasureBench(bench, this::toFoot, shelfFiling::outline));
@@ -121,34 +144,24 @@ public final class MainWindow {
         layOut = new Late<>(this::layOut);
         benches.put(WorkStage.LAY_OUT, layOut);
         benches.put(WorkStage.MARK, new Late<>(this::marks));
-        tablePane.setTop(new TableHead(bench, table));
-        callout = new PlacementCallout(bench);
-        StackPane.setAlignment(callout, Pos.CENTER_RIGHT);
-        StackPane.setMargin(callout, new Insets(10));
-        tableAndCallout = new StackPane(table, protractor);
+        tableAndCallout = new StackPane(table);
+        tablePane.setTop(space(0, ABOVE_TABLE));
         tablePane.setCenter(tableAndCallout);
-        table.roomBesideProperty().addListener(o -> Platform.runLater(this::placeCallout));
-        placeCallout();
         middle.setMinWidth(0);
+        middle.getChildren().add(tablePane);
         root.getStyleClass().add("work");
-        root.setTop(new VBox(new Menus(this, bench, filing, look).bar(), new StageBar(bench, look), messages));
-        root.setLeft(leftPanel());
-        CatchingUp waiting = new CatchingUp(bench);
-        // In the table's head, beside its tools, where it hides nothing of the quilt.
-        StackPane.setAlignment(waiting, Pos.TOP_RIGHT);
-        StackPane.setMargin(waiting, new Insets(2, 184, 0, 0));
-        StackPane middleAndWaiting = new StackPane(middle, waiting);
-        middleAndWaiting.setMinWidth(0);
-        root.setCenter(middleAndWaiting);
-        root.setRight(right);
+        look.darkProperty().set(things.settings().dark());
+        look.scaleProperty().set(things.settings().typeScale());
+        double type = look.scaleProperty().get();
+        root.setTop(space(0, ABOVE * type));
+        root.setLeft(space(LEFT * type, 0));
+        root.setCenter(middle);
+        root.setRight(space(BENCH * type, 0));
+        root.setBottom(space(0, bench.stageProperty().get() == WorkStage.LAY_OUT ? BELOW * type : 0));
         Scene scene = new Scene(root, WIDTH, HEIGHT);
-        look.darkProperty().set(filing.settingsProperty().get().dark());
-        look.scaleProperty().set(filing.settingsProperty().get().typeScale());
         look.dress(scene);
         look.darkProperty().addListener(o -> keepLook());
         look.scaleProperty().addListener(o -> keepLook());
-        scene.addEventHandler(KeyEvent.KEY_PRESSED, this::press);
-        drops(scene);
         stage.setScene(scene);
         stage.setMinWidth(1024);
         stage.setMinHeight(700);
@@ -160,6 +173,72 @@ public final class MainWindow {
                 e.consume();
             }
         });
+        toBuild.addAll(List.of(
+                this::buildAbove,
+                this::buildLeft,
+                this::buildAboutTable,
+                () -> benches.get(bench.stageProperty().get()).get(),
+                tape::get,
+                this::arrangeFromNow));
+    }
+
+    private static Region space(double width, double height) {
+        Region space = new Region();
+        space.setPrefSize(width, height);
+        return space;
+    }
+
+    // --- what is built once the quilt is seen ----------------------------------------------------------------------
+
+    /**
+     * Builds the next part of the window.
+     *
+     * @return whether there is more to build
+     */
+    boolean buildNext() {
+        Runnable part = toBuild.poll();
+        if (part != null) {
+            part.run();
+        }
+        return !toBuild.isEmpty();
+    }
+
+    /** Builds what isn't built yet. */
+    void buildAll() {
+        while (buildNext()) {
+            // The next one.
+        }
+    }
+
+    private void buildAbove() {
+        root.setTop(new VBox(new Menus(this, bench, filing, look).bar(), new StageBar(bench, look), messages));
+    }
+
+    private void buildLeft() {
+        root.setLeft(leftPanel());
+    }
+
+    private void buildAboutTable() {
+        tablePane.setTop(new TableHead(bench, table));
+        StackPane.setAlignment(callout.get(), Pos.CENTER_RIGHT);
+        StackPane.setMargin(callout.get(), new Insets(10));
+        tableAndCallout.getChildren().add(protractor.get());
+        table.roomBesideProperty().addListener(o -> Platform.runLater(this::placeCallout));
+        placeCallout();
+        CatchingUp waiting = new CatchingUp(bench);
+        // In the table's head, beside its tools, where it hides nothing of the quilt.
+        StackPane.setAlignment(waiting, Pos.TOP_RIGHT);
+        StackPane.setMargin(waiting, new Insets(2, 184, 0, 0));
+        StackPane middleAndWaiting = new StackPane(middle, waiting);
+        middleAndWaiting.setMinWidth(0);
+        root.setCenter(middleAndWaiting);
+    }
+
+    /** From now on, what is seen follows the stage and what is looked at. */
+    private void arrangeFromNow() {
+        root.setRight(right);
+        root.getScene().addEventHandler(KeyEvent.KEY_PRESSED, this::press);
+        drops(root.getScene());
         bench.stageProperty().addListener(o -> arrange());
         bench.comparingProperty().addListener(o -> arrange());
         bench.areas().lookedProperty().addListener((o, was, now) -> {
@@ -181,8 +260,8 @@ public final class MainWindow {
     private LayOutBench layOut() {
         LayOutBench made = new LayOutBench(bench, look);
         made.getStyleClass().add("bench");
-        widen(made, 346);
-        made.house(table.roomBesideProperty().get() ? null : callout);
+        widen(made, BENCH);
+        made.house(table.roomBesideProperty().get() ? null : callout.get());
         return made;
     }
 
@@ -198,11 +277,11 @@ public final class MainWindow {
 
     /** What is said about the arcs stands beside the quilt where there is room, else on the bench. */
     private void placeCallout() {
-        tableAndCallout.getChildren().remove(callout);
+        tableAndCallout.getChildren().remove(callout.get());
         boolean beside = table.roomBesideProperty().get();
-        layOut.ifMade(made -> made.house(beside ? null : callout));
+        layOut.ifMade(made -> made.house(beside ? null : callout.get()));
         if (beside) {
-            tableAndCallout.getChildren().add(callout);
+            tableAndCallout.getChildren().add(callout.get());
         }
     }
 
@@ -251,7 +330,7 @@ public final class MainWindow {
         scroll.setFitToWidth(true);
         scroll.setFitToHeight(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        widen(scroll, 220);
+        widen(scroll, LEFT);
         return scroll;
     }
 
@@ -264,7 +343,7 @@ public final class MainWindow {
         right.getChildren().setAll(benches.get(now).get());
         boolean withTape = now == WorkStage.LAY_OUT && !compared || now == WorkStage.MARK;
         // Round an area's centre the tape is bent, on the table.
-        root.setBottom(withTape && !bench.areas().isLooked() ? tape : null);
+        root.setBottom(withTape && !bench.areas().isLooked() ? tape.get() : null);
         showTemplate();
     }
 
@@ -333,10 +412,10 @@ public final class MainWindow {
 
     /** Goes to the tape, whether it lies straight or is bent round a centre. */
     void toTape() {
-        if (protractor.isShown()) {
-            protractor.requestFocus();
+        if (protractor.get().isShown()) {
+            protractor.get().requestFocus();
         } else {
-            tape.requestFocus();
+            tape.get().requestFocus();
         }
     }
 
@@ -468,7 +547,7 @@ public final class MainWindow {
     }
 
     TapeView tape() {
-        return tape;
+        return tape.get();
     }
 
     Stage stage() {
@@ -483,5 +562,10 @@ public final class MainWindow {
     /** Opens a job file, after asking about unsaved changes. */
     public void open(Path file) {
         filing.open(file);
+    }
+
+    /** Tells how the opening of a job file ended that began before the window was there. */
+    void opened(Path file, Optional<FileTrouble> trouble) {
+        filing.opened(file, trouble);
     }
 }

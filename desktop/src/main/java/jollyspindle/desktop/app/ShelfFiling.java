@@ -48,28 +48,30 @@ final class ShelfFiling implements ShelfStage.Files {
     private boolean leftAlone;
 
     /**
-     * Reads the shelf in a folder and lays it beside the table.
+     * Lays the shelf that was read in the person's folder beside the table.
      *
      * @param messages shows the person what there is to tell
      */
-    ShelfFiling(Workbench bench, ShelfModel model, Asking asking, MessageBar messages, Path folder) {
+    ShelfFiling(Workbench bench, ShelfModel model, Asking asking, MessageBar messages, PersonsThings things) {
         this.bench = bench;
         this.model = model;
         this.asking = asking;
         this.messages = messages;
-        this.folder = folder;
-        try {
-            stamp = FileStamp.of(file());
-            ShelfFile.Opened opened = ShelfFile.read(folder);
+        folder = things.folder();
+        stamp = things.stamp();
+        things.shelf().ifPresent(opened -> {
             unknown = opened.unknown();
-            bench.layShelf(opened.shelf());
-        } catch (FileTrouble e) {
-            leftAlone = e.isNewer();
-            messages.warn(e.getMessage()
+            if (!opened.shelf().equals(bench.shelf())) {
+                bench.layShelf(opened.shelf());
+            }
+        });
+        things.trouble().ifPresent(trouble -> {
+            leftAlone = trouble.isNewer();
+            messages.warn(trouble.getMessage()
                     + (leftAlone
                             ? " Until then the starter shelf is shown, and what you change on it isn't kept."
                             : " " + setAside() + " The starter shelf is shown."));
-        }
+        });
         kept = bench.shelf();
         settled.setOnFinished(e -> keep());
         bench.shelfProperty().addListener(o -> {

@@ -1,13 +1,9 @@
 package jollyspindle.desktop.app;
 
-import jollyspindle.core.demo.DemoJob;
-import jollyspindle.desktop.model.Planning;
-import jollyspindle.desktop.model.WorkStage;
-import jollyspindle.desktop.model.Workbench;
 import jollyspindle.files.user.UserFolder;
 
-import java.nio.file.Path;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.animation.AnimationTimer;
@@ -29,39 +25,53 @@ public final class SpindleApp extends Application {
     /** Pulses until what was changed is certainly on the screen. */
     private static final int DRAWN = 3;
 
-    private static void endWhenDrawn() {
-        new AnimationTimer() {
-            private int pulses;
+    /** After so many pulses the window is completed even if the plan is still being made. */
+    private static final int LONG_ENOUGH = 30;
 
-            @Override
-            public void handle(long now) {
-                pulses++;
-                if (pulses == DRAWN) {
-                    stop();
-                    Platform.exit();
-                }
+    private static CompletableFuture<Opening> opening;
+
+    /** Begins with what doesn't need JavaFX, before it is launched with the same arguments. */
+    static void begin(String... arguments) {
+        opening = Opening.begin(UserFolder.here(), List.of(arguments));
+    }
+
+    /** Builds the rest of the window, a part at each pulse, once the first plan is on the screen or takes too long. */
+    private static final class Completing extends AnimationTimer {
+
+        private final MainWindow window;
+        private int sinceShown;
+        private int sincePlanned;
+        private boolean planned;
+
+        Completing(MainWindow window, Opening opened) {
+            this.window = window;
+            opened.bench().whenPlanned(plan -> planned = true);
+        }
+
+        @Override
+        public void handle(long now) {
+            sinceShown++;
+            if (planned) {
+                sincePlanned++;
             }
-        }.start();
+            if (sincePlanned == DRAWN && Boolean.getBoolean(MEASURED)) {
+                Platform.exit();
+            }
+            if ((sincePlanned >= DRAWN || sinceShown >= LONG_ENOUGH) && !window.buildNext()) {
+                stop();
+                window.offerUnsaved();
+            }
+        }
     }
 
     @Override
     public void start(Stage stage) {
-        Workbench bench = new Workbench(Planning.away());
-        List<String> arguments = getParameters().getRaw();
-        if (!arguments.isEmpty()) {
-            // Before the window, so that the first stage isn't built in vain, and the plan is made meanwhile.
-            bench.stageProperty().set(WorkStage.LAY_OUT);
-        }
-        if (arguments.contains(DEMO)) {
-            bench.start(DemoJob.heronWeir());
-        }
-        MainWindow window = new MainWindow(stage, bench, Asking::inDialogs, UserFolder.here());
-        arguments.stream().filter(a -> !a.equals(DEMO)).map(Path::of).forEach(window::open);
+        Opening opened = opening.join();
+        opened.windowIsThere().countDown();
+        MainWindow window = new MainWindow(stage, opened.bench(), Asking::inDialogs, opened.things());
         stage.show();
-        window.offerUnsaved();
-        if (Boolean.getBoolean(MEASURED)) {
-            bench.whenPlanned(plan -> endWhenDrawn());
-        }
+        opened.job().ifPresent(job -> window.opened(job, opened.trouble()));
+        new Completing(window, opened).start();
         Thread.setDefaultUncaughtExceptionHandler((thread, fault) -> {
             LOG.log(Level.SEVERE, "unexpected", fault);
             Platform.runLater(window::tellFault);

@@ -1,6 +1,7 @@
 package jollyspindle.desktop.model;
 
 import java.util.concurrent.Callable;
+import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 
@@ -43,6 +44,15 @@ public interface Planning {
 
     /** Plans made in a thread of their own, so that the window never waits; it doesn't keep the application alive. */
     static Planning away() {
-        return new PlanWorker(Platform::runLater);
+        return away(Platform::runLater);
+    }
+
+    /**
+     * Plans made in a thread of their own.
+     *
+     * @param window runs in the window's thread what takes them
+     */
+    static Planning away(Executor window) {
+        return new PlanWorker(window);
     }
 }

@@ -604,6 +604,16 @@ public final class Workbench {
                 History.NONE));
     }
 
+    /** Opens a job file; what went wrong, if anything did. */
+    public Optional<FileTrouble> tryToOpen(Path path) {
+        try {
+            open(path);
+            return Optional.empty();
+        } catch (FileTrouble e) {
+            return Optional.of(e);
+        }
+    }
+
     /**
      * Saves the job. What is dragged meanwhile isn't in it.
      *
