@@ -54,6 +54,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
+import javafx.scene.layout.Background;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -159,9 +160,8 @@ public final class MainWindow {
         root.setRight(space(BENCH * type, 0));
         root.setBottom(space(0, bench.stageProperty().get() == WorkStage.LAY_OUT ? BELOW * type : 0));
         Scene scene = new Scene(root, WIDTH, HEIGHT);
-        look.dress(scene);
-        look.darkProperty().addListener(o -> keepLook());
-        look.scaleProperty().addListener(o -> keepLook());
+        root.setBackground(Background.fill(look.palette().panel()));
+        table.setBackground(Background.fill(look.palette().table()));
         stage.setScene(scene);
         stage.setMinWidth(1024);
         stage.setMinHeight(700);
@@ -174,6 +174,7 @@ public final class MainWindow {
             }
         });
         toBuild.addAll(List.of(
+                this::dress,
                 this::buildAbove,
                 this::buildLeft,
                 this::buildAboutTable,
@@ -208,6 +209,12 @@ public final class MainWindow {
         while (buildNext()) {
             // The next one.
         }
+    }
+
+    private void dress() {
+        look.dress(root.getScene());
+        look.darkProperty().addListener(o -> keepLook());
+        look.scaleProperty().addListener(o -> keepLook());
     }
 
     private void buildAbove() {

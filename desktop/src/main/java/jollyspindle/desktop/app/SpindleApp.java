@@ -56,6 +56,8 @@ public final class SpindleApp extends Application {
             }
             if (sincePlanned == DRAWN && Boolean.getBoolean(MEASURED)) {
                 Platform.exit();
+                stop();
+                return;
             }
             if ((sincePlanned >= DRAWN || sinceShown >= LONG_ENOUGH) && !window.buildNext()) {
                 stop();

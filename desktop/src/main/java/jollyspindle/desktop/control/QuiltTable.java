@@ -55,7 +55,10 @@ public final class QuiltTable extends Pane {
     private final Workbench bench;
     private final Look look;
     private final Canvas canvas = new Canvas();
-    private final Tooltip handleTip = new Tooltip();
+
+    /** Made when it is first shown, since a tooltip brings all that controls need along. */
+    private Tooltip handleTip;
+
     private final Consumer<Dimension> measure;
     private final ReadOnlyBooleanWrapper roomBeside = new ReadOnlyBooleanWrapper();
     private View view = new View(5, 0, 0);
@@ -122,8 +125,13 @@ public final class QuiltTable extends Pane {
         setOnMouseMoved(e -> {
             Optional<Knob> handle = handleAt(e.getX(), e.getY());
             setCursor(handle.isPresent() ? Cursor.HAND : Cursor.DEFAULT);
-            Tooltip.uninstall(this, handleTip);
+            if (handleTip != null) {
+                Tooltip.uninstall(this, handleTip);
+            }
             handle.ifPresent(h -> {
+                if (handleTip == null) {
+                    handleTip = new Tooltip();
+                }
                 handleTip.setText("Drag: " + h.name());
                 Tooltip.install(this, handleTip);
             });

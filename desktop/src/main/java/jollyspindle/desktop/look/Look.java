@@ -5,7 +5,6 @@ import atlantafx.base.theme.PrimerLight;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.util.List;
 import javafx.application.Application;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
@@ -22,7 +21,7 @@ public final class Look {
     /** What all type is set in. */
     public static final String FAMILY = "Atkinson Hyperlegible Next";
 
-    private static final String FONTS = "/jollyspindle/files/fonts/";
+    private static final String FONTS = "/jollyspindle/files/fonts/AtkinsonHyperlegible";
     private static final double SIZE = 16;
     private static final double SMALLEST = 0.9;
     private static final double LARGEST = 1.5;
@@ -32,13 +31,13 @@ public final class Look {
     private final BooleanProperty dark = new SimpleBooleanProperty();
     private final DoubleProperty scale = new SimpleDoubleProperty(1);
 
+    /** A look with the type that drawings are lettered in. */
     public Look() {
-        for (String name : List.of(
-                "AtkinsonHyperlegibleNext-Regular",
-                "AtkinsonHyperlegibleNext-SemiBold",
-                "AtkinsonHyperlegibleNext-Bold",
-                "AtkinsonHyperlegibleMono-Regular",
-                "AtkinsonHyperlegibleMono-SemiBold")) {
+        load("Next-Regular", "Next-Bold");
+    }
+
+    private static void load(String... names) {
+        for (String name : names) {
             try (InputStream in = Look.class.getResourceAsStream(FONTS + name + ".ttf")) {
                 Font.loadFont(in, SIZE);
             } catch (IOException e) {
@@ -47,8 +46,9 @@ public final class Look {
         }
     }
 
-    /** Dresses a scene, now and whenever the look changes. */
+    /** Dresses a scene, now and whenever the look changes. Before, it can hold drawings, but no controls. */
     public void dress(Scene scene) {
+        load("Next-SemiBold", "Mono-Regular", "Mono-SemiBold");
         scene.getStylesheets()
                 .add(Look.class
                         .getResource("/jollyspindle/desktop/look/spindle.css")

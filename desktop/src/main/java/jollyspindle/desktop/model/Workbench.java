@@ -141,6 +141,7 @@ public final class Workbench {
     /** A workbench beside a shelf, with a new job on it. */
     public Workbench(Shelf shelf, Planning planning) {
         this.planning = planning;
+        checked = shelf;
         now = Table.begun(new Desk(newJob(shelf, Judging.usual()), shelf));
         planned = now;
         plan.set(Planner.plan(now.desk().job()));
@@ -256,17 +257,19 @@ public final class Workbench {
         Gesture during = gesture;
         Desk desk = during == null ? now.desk() : during.shown();
         Set<RegionId> regions = during == null ? Set.copyOf(taking) : Set.of();
+        // What was only just opened, or is begun with, is known to come back from its file.
+        boolean checks = during == null && !otherJob;
         long number = ++wished;
         catchingUp.set(true);
         planning.wish(
-                () -> make(desk, regions, during == null),
+                () -> make(desk, regions, checks),
                 made -> deliver(number, made, during),
                 fault -> failed(number, fault, during));
     }
 
-    private Made make(Desk desk, Set<RegionId> regions, boolean kept) throws FileTrouble {
+    private Made make(Desk desk, Set<RegionId> regions, boolean checks) throws FileTrouble {
         Desk all = regions.isEmpty() ? desk : desk.withJob(j -> taking(j, desk.shelf(), regions));
-        if (kept) {
+        if (checks) {
             JobFile.check(all.job());
             if (!all.shelf().equals(checked)) {
                 ShelfFile.check(all.shelf());
