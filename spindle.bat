@@ -4,6 +4,7 @@ setlocal
 set "HOME_DIR=%~dp0"
 set "APP=%HOME_DIR%desktop\target\app"
 set "STAMP=%APP%\.built"
+set "ARCHIVE=%APP%\spindle.jsa"
 
 where java >nul 2>nul
 if errorlevel 1 (
@@ -23,8 +24,13 @@ if errorlevel 1 (
   )
   popd
   copy /y "%HOME_DIR%desktop\target\spindle-desktop-*.jar" "%APP%\" >nul
+  rem What is loaded at every start is put in an archive that Java only has to map.
+  if exist "%ARCHIVE%" del /f /q "%ARCHIVE%"
+  java "-XX:ArchiveClassesAtExit=%ARCHIVE%" -Xlog:disable -cp "%APP%\*" jollyspindle.desktop.app.Main ready >nul 2>nul
   type nul > "%STAMP%"
 )
 
-java "-Dspindle.home=%HOME_DIR%." -cp "%APP%\*" jollyspindle.desktop.app.Main %*
+rem Compiled for long runs only what has run for longer than usual: at the start the processor has better things to do.
+set "PATIENT=-XX:+IgnoreUnrecognizedVMOptions -XX:Tier4InvocationThreshold=20000 -XX:Tier4MinInvocationThreshold=4000 -XX:Tier4CompileThreshold=60000 -XX:Tier4BackEdgeThreshold=200000"
+java %PATIENT% "-XX:SharedArchiveFile=%ARCHIVE%" -Xshare:auto -Xlog:disable "-Dspindle.home=%HOME_DIR%." -cp "%APP%\*" jollyspindle.desktop.app.Main %*
 exit /b %ERRORLEVEL%

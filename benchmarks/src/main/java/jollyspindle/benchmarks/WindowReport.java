@@ -1,0 +1,232 @@
+package jollyspindle.benchmarks;
+
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.desktop.app.Asking;
+import jollyspindle.desktop.app.MainWindow;
+import jollyspindle.desktop.control.QuiltTable;
+import jollyspindle.desktop.model.Knob;
+import jollyspindle.desktop.model.Planning;
+import jollyspindle.desktop.model.WorkStage;
+import jollyspindle.desktop.model.Workbench;
+
+import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import javafx.application.Platform;
+import javafx.event.Event;
+import javafx.event.EventType;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.PickResult;
+import javafx.stage.Stage;
+
+/**
+ * Says how long the window's thread is busy at a time while something is dragged on a king-size quilt, drawn by software and
+ * off screen: knobs on the table and a valley on the tape, a move every 16 ms. How long the thread lets others wait is a step.
+ */
+public final class WindowReport {
+
+    private static final int WARM_UP = 300;
+    private static final int MOVES = 600;
+    private static final long BETWEEN_MOVES = 16;
+
+    private final Workbench bench = new Workbench(Planning.away());
+    private Stage stage;
+
+    private WindowReport() {}
+
+    /** Runs the report. */
+    public static void main(String[] args) throws Exception {
+        System.setProperty("glass.platform", "Monocle");
+        System.setProperty("monocle.platform", "Headless");
+        System.setProperty("prism.order", "sw");
+        System.setProperty("prism.text", "t2k");
+        System.setProperty("java.awt.headless", "true");
+        CountDownLatch started = new CountDownLatch(1);
+        Platform.startup(started::countDown);
+        started.await();
+        new WindowReport().run();
+        Platform.exit();
+    }
+
+    private void run() throws Exception {
+        QuiltJob job = LargeJobs.KING_SIZE.times(1);
+        var folder = Files.createTempDirectory("spindle-report");
+        inWindow(() -> {
+            stage = new Stage();
+            new MainWindow(stage, bench, Asking::inDialogs, folder);
+            stage.show();
+            bench.start(job);
+            bench.stageProperty().set(WorkStage.LAY_OUT);
+            return null;
+        });
+        settle();
+        for (int round = 0; round < 2; round++) {
+            boolean counts = round > 0;
+            int moves = counts ? MOVES : WARM_UP;
+            List<Knob> knobs = inWindow(() -> List.copyOf(bench.handles()));
+            for (int i = 0; i < Math.min(3, knobs.size()); i++) {
+                Knob knob = knobs.get(i);
+                report(counts, "knob: " + knob.name(), dragKnob(knob, moves));
+            }
+            report(counts, "valley on the tape", dragValley(moves));
+        }
+    }
+
+    private Node root() {
+        return stage.getScene().getRoot();
+    }
+
+    private static void report(boolean counts, String what, List<Double> steps) {
+        if (!counts) {
+            return;
+        }
+        List<Double> sorted = new ArrayList<>(steps);
+        Collections.sort(sorted);
+        System.out.printf(
+                Locale.ROOT,
+                "%-40s 99th percentile %.1f ms, longest %.1f ms, %d of %d steps over 16 ms%n",
+                what,
+                sorted.get((int) (0.99 * (sorted.size() - 1))),
+                sorted.get(sorted.size() - 1),
+                sorted.stream().filter(s -> s > 16).count(),
+                sorted.size());
+    }
+
+    private List<Double> dragKnob(Knob knob, int moves) throws Exception {
+        QuiltTable table = (QuiltTable) inWindow(() -> root().lookup("#quilt-table"));
+        Point2D at = inWindow(() -> table.screenToLocal(table.onScreen(knob.place())));
+        Point way = knob.way();
+        return drag(table, at.getX(), at.getY(), way.x(), -way.y(), moves);
+    }
+
+    private List<Double> dragValley(int moves) throws Exception {
+        Node tape = inWindow(() -> root().lookup("#tape-drawing"));
+        double width = inWindow(() -> tape.getBoundsInLocal().getWidth());
+        double y = inWindow(() -> tape.getBoundsInLocal().getHeight()) / 2;
+        double x = width / 4;
+        while (!isOnValley(tape, x, y)) {
+            x++;
+            if (x > width) {
+                throw new IllegalStateException("no valley on the tape");
+            }
+        }
+        return drag(tape, x, y, 1, 0, moves);
+    }
+
+    /** Presses there and lets go, and looks what was taken. */
+    private boolean isOnValley(Node tape, double x, double y) throws Exception {
+        fire(tape, MouseEvent.MOUSE_PRESSED, x, y);
+        fire(tape, MouseEvent.MOUSE_RELEASED, x, y);
+        return inWindow(() -> {
+            Mark taken = bench.pointedProperty().get();
+            return taken != null && taken.kind() == Mark.Kind.VALLEY;
+        });
+    }
+
+    /** Presses, moves to and fro, and lets go; how long each step of the window's thread took meanwhile, in milliseconds. */
+    private List<Double> drag(Node on, double x, double y, double dx, double dy, int moves) throws Exception {
+        fire(on, MouseEvent.MOUSE_PRESSED, x, y);
+        Steps steps = new Steps();
+        for (int i = 0; i < moves; i++) {
+            double by = 12 * Math.sin(i / 9.0);
+            fire(on, MouseEvent.MOUSE_DRAGGED, x + by * dx, y + by * dy);
+            Thread.sleep(BETWEEN_MOVES);
+        }
+        List<Double> taken = steps.end();
+        fire(on, MouseEvent.MOUSE_RELEASED, x, y);
+        settle();
+        inWindow(() -> {
+            bench.undo();
+            return null;
+        });
+        settle();
+        return taken;
+    }
+
+    private static void fire(Node on, EventType<MouseEvent> type, double x, double y) {
+        boolean down = type != MouseEvent.MOUSE_RELEASED;
+        Platform.runLater(() -> Event.fireEvent(
+                on,
+                new MouseEvent(
+                        type,
+                        x,
+                        y,
+                        x,
+                        y,
+                        MouseButton.PRIMARY,
+                        1,
+                        false,
+                        false,
+                        false,
+                        false,
+                        down,
+                        false,
+                        false,
+                        true,
+                        false,
+                        false,
+                        new PickResult(on, x, y))));
+    }
+
+    private void settle() throws Exception {
+        CountDownLatch planned = new CountDownLatch(1);
+        Platform.runLater(() -> bench.whenPlanned(plan -> planned.countDown()));
+        planned.await();
+        Thread.sleep(500);
+    }
+
+    private static <T> T inWindow(java.util.concurrent.Callable<T> what)
+            throws InterruptedException, ExecutionException {
+        FutureTask<T> task = new FutureTask<>(what);
+        Platform.runLater(task);
+        return task.get();
+    }
+
+    /** Asks the window's thread every millisecond; what it answers at once isn't counted, since it had nothing to do. */
+    private static final class Steps {
+
+        private static final double BUSY = 1;
+
+        private final List<Double> millis = Collections.synchronizedList(new ArrayList<>());
+        private final Thread asking = new Thread(this::ask, "asking");
+
+        Steps() {
+            asking.setDaemon(true);
+            asking.start();
+        }
+
+        private void ask() {
+            try {
+                while (!Thread.interrupted()) {
+                    long asked = System.nanoTime();
+                    CountDownLatch answered = new CountDownLatch(1);
+                    Platform.runLater(answered::countDown);
+                    answered.await();
+                    double waited = (System.nanoTime() - asked) / 1e6;
+                    if (waited > BUSY) {
+                        millis.add(waited);
+                    }
+                    Thread.sleep(1);
+                }
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        }
+
+        List<Double> end() throws InterruptedException {
+            asking.interrupt();
+            asking.join();
+            return List.copyOf(millis);
+        }
+    }
+}
