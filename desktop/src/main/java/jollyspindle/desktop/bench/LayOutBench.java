@@ -13,6 +13,7 @@ import jollyspindle.core.words.Words;
 import jollyspindle.desktop.area.AreasPane;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.LengthField;
+import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
@@ -135,12 +136,13 @@ public final class LayOutBench extends VBox {
         });
         house(null);
         // Its pictures take longer than a frame allows: they are drawn while they are looked at.
-        InvalidationListener follow = o -> {
+        Soon soon = new Soon(this, () -> {
             boolean waits = page == Page.WAYS && bench.isPreviewing();
             if (bench.stageProperty().get() == WorkStage.LAY_OUT && !waits) {
                 show();
             }
-        };
+        });
+        InvalidationListener follow = o -> soon.ask();
         bench.changesProperty().addListener(o -> {
             // While something is dragged, its plan comes soon enough.
             if (!bench.isPreviewing()) {

@@ -6,8 +6,8 @@ import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.model.AreaDesk;
-import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.List;
@@ -81,20 +81,19 @@ public final class MarkBench extends VBox {
             }
         });
         // Shown while it is looked at; a valley that is dragged elsewhere needn't wait for it.
-        InvalidationListener follow = o -> {
-            if (bench.stageProperty().get() == WorkStage.MARK) {
-                show();
-            }
-        };
+        Soon soon = new Soon(this, this::show);
+        InvalidationListener follow = o -> soon.ask();
         bench.planProperty().addListener(follow);
         bench.stageProperty().addListener(follow);
         bench.whereProperty().addListener(follow);
         bench.areas().lookedProperty().addListener(follow);
-        bench.pointedProperty()
-                .addListener(o -> select(marks, bench.pointedProperty().get()));
-        bench.placementProperty()
-                .addListener(o -> select(placements, bench.placementProperty().get()));
-        show();
+        Soon chosen = new Soon(this, () -> {
+            select(marks, bench.pointedProperty().get());
+            select(placements, bench.placementProperty().get());
+        });
+        bench.pointedProperty().addListener(o -> chosen.ask());
+        bench.placementProperty().addListener(o -> chosen.ask());
+        soon.ask();
     }
 
     private static <T> TableColumn<T, String> column(

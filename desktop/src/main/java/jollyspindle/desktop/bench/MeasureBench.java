@@ -16,6 +16,7 @@ import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
+import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
@@ -150,11 +151,12 @@ public final class MeasureBench extends VBox {
         getChildren().addAll(pages.values());
         turnTo(Page.BODY);
         // Shown while it is looked at; a valley that is dragged elsewhere needn't wait for it.
-        InvalidationListener follow = o -> {
+        Soon soon = new Soon(this, () -> {
             if (bench.stageProperty().get() == WorkStage.MEASURE) {
                 show();
             }
-        };
+        });
+        InvalidationListener follow = o -> soon.ask();
         bench.changesProperty().addListener(follow);
         bench.planProperty().addListener(follow);
         bench.stageProperty().addListener(follow);

@@ -68,13 +68,14 @@ public final class CompareView extends VBox {
                 "◆ a valley that stands elsewhere than in the first way by more than 1/32; ≠ a number that differs from it.",
                 "faint");
         getChildren().addAll(uses, pictures, grid, note);
-        bench.planProperty().addListener(o -> show());
-        bench.compared().addListener((ListChangeListener<Object>) c -> show());
-        bench.comparingProperty().addListener(o -> show());
+        Soon soon = new Soon(this, this::show);
+        bench.planProperty().addListener(o -> soon.ask());
+        bench.compared().addListener((ListChangeListener<Object>) c -> soon.ask());
+        bench.comparingProperty().addListener(o -> soon.ask());
         pictures.widthProperty().addListener(o -> draw());
         pictures.heightProperty().addListener(o -> draw());
         look.darkProperty().addListener(o -> draw());
-        show();
+        soon.ask();
     }
 
     private void show() {

@@ -29,6 +29,7 @@ public final class FindingsBox extends VBox {
 
     private final Workbench bench;
     private final Consumer<Remedy> apply;
+    private List<Object> told = List.of();
 
     /**
      * A list of findings.
@@ -40,8 +41,9 @@ public final class FindingsBox extends VBox {
         this.bench = bench;
         this.apply = apply;
         setId("findings");
-        bench.planProperty().addListener(o -> show());
-        show();
+        Soon soon = new Soon(this, this::show);
+        bench.planProperty().addListener(o -> soon.ask());
+        soon.ask();
     }
 
     /** {@code top} on a quilt with one border. */
@@ -51,6 +53,14 @@ public final class FindingsBox extends VBox {
     }
 
     private void show() {
+        List<Object> wanted = List.of(
+                bench.plan().findings(),
+                bench.plan().job().quilt().groups(),
+                bench.plan().job().tape());
+        if (wanted.equals(told)) {
+            return;
+        }
+        told = wanted;
         getChildren().clear();
         FindingWords said = new FindingWords(bench.words());
         // The same trouble on several sides is said once.

@@ -80,11 +80,12 @@ public final class PlacementCallout extends ScrollPane {
         content = new VBox(3, title, turn, path, buttons, steps, sideTitle, arc, room, register);
         VBox.setMargin(sideTitle, new Insets(8, 0, 0, 0));
         setContent(content);
-        bench.planProperty().addListener(o -> show());
-        bench.whereProperty().addListener(o -> show());
-        bench.placementProperty().addListener(o -> show());
-        bench.stageProperty().addListener(o -> show());
-        show();
+        Soon soon = new Soon(this, this::show);
+        bench.planProperty().addListener(o -> soon.ask());
+        bench.whereProperty().addListener(o -> soon.ask());
+        bench.placementProperty().addListener(o -> soon.ask());
+        bench.stageProperty().addListener(o -> soon.ask());
+        soon.ask();
     }
 
     /** As high as its text takes at this width, which a scroll pane by itself doesn't reckon with. */

@@ -139,7 +139,11 @@ final class QuiltPainter {
         if (fill) {
             g.fillPolygon(xs, ys, xs.length);
         }
-        g.strokePolygon(xs, ys, xs.length);
+        // Side by side: what draws by software goes over all that a line's box holds, and of a whole ring that is much.
+        for (int i = 0; i < xs.length; i++) {
+            int next = (i + 1) % xs.length;
+            g.strokeLine(xs[i], ys[i], xs[next], ys[next]);
+        }
     }
 
     private void cloth(QuiltShape shape) {
@@ -147,10 +151,13 @@ final class QuiltPainter {
         g.setStroke(p.seam());
         g.setFill(p.border());
         List<RingShape> rings = shape.rings();
+        Color below = null;
         for (int i = rings.size() - 1; i >= 0; i--) {
             boolean plain = bench.plan().job().quilt().border(i + 1).plain();
-            g.setFill(plain ? p.cloth() : p.border());
-            polygon(rings.get(i).outer(), true);
+            Color cloth = plain ? p.cloth() : p.border();
+            g.setFill(cloth);
+            polygon(rings.get(i).outer(), !cloth.equals(below));
+            below = cloth;
         }
         g.setFill(p.cloth());
         polygon(shape.body().corners(), true);

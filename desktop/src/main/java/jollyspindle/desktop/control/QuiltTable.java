@@ -77,6 +77,8 @@ public final class QuiltTable extends Pane {
     private String takenName;
     private Gesture gesture;
     private Runnable drawn = () -> {};
+    private boolean sized;
+    private final Soon soon = new Soon(this, this::paint);
 
     /**
      * A table for a workbench.
@@ -97,8 +99,8 @@ public final class QuiltTable extends Pane {
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
         setClip(clip);
-        widthProperty().addListener(o -> resized());
-        heightProperty().addListener(o -> resized());
+        widthProperty().addListener(o -> sized());
+        heightProperty().addListener(o -> sized());
         bench.planProperty().addListener((o, was, now) -> {
             if (fitted || !was.shape().equals(now.shape())) {
                 refit();
@@ -520,7 +522,27 @@ public final class QuiltTable extends Pane {
         return placements.stream().min(Comparator.comparingDouble(p -> p.path().distance(place)));
     }
 
+    /** At another size it is drawn at once, or it would be seen empty. */
+    private void sized() {
+        sized = true;
+        resized();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        super.layoutChildren();
+        if (sized) {
+            sized = false;
+            paint();
+        }
+    }
+
+    /** Has it drawn anew, once for all that changes until then. */
     private void draw() {
+        soon.ask();
+    }
+
+    private void paint() {
         new QuiltPainter(bench, look, canvas.getGraphicsContext2D(), view, getWidth(), getHeight()).paint(isFocused());
         drawn.run();
         setAccessibleText(

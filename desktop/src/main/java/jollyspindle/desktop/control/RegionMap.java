@@ -68,10 +68,11 @@ public final class RegionMap extends VBox {
         map.setPrefSize(WIDTH, HEIGHT);
         map.setId("region-map");
         getChildren().addAll(map, list);
-        bench.planProperty().addListener(o -> show());
-        bench.whereProperty().addListener(o -> show());
-        bench.areas().lookedProperty().addListener(o -> show());
-        show();
+        Soon soon = new Soon(this, this::show);
+        bench.planProperty().addListener(o -> soon.ask());
+        bench.whereProperty().addListener(o -> soon.ask());
+        bench.areas().lookedProperty().addListener(o -> soon.ask());
+        soon.ask();
     }
 
     private void show() {
@@ -264,13 +265,16 @@ public final class RegionMap extends VBox {
                 .map(l -> Words.decapital(AreaWords.name(l.motif())))
                 .distinct()
                 .collect(Collectors.joining(", "));
-        Label title = new Label(name);
-        title.getStyleClass().add("region-name");
-        Label what = new Label(first.isEmpty() ? "nothing yet" : first);
-        what.getStyleClass().add("faint");
-        button.setGraphic(new VBox(title, what));
-        button.setTooltip(new Tooltip("Click to show it with the tape bent round its centre"));
-        button.setAccessibleText(name + ", " + what.getText());
+        String what = first.isEmpty() ? "nothing yet" : first;
+        if (!(name + ", " + what).equals(button.getAccessibleText())) {
+            Label title = new Label(name);
+            title.getStyleClass().add("region-name");
+            Label below = new Label(what);
+            below.getStyleClass().add("faint");
+            button.setGraphic(new VBox(title, below));
+        }
+        Labelled.tip(button, "Click to show it with the tape bent round its centre");
+        button.setAccessibleText(name + ", " + what);
     }
 
     private void say(ToggleButton button, RunId run) {
@@ -283,11 +287,14 @@ public final class RegionMap extends VBox {
                         + words.length(r.division().repeat()))
                 .orElse("not planned yet");
         ((Label) ((VBox) button.getGraphic()).getChildren().get(1)).setText(text);
-        button.setTooltip(new Tooltip(bench.plan()
-                .run(run)
-                .map(r -> "Repeats of exactly " + words.exactly(r.division().repeat())
-                        + ". Click to show this run on the tape, twice to show it large")
-                .orElse("Click to show this run, twice to show it large")));
+        Labelled.tip(
+                button,
+                bench.plan()
+                        .run(run)
+                        .map(r -> "Repeats of exactly "
+                                + words.exactly(r.division().repeat())
+                                + ". Click to show this run on the tape, twice to show it large")
+                        .orElse("Click to show this run, twice to show it large"));
         button.setAccessibleText(bench.name(run) + ", " + text);
     }
 

@@ -35,11 +35,12 @@ public final class TableHead extends HBox {
                 bench.areas().isLooked()
                         ? area()
                         : bench.name(bench.whereProperty().get()) + size());
-        bench.stageProperty().addListener(o -> show.run());
-        bench.planProperty().addListener(o -> show.run());
-        bench.whereProperty().addListener(o -> show.run());
-        bench.areas().lookedProperty().addListener(o -> show.run());
-        show.run();
+        Soon soon = new Soon(this, show);
+        bench.stageProperty().addListener(o -> soon.ask());
+        bench.planProperty().addListener(o -> soon.ask());
+        bench.whereProperty().addListener(o -> soon.ask());
+        bench.areas().lookedProperty().addListener(o -> soon.ask());
+        soon.ask();
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         getChildren()

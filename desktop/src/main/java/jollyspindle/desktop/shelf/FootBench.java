@@ -112,7 +112,7 @@ final class FootBench extends VBox {
                                 "Fingers an inch from the foot at least, and moved only while the machine stands. "
                                         + Cautions.MANUAL_FIRST,
                                 "faint"));
-        model.onChange(this::show);
+        model.onChange(this, this::show);
         ask();
         show();
     }

@@ -12,6 +12,7 @@ import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.words.ShelfWords;
+import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
@@ -31,6 +32,7 @@ import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import javafx.scene.Node;
 
 /** What of the shelf is shown, which template is looked at, and what is asked. */
 public final class ShelfModel {
@@ -70,12 +72,13 @@ public final class ShelfModel {
     }
 
     /** Calls when anything shown of the shelf may be different, while it is looked at and whenever it comes up. */
-    void onChange(Runnable view) {
-        InvalidationListener listener = o -> {
+    void onChange(Node seen, Runnable view) {
+        Soon soon = new Soon(seen, () -> {
             if (bench.stageProperty().get() == WorkStage.SHELF) {
                 view.run();
             }
-        };
+        });
+        InvalidationListener listener = o -> soon.ask();
         bench.stageProperty().addListener(listener);
         bench.changesProperty().addListener(listener);
         bench.planProperty().addListener(listener);

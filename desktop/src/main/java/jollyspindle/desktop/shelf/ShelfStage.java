@@ -175,7 +175,7 @@ public final class ShelfStage extends BorderPane {
         setTop(top());
         setCenter(scroll);
         setBottom(stitches);
-        model.onChange(this::show);
+        model.onChange(this, this::show);
         model.shownIdProperty().addListener(o -> brought = null);
         look.darkProperty().addListener(o -> show());
         look.scaleProperty().addListener(o -> show());

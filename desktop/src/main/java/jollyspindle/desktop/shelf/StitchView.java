@@ -127,7 +127,7 @@ final class StitchView extends HBox {
         scroll.prefWidthProperty().bind(widthProperty().multiply(0.585));
         HBox.setHgrow(picture, Priority.ALWAYS);
         getChildren().addAll(picture, scroll);
-        model.onChange(this::show);
+        model.onChange(this, this::show);
         show();
     }
 

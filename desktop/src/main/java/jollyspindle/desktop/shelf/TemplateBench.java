@@ -135,7 +135,7 @@ final class TemplateBench extends VBox {
                         notesFull,
                         Labelled.heading("Another like it"),
                         copyRow);
-        model.onChange(this::show);
+        model.onChange(this, this::show);
         show();
     }
 

@@ -10,6 +10,7 @@ import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.RunText;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.OneButton;
+import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.desktop.model.Zero;
@@ -70,7 +71,6 @@ public final class TapeView extends VBox {
     private TapeDrawing drawn;
     private double from;
     private double to = Double.NaN;
-    private RunId shownRun;
     private ValleyDrag drag;
 
     /** Whether a mark was clicked, and so stays pointed at while the mouse goes elsewhere. */
@@ -79,6 +79,7 @@ public final class TapeView extends VBox {
     private double pressedX;
     private Stretch pressedView;
     private final OneButton button = new OneButton();
+    private final Soon soon = new Soon(this, this::draw);
 
     public TapeView(Workbench bench, Look look) {
         this.bench = bench;
@@ -103,14 +104,18 @@ public final class TapeView extends VBox {
         tools = new TapeTools(this, bench);
         drawing.setId("tape-drawing");
         getChildren().addAll(head, tools, drawing);
-        bench.planProperty().addListener(o -> draw());
-        bench.whereProperty().addListener(o -> draw());
-        bench.zeroProperty().addListener(o -> draw());
-        bench.zeroMarkProperty().addListener(o -> draw());
+        bench.planProperty().addListener(o -> soon.ask());
+        bench.whereProperty().addListener(o -> {
+            // Of another run all is seen.
+            to = Double.NaN;
+            soon.ask();
+        });
+        bench.zeroProperty().addListener(o -> soon.ask());
+        bench.zeroMarkProperty().addListener(o -> soon.ask());
         bench.pointedProperty().addListener((o, was, now) -> point(was, now));
-        drawing.widthProperty().addListener(o -> draw());
+        drawing.widthProperty().addListener(o -> soon.ask());
         // The type grows only after its style is applied, so the drawing follows a moment later.
-        look.scaleProperty().addListener(o -> Platform.runLater(this::draw));
+        look.scaleProperty().addListener(o -> Platform.runLater(soon::ask));
         drawing.setOnMouseMoved(e -> {
             if (!held || bench.pointedProperty().get() == null) {
                 held = false;
@@ -123,7 +128,7 @@ public final class TapeView extends VBox {
         drawing.setOnMouseReleased(this::released);
         drawing.setOnScroll(this::scroll);
         setOnKeyPressed(this::press);
-        draw();
+        soon.ask();
     }
 
     // --- what the tools ask for --------------------------------------------------------------------------------
@@ -134,7 +139,7 @@ public final class TapeView extends VBox {
         } else {
             readings.remove(reading);
         }
-        draw();
+        soon.ask();
     }
 
     boolean shows(TapeDrawing.Reading reading) {
@@ -143,7 +148,7 @@ public final class TapeView extends VBox {
 
     void lay(Beside other) {
         beside = other;
-        draw();
+        soon.ask();
     }
 
     void snap(boolean wanted) {
@@ -157,7 +162,7 @@ public final class TapeView extends VBox {
     /** Shows the whole run. */
     void showWhole() {
         to = Double.NaN;
-        draw();
+        soon.ask();
     }
 
     /** Shows one repeat about what is pointed at, or the middle. */
@@ -372,7 +377,7 @@ public final class TapeView extends VBox {
         boolean whole = view.to() - view.from() > length - 1e-6;
         from = view.from();
         to = whole ? Double.NaN : view.to();
-        draw();
+        soon.ask();
     }
 
     /** Moves the stretch that is seen, so that a place on the run is in it. */
@@ -411,10 +416,6 @@ public final class TapeView extends VBox {
 
     private void draw() {
         RunId where = bench.whereProperty().get();
-        if (!where.equals(shownRun)) {
-            shownRun = where;
-            to = Double.NaN;
-        }
         Optional<RunPlan> other = second();
         double height = px(TapeDrawing.HEIGHT + (other.isPresent() ? TapeDrawing.SECOND_HEIGHT : 2));
         drawing.setMinHeight(height);
@@ -480,7 +481,8 @@ public final class TapeView extends VBox {
     }
 
     private void point(Mark was, Mark now) {
-        if (drawn == null) {
+        // What is to be drawn anew is told then.
+        if (drawn == null || soon.isDue()) {
             return;
         }
         drawn.point(was, now);

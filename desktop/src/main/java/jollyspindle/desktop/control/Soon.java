@@ -1,0 +1,87 @@
+package jollyspindle.desktop.control;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.util.Duration;
+
+/**
+ * Shows what has changed: once for all that changes in a moment, and not while nobody can see it. A single edit changes plan,
+ * place, marks and placement one after the other; to draw each time would make the window wait. All views of the window show in
+ * the same moments, and these keep apart from each other: were a picture asked for while the one before is still being drawn,
+ * the window would have to wait for that. To be used in the window's thread.
+ */
+public final class Soon {
+
+    /** The property that says how far apart the moments are at least, in milliseconds. */
+    private static final String APART = "spindle.window.apart";
+
+    /** Half the pace of a screen: what draws by software keeps up with it, and the eye doesn't miss the rest. */
+    private static final long USUAL = 32;
+
+    private static final Set<Soon> ASKED = new LinkedHashSet<>();
+    private static long last = System.nanoTime() - 1_000_000_000;
+    private static boolean set;
+
+    private final Node seen;
+    private final Runnable show;
+    private boolean due;
+
+    /**
+     * Shows in turn.
+     *
+     * @param seen what it is shown on; while that is in no window nothing is shown, but as soon as it is
+     */
+    public Soon(Node seen, Runnable show) {
+        this.seen = seen;
+        this.show = show;
+        seen.sceneProperty().addListener((o, was, now) -> {
+            if (now != null) {
+                act();
+            }
+        });
+    }
+
+    /** Asks for it to be shown. */
+    public void ask() {
+        due = true;
+        if (seen.getScene() == null) {
+            return;
+        }
+        ASKED.add(this);
+        if (!set) {
+            set = true;
+            double wait = Long.getLong(APART, USUAL) - (System.nanoTime() - last) / 1e6;
+            if (wait > 0) {
+                PauseTransition pause = new PauseTransition(Duration.millis(wait));
+                pause.setOnFinished(e -> showAll());
+                pause.play();
+            } else {
+                Platform.runLater(Soon::showAll);
+            }
+        }
+    }
+
+    private static void showAll() {
+        set = false;
+        last = System.nanoTime();
+        List<Soon> all = List.copyOf(ASKED);
+        ASKED.clear();
+        all.forEach(Soon::act);
+    }
+
+    /** Whether something has changed that isn't shown yet. */
+    public boolean isDue() {
+        return due;
+    }
+
+    private void act() {
+        if (due && seen.getScene() != null) {
+            due = false;
+            show.run();
+        }
+    }
+}
