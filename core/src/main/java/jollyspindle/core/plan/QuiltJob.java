@@ -1,18 +1,26 @@
 package jollyspindle.core.plan;
 
 import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaReckoning;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.School;
+import jollyspindle.core.effort.Effort;
+import jollyspindle.core.effort.TooManyLinesException;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.motif.Layer;
+import jollyspindle.core.motif.Motif;
 import jollyspindle.core.placement.ToolId;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.quilt.Strip;
+import jollyspindle.core.sewing.Reckoning;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
@@ -55,6 +63,9 @@ public record QuiltJob(
 
     private static final GroupId FIRST = GroupId.border(1);
 
+    /** The part of a border that hatching has left at least, beside what is stitched before it. */
+    private static final double UNCOVERED = 0.25;
+
     /** About how long a repeat is while nothing is said, in inches. */
     private static final double USUAL_REPEAT = 6;
 
@@ -72,6 +83,54 @@ public record QuiltJob(
         });
         layouts = Collections.unmodifiableSortedMap(new TreeMap<>(layouts));
         areaDesigns = Collections.unmodifiableSortedMap(new TreeMap<>(areaDesigns));
+        double reckoned = reckoned(quilt, areaDesigns, templates) + reckoned(quilt, templates, layouts);
+        if (reckoned > Effort.MOST) {
+            throw new TooManyLinesException(reckoned);
+        }
+    }
+
+    /** About how many lines the areas make. */
+    private static double reckoned(Quilt quilt, SortedMap<AreaId, AreaDesign> designs, List<Template> templates) {
+        double width = quilt.get(Dimension.BODY_TOP).orElse(0);
+        double height = quilt.get(Dimension.BODY_LEFT).orElse(0);
+        double all = 0;
+        for (Map.Entry<AreaId, AreaDesign> one : designs.entrySet()) {
+            int number = one.getKey().number();
+            if (number <= quilt.areas().size()) {
+                all += AreaReckoning.lines(quilt.areas().get(number - 1), one.getValue(), width, height, templates);
+            }
+        }
+        return all;
+    }
+
+    /** About how many placements hatching takes in the runs; all else stays far below what is too many. */
+    private static double reckoned(Quilt quilt, List<Template> templates, SortedMap<GroupId, RunLayout> layouts) {
+        double all = 0;
+        for (Map.Entry<GroupId, RunLayout> one : layouts.entrySet()) {
+            if (quilt.groups().contains(one.getKey())) {
+                for (Layer layer : one.getValue().design().layers()) {
+                    if (layer.motif() instanceof Motif.Crosshatch hatch && !hatch.curved()) {
+                        double inches = 2 * cloth(quilt, one.getKey()) * UNCOVERED / hatch.spacing();
+                        all += Reckoning.straight(0, inches, layer.templateId(), templates);
+                    }
+                }
+            }
+        }
+        return all;
+    }
+
+    /** Of a border, without its corners, or of a strip, in square inches. */
+    private static double cloth(Quilt quilt, GroupId group) {
+        if (group.strip()) {
+            Strip strip = quilt.strips().get(group.number() - 1);
+            return strip.length() * strip.width();
+        }
+        double all = 0;
+        for (Side side : Side.values()) {
+            all += quilt.get(Dimension.body(side)).orElse(0)
+                    * quilt.get(Dimension.depth(group.number(), side)).orElse(0);
+        }
+        return all;
     }
 
     /** A job with nothing in its areas. */

@@ -3,10 +3,12 @@ package jollyspindle.core.plan;
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.area.AreaReckoning;
 import jollyspindle.core.area.AreaTold;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.School;
 import jollyspindle.core.effort.Effort;
+import jollyspindle.core.effort.TooManyLinesException;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.BoxIndex;
 import jollyspindle.core.geometry.Places;
@@ -38,6 +40,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.CancellationException;
@@ -118,11 +122,65 @@ class BoundsTest {
 
     @Test
     void whatWouldBeTooMuchIsToldAndTheRestIsPlanned() {
-        WorkPlan plan = Planner.plan(blocks(100, 100, 0.7, new AreaMotif.Crosshatch(1.0 / 16, Math.PI / 4)));
+        // Reckoned as one line an arm, each goes out and back, and there are two sets.
+        AreaMotif arms = new AreaMotif.Arms(64, AreaMotif.Way.OUT_AND_BACK, 0.75, true, 0, false);
+        WorkPlan plan = Planner.plan(blocks(50, 50, 9, arms));
         assertThat(plan.areas().get(0).placements().size()).isLessThanOrEqualTo(Effort.MOST);
         assertThat(plan.areas().get(0).told().stream().map(AreaPlan.Told::what))
                 .contains(new AreaTold.TooFine(Effort.MOST));
         assertThat(plan.runs()).hasSize(4);
+    }
+
+    /** One design of each kind, in a block of 9. */
+    private static final List<AreaMotif> MOTIFS = List.of(
+            new AreaMotif.Arms(16, AreaMotif.Way.OUT_AND_BACK, 0.75),
+            new AreaMotif.Rings(1, OptionalDouble.of(0.5), 20, AreaMotif.Spokes.values()[0]),
+            new AreaMotif.Rings(1, OptionalDouble.empty(), 3, AreaMotif.Spokes.values()[0]),
+            new AreaMotif.Wreath(6, OptionalDouble.empty()),
+            new AreaMotif.Petals(6, 0.5, 4),
+            new AreaMotif.Points(8, 2, 4),
+            new AreaMotif.Echoes(30, 0.25, false),
+            new AreaMotif.Clamshells(0),
+            new AreaMotif.Peel(3, 4, OptionalDouble.empty()),
+            new AreaMotif.Circles(3, 4),
+            new AreaMotif.Crosshatch(0.5, Math.PI / 6),
+            new AreaMotif.CurvedHatch(0.75),
+            new AreaMotif.Quarters(0.5, 0.75),
+            new AreaMotif.CornerRays(AreaMotif.Corner.TOP_LEFT, OptionalInt.of(9), 2, 0.25),
+            new AreaMotif.Whirl(3, 0.5, 6),
+            new AreaMotif.StraightFans(3, 2, 5, 0.5));
+
+    // What is laid out is the referee of what was reckoned: never far fewer, and for what fills a block not much more.
+    @Test
+    void whatIsReckonedIsNoMoreThanWhatThereWillBe() {
+        assertThat(MOTIFS.stream().map(AreaMotif::kind)).contains(AreaMotif.Kind.values());
+        for (AreaMotif motif : MOTIFS) {
+            QuiltJob job = blocks(2, 3, 9, motif);
+            int there = Planner.plan(job).areas().get(0).placements().size();
+            double reckoned =
+                    AreaReckoning.lines(job.quilt().areas().get(0), job.design(new AreaId(1)), 70, 80, job.templates());
+            if (there > 0) {
+                assertThat(reckoned).as("%s", motif).isBetween(there / 9.0, 1.15 * there + 12);
+            }
+        }
+    }
+
+    @Test
+    void whatWouldBeFarTooMuchIsRefusedWithWhatItWouldBe() {
+        assertThatThrownBy(() -> blocks(100, 100, 0.7, new AreaMotif.Crosshatch(1.0 / 16, Math.PI / 4)))
+                .isInstanceOf(TooManyLinesException.class)
+                .hasMessage("that would be some 320,000 lines, and more than 200,000 can't be planned");
+        // 2 x 0.7 x 1.414 x 16 = 31.7 lines a block: 6,300 blocks are 199,700.
+        assertThat(blocks(63, 100, 0.7, new AreaMotif.Crosshatch(1.0 / 16, Math.PI / 4))
+                        .quilt()
+                        .areas())
+                .hasSize(1);
+        AreaDesign plain = AreaDesign.of(new AreaMotif.Crosshatch(1.0 / 16, Math.PI / 4), Optional.empty())
+                .withLetters(List.of("A-"));
+        assertThat(blocks(100, 100, 0.7, new AreaMotif.Circles(1, 1))
+                        .with(new AreaId(1), plain)
+                        .design(new AreaId(1)))
+                .isEqualTo(plain);
     }
 
     // 200 in at 1/16 and 45 degrees are over 3,000 lines each way and side; along an edge of 1/2 in each takes a score
@@ -133,7 +191,7 @@ class BoundsTest {
         Template tiny = Template.of("tiny", "Tiny", new StraightEdge(0.5, 1, 0), SizeLabel.RADIUS_AS_CUT, List.of());
         Quilt quilt = DemoJob.heronWeir().quilt();
         for (Side side : Side.values()) {
-            quilt = quilt.with(Dimension.body(side), 200).with(Dimension.depth(1, side), 30);
+            quilt = quilt.with(Dimension.body(side), side.isAcross() ? 200 : 10).with(Dimension.depth(1, side), 28);
         }
         quilt = quilt.without(Dimension.DIAGONAL_DOWN).without(Dimension.DIAGONAL_UP);
         QuiltJob job = DemoJob.heronWeir()
@@ -148,11 +206,13 @@ class BoundsTest {
                         .filter(Finding.MotifTrouble.class::isInstance)
                         .map(f -> ((Finding.MotifTrouble) f).obstacle()))
                 .contains(new Obstacle.TooFine(Effort.MOST));
-        assertThat(plan.runs()).allSatisfy(run -> {
-            assertThat(run.laidOut().lines()).isNotEmpty().allMatch(line -> line.layer() == 1);
-            assertThat(run.laidOut().placements())
-                    .hasSizeGreaterThanOrEqualTo(run.laidOut().lines().size());
-        });
+        assertThat(plan.runs().stream().filter(r -> r.frame().length() > 100))
+                .hasSize(2)
+                .allSatisfy(run -> {
+                    assertThat(run.laidOut().lines()).isNotEmpty().allMatch(line -> line.layer() == 1);
+                    assertThat(run.laidOut().placements())
+                            .hasSizeGreaterThanOrEqualTo(run.laidOut().lines().size());
+                });
     }
 
     @Test

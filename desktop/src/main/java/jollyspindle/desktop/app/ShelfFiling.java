@@ -11,6 +11,7 @@ import jollyspindle.desktop.shelf.ShelfStage;
 import jollyspindle.files.FileNames;
 import jollyspindle.files.FileStamp;
 import jollyspindle.files.FileTrouble;
+import jollyspindle.files.InTurns;
 import jollyspindle.files.json.UnknownFields;
 import jollyspindle.files.outline.SvgOutline;
 import jollyspindle.files.shelf.ShelfFile;
@@ -131,8 +132,13 @@ final class ShelfFiling implements ShelfStage.Files {
     void keep() {
         settled.stop();
         if (!bench.shelf().equals(kept) && !leftAlone) {
-            lookAgain();
+            // Between looking and writing no other window may write.
+            InTurns.inTurn(folder, "shelf", this::keepNow);
         }
+    }
+
+    private void keepNow() {
+        lookAgain();
         if (bench.shelf().equals(kept) || leftAlone) {
             return;
         }

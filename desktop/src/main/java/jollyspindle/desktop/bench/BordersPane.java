@@ -106,7 +106,7 @@ final class BordersPane extends VBox {
                         quilt.borders().isEmpty()
                                 ? Border.USUAL
                                 : Border.USUAL.with(quilt.border(next - 1).corners())));
-        fields.get(Dimension.depth(next, Side.TOP)).requestFieldFocus();
+        focus(Dimension.depth(next, Side.TOP));
     }
 
     private void remove() {

@@ -69,6 +69,7 @@ public final class MeasureBench extends VBox {
     private final Label square = Labelled.wrapped("", "reason");
     private final BordersPane borders;
     private final StripsPane strips;
+    private final Soon soon;
     private final Map<Page, ToggleButton> pills = new EnumMap<>(Page.class);
     private final Map<Page, Region> pages = new EnumMap<>(Page.class);
     private boolean showing;
@@ -151,7 +152,7 @@ public final class MeasureBench extends VBox {
         getChildren().addAll(pages.values());
         turnTo(Page.BODY);
         // Shown while it is looked at; a valley that is dragged elsewhere needn't wait for it.
-        Soon soon = new Soon(this, () -> {
+        soon = new Soon(this, () -> {
             if (bench.stageProperty().get() == WorkStage.MEASURE) {
                 show();
             }
@@ -346,6 +347,7 @@ public final class MeasureBench extends VBox {
 
     /** Goes to a field, ready to type over it. */
     public void focus(Dimension dimension) {
+        soon.now();
         turnTo(dimension.border() > 0 || dimension.kind() == Dimension.Kind.STRIP ? Page.BORDERS : Page.BODY);
         if (dimension.border() > 0) {
             borders.focus(dimension);

@@ -1,5 +1,6 @@
 package jollyspindle.desktop.control;
 
+import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.List;
@@ -7,6 +8,8 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
+import java.util.function.DoubleConsumer;
+import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import java.util.function.IntConsumer;
 import javafx.scene.Node;
@@ -64,7 +67,13 @@ public class EntryFields {
                 mayBeEmpty,
                 () -> bench.job().tape(),
                 inches -> inches >= least && inches <= most
-                        ? Optional.empty()
+                        ? tooMuch(
+                                        now.orElse(most),
+                                        inches,
+                                        bench.job().tape().tick(),
+                                        d -> take.accept(OptionalDouble.of(d)),
+                                        bench.words()::exact)
+                                .map(Words::capital)
                         : Optional.of("Between " + bench.words().exact(least) + " and "
                                 + bench.words().exact(most) + "."),
                 take);
@@ -78,8 +87,12 @@ public class EntryFields {
             try {
                 int number = Integer.parseInt(text.strip());
                 if (number >= least && number <= most) {
-                    take.accept(number);
-                    return Optional.empty();
+                    Optional<String> tooMuch =
+                            tooMuch(now, number, 1, n -> take.accept((int) n), n -> Long.toString(Math.round(n)));
+                    if (tooMuch.isEmpty()) {
+                        take.accept(number);
+                    }
+                    return tooMuch.map(why -> "“" + text.strip() + "”: " + why);
                 }
             } catch (NumberFormatException e) {
                 // Told below, as a number out of range is.
@@ -88,6 +101,36 @@ public class EntryFields {
         });
         field.show(Integer.toString(now));
         return field;
+    }
+
+    /**
+     * Why a number would be too much to plan, with the one next to it that wouldn't.
+     *
+     * @param good a number that isn't too much
+     * @param unit numbers go in steps of
+     * @param said how a number is told
+     */
+    private Optional<String> tooMuch(
+            double good, double asked, double unit, DoubleConsumer take, DoubleFunction<String> said) {
+        Optional<String> why = bench.tooMuch(() -> take.accept(asked));
+        if (why.isEmpty()) {
+            return Optional.empty();
+        }
+        double goes = Math.rint(good / unit);
+        double doesnt = asked / unit;
+        while (Math.abs(goes - doesnt) > 1) {
+            double middle = Math.floor((goes + doesnt) / 2);
+            if (middle == goes || middle == doesnt) {
+                break;
+            }
+            if (bench.tooMuch(() -> take.accept(middle * unit)).isPresent()) {
+                doesnt = middle;
+            } else {
+                goes = middle;
+            }
+        }
+        return Optional.of(why.get() + "; " + said.apply(goes * unit) + " is the " + (asked > good ? "most" : "least")
+                + " that goes.");
     }
 
     public static Node check(String id, String name, boolean now, Consumer<Boolean> take) {

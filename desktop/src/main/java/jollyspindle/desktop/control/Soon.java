@@ -73,6 +73,11 @@ public final class Soon {
         all.forEach(Soon::act);
     }
 
+    /** Shows at once what is due, for what can't wait for it. */
+    public void now() {
+        act();
+    }
+
     /** Whether something has changed that isn't shown yet. */
     public boolean isDue() {
         return due;

@@ -5,6 +5,7 @@ import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.School;
 import jollyspindle.core.division.SchoolKind;
+import jollyspindle.core.effort.TooManyLinesException;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.placement.Placement;
@@ -119,6 +120,7 @@ public final class Workbench {
     private QuiltJob job;
 
     private Gesture gesture;
+    private Trial trial;
     private long wished;
     private boolean otherJob;
     private final List<Consumer<WorkPlan>> waiting = new ArrayList<>();
@@ -395,6 +397,9 @@ public final class Workbench {
         if (fault instanceof FileTrouble) {
             return fault.getMessage();
         }
+        if (fault instanceof TooManyLinesException) {
+            return "That can't be: " + fault.getMessage() + ".";
+        }
         if (fault instanceof CancellationException || fault instanceof InterruptedException) {
             return "Stopped.";
         }
@@ -445,11 +450,12 @@ public final class Workbench {
      * @param name what was done, as the undo command tells it
      */
     public void editQuilt(String name, UnaryOperator<Quilt> change) {
+        WorkPlan before = movedFrom;
         if (movedFrom == null) {
             movedFrom = plan();
         }
         if (!change(name, desk -> desk.withJob(job -> job.withQuilt(change.apply(job.quilt()))))) {
-            movedFrom = null;
+            movedFrom = before;
         }
     }
 
@@ -529,8 +535,45 @@ public final class Workbench {
         change(name, desk -> desk.withMachine(change));
     }
 
+    /**
+     * Tries what an edit would do, without doing it.
+     *
+     * @param edit one that goes through this workbench
+     * @return why it would be too much to plan; nothing if it wouldn't
+     */
+    public Optional<String> tooMuch(Runnable edit) {
+        trial = new Trial();
+        try {
+            edit.run();
+            return trial.tooMuch;
+        } finally {
+            trial = null;
+        }
+    }
+
+    /** What is only tried. */
+    private static final class Trial {
+
+        private Optional<String> tooMuch = Optional.empty();
+
+        void run(Desk from, UnaryOperator<Desk> change) {
+            try {
+                change.apply(from);
+            } catch (TooManyLinesException e) {
+                tooMuch = Optional.of(e.getMessage());
+            } catch (IllegalArgumentException | IndexOutOfBoundsException e) {
+                // That it can't be at all is told when it is done.
+                tooMuch = Optional.empty();
+            }
+        }
+    }
+
     /** Whether there was a change. */
     private boolean change(String name, UnaryOperator<Desk> change) {
+        if (trial != null) {
+            trial.run(now.desk(), change);
+            return false;
+        }
         dropGesture();
         Desk after;
         try {
@@ -808,8 +851,10 @@ public final class Workbench {
 
     /** Changes the design of a region; templates of the shelf that it takes come along as soon as they are known. */
     void design(String name, RegionId region, UnaryOperator<QuiltJob> change) {
-        taking.add(region);
-        if (!change(name, desk -> desk.withJob(change)) && !catchingUp.get()) {
+        if (trial == null) {
+            taking.add(region);
+        }
+        if (!change(name, desk -> desk.withJob(change)) && trial == null && !catchingUp.get()) {
             taking.clear();
         }
     }

@@ -233,6 +233,18 @@ class AreasTest extends Hands {
         robot.push(KeyCode.ADD);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(motif()).isEqualTo(new AreaMotif.Petals(6, 1, 5));
+        // A second button in the middle of it changes nothing, and leaves nothing hanging.
+        var begun = bench.job();
+        robot.moveTo(onTape(tape, band, 60)).press(MouseButton.PRIMARY).moveTo(onTape(tape, band, 66));
+        robot.press(MouseButton.SECONDARY)
+                .moveTo(onTape(tape, band, 72))
+                .release(MouseButton.SECONDARY)
+                .release(MouseButton.PRIMARY);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(bench.isPreviewing()).isFalse();
+        assertThat(motif()).isEqualTo(new AreaMotif.Petals(5, 1, 5));
+        robot.interact(bench::undo);
+        assertThat(bench.job()).isEqualTo(begun);
         robot.interact(
                 () -> bench.areas().design("points", AreaDesign.of(new AreaMotif.Points(6, 2, 5), Optional.empty())));
         WaitForAsyncUtils.waitForFxEvents();

@@ -68,6 +68,39 @@ class BodyAreasTest extends Hands {
                 .containsExactly(new Area.Medallion(Area.Shape.OCTAGON, 18, 0), new Area.Body(0));
     }
 
+    // A block of 2 hatched at 1/16 and 45 degrees takes 2 x 2 x 1.4142 x 16 = 90.5 lines: 2,209 blocks hold 200,000.
+    @Test
+    void whatWouldBeTooMuchIsRefusedWhereItIsTypedWithTheMostThatGoes(FxRobot robot) {
+        demo(robot, WorkStage.MEASURE);
+        robot.interact(() -> {
+            bench.editQuilt("areas", q -> q.withAreas(List.of(new Area.Blocks(30, 30, 2, 2, 0))));
+            bench.areas().choose(new AreaId(1), 1);
+            bench.areas()
+                    .design("hatch", AreaDesign.of(new AreaMotif.Crosshatch(1.0 / 16, Math.PI / 4), Optional.empty()));
+        });
+        robot.clickOn("#measure-strips");
+        scrollTo(robot, "#area-columns-1");
+        type(robot, "#area-columns-1", "100");
+        assertThat(read(robot, "#area-columns-1-said"))
+                .isEqualTo(
+                        "“100”: that would be some 270,000 lines, and more than 200,000 can't be planned; 73 is the most"
+                                + " that goes. 30 stands.");
+        type(robot, "#area-columns-1", "73");
+        assertThat(areas()).containsExactly(new Area.Blocks(73, 30, 2, 2, 0));
+        type(robot, "#area-columns-1", "30");
+        type(robot, "#area-width-1", "10");
+        assertThat(read(robot, "#area-width-1-said"))
+                .startsWith("That would be some ")
+                .contains(" is the most that goes.");
+        assertThat(areas()).containsExactly(new Area.Blocks(30, 30, 2, 2, 0));
+        // By another way than a field it is refused as well, and told.
+        robot.interact(() -> bench.areas()
+                .design("more", AreaDesign.of(new AreaMotif.StraightFans(9, 9, 9, 0.5), Optional.empty())));
+        assertThat(read(robot, "#message"))
+                .isEqualTo(
+                        "That can't be: that would be some 660,000 lines, and more than 200,000 can't be planned. Nothing was changed.");
+    }
+
     /** What is stitched moves up with its area when one before it is taken out. */
     @Test
     void takenOutAnAreaLeavesTheOthersTheirDesigns(FxRobot robot) {

@@ -12,6 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
@@ -41,6 +42,15 @@ class MainTest {
         Process process = builder.redirectOutput(said.toFile()).start();
         assertThat(process.waitFor(10, TimeUnit.MINUTES)).isTrue();
         return new Done(process.exitValue(), Files.readString(said, StandardCharsets.UTF_8));
+    }
+
+    @Test
+    void onlyWhereThereIsNoScreenIsItSaid() {
+        assertThat(Main.couldNotOpen(Optional.of(new UnsatisfiedLinkError("libgtk-3.so.0"))))
+                .contains("(libgtk-3.so.0)", "needs a display and GTK 3", "spindle --help");
+        assertThat(Main.couldNotOpen(Optional.empty()))
+                .contains("something went wrong inside Jolly Spindle", "Your files are as they were")
+                .doesNotContain("GTK", "display");
     }
 
     @Test

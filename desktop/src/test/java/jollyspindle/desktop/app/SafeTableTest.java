@@ -11,6 +11,7 @@ import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Shelf;
 import jollyspindle.desktop.model.Knob;
 import jollyspindle.desktop.model.WorkStage;
+import jollyspindle.desktop.model.Workbench;
 import jollyspindle.files.AtomicFile;
 import jollyspindle.files.job.Autosave;
 import jollyspindle.files.job.JobFile;
@@ -361,6 +362,34 @@ class SafeTableTest extends Hands {
         assertThat(bench.shelf().template(changedHere).orElseThrow().notes()).isEmpty();
         assertThat(bench.shelf().template("theirs")).isPresent();
         assertThat(bench.shelf().template(deleted)).isEmpty();
+    }
+
+    @Test
+    void aShelfOfANewerVersionIsLeftAloneAndTold(FxRobot robot) throws Exception {
+        Path newer = Files.createTempDirectory(folder, "newer");
+        ShelfFile.write(newer, Shelf.starter(), UnknownFields.none());
+        Path file = newer.resolve(ShelfFile.NAME);
+        String theirs = Files.readString(file).replaceFirst("\"version\" : \\d+", "\"version\" : 99");
+        Files.writeString(file, theirs);
+        Workbench other = new Workbench();
+        MainWindow[] opened = new MainWindow[1];
+        robot.interact(() -> opened[0] = new MainWindow(new Stage(), other, owner -> asking, newer));
+        Node root = opened[0].stage().getScene().getRoot();
+        assertThat(robot.from(root).lookup("#message").queryAs(Label.class).getText())
+                .contains("newer Jolly Spindle", "what you change on it isn't kept");
+        String id = other.shelf().templates().get(0).id();
+        robot.interact(() -> {
+            other.start(DemoJob.heronWeir());
+            other.editShelf(
+                    "note", shelf -> shelf.with(shelf.template(id).orElseThrow().withNotes("mine")));
+            opened[0].leave();
+        });
+        assertThat(Files.readString(file)).isEqualTo(theirs);
+        try (var files = Files.list(newer)) {
+            assertThat(files.map(f -> f.getFileName().toString())).noneMatch(name -> name.startsWith("shelf-unread"));
+        }
+        assertThat(robot.from(root).lookup("#message").queryAs(Label.class).getText())
+                .contains("newer Jolly Spindle");
     }
 
     @Test

@@ -1,15 +1,23 @@
 package jollyspindle.files.job;
 
+import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.division.Judging;
+import jollyspindle.core.effort.TooManyLinesException;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.RunLayout;
+import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Template;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.Fields;
 import jollyspindle.files.shelf.TemplateReader;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.SortedMap;
 
 /** From a job file's fields to a job. */
 final class JobReader {
@@ -25,15 +33,16 @@ final class JobReader {
         Machine machine = TemplateReader.machine(root.object("machine"));
         Quilt quilt = QuiltReader.read(root.object("quilt"), tape);
         Optional<Fields> judging = root.optionalObject("judging");
-        QuiltJob job = new QuiltJob(
-                name.strip(),
-                tape,
-                machine,
-                quilt,
-                TemplateReader.templates(root),
-                judging.isPresent() ? LayoutReader.judging(judging.get()) : Judging.usual(),
-                LayoutReader.read(root, quilt),
-                AreaDesigns.read(root, quilt));
+        List<Template> templates = TemplateReader.templates(root);
+        Judging judged = judging.isPresent() ? LayoutReader.judging(judging.get()) : Judging.usual();
+        SortedMap<GroupId, RunLayout> layouts = LayoutReader.read(root, quilt);
+        SortedMap<AreaId, AreaDesign> designs = AreaDesigns.read(root, quilt);
+        QuiltJob job;
+        try {
+            job = new QuiltJob(name.strip(), tape, machine, quilt, templates, judged, layouts, designs);
+        } catch (TooManyLinesException e) {
+            throw root.trouble("areaDesigns", e.getMessage() + ".");
+        }
         root.done();
         return job;
     }

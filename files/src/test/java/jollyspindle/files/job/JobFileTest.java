@@ -3,11 +3,15 @@ package jollyspindle.files.job;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.networknt.schema.JsonSchema;
+import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunLayout;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Quilt;
@@ -60,6 +64,20 @@ class JobFileTest {
 
     private static String demo() {
         return new String(JobFile.format(DEMO, UnknownFields.none()), StandardCharsets.UTF_8);
+    }
+
+    @Test
+    void moreLinesThanCanBePlannedAreRefused() throws Exception {
+        QuiltJob few = DemoJob.heronWeir()
+                .withTemplates(StarterShelf.templates())
+                .withQuilt(DemoJob.heronWeir().quilt().withAreas(List.of(new Area.Blocks(30, 40, 2, 2, 0))))
+                .with(new AreaId(1), AreaDesign.of(new AreaMotif.Crosshatch(1.0 / 16, Math.PI / 4), Optional.empty()));
+        String text = new String(JobFile.format(few, UnknownFields.none()), StandardCharsets.UTF_8);
+        assertThat(parse(text).job()).isEqualTo(few);
+        assertThatThrownBy(() -> parse(text.replace("\"columns\" : 30", "\"columns\" : 90")))
+                .isInstanceOf(FileTrouble.class)
+                .hasMessageContaining("areaDesigns")
+                .hasMessageContaining("that would be some 330,000 lines, and more than 200,000 can't be planned");
     }
 
     private static JobFile.Opened parse(String text) throws FileTrouble {
