@@ -2,11 +2,9 @@ package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
-import org.locationtech.jts.algorithm.construct.LargestEmptyCircle;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
 import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
@@ -46,24 +44,11 @@ final class Gaps {
      * @param most diameter that may be, in inches
      */
     static Optional<Circle> over(double most, AreaSpace space, List<Path> stitched) {
-        List<Geometry> lines = new ArrayList<>();
-        lines.add(line(space.cloth()));
-        space.inTheWay().forEach(p -> lines.add(line(p)));
-        stitched.forEach(p -> lines.add(line(p)));
-        Geometry free = free(space.cloth(), space.inTheWay());
-        Geometry all = JTS.buildGeometry(lines);
-        // Where it is far from too large, it needn't be known exactly.
-        double roughly = most / 16;
-        if (largest(all, free, roughly).diameter() + 2 * roughly <= most) {
-            return Optional.empty();
-        }
-        return Optional.of(largest(all, free, FLAT)).filter(c -> c.diameter() > most);
-    }
-
-    private static Circle largest(Geometry lines, Geometry free, double tolerance) {
-        LargestEmptyCircle circle = new LargestEmptyCircle(lines, free, tolerance);
-        Coordinate c = circle.getCenter().getCoordinate();
-        return new Circle(new Point(c.x, c.y), 2 * circle.getRadiusLine().getLength());
+        List<Coordinate[]> lines = new ArrayList<>();
+        lines.add(places(space.cloth()));
+        space.inTheWay().forEach(p -> lines.add(places(p)));
+        stitched.forEach(p -> lines.add(places(p)));
+        return EmptyCircle.over(most, lines, free(space.cloth(), space.inTheWay()));
     }
 
     /** The parts of a piece that something in the way cuts off from each other, those with a line in them. */
@@ -103,10 +88,6 @@ final class Gaps {
         return path.flattened(FLAT).stream()
                 .map(p -> new Coordinate(p.x(), p.y()))
                 .toArray(Coordinate[]::new);
-    }
-
-    private static LineString line(Path path) {
-        return JTS.createLineString(places(path));
     }
 
     private static Polygon polygon(Path path) {
