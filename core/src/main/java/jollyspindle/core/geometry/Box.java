@@ -48,6 +48,16 @@ public record Box(double left, double bottom, double right, double top) {
         return left <= other.right && other.left <= right && bottom <= other.top && other.bottom <= top;
     }
 
+    /** Whether all of this box lies on one side of a line that goes on without end, further off than so much. */
+    boolean isBeside(Segment line, double by) {
+        Point from = line.from();
+        Point along = line.to().minus(from);
+        double far = by * line.length();
+        double middle = along.x() * ((bottom + top) / 2 - from.y()) - along.y() * ((left + right) / 2 - from.x());
+        double half = (Math.abs(along.x()) * (top - bottom) + Math.abs(along.y()) * (right - left)) / 2;
+        return Math.abs(middle) - half > far;
+    }
+
     /** Whether a place lies in this box or on its edge. */
     public boolean holds(Point p) {
         return p.x() >= left && p.x() <= right && p.y() >= bottom && p.y() <= top;

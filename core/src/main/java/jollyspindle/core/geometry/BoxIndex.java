@@ -5,6 +5,7 @@ import org.locationtech.jts.index.strtree.STRtree;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 
 /**
@@ -16,6 +17,9 @@ public final class BoxIndex {
 
     /** So few are looked at one by one, which is quicker. */
     private static final int FEW = 12;
+
+    /** What is no further off than this, in inches, may be touched. */
+    private static final double NEAR = 1e-6;
 
     private final List<Box> boxes;
     private final STRtree tree;
@@ -45,13 +49,26 @@ public final class BoxIndex {
                     .filter(i -> boxes.get(i).meets(box))
                     .toArray();
         }
+        return found(box, i -> boxes.get(i).meets(box));
+    }
+
+    /** The boxes that a curve may reach into, in the list's order. Of a long slanting line these are few of those that its own box meets. */
+    public int[] along(Curve curve) {
+        Box box = curve.box();
+        IntPredicate reached = curve instanceof Segment line
+                ? i -> boxes.get(i).meets(box) && !boxes.get(i).isBeside(line, NEAR)
+                : i -> boxes.get(i).meets(box);
+        return tree == null ? IntStream.range(0, boxes.size()).filter(reached).toArray() : found(box, reached);
+    }
+
+    private int[] found(Box box, IntPredicate wanted) {
         List<Integer> found = new ArrayList<>();
-        tree.query(envelope(box), i -> found.add((Integer) i));
-        return found.stream()
-                .mapToInt(i -> i)
-                .filter(i -> boxes.get(i).meets(box))
-                .sorted()
-                .toArray();
+        tree.query(envelope(box), i -> {
+            if (wanted.test((Integer) i)) {
+                found.add((Integer) i);
+            }
+        });
+        return found.stream().mapToInt(i -> i).sorted().toArray();
     }
 
     /** The boxes that hold a place, in the list's order. */

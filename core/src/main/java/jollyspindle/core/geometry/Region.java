@@ -181,8 +181,7 @@ public final class Region {
     /** A curve in the pieces that the edges part it into. */
     private List<Curve> parted(Curve curve) {
         List<Double> places = new ArrayList<>(List.of(0.0, 1.0));
-        Box box = curve.box();
-        for (int i : boxes.meeting(box)) {
+        for (int i : boxes.along(curve)) {
             Crossings.of(curve, edges.get(i)).forEach(x -> places.add(x.onFirst()));
         }
         places.sort(null);

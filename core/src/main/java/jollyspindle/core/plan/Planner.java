@@ -104,6 +104,26 @@ public final class Planner {
 
     private Map<Asked, AreaPlan> laidOut = Map.of();
 
+    /** A run that is to be laid out. */
+    private record RunAsked(RunFrame frame, DividedRun whole, boolean endsOnSeams) {}
+
+    /** What the stitching of a border or strip depends on. */
+    private record RingAsked(
+            Design design,
+            List<RunAsked> runs,
+            OptionalDouble unit,
+            Map<Side, RunFrame> ring,
+            Corners meeting,
+            double repeat,
+            List<Template> templates,
+            Machine machine,
+            TapeScale tape) {}
+
+    private record RingLaid(
+            RingAsked asked, List<RunPlan> runs, List<RingDesigner.Corner> corners, List<RingDesigner.Told> told) {}
+
+    private Map<GroupId, RingLaid> ringsLaid = Map.of();
+
     /** What is kept free of areas for those under them, worked out once for as long as they stay the same. */
     private final Map<Kept, List<Path>> keptFree = new HashMap<>();
 
@@ -235,6 +255,7 @@ public final class Planner {
         private final Map<GroupId, Subject> subjects = new TreeMap<>();
         private final Map<GroupId, CandidateFinder> finders = new TreeMap<>();
         private final Map<GroupId, GroupPlan> groups = new TreeMap<>();
+        private final Map<GroupId, RingLaid> rings = new TreeMap<>();
         private final List<RunPlan> runs = new ArrayList<>();
         private final List<RingDesigner.Corner> corners = new ArrayList<>();
         private final Map<RunId, double[]> taken = new TreeMap<>();
@@ -263,6 +284,7 @@ public final class Planner {
             fansAlike();
             List<AreaPlan> areas = areas();
             remembered = used;
+            ringsLaid = rings;
             cut.keySet().retainAll(job.templates());
             return new WorkPlan(
                     job,
@@ -456,30 +478,32 @@ public final class Planner {
 
         private void layOut(GroupPlan group) {
             Effort.step();
-            OptionalDouble unit = quilt.unit(group.id());
             RunLayout layout = job.layout(group.id());
-            RingDesigner designer = new RingDesigner(layout.design(), tools, job.tape());
-            List<DividedRun> whole = new ArrayList<>();
+            List<RunAsked> whole = new ArrayList<>();
             for (DividedRun divided : group.chosen().runs()) {
                 if (divided.stitched()) {
                     RunFrame frame = shape.run(divided.id());
                     double[] ends = taken.getOrDefault(divided.id(), new double[2]);
-                    DividedRun all = divided.between(ends[0], ends[1]);
-                    designer.layOut(
-                            frame, all, endsOnSeams(frame), unit, ring(shape, group.id()), meeting(quilt, group.id()));
-                    whole.add(all);
+                    whole.add(new RunAsked(frame, divided.between(ends[0], ends[1]), endsOnSeams(frame)));
                 }
             }
-            if (!group.id().strip()) {
-                designer.layOutCorners(
-                        ring(shape, group.id()),
-                        meeting(quilt, group.id()),
-                        layout.wish().repeat());
-            }
-            whole.forEach(
-                    divided -> runs.add(new RunPlan(shape.run(divided.id()), divided, designer.laidOut(divided.id()))));
-            corners.addAll(designer.corners());
-            designer.told().forEach(told -> tell(layout.design(), told));
+            RingAsked asked = new RingAsked(
+                    layout.design(),
+                    whole,
+                    quilt.unit(group.id()),
+                    ring(shape, group.id()),
+                    meeting(quilt, group.id()),
+                    layout.wish().repeat(),
+                    job.templates(),
+                    job.machine(),
+                    job.tape());
+            RingLaid laid = Optional.ofNullable(ringsLaid.get(group.id()))
+                    .filter(before -> before.asked().equals(asked))
+                    .orElseGet(() -> laid(group.id(), asked));
+            rings.put(group.id(), laid);
+            runs.addAll(laid.runs());
+            corners.addAll(laid.corners());
+            laid.told().forEach(told -> tell(layout.design(), told));
             boolean outermost = !group.id().strip()
                     && group.id().number() == quilt.borders().size();
             findings.addAll(RunInspector.inspect(
@@ -488,6 +512,24 @@ public final class Planner {
                     group.candidates(),
                     outermost ? quilt.length(Dimension.RESERVE) : 0,
                     outermost));
+        }
+
+        private RingLaid laid(GroupId group, RingAsked asked) {
+            RingDesigner designer = new RingDesigner(asked.design(), tools, asked.tape());
+            for (RunAsked run : asked.runs()) {
+                designer.layOut(
+                        run.frame(), run.whole(), run.endsOnSeams(), asked.unit(), asked.ring(), asked.meeting());
+            }
+            if (!group.strip()) {
+                designer.layOutCorners(asked.ring(), asked.meeting(), asked.repeat());
+            }
+            List<RunPlan> plans = asked.runs().stream()
+                    .map(run -> new RunPlan(
+                            run.frame(),
+                            run.whole(),
+                            designer.laidOut(run.frame().id())))
+                    .toList();
+            return new RingLaid(asked, plans, designer.corners(), designer.told());
         }
 
         private List<AreaPlan> areas() {

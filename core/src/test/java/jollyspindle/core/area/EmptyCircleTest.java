@@ -29,7 +29,7 @@ class EmptyCircleTest {
         return JTS.toGeometry(new Envelope(left, right, low, top));
     }
 
-    @Property(tries = 120)
+    @Property(tries = 50)
     void isWhatJtsFinds(@ForAll long seed, @ForAll @DoubleRange(min = 0.2, max = 1.5) double share) {
         Random random = new Random(seed);
         Geometry region = box(0, 0, 12, 9);
@@ -52,11 +52,11 @@ class EmptyCircleTest {
         Geometry all = JTS.createMultiLineString(
                 lines.stream().map(JTS::createLineString).toArray(LineString[]::new));
         double largest =
-                2 * new LargestEmptyCircle(all, region, 1e-5).getRadiusLine().getLength();
+                2 * new LargestEmptyCircle(all, region, 5e-4).getRadiusLine().getLength();
         double most = largest * share;
         Optional<Gaps.Circle> found = EmptyCircle.over(most, lines, region);
         if (largest > most + SEEN + 0.002) {
-            assertThat(found.orElseThrow().diameter()).isCloseTo(largest, within(0.0011));
+            assertThat(found.orElseThrow().diameter()).isCloseTo(largest, within(0.0021));
             Coordinate centre = new Coordinate(
                     found.get().centre().x(), found.get().centre().y());
             assertThat(2 * all.distance(JTS.createPoint(centre)))

@@ -13,6 +13,7 @@ import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.BoxIndex;
 import jollyspindle.core.geometry.Places;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
@@ -35,7 +36,9 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 
+import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -295,6 +298,25 @@ class BoundsTest {
                     .containsExactly(IntStream.range(0, boxes.size())
                             .filter(b -> boxes.get(b).holds(place))
                             .toArray());
+            // Those that java.awt says a line cuts are among those it may reach into, and they are few.
+            Point other = new Point(random.nextDouble() * 20, random.nextDouble() * 20);
+            List<Integer> along = Arrays.stream(index.along(new Segment(place, other)))
+                    .boxed()
+                    .toList();
+            assertThat(along)
+                    .containsAll(IntStream.range(0, boxes.size())
+                            .filter(b -> new Rectangle2D.Double(
+                                            boxes.get(b).left(),
+                                            boxes.get(b).bottom(),
+                                            boxes.get(b).width(),
+                                            boxes.get(b).height())
+                                    .intersectsLine(place.x(), place.y(), other.x(), other.y()))
+                            .boxed()
+                            .toList());
+            assertThat(Arrays.stream(index.meeting(Box.of(place, other)))
+                            .boxed()
+                            .toList())
+                    .containsAll(along);
         }
     }
 

@@ -1,6 +1,7 @@
 package jollyspindle.core.plan;
 
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.demo.DemoRings;
 import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.EndUse;
@@ -16,6 +17,7 @@ import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Laid;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.quilt.Border;
@@ -29,6 +31,7 @@ import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
+import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.SizeLabel;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -548,6 +551,27 @@ class DividedPlansTest {
                 job.withTape(TapeScale.EIGHTHS),
                 job)) {
             assertThat(planner.planAgain(next)).isEqualTo(Planner.plan(next));
+        }
+    }
+
+    /** Neither does what was laid out before: motifs, corners, the foot and templates that change are laid out anew. */
+    @Test
+    void whatWasLaidOutChangesNothing() {
+        Planner planner = new Planner();
+        for (QuiltJob ring : DemoRings.all().values()) {
+            GroupId group = GroupId.border(1);
+            List<Template> without = new ArrayList<>(ring.templates());
+            without.remove(without.size() - 1);
+            for (QuiltJob next : List.of(
+                    ring,
+                    ring.withMachine(new Machine(0.26)),
+                    ring.withTemplates(without),
+                    ring.withQuilt(ring.quilt().with(Dimension.depth(1, Side.TOP), 9)),
+                    ring.editing(group, l -> l.with(l.design().withCorner(CornerDesign.of(CornerDesign.Kind.PLAIN)))),
+                    ring.editing(group, l -> l.with(l.wish().withRepeat(5))),
+                    ring)) {
+                assertThat(planner.planAgain(next)).isEqualTo(Planner.plan(next));
+            }
         }
     }
 

@@ -3,6 +3,7 @@ package jollyspindle.desktop.control;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.Ray;
+import jollyspindle.core.area.RayMove;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.quilt.Area;
@@ -175,39 +176,17 @@ public final class ProtractorTape extends Pane {
         if (taken == null) {
             return;
         }
-        dragged(angle(e)).flatMap(desk::with).ifPresent(design -> {
-            if (gesture == null) {
-                gesture = bench.begin();
-            }
-            desk.preview(gesture, design);
-        });
+        RayMove.of(takenMotif, taken.angle(), angle(e))
+                .ifPresent(moved -> desk.with(moved).ifPresent(design -> {
+                    if (gesture == null) {
+                        gesture = bench.begin();
+                    }
+                    takenName = moved.turn() == takenMotif.turn()
+                            ? AreaDesk.named(moved)
+                            : "the first arm at " + Words.degrees(moved.turn());
+                    desk.preview(gesture, design);
+                }));
         e.consume();
-    }
-
-    /** What becomes of the motif with the ray that was taken at another angle. */
-    private Optional<AreaMotif.Counted> dragged(double angle) {
-        // Which of them the ray stands for; points have rays half-way between, too.
-        double fromFirst = taken.angle() - takenMotif.turn();
-        double which = Math.rint(2 * fromFirst / takenMotif.step()) / 2;
-        which -= takenMotif.count() * Math.floor(which / takenMotif.count());
-        if (which == 0) {
-            if (!(takenMotif instanceof AreaMotif.Arms arms)) {
-                return Optional.empty();
-            }
-            // The first: a whole degree at a time.
-            double turn = AreaDesk.turned(Math.toRadians(Math.rint(Math.toDegrees(angle))));
-            takenName = "the first arm at " + Words.degrees(turn);
-            return Optional.of(arms.withTurn(turn));
-        }
-        double to = angle - takenMotif.turn();
-        double clockwise = to - 2 * Math.PI * Math.floor(to / (2 * Math.PI));
-        long count = Math.round(2 * Math.PI * which / Math.max(clockwise, 1e-3));
-        if (count < Math.max(takenMotif.fewest(), Math.ceil(which + 0.5)) || count > AreaMotif.MOST_ARMS) {
-            return Optional.empty();
-        }
-        AreaMotif.Counted other = takenMotif.withCount((int) count);
-        takenName = AreaDesk.named(other);
-        return Optional.of(other);
     }
 
     private void release(MouseEvent e) {

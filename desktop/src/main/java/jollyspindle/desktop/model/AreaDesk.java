@@ -4,6 +4,7 @@ import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.Ray;
+import jollyspindle.core.area.RayMove;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
@@ -300,16 +301,10 @@ public final class AreaDesk {
     /** Turns the first arm, in radians clockwise; nothing else is turned. */
     public void turnArms(double by) {
         counted().filter(AreaMotif.Arms.class::isInstance).ifPresent(motif -> {
-            double turn = turned(motif.turn() + by);
+            double turn = RayMove.turned(motif.turn() + by);
             with(((AreaMotif.Arms) motif).withTurn(turn))
                     .ifPresent(d -> design("the first arm at " + Words.degrees(turn), d));
         });
-    }
-
-    /** An angle brought to a whole number of hundredths of a degree, from 0 to under a turn. */
-    public static double turned(double angle) {
-        double degrees = Math.rint(Math.toDegrees(angle) * 100) / 100 % 360;
-        return Math.toRadians(degrees < 0 ? degrees + 360 : degrees);
     }
 
     /** Shows a changed design while it is dragged. */
