@@ -27,6 +27,7 @@ import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Needs;
 import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.RingDesigner;
+import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.quilt.Area;
@@ -36,6 +37,7 @@ import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltShape;
+import jollyspindle.core.quilt.RegionId;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
@@ -58,6 +60,10 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Computes the plan of a job. The same job always gives the same plan; whatever can't be planned becomes a finding, and
@@ -158,6 +164,20 @@ public final class Planner {
             return unplanned(job, impossible.get());
         }
         return new Planning(job).plan();
+    }
+
+    /**
+     * The templates that some regions are stitched with; nothing else is planned for that.
+     *
+     * @param job with all templates at hand that it may take
+     * @return their ids; none while the quilt can't be planned
+     */
+    public Set<String> templatesFor(QuiltJob job, Set<RegionId> regions) {
+        Quilt quilt = job.quilt();
+        if (!quilt.missing().isEmpty() || MeasureInspector.impossible(quilt).isPresent()) {
+            return Set.of();
+        }
+        return new Planning(job).templatesFor(regions);
     }
 
     private static WorkPlan unplanned(QuiltJob job, Finding finding) {
@@ -282,7 +302,7 @@ public final class Planner {
             subjects.keySet().forEach(this::divide);
             groups.values().forEach(this::layOut);
             fansAlike();
-            List<AreaPlan> areas = areas();
+            List<AreaPlan> areas = areas(id -> true);
             remembered = used;
             ringsLaid = rings;
             cut.keySet().retainAll(job.templates());
@@ -297,6 +317,45 @@ public final class Planner {
                     findings.stream()
                             .sorted(Comparator.comparing(Finding::severity))
                             .toList());
+        }
+
+        private Set<String> templatesFor(Set<RegionId> regions) {
+            Set<GroupId> wanted = new TreeSet<>();
+            for (RegionId region : regions) {
+                if (region instanceof RunId run && quilt.groups().contains(run.group())) {
+                    wanted.add(run.group());
+                }
+            }
+            List<Template> looked = new ArrayList<>();
+            for (GroupId group : quilt.groups()) {
+                if (isUsable(group, looked)) {
+                    subject(group).ifPresent(subject -> subjects.put(group, subject));
+                }
+            }
+            wanted.retainAll(subjects.keySet());
+            wanted.forEach(this::divideWithThoseInside);
+            wanted.forEach(group -> layOut(groups.get(group)));
+            remembered = used;
+            ringsLaid = rings;
+            Stream<Placement> ofAreas =
+                    areas(id -> regions.contains(id)).stream().flatMap(area -> area.placements().stream());
+            return Stream.of(
+                            runs.stream().flatMap(r -> r.laidOut().placements().stream()),
+                            corners.stream().flatMap(c -> c.placements().stream()),
+                            ofAreas)
+                    .flatMap(s -> s)
+                    .map(p -> p.tool().templateId())
+                    .collect(Collectors.toCollection(TreeSet::new));
+        }
+
+        /** A tied border follows the one inside it, and that perhaps another. */
+        private void divideWithThoseInside(GroupId group) {
+            job.layout(group)
+                    .tie()
+                    .map(tie -> GroupId.border(tie.to()))
+                    .filter(inside -> subjects.containsKey(inside) && !groups.containsKey(inside))
+                    .ifPresent(this::divideWithThoseInside);
+            divide(group);
         }
 
         /** Whether a group's template can be used; what is the matter with it is told once. */
@@ -532,7 +591,7 @@ public final class Planner {
             return new RingLaid(asked, plans, designer.corners(), designer.told());
         }
 
-        private List<AreaPlan> areas() {
+        private List<AreaPlan> areas(Predicate<AreaId> wanted) {
             Path body = Path.polygon(shape.body().corners()).reversed();
             keptFree.keySet()
                     .removeIf(kept ->
@@ -545,7 +604,7 @@ public final class Planner {
                 AreaId id = new AreaId(number);
                 AreaDesign design = job.design(id);
                 Area area = quilt.areas().get(number - 1);
-                if (!(area instanceof Area.Applique)) {
+                if (!(area instanceof Area.Applique) && wanted.test(id)) {
                     Asked asked = new Asked(
                             id, area, design, around(number, body), rules, job.templates(), job.machine(), job.tape());
                     AreaPlan plan = laidOut.get(asked);

@@ -20,6 +20,7 @@ import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Laid;
 import jollyspindle.core.placement.Placement;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Border;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
@@ -54,8 +55,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 import static org.assertj.core.api.Assertions.assertThat;
@@ -573,6 +576,28 @@ class DividedPlansTest {
                 assertThat(planner.planAgain(next)).isEqualTo(Planner.plan(next));
             }
         }
+    }
+
+    /** What a region takes of a shelf is what its part of the whole plan is stitched with. */
+    @Test
+    void whatARegionTakesIsKnownWithoutTheRest() {
+        for (QuiltJob ring : DemoRings.all().values()) {
+            QuiltJob offered = ring.offering(StarterShelf.templates());
+            WorkPlan plan = Planner.plan(offered);
+            GroupId group = GroupId.border(1);
+            assertThat(new Planner().templatesFor(offered, Set.of(RunId.of(Side.LEFT))))
+                    .isNotEmpty()
+                    .containsExactlyInAnyOrderElementsOf(plan.placements(group).stream()
+                            .map(p -> p.tool().templateId())
+                            .collect(Collectors.toSet()));
+        }
+        QuiltJob tied = three().editing(GroupId.border(3), l -> l.with(Optional.of(new Tie(3, 1, Tie.Ratio.SAME))));
+        assertThat(new Planner().templatesFor(tied, Set.of(RunId.of(3, Side.TOP), new AreaId(9))))
+                .isEqualTo(Planner.plan(tied).placements(GroupId.border(3)).stream()
+                        .map(p -> p.tool().templateId())
+                        .collect(Collectors.toSet()));
+        assertThat(new Planner().templatesFor(DemoJob.heronWeir().withQuilt(Quilt.unmeasured()), Set.of(new AreaId(1))))
+                .isEmpty();
     }
 
     // --- findings ------------------------------------------------------------------------------------------------

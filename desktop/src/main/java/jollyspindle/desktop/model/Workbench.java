@@ -17,7 +17,6 @@ import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
-import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.RegionId;
@@ -105,7 +104,7 @@ public final class Workbench {
     /** Used only where plans are made. */
     private final Planner planner = new Planner();
 
-    /** Plans with the whole shelf at hand, to see what designs take of it; used only where plans are made. */
+    /** Sees with the whole shelf at hand what a region that is designed takes of it; used only where plans are made. */
     private final Planner offering = new Planner();
 
     /** The shelf that was last seen to come back from its file; used only where plans are made. */
@@ -287,13 +286,9 @@ public final class Workbench {
 
     /** A job with copies of the shelf's templates that designs of some regions take, if all of the shelf is at hand. */
     private QuiltJob taking(QuiltJob before, Shelf from, Set<RegionId> regions) {
-        WorkPlan offered = offering.planAgain(before.offering(from.templates()));
-        Set<String> needed = new TreeSet<>();
+        Set<String> needed = new TreeSet<>(offering.templatesFor(before.offering(from.templates()), regions));
         for (RegionId region : regions) {
-            if (region instanceof AreaId area) {
-                offered.placements(area).forEach(p -> needed.add(p.tool().templateId()));
-            } else if (region instanceof RunId run) {
-                offered.placements(run.group()).forEach(p -> needed.add(p.tool().templateId()));
+            if (region instanceof RunId run) {
                 before.layout(run.group()).design().layers().forEach(layer -> layer.templateId()
                         .ifPresent(needed::add));
             }
