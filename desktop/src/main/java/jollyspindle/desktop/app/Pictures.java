@@ -31,8 +31,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.image.WritableImage;
@@ -235,41 +237,36 @@ final class Pictures {
         try {
             ready.get();
             Workbench bench = new Workbench();
-            CompletableFuture<MainWindow> window = new CompletableFuture<>();
-            Platform.runLater(() -> {
+            MainWindow window = inWindow(() -> {
                 MainWindow made = new MainWindow(new Stage(), bench, Asking::inDialogs, settings);
                 made.stage().show();
-                window.complete(made);
+                return made;
             });
             for (Shot shot : SHOTS) {
-                CompletableFuture<Void> set = new CompletableFuture<>();
-                Platform.runLater(() -> {
-                    try {
-                        shot.setting().set(bench, window.join());
-                        set.complete(null);
-                    } catch (RuntimeException e) {
-                        set.completeExceptionally(e);
-                    }
+                inWindow(() -> {
+                    shot.setting().set(bench, window);
+                    return shot;
                 });
-                set.get();
                 // Layout and fonts settle within a few pulses; a picture waits for two, and for what is drawn on the
                 // side.
                 for (int pulse = 0; pulse < (shot.name().matches(".*(gallery|compared).*") ? 12 : 2); pulse++) {
-                    CompletableFuture<Void> idle = new CompletableFuture<>();
-                    Platform.runLater(() -> idle.complete(null));
-                    idle.get();
+                    inWindow(() -> shot);
                     Thread.sleep(150);
                 }
-                CompletableFuture<WritableImage> image = new CompletableFuture<>();
-                Platform.runLater(
-                        () -> image.complete(window.join().stage().getScene().snapshot(null)));
-                use.of(shot, image.get());
+                use.of(shot, inWindow(() -> window.stage().getScene().snapshot(null)));
             }
-            Platform.runLater(() -> window.join().stage().hide());
+            Platform.runLater(() -> window.stage().hide());
         } catch (ExecutionException e) {
             throw new IllegalStateException(e.getCause());
         }
         Platform.exit();
+    }
+
+    /** Does something in the window's thread, and waits for it; whatever goes wrong there comes back here. */
+    private static <T> T inWindow(Callable<T> what) throws InterruptedException, ExecutionException {
+        FutureTask<T> task = new FutureTask<>(what);
+        Platform.runLater(task);
+        return task.get();
     }
 
     private static byte[] png(WritableImage image) throws IOException {

@@ -432,14 +432,12 @@ final class MotifPane extends VBox {
         bench.design(
                 new MotifWords(bench.words()).text(motif),
                 l -> with(l, replaced(layers(), index, layers().get(index).with(motif))));
-        show();
     }
 
     private void change(int index, Layer layer, String name) {
         bench.design(
                 Words.decapital(MotifWords.name(layer.motif().kind())) + " " + name,
                 l -> with(l, replaced(layers(), index, layer)));
-        show();
     }
 
     private Node template(int index, Layer layer) {

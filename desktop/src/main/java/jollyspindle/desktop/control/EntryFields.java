@@ -104,7 +104,8 @@ public class EntryFields {
     }
 
     /**
-     * Why a number would be too much to plan, with the one next to it that wouldn't.
+     * Why a number would be too much to plan, with the one next to it that wouldn't. What is taken must go through the
+     * workbench and do nothing else, since it is tried.
      *
      * @param good a number that isn't too much
      * @param unit numbers go in steps of
@@ -112,7 +113,9 @@ public class EntryFields {
      */
     private Optional<String> tooMuch(
             double good, double asked, double unit, DoubleConsumer take, DoubleFunction<String> said) {
-        Optional<String> why = bench.tooMuch(() -> take.accept(asked));
+        // What stands there already needn't be tried, and it is shown rounded.
+        boolean stands = Math.abs(asked - good) < unit / 2;
+        Optional<String> why = stands ? Optional.empty() : bench.tooMuch(() -> take.accept(asked));
         if (why.isEmpty()) {
             return Optional.empty();
         }
