@@ -70,11 +70,11 @@ public final class MainWindow {
     private static final int MOVES_TOLD = 4;
 
     /** About what the parts beside the table take, so that it stays where it is when they come. */
-    private static final double ABOVE = 86;
+    private static final double ABOVE = 82;
 
-    private static final double ABOVE_TABLE = 46;
+    private static final double ABOVE_TABLE = 44;
     private static final double LEFT = 220;
-    private static final double BELOW = 170;
+    private static final double BELOW = 219;
     private static final double BENCH = 346;
 
     private final Workbench bench;
@@ -163,6 +163,8 @@ public final class MainWindow {
         root.setBackground(Background.fill(look.palette().panel()));
         table.setBackground(Background.fill(look.palette().table()));
         stage.setScene(scene);
+        // No control has the word before the quilter gives it one.
+        root.requestFocus();
         stage.setMinWidth(1024);
         stage.setMinHeight(700);
         stage.titleProperty().bind(Bindings.createStringBinding(this::title, bench.changesProperty()));

@@ -81,7 +81,11 @@ final class QuiltPainter {
         g.clearRect(0, 0, width, height);
         g.setFill(p.table());
         g.fillRect(0, 0, width, height);
-        bench.plan().shape().ifPresentOrElse(this::quilt, this::teach);
+        Optional<QuiltShape> shape = bench.plan().shape();
+        shape.ifPresent(this::quilt);
+        if (shape.isEmpty() && !bench.isOpening()) {
+            teach();
+        }
         if (focused) {
             g.setLineDashes();
             g.setStroke(p.chosen());

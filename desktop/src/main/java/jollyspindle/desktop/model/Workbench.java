@@ -414,6 +414,11 @@ public final class Workbench {
         return catchingUp.getReadOnlyProperty();
     }
 
+    /** Whether another job is about to be shown, and only its plan is waited for. */
+    public boolean isOpening() {
+        return otherJob;
+    }
+
     /** Hands over the plan of what was wished for last, as soon as it is there. */
     public void whenPlanned(Consumer<WorkPlan> then) {
         dropGesture();
