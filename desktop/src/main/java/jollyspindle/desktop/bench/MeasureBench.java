@@ -75,11 +75,6 @@ public final class MeasureBench extends VBox {
     private boolean showing;
 
     /**
-     * A bench.
-     *
-     * @param toFoot goes to where the foot is calibrated
-     */
-    /**
      * A bench for the job on the table.
      *
      * @param toFoot goes to where the foot is calibrated
