@@ -70,7 +70,18 @@ public final class Soon {
         last = System.nanoTime();
         List<Soon> all = List.copyOf(ASKED);
         ASKED.clear();
-        all.forEach(Soon::act);
+        RuntimeException fault = null;
+        for (Soon one : all) {
+            try {
+                one.act();
+            } catch (RuntimeException e) {
+                // The other views have done nothing wrong, and show all the same.
+                fault = e;
+            }
+        }
+        if (fault != null) {
+            throw fault;
+        }
     }
 
     /** Shows at once what is due, for what can't wait for it. */
