@@ -586,6 +586,5 @@ final class MotifPane extends VBox {
                         own
                                 ? l.design().withCorner(side.orElseThrow(), corner)
                                 : l.design().withCorner(corner)));
-        show();
     }
 }
