@@ -22,6 +22,9 @@ public final class Soon {
     /** Half the pace of a screen: what draws by software keeps up with it, and the eye doesn't miss the rest. */
     private static final long USUAL = 32;
 
+    /** After so long, in nanoseconds, a moment has shown enough: what it changed is still to be laid out. */
+    private static final long ENOUGH = 5_000_000;
+
     private static final Set<Soon> ASKED = new LinkedHashSet<>();
     private static long last = System.nanoTime() - 1_000_000_000;
     private static boolean set;
@@ -57,7 +60,8 @@ public final class Soon {
             double wait = Long.getLong(APART, USUAL) - (System.nanoTime() - last) / 1e6;
             if (wait > 0) {
                 PauseTransition pause = new PauseTransition(Duration.millis(wait));
-                pause.setOnFinished(e -> showAll());
+                // Between two pulses, so that the next one has only to lay it out.
+                pause.setOnFinished(e -> Platform.runLater(Soon::showAll));
                 pause.play();
             } else {
                 Platform.runLater(Soon::showAll);
@@ -72,6 +76,11 @@ public final class Soon {
         ASKED.clear();
         RuntimeException fault = null;
         for (Soon one : all) {
+            if (System.nanoTime() - last > ENOUGH && Long.getLong(APART, USUAL) > 0) {
+                // What has to wait comes first in the next moment.
+                one.ask();
+                continue;
+            }
             try {
                 one.act();
             } catch (RuntimeException e) {

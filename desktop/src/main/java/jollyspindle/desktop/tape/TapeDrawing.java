@@ -22,6 +22,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.geometry.VPos;
+import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
@@ -70,6 +71,11 @@ final class TapeDrawing {
     private static final double NUMBER_TYPE = 15;
 
     private final Pane pane;
+
+    /** The tape itself, which stays while marks on it are dragged. */
+    private final Group ruler;
+
+    private final Group above;
     private final Look look;
     private final Words words;
     private final Map<String, List<Text>> byMark = new HashMap<>();
@@ -84,11 +90,13 @@ final class TapeDrawing {
     /**
      * A drawing.
      *
-     * @param pane to draw on
+     * @param pane to draw on, whose two groups are the tape itself and what is drawn over it
      * @param widths of texts that were measured before
      */
     TapeDrawing(Pane pane, Look look, Words words, Map<String, Double> widths) {
         this.pane = pane;
+        ruler = (Group) pane.getChildren().get(0);
+        above = (Group) pane.getChildren().get(1);
         this.look = look;
         this.words = words;
         this.widths = widths;
@@ -96,7 +104,7 @@ final class TapeDrawing {
 
     /** Puts everything that was drawn on the pane, at once. */
     void show() {
-        pane.getChildren().setAll(nodes);
+        above.getChildren().setAll(nodes);
     }
 
     /** Grows with the type. */
@@ -108,8 +116,17 @@ final class TapeDrawing {
     void first(RunPlan run, Stretch view, Shown shown) {
         double bandTop = px(HEIGHT - BAND);
         double seam = bandTop - px(BELOW_SEAM);
-        nodes.add(band(view, bandTop));
-        ticks(run, view, shown.zero(), bandTop);
+        List<Object> tape = List.of(
+                view,
+                shown.zero().along(),
+                run.division().length(),
+                words.tape(),
+                look.scaleProperty().get(),
+                pane.getWidth());
+        if (!tape.equals(ruler.getUserData())) {
+            ruler.setUserData(tape);
+            ruler.getChildren().setAll(ticks(run, view, shown.zero(), bandTop));
+        }
         arcs(run, view, seam);
         pins(run, view, bandTop);
         List<Mark> marks = run.laidOut().marks();
@@ -188,7 +205,8 @@ final class TapeDrawing {
         return band;
     }
 
-    private void ticks(RunPlan run, Stretch view, TapeZero zero, double top) {
+    private List<Node> ticks(RunPlan run, Stretch view, TapeZero zero, double top) {
+        List<Node> drawn = new ArrayList<>();
         TapeScale tape = words.tape();
         double pixels = view.scale();
         int every = 1;
@@ -220,11 +238,13 @@ final class TapeDrawing {
                 if (!tape.isMetric() && unit % 12 == 0) {
                     number.setStyle("-fx-font-weight: 600;");
                 }
-                add(number, "tape-number", x, top + px(29), NUMBER_TYPE, false);
+                place(number, "tape-number", x, top + px(29), NUMBER_TYPE, false);
+                drawn.add(number);
             }
         }
         // Ticks under the numbers, over the band.
-        nodes.add(1, path);
+        drawn.addAll(0, List.of(band(view, top), path));
+        return drawn;
     }
 
     private int numberedUnits(TapeScale tape, double pixels) {
@@ -248,12 +268,16 @@ final class TapeDrawing {
     }
 
     private void add(Text text, String style, double middle, double baseline, double size, boolean bold) {
+        place(text, style, middle, baseline, size, bold);
+        nodes.add(text);
+    }
+
+    private void place(Text text, String style, double middle, double baseline, double size, boolean bold) {
         text.getStyleClass().add(style);
         text.setTextOrigin(VPos.BASELINE);
         text.setY(baseline);
         double width = width(text.getText(), size, bold);
         text.setX(Math.max(0, Math.min(pane.getWidth() - width, middle - width / 2)));
-        nodes.add(text);
     }
 
     /** The stitch lines as they are, only flatter where they are higher than the tape has room for. */

@@ -23,6 +23,7 @@ import java.util.Optional;
 import java.util.Set;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
+import javafx.scene.Group;
 import javafx.scene.control.Label;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
@@ -61,6 +62,8 @@ public final class TapeView extends VBox {
     private final Label summary = new Label();
     private final Label refused = new Label();
     private final Pane drawing = new Pane();
+    private final Group ruler = new Group();
+    private final Group above = new Group();
     private final TapeTools tools;
     private final ValleyField valleyField;
     private final Map<String, Double> widths = new HashMap<>();
@@ -103,6 +106,7 @@ public final class TapeView extends VBox {
         head.setAlignment(Pos.CENTER_LEFT);
         tools = new TapeTools(this, bench);
         drawing.setId("tape-drawing");
+        drawing.getChildren().setAll(ruler, above);
         getChildren().addAll(head, tools, drawing);
         bench.planProperty().addListener(o -> soon.ask());
         bench.whereProperty().addListener(o -> {
@@ -420,7 +424,6 @@ public final class TapeView extends VBox {
         double height = px(TapeDrawing.HEIGHT + (other.isPresent() ? TapeDrawing.SECOND_HEIGHT : 2));
         drawing.setMinHeight(height);
         drawing.setPrefHeight(height);
-        drawing.getChildren().clear();
         drawn = null;
         title.setText("Tape · " + bench.name(where));
         RunPlan run = bench.run().orElse(null);
@@ -435,7 +438,9 @@ public final class TapeView extends VBox {
                     px(TapeDrawing.HEIGHT) / 2,
                     "The tape shows this run once the quilt is measured and divided.");
             empty.setStyle("-fx-fill: -faint;");
-            drawing.getChildren().add(empty);
+            ruler.getChildren().clear();
+            ruler.setUserData(null);
+            above.getChildren().setAll(empty);
             return;
         }
         summary.setText(summary(run));
