@@ -11,7 +11,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -45,7 +45,7 @@ public class AreaBenchmark {
     private static final AreaRules UNJUDGED = new AreaRules(OptionalDouble.empty(), 8);
     private static final AreaRules JUDGED = new AreaRules(OptionalDouble.of(4), 8);
 
-    private final Tools tools = new Tools(StarterShelf.templates(), Machine.usual());
+    private final EdgeCatalog tools = new EdgeCatalog(StarterShelf.templates(), Machine.usual());
     private final Area.Blocks blocks = new Area.Blocks(12, 12, BLOCK, BLOCK, 0);
     private final List<Path> appliques = appliques();
 

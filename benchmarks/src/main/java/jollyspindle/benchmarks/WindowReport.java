@@ -3,7 +3,7 @@ package jollyspindle.benchmarks;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.plan.QuiltJob;
-import jollyspindle.desktop.app.Asking;
+import jollyspindle.desktop.app.Dialogs;
 import jollyspindle.desktop.app.MainWindow;
 import jollyspindle.desktop.control.QuiltTable;
 import jollyspindle.desktop.model.Knob;
@@ -63,7 +63,7 @@ public final class WindowReport {
         var folder = Files.createTempDirectory("spindle-report");
         inWindow(() -> {
             stage = new Stage();
-            new MainWindow(stage, bench, Asking::inDialogs, folder);
+            new MainWindow(stage, bench, Dialogs::inDialogs, folder);
             stage.show();
             bench.start(job);
             bench.stageProperty().set(WorkStage.LAY_OUT);

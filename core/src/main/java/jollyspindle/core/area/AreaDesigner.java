@@ -17,8 +17,8 @@ import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.route.Routed;
 import jollyspindle.core.route.Router;
 import jollyspindle.core.route.Travel;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacementBuilder;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -44,7 +44,7 @@ public final class AreaDesigner {
     private final AreaDesign design;
     private final AreaSurroundings around;
     private final AreaRules rules;
-    private final Tools tools;
+    private final EdgeCatalog tools;
     private final TapeScale tape;
 
     private final List<StitchLine> lines = new ArrayList<>();
@@ -75,7 +75,7 @@ public final class AreaDesigner {
             AreaDesign design,
             AreaSurroundings around,
             AreaRules rules,
-            Tools tools,
+            EdgeCatalog tools,
             TapeScale tape) {
         this.id = id;
         this.area = area;
@@ -98,7 +98,7 @@ public final class AreaDesigner {
             AreaDesign design,
             AreaSurroundings around,
             AreaRules rules,
-            Tools tools,
+            EdgeCatalog tools,
             TapeScale tape) {
         return new AreaDesigner(id, area, design, around, rules, tools, tape).plan();
     }
@@ -203,12 +203,12 @@ public final class AreaDesigner {
     private LaidPiece laidOut(AreaSpace space, char letter, String part) {
         List<AreaDesign.Layer> layers = design.part(letter).layers();
         Marker marker = new Marker(id, part, space.place(0, 0), space.box().width(), tape);
-        Sewing sewing = new Sewing(id, marker);
+        PlacementBuilder sewing = new PlacementBuilder(id, marker);
         Rays own = new Rays(space, marker);
         List<Path> seams = new ArrayList<>(ditches(space));
         for (int i = 0; i < layers.size(); i++) {
             AreaDesign.Layer layer = layers.get(i);
-            AreaLaying laying = new AreaLaying(space, sewing, tools, layer.templateId(), own);
+            PieceContext laying = new PieceContext(space, sewing, tools, layer.templateId(), own);
             sewing.begin(i + 1, 0);
             lay(laying, layer.motif());
             seams.addAll(laying.seams());
@@ -273,7 +273,7 @@ public final class AreaDesigner {
                         was.travelled() + routed.travelled()));
     }
 
-    private void lay(AreaLaying laying, AreaMotif motif) {
+    private void lay(PieceContext laying, AreaMotif motif) {
         switch (motif.kind()) {
             case ARMS -> new ArmsLayout(laying, (AreaMotif.Arms) motif).lay();
             case RINGS -> new RingsLayout(laying, (AreaMotif.Rings) motif).lay();
@@ -293,7 +293,7 @@ public final class AreaDesigner {
         }
     }
 
-    private void echoes(AreaLaying laying, AreaMotif.Echoes motif) {
+    private void echoes(PieceContext laying, AreaMotif.Echoes motif) {
         if (motif.outside() && !(area instanceof Area.Medallion)) {
             laying.tell(new AreaTold.NothingOutside());
             return;

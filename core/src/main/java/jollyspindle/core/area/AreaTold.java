@@ -49,7 +49,7 @@ public sealed interface AreaTold {
     }
 
     /** What sort of template is missing. */
-    enum Need {
+    enum EdgeKind {
         ARM,
         CIRCLE,
         SCALLOPS,
@@ -57,7 +57,7 @@ public sealed interface AreaTold {
         STRAIGHT_EDGE
     }
 
-    record NoTool(Need need) implements AreaTold {}
+    record NoTool(EdgeKind need) implements AreaTold {}
 
     /**
      * It would take more lines and placements than can be planned.

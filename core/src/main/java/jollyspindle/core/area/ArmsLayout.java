@@ -8,13 +8,13 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -38,11 +38,11 @@ final class ArmsLayout {
     /** A chalk line's width, in inches: nearer places are the same mark. */
     private static final double CHALK = 1.0 / 64;
 
-    private final AreaLaying laying;
+    private final PieceContext laying;
     private final AreaMotif.Arms motif;
     private final AreaSpace space;
 
-    ArmsLayout(AreaLaying laying, AreaMotif.Arms motif) {
+    ArmsLayout(PieceContext laying, AreaMotif.Arms motif) {
         this.laying = laying;
         this.motif = motif;
         this.space = laying.space();
@@ -56,16 +56,20 @@ final class ArmsLayout {
      * @param closed whether it comes back by itself
      */
     private record Arm(
-            Path home, double reach, boolean closed, Optional<Tool.Whole> whole, Optional<Tool.Round> round) {
+            Path home,
+            double reach,
+            boolean closed,
+            Optional<StitchingEdge.Whole> whole,
+            Optional<StitchingEdge.Round> round) {
 
         /** How it lies on a ray. */
         Path on(Pose pose) {
             return home.posed(pose);
         }
 
-        Tool tool(Pose pose, double up) {
-            return round.<Tool>map(r -> r)
-                    .orElseGet(() -> new Tool.Lying(
+        StitchingEdge tool(Pose pose, double up) {
+            return round.<StitchingEdge>map(r -> r)
+                    .orElseGet(() -> new StitchingEdge.Lying(
                             whole.orElseThrow().id(),
                             whole.get().name(),
                             new Pose(pose.apply(new Point(0, up)), pose.rotation(), pose.over())));
@@ -82,7 +86,7 @@ final class ArmsLayout {
     private boolean circled;
 
     private Optional<Arm> arm() {
-        Optional<Tool.Whole> hooked = laying.tools().arm(laying.templateId());
+        Optional<StitchingEdge.Whole> hooked = laying.tools().arm(laying.templateId());
         if (hooked.isPresent()) {
             Path line = hooked.get().stitched();
             return Optional.of(new Arm(line, line.end().distance(Point.ORIGIN), false, hooked, Optional.empty()));
@@ -90,7 +94,7 @@ final class ArmsLayout {
         if (laying.templateId().isEmpty()) {
             return Optional.empty();
         }
-        Optional<Tool.Whole> outline = laying.tools().outline(laying.templateId());
+        Optional<StitchingEdge.Whole> outline = laying.tools().outline(laying.templateId());
         if (outline.isPresent()) {
             Path line = outline.get().stitched();
             up = motif.stop() - line.box().bottom();
@@ -98,7 +102,8 @@ final class ArmsLayout {
                     new Arm(line.moved(new Point(0, up)), up + line.box().top(), true, outline, Optional.empty()));
         }
         return laying.tools().arc(laying.templateId(), Optional.empty()).map(arc -> {
-            Tool.Round round = Tool.Round.of(arc, laying.tools().machine());
+            StitchingEdge.Round round =
+                    StitchingEdge.Round.of(arc, laying.tools().machine());
             double chord = 2 * round.stitched() * Math.sin(Math.min(round.usable(), Math.PI) / 2);
             // No further than to the furthest corner.
             double reach = Math.min(chord, space.box().width() + space.box().height());
@@ -111,14 +116,14 @@ final class ArmsLayout {
     void lay() {
         Optional<Arm> found = arm();
         if (found.isEmpty()) {
-            laying.tell(new AreaTold.NoTool(AreaTold.Need.ARM));
+            laying.tell(new AreaTold.NoTool(AreaTold.EdgeKind.ARM));
             return;
         }
         Arm arm = found.get();
         Mark centre = laying.mark(Mark.Kind.CENTRE, space.centre());
-        Optional<Tool.Round> circle = motif.circled() ? circle() : Optional.empty();
+        Optional<StitchingEdge.Round> circle = motif.circled() ? circle() : Optional.empty();
         circled = circle.isPresent();
-        stop = circle.map(Tool.Round::stitched).orElse(motif.stop());
+        stop = circle.map(StitchingEdge.Round::stitched).orElse(motif.stop());
         circle.ifPresent(tool -> stitch(tool, arm, centre));
         double needed = 0;
         int shortOf = 0;
@@ -141,12 +146,12 @@ final class ArmsLayout {
     }
 
     /** The edge that the circle is stitched along which the arms stop on; without one they stop on a drawn one. */
-    private Optional<Tool.Round> circle() {
+    private Optional<StitchingEdge.Round> circle() {
         // Of whatever template: the one asked for is the arms'.
-        Optional<Tool.Round> nearest = laying.tools().circles(Optional.empty()).stream()
+        Optional<StitchingEdge.Round> nearest = laying.tools().circles(Optional.empty()).stream()
                 .min(Comparator.comparingDouble(t -> Math.abs(t.stitched() - motif.stop())));
-        Optional<Tool.Round> found =
-                nearest.filter(tool -> Math.abs(tool.stitched() - motif.stop()) <= Tools.SAME_RADIUS);
+        Optional<StitchingEdge.Round> found =
+                nearest.filter(tool -> Math.abs(tool.stitched() - motif.stop()) <= EdgeCatalog.SAME_RADIUS);
         if (found.isEmpty()) {
             laying.tell(new AreaTold.RingMissing(
                     2 * motif.stop(),
@@ -156,14 +161,14 @@ final class ArmsLayout {
     }
 
     /** Stitches it, begun where the first arm stops. */
-    private void stitch(Tool.Round tool, Arm arm, Mark centre) {
+    private void stitch(StitchingEdge.Round tool, Arm arm, Mark centre) {
         Path first = arm.on(new Pose(space.centre(), -motif.turn(), false));
         double angle = Region.of(Path.circle(space.centre(), tool.stitched())).without(first).stream()
                 .findFirst()
                 .map(p -> p.start().minus(space.centre()).angle())
                 .orElse(Math.PI / 2 - motif.turn());
         laying.stitch(
-                Sewing.Naming.of(Stitched.RING, 1),
+                PlacementBuilder.Naming.of(Stitched.RING, 1),
                 Path.of(new Arc(space.centre(), tool.stitched(), angle, -2 * Math.PI)),
                 c -> tool,
                 c -> new Registration.CentreOnMark(centre, false),
@@ -172,7 +177,7 @@ final class ArmsLayout {
 
     private void stitch(Arm arm, int set, int number, double angle, Mark centre, Ray ray) {
         Pose pose = new Pose(space.centre(), -angle, set == 2);
-        Tool lying = arm.tool(pose, up);
+        StitchingEdge lying = arm.tool(pose, up);
         Path whole = arm.on(pose);
         List<Path> pieces = stop > 0 && !arm.closed()
                 ? Region.of(Path.circle(space.centre(), stop)).without(whole).stream()
@@ -192,18 +197,18 @@ final class ArmsLayout {
             List<Curve> curves = piece.curves();
             laying.sewing()
                     .stitch(
-                            new Sewing.Naming(Stitched.ARM, number, set == 2 ? 2 : 0, back ? 2 : 1),
+                            new PlacementBuilder.Naming(Stitched.ARM, number, set == 2 ? 2 : 0, back ? 2 : 1),
                             curves.stream()
-                                    .map(c -> new Sewing.Piece(
+                                    .map(c -> new PlacementBuilder.Piece(
                                             c,
                                             lying,
                                             registration(arm, centre, ray),
                                             c == curves.get(curves.size() - 1)
                                                     ? spot(arm, piece.end(), centre)
-                                                    : Spot.at(c.end(), Spot.ShownBy.NEEDLE)))
+                                                    : LineEnd.at(c.end(), LineEnd.ShownBy.NEEDLE)))
                                     .toList(),
                             spot(arm, piece.start(), centre),
-                            Sewing.Turn.MARKED);
+                            PlacementBuilder.Turn.MARKED);
         }
     }
 
@@ -221,18 +226,18 @@ final class ArmsLayout {
                 && lines.get(lines.size() - 1).needleAt().distance(space.centre()) > Math.max(CHALK, stop + CHALK);
     }
 
-    private Spot spot(Arm arm, Point place, Mark centre) {
+    private LineEnd spot(Arm arm, Point place, Mark centre) {
         if (!arm.closed() && stop > 0 && Math.abs(place.distance(space.centre()) - stop) < CHALK) {
-            return Spot.at(place, circled ? Spot.ShownBy.STITCHING : Spot.ShownBy.STOP_CIRCLE);
+            return LineEnd.at(place, circled ? LineEnd.ShownBy.STITCHING : LineEnd.ShownBy.STOP_CIRCLE);
         }
         // A foot that isn't quite the one the arm is cut for begins a thread's width beside the centre.
         if (place.distance(centre.place()) < CHALK) {
-            return new Spot(place, Spot.ShownBy.MARK, Optional.of(centre));
+            return new LineEnd(place, LineEnd.ShownBy.MARK, Optional.of(centre));
         }
-        Spot shown = laying.shown(place);
+        LineEnd shown = laying.shown(place);
         // An arc has no end of its own where it stops on the cloth.
-        return arm.round().isPresent() && shown.shownBy() == Spot.ShownBy.TEMPLATE
-                ? Spot.at(laying.mark(Mark.Kind.TIP, place))
+        return arm.round().isPresent() && shown.shownBy() == LineEnd.ShownBy.TEMPLATE
+                ? LineEnd.at(laying.mark(Mark.Kind.TIP, place))
                 : shown;
     }
 }

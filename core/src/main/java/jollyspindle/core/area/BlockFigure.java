@@ -1,7 +1,7 @@
 package jollyspindle.core.area;
 
-import jollyspindle.core.sewing.Tool;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.Kind;
@@ -14,7 +14,7 @@ import java.util.OptionalDouble;
 public enum BlockFigure {
     CLAMSHELLS(AreaMotif.Kind.CLAMSHELLS) {
         @Override
-        List<OptionalDouble> radii(Template template, Tools tools) {
+        List<OptionalDouble> radii(Template template, EdgeCatalog tools) {
             return template.kind() == Kind.SCALLOP_ROW ? List.of(OptionalDouble.empty()) : List.of();
         }
 
@@ -27,7 +27,7 @@ public enum BlockFigure {
     /** As few squares as the arcs allow without crossing: the classic circle goes through a square's four corners. */
     PEEL(AreaMotif.Kind.PEEL) {
         @Override
-        List<OptionalDouble> radii(Template template, Tools tools) {
+        List<OptionalDouble> radii(Template template, EdgeCatalog tools) {
             return tools
                     .arc(Optional.of(template.id()), Optional.empty())
                     .map(arc -> OptionalDouble.of(arc.stitchedRadius(tools.machine())))
@@ -53,9 +53,9 @@ public enum BlockFigure {
     /** The squares nearest to the classic ones that the circles still reach across. */
     CIRCLES(AreaMotif.Kind.CIRCLES) {
         @Override
-        List<OptionalDouble> radii(Template template, Tools tools) {
+        List<OptionalDouble> radii(Template template, EdgeCatalog tools) {
             return tools.circles(Optional.of(template.id())).stream()
-                    .map(Tool.Round::stitched)
+                    .map(StitchingEdge.Round::stitched)
                     .map(OptionalDouble::of)
                     .toList();
         }
@@ -93,7 +93,7 @@ public enum BlockFigure {
     }
 
     /** The radii that a template stitches this figure with, in inches; empty for one whose size isn't a radius. */
-    abstract List<OptionalDouble> radii(Template template, Tools tools);
+    abstract List<OptionalDouble> radii(Template template, EdgeCatalog tools);
 
     /** What suits a block best; nothing if that would be too many, or squares no wider than the foot, which hides them. */
     abstract Optional<AreaMotif> motif(BlockSize size, OptionalDouble radius, Machine machine);

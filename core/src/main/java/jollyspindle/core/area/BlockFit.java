@@ -8,7 +8,7 @@ import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
 
@@ -162,7 +162,7 @@ public record BlockFit(BlockFigure figure, Template template, OptionalDouble rad
         List<BlockFit> fits = new ArrayList<>();
         for (Template template : templates) {
             if (!template.retired()) {
-                Tools tools = new Tools(List.of(template), machine);
+                EdgeCatalog tools = new EdgeCatalog(List.of(template), machine);
                 for (OptionalDouble radius : figure.radii(template, tools)) {
                     of(figure, sizes, template, radius, tools, tape).ifPresent(fits::add);
                 }
@@ -177,7 +177,7 @@ public record BlockFit(BlockFigure figure, Template template, OptionalDouble rad
             List<BlockSize> sizes,
             Template template,
             OptionalDouble radius,
-            Tools tools,
+            EdgeCatalog tools,
             TapeScale tape) {
         List<InBlock> blocks = new ArrayList<>();
         for (BlockSize size : sizes) {
@@ -192,7 +192,12 @@ public record BlockFit(BlockFigure figure, Template template, OptionalDouble rad
     }
 
     private static Optional<InBlock> of(
-            BlockSize size, AreaMotif motif, Template template, OptionalDouble radius, Tools tools, TapeScale tape) {
+            BlockSize size,
+            AreaMotif motif,
+            Template template,
+            OptionalDouble radius,
+            EdgeCatalog tools,
+            TapeScale tape) {
         AreaPlan plan = AreaDesigner.layOut(
                 new AreaId(1),
                 new Area.Blocks(1, 1, size.width(), size.height(), 0),

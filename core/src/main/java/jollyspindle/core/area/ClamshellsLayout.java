@@ -8,12 +8,12 @@ import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
@@ -35,20 +35,20 @@ final class ClamshellsLayout {
 
     private static final double ON = 1e-6;
 
-    private final AreaLaying laying;
+    private final PieceContext laying;
     private final AreaMotif.Clamshells motif;
     private final Box box;
 
-    ClamshellsLayout(AreaLaying laying, AreaMotif.Clamshells motif) {
+    ClamshellsLayout(PieceContext laying, AreaMotif.Clamshells motif) {
         this.laying = laying;
         this.motif = motif;
         this.box = laying.space().box();
     }
 
     /** The shells of one template. */
-    private record Shells(Tool.Strip strip, Path figures, double valley, double rise) {
+    private record Shells(StitchingEdge.Strip strip, Path figures, double valley, double rise) {
 
-        static Optional<Shells> of(Tool.Strip strip) {
+        static Optional<Shells> of(StitchingEdge.Strip strip) {
             double half = strip.figures() * strip.module() / 2;
             Box all = strip.stitched().box();
             List<Path> within = Region.of(Path.polygon(List.of(
@@ -71,9 +71,9 @@ final class ClamshellsLayout {
     }
 
     void lay() {
-        Optional<Tool.Strip> found = laying.tools().strip(Kind.SCALLOP_ROW, laying.templateId());
+        Optional<StitchingEdge.Strip> found = laying.tools().strip(Kind.SCALLOP_ROW, laying.templateId());
         if (found.isEmpty()) {
-            laying.tell(new AreaTold.NoTool(AreaTold.Need.SCALLOPS));
+            laying.tell(new AreaTold.NoTool(AreaTold.EdgeKind.SCALLOPS));
             return;
         }
         Optional<Shells> cut = Shells.of(found.get());
@@ -82,7 +82,7 @@ final class ClamshellsLayout {
         boolean wider = found.get().module() > 2 * laying.tools().machine().footRadius() + ON;
         if (!wider
                 || cut.isEmpty()
-                || cut.get().rise() < AreaLaying.SHORTEST
+                || cut.get().rise() < PieceContext.SHORTEST
                 || cut.get().rise() > height + ON) {
             laying.tell(new AreaTold.NoShells(
                     found.get().module(), cut.map(Shells::rise).orElse(0.0)));
@@ -99,8 +99,9 @@ final class ClamshellsLayout {
         for (int row = 0; row < rows + (squeezed ? 1 : 0); row++) {
             boolean last = row == rows;
             double up = motif.allowance() + (last ? height - shells.rise() : row * shells.rise());
-            List<Sewing.Piece> pieces = pieces(shells, row, up, before);
-            Path whole = new Path(pieces.stream().map(Sewing.Piece::curve).toList());
+            List<PlacementBuilder.Piece> pieces = pieces(shells, row, up, before);
+            Path whole =
+                    new Path(pieces.stream().map(PlacementBuilder.Piece::curve).toList());
             List<Path> kept = last ? above(below, whole) : laying.kept(whole);
             Optional<StitchLine> line = stitch(kept, pieces, row);
             if (line.isPresent()) {
@@ -118,16 +119,18 @@ final class ClamshellsLayout {
     private record Before(StitchLine line, double crowns) {}
 
     /** The shells of a row, group by group as the template lies; beyond the edges, too. */
-    private List<Sewing.Piece> pieces(Shells shells, int row, double up, Optional<Before> before) {
-        List<Sewing.Piece> pieces = new ArrayList<>();
+    private List<PlacementBuilder.Piece> pieces(Shells shells, int row, double up, Optional<Before> before) {
+        List<PlacementBuilder.Piece> pieces = new ArrayList<>();
         double from = row % 2 == 0 ? 0 : -shells.strip().module() / 2;
         Registration registration = registration(shells, up, before);
         for (double at = from; at < box.width() - ON; at += shells.across()) {
             Point start = laying.space().place(at, up);
             Pose pose = new Pose(start.minus(new Point(-shells.across() / 2, shells.valley())), 0);
-            Tool tool = new Tool.Lying(shells.strip().id(), shells.strip().name(), pose);
+            StitchingEdge tool =
+                    new StitchingEdge.Lying(shells.strip().id(), shells.strip().name(), pose);
             for (Curve curve : shells.figures().posed(pose).curves()) {
-                pieces.add(new Sewing.Piece(curve, tool, registration, Spot.at(curve.end(), Spot.ShownBy.NEEDLE)));
+                pieces.add(new PlacementBuilder.Piece(
+                        curve, tool, registration, LineEnd.at(curve.end(), LineEnd.ShownBy.NEEDLE)));
             }
         }
         return pieces;
@@ -135,7 +138,7 @@ final class ClamshellsLayout {
 
     /** What of the template lies on the crowns before, or on the lower edge; marks where that lies beside the acrylic. */
     private Registration registration(Shells shells, double up, Optional<Before> before) {
-        Tool.Strip strip = shells.strip();
+        StitchingEdge.Strip strip = shells.strip();
         double laid = before.map(Before::crowns).orElseGet(() -> seam().orElse(Double.NEGATIVE_INFINITY));
         double below = strip.top() - shells.valley() + up - laid;
         if (below < -ON || below > strip.top() - strip.bottom()) {
@@ -173,20 +176,20 @@ final class ClamshellsLayout {
         Region under = Region.union(covered);
         return laying.kept(row).stream()
                 .flatMap(p -> under.without(p).stream())
-                .filter(p -> p.length() >= AreaLaying.SHORTEST)
+                .filter(p -> p.length() >= PieceContext.SHORTEST)
                 .toList();
     }
 
     /** Stitches a row, and tells one of its lines. */
-    private Optional<StitchLine> stitch(List<Path> kept, List<Sewing.Piece> pieces, int row) {
+    private Optional<StitchLine> stitch(List<Path> kept, List<PlacementBuilder.Piece> pieces, int row) {
         Optional<StitchLine> first = Optional.empty();
         boolean back = row % 2 == 1;
         for (int i = 0; i < kept.size(); i++) {
             Path path = kept.get(back ? kept.size() - 1 - i : i);
             Path way = back ? path.reversed() : path;
-            List<Sewing.Piece> along =
+            List<PlacementBuilder.Piece> along =
                     way.curves().stream().map(c -> piece(c, pieces)).toList();
-            List<Sewing.Piece> reaching = new ArrayList<>();
+            List<PlacementBuilder.Piece> reaching = new ArrayList<>();
             for (int j = 0; j < along.size(); j++) {
                 boolean last = j == along.size() - 1;
                 reaching.add(along.get(j)
@@ -198,11 +201,15 @@ final class ClamshellsLayout {
                                                 .tool()
                                                 .equals(along.get(j + 1).tool()))));
             }
-            Spot start = along.get(0).registration() instanceof Registration.FootOnBothMarks
+            LineEnd start = along.get(0).registration() instanceof Registration.FootOnBothMarks
                     ? laying.marked(Mark.Kind.LINE_START, way.start())
                     : laying.shown(way.start());
             StitchLine line = laying.sewing()
-                    .stitch(Sewing.Naming.of(Stitched.SHELLS, row + 1), reaching, start, Sewing.Turn.MARKED);
+                    .stitch(
+                            PlacementBuilder.Naming.of(Stitched.SHELLS, row + 1),
+                            reaching,
+                            start,
+                            PlacementBuilder.Turn.MARKED);
             if (i == 0) {
                 first = Optional.of(line);
             }
@@ -216,21 +223,21 @@ final class ClamshellsLayout {
      * @param last whether the row ends there
      * @param moved whether the template is moved on there, or the row ends
      */
-    private Spot reached(Sewing.Piece piece, boolean last, boolean moved) {
+    private LineEnd reached(PlacementBuilder.Piece piece, boolean last, boolean moved) {
         Point end = piece.curve().end();
         if (moved && piece.registration() instanceof Registration.FootOnBothMarks) {
             return laying.marked(Mark.Kind.LINE_END, end);
         }
-        return last ? laying.shown(end) : Spot.at(end, Spot.ShownBy.NEEDLE);
+        return last ? laying.shown(end) : LineEnd.at(end, LineEnd.ShownBy.NEEDLE);
     }
 
     /** A curve with the tool that its shell is stitched with. */
-    private static Sewing.Piece piece(Curve curve, List<Sewing.Piece> pieces) {
+    private static PlacementBuilder.Piece piece(Curve curve, List<PlacementBuilder.Piece> pieces) {
         Point middle = curve.at(0.5);
         return pieces.stream()
                 .filter(p -> p.curve().passes(middle, ON))
                 .findFirst()
-                .map(of -> new Sewing.Piece(curve, of.tool(), of.registration(), of.reaches()))
+                .map(of -> new PlacementBuilder.Piece(curve, of.tool(), of.registration(), of.reaches()))
                 .orElseThrow();
     }
 }

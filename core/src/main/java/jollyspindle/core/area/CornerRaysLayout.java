@@ -7,8 +7,8 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -31,7 +31,7 @@ final class CornerRaysLayout {
     /** The cap's share of it. */
     private static final double CAP = 0.75;
 
-    private final AreaLaying laying;
+    private final PieceContext laying;
     private final AreaMotif.CornerRays motif;
     private final Box box;
 
@@ -40,7 +40,7 @@ final class CornerRaysLayout {
 
     private final double up;
 
-    CornerRaysLayout(AreaLaying laying, AreaMotif.CornerRays motif) {
+    CornerRaysLayout(PieceContext laying, AreaMotif.CornerRays motif) {
         this.laying = laying;
         this.motif = motif;
         this.box = laying.space().box();
@@ -49,11 +49,11 @@ final class CornerRaysLayout {
     }
 
     void lay() {
-        Optional<Tool.Straight> tool = laying.straight();
+        Optional<StitchingEdge.Straight> tool = laying.straight();
         if (tool.isEmpty()) {
             return;
         }
-        if (Math.min(across, up) < motif.stop() + AreaLaying.SHORTEST) {
+        if (Math.min(across, up) < motif.stop() + PieceContext.SHORTEST) {
             laying.tell(new AreaTold.NoRoom());
             return;
         }
@@ -86,7 +86,7 @@ final class CornerRaysLayout {
         }
         Point corner = place(0, 0);
         laying.stitch(
-                Sewing.Naming.of(Stitched.CORNER_RAYS, 1),
+                PlacementBuilder.Naming.of(Stitched.CORNER_RAYS, 1),
                 new Path(sides),
                 tool.get(),
                 p -> laying.marked(

@@ -2,7 +2,7 @@ package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Segment;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -14,18 +14,18 @@ import java.util.Optional;
  */
 final class CrosshatchLayout {
 
-    private final AreaLaying laying;
+    private final PieceContext laying;
     private final AreaMotif.Crosshatch motif;
     private final Box box;
 
-    CrosshatchLayout(AreaLaying laying, AreaMotif.Crosshatch motif) {
+    CrosshatchLayout(PieceContext laying, AreaMotif.Crosshatch motif) {
         this.laying = laying;
         this.motif = motif;
         this.box = laying.space().box();
     }
 
     void lay() {
-        Optional<Tool.Straight> tool = laying.straight();
+        Optional<StitchingEdge.Straight> tool = laying.straight();
         if (tool.isEmpty()) {
             return;
         }

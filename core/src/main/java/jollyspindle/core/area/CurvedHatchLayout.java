@@ -9,8 +9,8 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.Optional;
 
@@ -21,22 +21,22 @@ import java.util.Optional;
  */
 final class CurvedHatchLayout {
 
-    private final AreaLaying laying;
+    private final PieceContext laying;
     private final AreaMotif.CurvedHatch motif;
     private final Box box;
 
-    CurvedHatchLayout(AreaLaying laying, AreaMotif.CurvedHatch motif) {
+    CurvedHatchLayout(PieceContext laying, AreaMotif.CurvedHatch motif) {
         this.laying = laying;
         this.motif = motif;
         this.box = laying.space().box();
     }
 
     void lay() {
-        Optional<Tool.Round> found = laying.arc();
+        Optional<StitchingEdge.Round> found = laying.arc();
         if (found.isEmpty()) {
             return;
         }
-        Tool.Round tool = found.get();
+        StitchingEdge.Round tool = found.get();
         double longest = Math.max(box.width(), box.height());
         if (longest > 2 * tool.stitched()) {
             laying.tell(new AreaTold.TooFar(longest, 2 * tool.stitched()));
@@ -51,7 +51,7 @@ final class CurvedHatchLayout {
         return set == 1 ? laying.space().place(along, up) : laying.space().place(up, along);
     }
 
-    private void set(Tool.Round tool, int set, double length, double span) {
+    private void set(StitchingEdge.Round tool, int set, double length, double span) {
         double step = motif.step(length);
         double bulge = tool.stitched() - Math.sqrt(tool.stitched() * tool.stitched() - span * span / 4);
         int first = -(int) Math.floor(bulge / step + 1e-9);
@@ -66,13 +66,13 @@ final class CurvedHatchLayout {
             for (Path piece : laying.kept(Path.of(way))) {
                 laying.sewing()
                         .stitch(
-                                Sewing.Naming.of(Stitched.HATCH, number, set),
+                                PlacementBuilder.Naming.of(Stitched.HATCH, number, set),
                                 piece.curves().get(0),
                                 tool,
                                 new Registration.FootOnBothMarks(),
                                 laying.marked(Mark.Kind.LINE_START, piece.start()),
                                 laying.marked(Mark.Kind.LINE_END, piece.end()),
-                                Sewing.Turn.MARKED);
+                                PlacementBuilder.Turn.MARKED);
             }
         }
     }

@@ -6,13 +6,13 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.SeamRegister;
 
 import java.util.ArrayList;
@@ -28,10 +28,10 @@ import java.util.function.Function;
  */
 final class EchoesLayout {
 
-    private final AreaLaying laying;
+    private final PieceContext laying;
     private final AreaMotif.Echoes motif;
 
-    EchoesLayout(AreaLaying laying, AreaMotif.Echoes motif) {
+    EchoesLayout(PieceContext laying, AreaMotif.Echoes motif) {
         this.laying = laying;
         this.motif = motif;
     }
@@ -42,7 +42,7 @@ final class EchoesLayout {
      * @param within the piece that they lie in: the area's own, or what is round it
      */
     void lay(AreaSpace within) {
-        AreaLaying there = laying.in(within);
+        PieceContext there = laying.in(within);
         List<StitchLine> before = List.of();
         for (int echo = 1; echo <= motif.echoes(); echo++) {
             Optional<Path> line = motif.outside()
@@ -60,7 +60,7 @@ final class EchoesLayout {
 
     /** A circle or a convex shape with straight sides moved inward, or outward below 0; nothing if nothing is left. */
     private Optional<Path> moved(Path outline, double by) {
-        if (by > laying.space().inside() - AreaLaying.SHORTEST / 2) {
+        if (by > laying.space().inside() - PieceContext.SHORTEST / 2) {
             return Optional.empty();
         }
         List<Curve> sides = outline.curves();
@@ -78,10 +78,10 @@ final class EchoesLayout {
         return path.area() > 0 ? Optional.of(path) : Optional.empty();
     }
 
-    private List<StitchLine> round(AreaLaying there, int echo, Path line) {
+    private List<StitchLine> round(PieceContext there, int echo, Path line) {
         Arc arc = (Arc) line.curves().get(0);
-        Optional<Tool.Round> tool = there.tools().circles(Optional.empty()).stream()
-                .filter(t -> Math.abs(t.stitched() - arc.radius()) <= Tools.SAME_RADIUS)
+        Optional<StitchingEdge.Round> tool = there.tools().circles(Optional.empty()).stream()
+                .filter(t -> Math.abs(t.stitched() - arc.radius()) <= EdgeCatalog.SAME_RADIUS)
                 .findFirst();
         if (tool.isEmpty()) {
             there.tell(new AreaTold.RingMissing(2 * arc.radius(), OptionalDouble.empty()));
@@ -90,15 +90,15 @@ final class EchoesLayout {
         Mark pin = laying.mark(Mark.Kind.CENTRE, arc.centre());
         Arc whole = new Arc(arc.centre(), tool.get().stitched(), Math.PI / 2, -2 * Math.PI);
         return there.stitch(
-                Sewing.Naming.of(Stitched.ECHO, echo),
+                PlacementBuilder.Naming.of(Stitched.ECHO, echo),
                 Path.of(whole),
                 c -> tool.get(),
                 c -> new Registration.CentreOnMark(pin, false),
                 p -> there.marked(Mark.Kind.LINE_START, p));
     }
 
-    private List<StitchLine> straight(AreaLaying there, int echo, Path line, List<StitchLine> before) {
-        Optional<Tool.Straight> tool = there.straight();
+    private List<StitchLine> straight(PieceContext there, int echo, Path line, List<StitchLine> before) {
+        Optional<StitchingEdge.Straight> tool = there.straight();
         if (tool.isEmpty()) {
             return List.of();
         }
@@ -106,10 +106,11 @@ final class EchoesLayout {
         boolean engraved =
                 tool.get().parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) <= SeamRegister.LINE_TOLERANCE);
         // The corner of the line before shows where this one turns; only the first needs marks.
-        Function<Point, Spot> corner = p ->
-                before.isEmpty() || fromEdge < 0 ? there.marked(Mark.Kind.TURN, p) : Spot.at(p, Spot.ShownBy.TEMPLATE);
+        Function<Point, LineEnd> corner = p -> before.isEmpty() || fromEdge < 0
+                ? there.marked(Mark.Kind.TURN, p)
+                : LineEnd.at(p, LineEnd.ShownBy.TEMPLATE);
         return there.stitch(
-                Sewing.Naming.of(Stitched.ECHO, echo),
+                PlacementBuilder.Naming.of(Stitched.ECHO, echo),
                 line,
                 c -> tool.get(),
                 c -> beside((Segment) c, before, fromEdge)

@@ -3,9 +3,9 @@ package jollyspindle.core.area;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.route.Routed;
 import jollyspindle.core.route.Travel;
@@ -85,8 +85,9 @@ record LaidPiece(Routed routed, List<Mark> marks) {
                     mark.id(), id -> mark.at(name(id), mark.place().plus(by)));
         }
 
-        private Spot spot(Spot spot) {
-            return new Spot(spot.place().plus(by), spot.shownBy(), spot.mark().map(this::mark));
+        private LineEnd spot(LineEnd spot) {
+            return new LineEnd(
+                    spot.place().plus(by), spot.shownBy(), spot.mark().map(this::mark));
         }
 
         private Placement placement(Placement p) {

@@ -6,11 +6,11 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -23,25 +23,25 @@ import java.util.List;
  */
 final class OverlappingCirclesLayout {
 
-    private final AreaLaying laying;
+    private final PieceContext laying;
     private final AreaMotif.Circles motif;
     private final Box box;
 
-    OverlappingCirclesLayout(AreaLaying laying, AreaMotif.Circles motif) {
+    OverlappingCirclesLayout(PieceContext laying, AreaMotif.Circles motif) {
         this.laying = laying;
         this.motif = motif;
         this.box = laying.space().box();
     }
 
     void lay() {
-        List<Tool.Round> all = laying.circles();
+        List<StitchingEdge.Round> all = laying.circles();
         if (all.isEmpty()) {
             return;
         }
         double across = box.width() / motif.across();
         double down = box.height() / motif.down();
         double classic = Math.hypot(across, down) / 2;
-        Tool.Round tool = all.stream()
+        StitchingEdge.Round tool = all.stream()
                 .min(Comparator.comparingDouble(t -> Math.abs(t.stitched() - classic)))
                 .orElseThrow();
         double apart = Math.max(across, down);
@@ -63,7 +63,7 @@ final class OverlappingCirclesLayout {
      * Where a circle begins, as an angle seen from its middle: where it crosses the one before; the first of a row where it
      * crosses the one over it, on the side that the row goes to. In the first row that is below, away from the edge.
      */
-    private double start(Tool.Round tool, int inRow, int row, double across, double down) {
+    private double start(StitchingEdge.Round tool, int inRow, int row, double across, double down) {
         double beside = Math.acos(Math.min(1, across / 2 / tool.stitched()));
         double over = Math.acos(Math.min(1, down / 2 / tool.stitched()));
         double angle;
@@ -78,13 +78,13 @@ final class OverlappingCirclesLayout {
         return row % 2 == 1 ? Math.PI - angle : angle;
     }
 
-    private void circle(Tool.Round tool, int number, Point middle, double start, boolean back) {
+    private void circle(StitchingEdge.Round tool, int number, Point middle, double start, boolean back) {
         Mark mark = laying.mark(Mark.Kind.MIDDLE, middle);
         Arc whole = new Arc(middle, tool.stitched(), start, back ? 2 * Math.PI : -2 * Math.PI);
         boolean first = number == 1;
         for (Path part : parts(whole)) {
             laying.stitch(
-                    Sewing.Naming.of(Stitched.CIRCLE, number),
+                    PlacementBuilder.Naming.of(Stitched.CIRCLE, number),
                     part,
                     c -> tool,
                     c -> new Registration.CentreOnMark(mark, false),
@@ -92,7 +92,9 @@ final class OverlappingCirclesLayout {
                         if (p.distance(whole.start()) > 1e-6) {
                             return laying.shown(p);
                         }
-                        return first ? laying.marked(Mark.Kind.LINE_START, p) : Spot.at(p, Spot.ShownBy.STITCHING);
+                        return first
+                                ? laying.marked(Mark.Kind.LINE_START, p)
+                                : LineEnd.at(p, LineEnd.ShownBy.STITCHING);
                     });
         }
     }
@@ -107,7 +109,7 @@ final class OverlappingCirclesLayout {
         for (Path path : laying.kept(Path.of(whole))) {
             Curve curve = path.curves().get(0);
             double before = curve.nearest(whole.start());
-            double least = AreaLaying.SHORTEST / curve.length();
+            double least = PieceContext.SHORTEST / curve.length();
             if (curve.at(before).distance(whole.start()) < 1e-6 && before > least && before < 1 - least) {
                 parts.add(Path.of(curve.piece(before, 1)));
                 last.add(Path.of(curve.piece(0, before)));

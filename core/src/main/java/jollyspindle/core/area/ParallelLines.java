@@ -6,8 +6,8 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.SeamRegister;
 
 import java.util.ArrayList;
@@ -20,9 +20,9 @@ final class ParallelLines {
     /** A line no further off than so many spacings lies beside. */
     private static final double NEAR = 1.6;
 
-    private final AreaLaying laying;
+    private final PieceContext laying;
 
-    ParallelLines(AreaLaying laying) {
+    ParallelLines(PieceContext laying) {
         this.laying = laying;
     }
 
@@ -33,7 +33,7 @@ final class ParallelLines {
      * @param set of several, from 1
      * @param spacing between them, square to them, in inches
      */
-    void stitch(Tool.Straight tool, List<Segment> lines, int set, double spacing) {
+    void stitch(StitchingEdge.Straight tool, List<Segment> lines, int set, double spacing) {
         List<StitchLine> before = List.of();
         for (int i = 0; i < lines.size(); i++) {
             before = line(tool, lines.get(i), set, i + 1, spacing, before);
@@ -41,7 +41,7 @@ final class ParallelLines {
     }
 
     private List<StitchLine> line(
-            Tool.Straight tool, Segment whole, int set, int number, double spacing, List<StitchLine> before) {
+            StitchingEdge.Straight tool, Segment whole, int set, int number, double spacing, List<StitchLine> before) {
         List<StitchLine> stitched = new ArrayList<>();
         double fromEdge = spacing - laying.tools().machine().footRadius();
         for (Path piece : laying.kept(Path.of(number % 2 == 0 ? whole.reversed() : whole))) {
@@ -56,7 +56,7 @@ final class ParallelLines {
                     tool.parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) <= SeamRegister.LINE_TOLERANCE);
             stitched.add(laying.sewing()
                     .stitch(
-                            Sewing.Naming.of(Stitched.HATCH, number, set),
+                            PlacementBuilder.Naming.of(Stitched.HATCH, number, set),
                             line,
                             tool,
                             beside.<Registration>map(l -> new Registration.OnStitching(l.id(), fromEdge, engraved))
@@ -65,7 +65,7 @@ final class ParallelLines {
                                     ? laying.shown(line.from())
                                     : laying.marked(Mark.Kind.LINE_START, line.from()),
                             beside.isPresent() ? laying.shown(line.to()) : laying.marked(Mark.Kind.LINE_END, line.to()),
-                            Sewing.Turn.SLIDING));
+                            PlacementBuilder.Turn.SLIDING));
         }
         return stitched;
     }

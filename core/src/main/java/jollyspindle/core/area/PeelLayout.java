@@ -7,11 +7,11 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.Optional;
 import java.util.function.IntFunction;
@@ -25,14 +25,14 @@ import java.util.function.IntFunction;
  */
 final class PeelLayout {
 
-    private final AreaLaying laying;
+    private final PieceContext laying;
     private final AreaMotif.Peel motif;
     private final Box box;
-    private Tool.Round tool;
+    private StitchingEdge.Round tool;
     private Mark[][] grid;
     private int edges;
 
-    PeelLayout(AreaLaying laying, AreaMotif.Peel motif) {
+    PeelLayout(PieceContext laying, AreaMotif.Peel motif) {
         this.laying = laying;
         this.motif = motif;
         this.box = laying.space().box();
@@ -40,7 +40,7 @@ final class PeelLayout {
 
     void lay() {
         double longest = Math.max(box.width() / motif.across(), box.height() / motif.down());
-        Optional<Tool.Round> found = tool(longest);
+        Optional<StitchingEdge.Round> found = tool(longest);
         if (found.isEmpty()) {
             return;
         }
@@ -66,20 +66,20 @@ final class PeelLayout {
     }
 
     /** The template asked for; or the one that makes the fullest petals that don't bulge into each other. */
-    private Optional<Tool.Round> tool(double longest) {
+    private Optional<StitchingEdge.Round> tool(double longest) {
         return laying.templateId().isPresent()
                 ? laying.arc()
                 : laying.tools()
                         .arcFrom(longest / Math.sqrt(2))
-                        .map(a -> Tool.Round.of(a, laying.tools().machine()))
+                        .map(a -> StitchingEdge.Round.of(a, laying.tools().machine()))
                         .or(laying::arc);
     }
 
     /** A smaller petal of the same two arcs in each whole petal. */
     private void inner(double inset) {
         double shortest = Math.min(box.width() / motif.across(), box.height() / motif.down());
-        if (2 * inset > shortest - AreaLaying.SHORTEST) {
-            laying.tell(new AreaTold.TooFar(inset, (shortest - AreaLaying.SHORTEST) / 2));
+        if (2 * inset > shortest - PieceContext.SHORTEST) {
+            laying.tell(new AreaTold.TooFar(inset, (shortest - PieceContext.SHORTEST) / 2));
             return;
         }
         int number = 0;
@@ -103,7 +103,10 @@ final class PeelLayout {
                 ArcsBetween.of(inside.to(), inside.from(), tool.stitched(), true)
                         .orElseThrow());
         laying.stitch(
-                Sewing.Naming.of(Stitched.INNER_PETAL, number), petal, tool, p -> laying.marked(Mark.Kind.TIP, p));
+                PlacementBuilder.Naming.of(Stitched.INNER_PETAL, number),
+                petal,
+                tool,
+                p -> laying.marked(Mark.Kind.TIP, p));
     }
 
     /** Once round the edge, clockwise from the lower left, and from it along each line of the grid and back. */
@@ -158,17 +161,17 @@ final class PeelLayout {
             Arc kept = (Arc) piece.curves().get(0);
             laying.sewing()
                     .stitch(
-                            Sewing.Naming.of(Stitched.PETAL, number, side),
+                            PlacementBuilder.Naming.of(Stitched.PETAL, number, side),
                             kept,
                             tool,
                             new Registration.FootOnBothMarks(),
                             spot(kept.start(), from),
                             spot(kept.end(), to),
-                            Sewing.Turn.MARKED);
+                            PlacementBuilder.Turn.MARKED);
         }
     }
 
-    private Spot spot(Point place, Mark mark) {
-        return place.distance(mark.place()) < 1e-6 ? Spot.at(mark) : laying.shown(place);
+    private LineEnd spot(Point place, Mark mark) {
+        return place.distance(mark.place()) < 1e-6 ? LineEnd.at(mark) : laying.shown(place);
     }
 }

@@ -6,8 +6,8 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -20,22 +20,22 @@ final class PetalsLayout {
 
     private static final int PROBES = 64;
 
-    private final AreaLaying laying;
+    private final PieceContext laying;
     private final AreaMotif.Petals motif;
     private final Point centre;
 
-    PetalsLayout(AreaLaying laying, AreaMotif.Petals motif) {
+    PetalsLayout(PieceContext laying, AreaMotif.Petals motif) {
         this.laying = laying;
         this.motif = motif;
         this.centre = laying.space().centre();
     }
 
     void lay() {
-        Optional<Tool.Round> found = laying.arc();
+        Optional<StitchingEdge.Round> found = laying.arc();
         if (found.isEmpty()) {
             return;
         }
-        Tool.Round tool = found.get();
+        StitchingEdge.Round tool = found.get();
         double chord = motif.to() - motif.from();
         if (chord > 2 * tool.stitched()) {
             laying.tell(new AreaTold.TooFar(chord, 2 * tool.stitched()));
@@ -52,7 +52,7 @@ final class PetalsLayout {
                 laying.tell(new AreaTold.PetalsCross(motif.petals()));
             }
             laying.stitch(
-                    Sewing.Naming.of(Stitched.PETAL, petal),
+                    PlacementBuilder.Naming.of(Stitched.PETAL, petal),
                     Path.of(out, back),
                     tool,
                     p -> laying.marked(

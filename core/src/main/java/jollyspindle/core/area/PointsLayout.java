@@ -4,8 +4,8 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -14,16 +14,16 @@ import java.util.Optional;
 /** Lays out {@link AreaMotif.Points}: one line all round, from notch to tip to notch. */
 final class PointsLayout {
 
-    private final AreaLaying laying;
+    private final PieceContext laying;
     private final AreaMotif.Points motif;
 
-    PointsLayout(AreaLaying laying, AreaMotif.Points motif) {
+    PointsLayout(PieceContext laying, AreaMotif.Points motif) {
         this.laying = laying;
         this.motif = motif;
     }
 
     void lay() {
-        Optional<Tool.Straight> tool = laying.straight();
+        Optional<StitchingEdge.Straight> tool = laying.straight();
         if (tool.isEmpty()) {
             return;
         }
@@ -36,7 +36,7 @@ final class PointsLayout {
         }
         double middle = (motif.inner() + motif.outer()) / 2;
         laying.stitch(
-                Sewing.Naming.of(Stitched.POINTS, 1),
+                PlacementBuilder.Naming.of(Stitched.POINTS, 1),
                 Path.polygon(corners),
                 tool.get(),
                 p -> laying.marked(p.distance(centre) > middle ? Mark.Kind.TIP : Mark.Kind.TURN, p));

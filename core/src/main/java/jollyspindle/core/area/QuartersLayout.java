@@ -5,8 +5,8 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -19,18 +19,18 @@ import java.util.Optional;
  */
 final class QuartersLayout {
 
-    private final AreaLaying laying;
+    private final PieceContext laying;
     private final AreaMotif.Quarters motif;
     private final ParallelLines parallel;
 
-    QuartersLayout(AreaLaying laying, AreaMotif.Quarters motif) {
+    QuartersLayout(PieceContext laying, AreaMotif.Quarters motif) {
         this.laying = laying;
         this.motif = motif;
         this.parallel = new ParallelLines(laying);
     }
 
     void lay() {
-        Optional<Tool.Straight> tool = laying.straight();
+        Optional<StitchingEdge.Straight> tool = laying.straight();
         if (tool.isEmpty()) {
             return;
         }
@@ -57,15 +57,16 @@ final class QuartersLayout {
         down(tool.get(), 4, 0, 0, width, height);
     }
 
-    private void middle(Tool.Straight tool, int number, Segment line) {
+    private void middle(StitchingEdge.Straight tool, int number, Segment line) {
         laying.stitch(
-                Sewing.Naming.of(Stitched.LINE, number),
+                PlacementBuilder.Naming.of(Stitched.LINE, number),
                 Path.of(line),
                 tool,
                 p -> laying.marked(p.equals(line.from()) ? Mark.Kind.LINE_START : Mark.Kind.LINE_END, p));
     }
 
-    private void across(Tool.Straight tool, int quarter, double left, double low, double width, double height) {
+    private void across(
+            StitchingEdge.Straight tool, int quarter, double left, double low, double width, double height) {
         double step = motif.closeStep(laying.space().box());
         long parts = Math.round(height / step);
         List<Segment> lines = new ArrayList<>();
@@ -76,7 +77,7 @@ final class QuartersLayout {
         parallel.stitch(tool, lines, quarter, step);
     }
 
-    private void down(Tool.Straight tool, int quarter, double left, double low, double width, double height) {
+    private void down(StitchingEdge.Straight tool, int quarter, double left, double low, double width, double height) {
         double step = motif.wideStep(laying.space().box());
         long parts = Math.round(width / step);
         List<Segment> lines = new ArrayList<>();

@@ -5,12 +5,12 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -29,18 +29,18 @@ final class RingsLayout {
     /** How much of a gap a ring may be off its place before it is seen (common practice, no source: about a quarter). */
     private static final double SEEN = 0.25;
 
-    private final AreaLaying laying;
+    private final PieceContext laying;
     private final AreaMotif.Rings motif;
     private final Point centre;
 
-    RingsLayout(AreaLaying laying, AreaMotif.Rings motif) {
+    RingsLayout(PieceContext laying, AreaMotif.Rings motif) {
         this.laying = laying;
         this.motif = motif;
         this.centre = laying.space().centre();
     }
 
     void lay() {
-        List<Tool.Round> all = laying.circles();
+        List<StitchingEdge.Round> all = laying.circles();
         if (all.isEmpty()) {
             return;
         }
@@ -50,18 +50,18 @@ final class RingsLayout {
             return;
         }
         Mark pin = laying.mark(Mark.Kind.CENTRE, centre);
-        Optional<Tool.Straight> straight = motif.spokes() == AreaMotif.Spokes.NONE
+        Optional<StitchingEdge.Straight> straight = motif.spokes() == AreaMotif.Spokes.NONE
                 ? Optional.empty()
                 : laying.tools().straight(Optional.empty(), Optional.empty());
         if (motif.spokes() != AreaMotif.Spokes.NONE && straight.isEmpty()) {
-            laying.tell(new AreaTold.NoTool(AreaTold.Need.STRAIGHT_EDGE));
+            laying.tell(new AreaTold.NoTool(AreaTold.EdgeKind.STRAIGHT_EDGE));
         }
         // Spread evenly, rings take the nearest sizes there are, as long as no gap looks like another.
-        double near = motif.gap().isPresent() ? Tools.SAME_RADIUS : motif.gap(edge) * SEEN;
+        double near = motif.gap().isPresent() ? EdgeCatalog.SAME_RADIUS : motif.gap(edge) * SEEN;
         List<Double> stitched = new ArrayList<>();
         for (int ring = 1; ring <= motif.rings(); ring++) {
             double radius = motif.diameter(ring, edge) / 2;
-            Tool.Round tool = all.stream()
+            StitchingEdge.Round tool = all.stream()
                     .min(Comparator.comparingDouble(t -> Math.abs(t.stitched() - radius)))
                     .orElseThrow();
             if (Math.abs(tool.stitched() - radius) > near) {
@@ -94,30 +94,30 @@ final class RingsLayout {
      *
      * @param reached whether a spoke has brought the needle there
      */
-    private void ring(Tool.Round tool, int number, Mark pin, boolean reached) {
+    private void ring(StitchingEdge.Round tool, int number, Mark pin, boolean reached) {
         Arc whole = new Arc(centre, tool.stitched(), Math.PI / 2, -2 * Math.PI);
         for (Path piece : laying.kept(Path.of(whole))) {
             Arc arc = (Arc) piece.curves().get(0);
             boolean round = Math.abs(Math.abs(arc.sweep()) - 2 * Math.PI) < 1e-9;
-            Spot start = !round
+            LineEnd start = !round
                     ? laying.shown(arc.start())
                     : reached
-                            ? Spot.at(arc.start(), Spot.ShownBy.NEEDLE)
-                            : Spot.at(laying.mark(Mark.Kind.LINE_START, arc.start()));
+                            ? LineEnd.at(arc.start(), LineEnd.ShownBy.NEEDLE)
+                            : LineEnd.at(laying.mark(Mark.Kind.LINE_START, arc.start()));
             laying.sewing()
                     .stitch(
-                            Sewing.Naming.of(Stitched.RING, number),
+                            PlacementBuilder.Naming.of(Stitched.RING, number),
                             arc,
                             tool,
                             new Registration.CentreOnMark(pin, false),
                             start,
-                            round ? Spot.at(arc.end(), Spot.ShownBy.NEEDLE) : laying.shown(arc.end()),
-                            Sewing.Turn.ABOUT_CENTRE);
+                            round ? LineEnd.at(arc.end(), LineEnd.ShownBy.NEEDLE) : laying.shown(arc.end()),
+                            PlacementBuilder.Turn.ABOUT_CENTRE);
         }
     }
 
     /** From a ring outward to the next, straight up; and on the other three spokes, if they match. */
-    private void spokes(Tool.Straight tool, int ring, double from, double to) {
+    private void spokes(StitchingEdge.Straight tool, int ring, double from, double to) {
         int count = motif.spokes() == AreaMotif.Spokes.FOUR ? 4 : 1;
         // The one at the top comes last, so that the next ring begins where it ends.
         for (int spoke = count; spoke >= 1; spoke--) {
@@ -128,13 +128,13 @@ final class RingsLayout {
                 Segment kept = (Segment) piece.curves().get(0);
                 laying.sewing()
                         .stitch(
-                                Sewing.Naming.of(Stitched.SPOKE, ring, spoke),
+                                PlacementBuilder.Naming.of(Stitched.SPOKE, ring, spoke),
                                 kept,
                                 tool,
                                 new Registration.FootOnBothMarks(),
-                                Spot.at(kept.from(), Spot.ShownBy.STITCHING),
-                                Spot.at(kept.to(), Spot.ShownBy.NEEDLE),
-                                Sewing.Turn.SLIDING);
+                                LineEnd.at(kept.from(), LineEnd.ShownBy.STITCHING),
+                                LineEnd.at(kept.to(), LineEnd.ShownBy.NEEDLE),
+                                PlacementBuilder.Turn.SLIDING);
             }
         }
     }

@@ -6,10 +6,10 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
-import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -25,14 +25,14 @@ final class StraightFansLayout {
 
     private static final double ON = 1e-9;
 
-    private final AreaLaying laying;
+    private final PieceContext laying;
     private final AreaMotif.StraightFans motif;
     private final Box box;
     private final double width;
     private final double height;
     private int fans;
 
-    StraightFansLayout(AreaLaying laying, AreaMotif.StraightFans motif) {
+    StraightFansLayout(PieceContext laying, AreaMotif.StraightFans motif) {
         this.laying = laying;
         this.motif = motif;
         this.box = laying.space().box();
@@ -41,11 +41,11 @@ final class StraightFansLayout {
     }
 
     void lay() {
-        Optional<Tool.Straight> tool = laying.straight();
+        Optional<StitchingEdge.Straight> tool = laying.straight();
         if (tool.isEmpty()) {
             return;
         }
-        if (Math.min(width, height) < motif.stop() + AreaLaying.SHORTEST) {
+        if (Math.min(width, height) < motif.stop() + PieceContext.SHORTEST) {
             laying.tell(new AreaTold.NoRoom());
             return;
         }
@@ -73,7 +73,7 @@ final class StraightFansLayout {
     }
 
     /** The fans round a hub, counted in squares from the upper left. */
-    private void wheel(Tool.Straight tool, int column, int row) {
+    private void wheel(StitchingEdge.Straight tool, int column, int row) {
         Point hub = laying.space().place(column * width, box.height() - row * height);
         boolean right = column < motif.across();
         boolean below = row < motif.down();
@@ -111,7 +111,7 @@ final class StraightFansLayout {
                 path.addAll(out ? side(hub, line.far(), next.far()) : List.of(new Segment(line.tip(), next.tip())));
             }
             laying.stitch(
-                    Sewing.Naming.of(Stitched.STRAIGHT_FAN, line.fan(), line.number()),
+                    PlacementBuilder.Naming.of(Stitched.STRAIGHT_FAN, line.fan(), line.number()),
                     new Path(path),
                     tool,
                     p -> spot(hub, p));
@@ -135,7 +135,7 @@ final class StraightFansLayout {
         return way.stream().allMatch(s -> laying.onEdge((Segment) s)) ? List.of() : way;
     }
 
-    private Spot spot(Point hub, Point place) {
+    private LineEnd spot(Point hub, Point place) {
         boolean tip = place.distance(hub) < motif.stop() + 1e-6;
         return laying.marked(tip ? Mark.Kind.LINE_START : Mark.Kind.LINE_END, place);
     }

@@ -6,8 +6,8 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -21,16 +21,16 @@ import java.util.Optional;
  */
 final class WhirlLayout {
 
-    private final AreaLaying laying;
+    private final PieceContext laying;
     private final AreaMotif.Whirl motif;
 
-    WhirlLayout(AreaLaying laying, AreaMotif.Whirl motif) {
+    WhirlLayout(PieceContext laying, AreaMotif.Whirl motif) {
         this.laying = laying;
         this.motif = motif;
     }
 
     void lay() {
-        Optional<Tool.Straight> tool = laying.straight();
+        Optional<StitchingEdge.Straight> tool = laying.straight();
         if (tool.isEmpty()) {
             return;
         }
@@ -42,7 +42,7 @@ final class WhirlLayout {
             Point from = left.get(set % count);
             int next = (set + 1) % count;
             Segment far = new Segment(left.get(next), left.get((set + 2) % count));
-            if (far.length() < taken + AreaLaying.SHORTEST) {
+            if (far.length() < taken + PieceContext.SHORTEST) {
                 laying.tell(new AreaTold.FewerSets(motif.sets(), set));
                 return;
             }
@@ -50,7 +50,7 @@ final class WhirlLayout {
                 Point to = far.at(line * motif.spacing() / far.length());
                 Segment whole = line % 2 == 1 ? new Segment(from, to) : new Segment(to, from);
                 laying.stitch(
-                        Sewing.Naming.of(Stitched.WHIRL, set + 1, line),
+                        PlacementBuilder.Naming.of(Stitched.WHIRL, set + 1, line),
                         Path.of(whole),
                         tool.get(),
                         p -> laying.marked(p.distance(from) < 1e-6 ? Mark.Kind.LINE_START : Mark.Kind.LINE_END, p));

@@ -4,12 +4,12 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -23,14 +23,14 @@ import java.util.Optional;
  */
 final class WreathLayout {
 
-    private final AreaLaying laying;
+    private final PieceContext laying;
     private final AreaMotif.Wreath motif;
     private final AreaSpace space;
 
     /** Half the step from circle to circle, in radians. */
     private final double half;
 
-    WreathLayout(AreaLaying laying, AreaMotif.Wreath motif) {
+    WreathLayout(PieceContext laying, AreaMotif.Wreath motif) {
         this.laying = laying;
         this.motif = motif;
         this.space = laying.space();
@@ -38,24 +38,24 @@ final class WreathLayout {
     }
 
     void lay() {
-        List<Tool.Round> all = laying.circles();
+        List<StitchingEdge.Round> all = laying.circles();
         if (all.isEmpty()) {
             return;
         }
-        Optional<Tool.Round> found = motif.out().isPresent()
+        Optional<StitchingEdge.Round> found = motif.out().isPresent()
                 ? all.stream().min(Comparator.comparingDouble(t -> Math.abs(t.stitched() - touching())))
                 : all.stream()
                         .filter(t -> out(t) + t.stitched() <= space.inside() + 1e-9)
-                        .max(Comparator.comparingDouble(Tool.Round::stitched));
+                        .max(Comparator.comparingDouble(StitchingEdge.Round::stitched));
         if (found.isEmpty()) {
             laying.tell(new AreaTold.NoRoom());
             return;
         }
-        Tool.Round tool = found.get();
+        StitchingEdge.Round tool = found.get();
         double out = out(tool);
         double gap = 2 * out * Math.sin(half) - 2 * tool.stitched();
         laying.tell(new AreaTold.Wreath(2 * tool.stitched(), out, gap));
-        if (Math.abs(gap) < Tools.SAME_RADIUS && motif.circles() > 2) {
+        if (Math.abs(gap) < EdgeCatalog.SAME_RADIUS && motif.circles() > 2) {
             touching(tool, tool.stitched() / Math.sin(half));
         } else {
             apart(tool, out);
@@ -67,7 +67,7 @@ final class WreathLayout {
         return motif.out().orElseThrow() * Math.sin(half);
     }
 
-    private double out(Tool.Round tool) {
+    private double out(StitchingEdge.Round tool) {
         return motif.out().orElse(tool.stitched() / Math.sin(half));
     }
 
@@ -77,7 +77,7 @@ final class WreathLayout {
                 Mark.Kind.MIDDLE, space.centre().plus(Rays.way(ray.angle()).times(out)));
     }
 
-    private void touching(Tool.Round tool, double out) {
+    private void touching(StitchingEdge.Round tool, double out) {
         // From where a circle touches the one before it, seen from its middle, clockwise over its outer half; that is
         // as much
         // over half a turn as the inner one is under it.
@@ -96,13 +96,13 @@ final class WreathLayout {
             int circle = first ? i : 2 * motif.circles() - 1 - i;
             boolean begins = i == 0;
             laying.stitch(
-                    Sewing.Naming.of(Stitched.CIRCLE, circle + 1, first ? 1 : 2),
+                    PlacementBuilder.Naming.of(Stitched.CIRCLE, circle + 1, first ? 1 : 2),
                     Path.of(arc),
                     c -> tool,
                     c -> new Registration.CentreOnMark(middle(circle, out), false),
                     p -> begins && p.distance(arc.start()) < 1e-6
                             ? laying.marked(Mark.Kind.LINE_START, p)
-                            : Spot.at(p, Spot.ShownBy.STITCHING));
+                            : LineEnd.at(p, LineEnd.ShownBy.STITCHING));
         }
     }
 
@@ -113,13 +113,13 @@ final class WreathLayout {
         return Math.PI / 2 - clockwise + half + Math.PI / 2;
     }
 
-    private void apart(Tool.Round tool, double out) {
+    private void apart(StitchingEdge.Round tool, double out) {
         for (int i = 0; i < motif.circles(); i++) {
             Mark middle = middle(i, out);
             Point away = middle.place().minus(space.centre());
             Arc whole = new Arc(middle.place(), tool.stitched(), away.angle(), -2 * Math.PI);
             laying.stitch(
-                    Sewing.Naming.of(Stitched.CIRCLE, i + 1),
+                    PlacementBuilder.Naming.of(Stitched.CIRCLE, i + 1),
                     Path.of(whole),
                     c -> tool,
                     c -> new Registration.CentreOnMark(middle, false),

@@ -98,7 +98,7 @@ public final class CandidateFinder {
     /** Each run's division depends on its own school alone, and every pair asks for it again. */
     private final Map<RunId, Map<School, Optional<DividedRun>>> divided = new HashMap<>();
 
-    private final Map<RunId, Map<School, Optional<Weight>>> weighed = new HashMap<>();
+    private final Map<RunId, Map<School, Optional<RunMetrics>>> weighed = new HashMap<>();
 
     /** What each axis heeds of what the corners ask. */
     private final Map<Integer, List<CornerAsk>> heeded = new HashMap<>();
@@ -205,10 +205,10 @@ public final class CandidateFinder {
         // Which pairs are best is settled on numbers alone; the candidates themselves are made of the few that are.
         Map<School, Pair> bestFirst = new LinkedHashMap<>();
         Map<School, Pair> bestSecond = new LinkedHashMap<>();
-        Map<School, Optional<Weight>> onSecond = new LinkedHashMap<>();
+        Map<School, Optional<RunMetrics>> onSecond = new LinkedHashMap<>();
         second.forEach(two -> onSecond.put(two, weight(1, two)));
         for (School one : first) {
-            Optional<Weight> here = weight(axes.get(0), one);
+            Optional<RunMetrics> here = weight(axes.get(0), one);
             if (here.isEmpty()) {
                 continue;
             }
@@ -220,7 +220,7 @@ public final class CandidateFinder {
             for (School two : second) {
                 // Unlike things in the odd spaces of top and sides are no quilter's wish.
                 if (onSecond.get(two).isPresent() && look(one).equals(look(two))) {
-                    Weight both = here.get().with(onSecond.get(two).get());
+                    RunMetrics both = here.get().with(onSecond.get(two).get());
                     Pair pair = new Pair(one, two, penalty(both, tied.isEmpty() ? Map.of() : schools(one, two)));
                     bestFirst.merge(one, pair, Pair::better);
                     bestSecond.merge(two, pair, Pair::better);
@@ -474,24 +474,24 @@ public final class CandidateFinder {
                 .computeIfAbsent(school, s -> set.divide(run, s));
     }
 
-    private Optional<Weight> weight(Run run, School school) {
-        return weighed.computeIfAbsent(run.id(), id -> new HashMap<>())
-                .computeIfAbsent(school, s -> divided(run, s).map(d -> Weight.of(d, oddness(d), look(s), set.tape())));
+    private Optional<RunMetrics> weight(Run run, School school) {
+        return weighed.computeIfAbsent(run.id(), id -> new HashMap<>()).computeIfAbsent(school, s -> divided(run, s)
+                .map(d -> RunMetrics.of(d, oddness(d), look(s), set.tape())));
     }
 
     /** What a school weighs on all runs of an axis; nothing if it leaves one no room. */
-    private Optional<Weight> weight(int axis, School school) {
+    private Optional<RunMetrics> weight(int axis, School school) {
         Map<RunId, School> schools = new TreeMap<>();
         set.onAxis(axis).forEach(run -> schools.put(run.id(), school));
         return weight(schools);
     }
 
-    private Optional<Weight> weight(Map<RunId, School> schools) {
-        Weight all = null;
+    private Optional<RunMetrics> weight(Map<RunId, School> schools) {
+        RunMetrics all = null;
         for (Run run : set.runs()) {
             School school = schools.get(run.id());
             if (school != null) {
-                Optional<Weight> one = weight(run, school);
+                Optional<RunMetrics> one = weight(run, school);
                 if (one.isEmpty()) {
                     return Optional.empty();
                 }
@@ -506,7 +506,7 @@ public final class CandidateFinder {
     }
 
     /** What runs weigh, and what follows for the borders tied to them; the schools are asked for only if there are any. */
-    private double penalty(Weight weight, Map<RunId, School> schools) {
+    private double penalty(RunMetrics weight, Map<RunId, School> schools) {
         boolean halves = set.corners().contains(CornerAsk.HALVES);
         double penalty = weight.penalty(set.judging(), set.wish().repeat(), halves, UNLIKE_SPACES, TOO_WIDE);
         penalty += halves && !weight.halves() ? NOT_AS_ASKED : 0;

@@ -8,12 +8,12 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.shelf.ArcTemplate;
@@ -47,7 +47,7 @@ final class ArcRow {
             double crownAlong,
             boolean whole) {}
 
-    private final Laying laying;
+    private final LayoutContext laying;
     private final RunSpace space;
     private final double base;
     private final int passes;
@@ -59,7 +59,7 @@ final class ArcRow {
      *
      * @param base how high above where motifs stand, in inches
      */
-    ArcRow(Laying laying, double base, int passes) {
+    ArcRow(LayoutContext laying, double base, int passes) {
         this.laying = laying;
         this.space = laying.space;
         this.base = base;
@@ -219,13 +219,13 @@ final class ArcRow {
                 ? new Registration.OnSeam(register(template, fit.segment().height()), space.hanging(), centre)
                 : new Registration.FootOnBothMarks();
         List<StitchLine> lines = laying.stitch(
-                new Sewing.Naming(Stitched.ARC, arcs, 0, passes),
+                new PlacementBuilder.Naming(Stitched.ARC, arcs, 0, passes),
                 piece,
-                Tool.Round.of(template, laying.machine()),
+                StitchingEdge.Round.of(template, laying.machine()),
                 registration,
-                Spot.at(start),
-                Spot.at(end),
-                Sewing.Turn.MARKED);
+                LineEnd.at(start),
+                LineEnd.at(end),
+                PlacementBuilder.Turn.MARKED);
         if (lines.isEmpty()) {
             return;
         }
@@ -274,26 +274,26 @@ final class ArcRow {
             return;
         }
         if (template.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.ARC, radius));
+            laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.ARC, radius));
             return;
         }
         CircularSegment segment = CircularSegment.ofRadiusAndHeight(radius, Math.min(rise, radius));
         double half = segment.chord() / 2;
         Arc line = space.placed(RunSpace.bulging(arc.crownAlong() - half, arc.crownAlong() + half, base, radius));
-        Spot start = onBase(arc.crownAlong() - half);
-        Spot end = onBase(arc.crownAlong() + half);
+        LineEnd start = onBase(arc.crownAlong() - half);
+        LineEnd end = onBase(arc.crownAlong() + half);
         laying.stitch(
-                new Sewing.Naming(
+                new PlacementBuilder.Naming(
                         inner == Motif.Inner.LOWERED ? Stitched.NESTED_ARC : Stitched.ECHO,
                         arc.line().number(),
                         which,
                         passes),
                 line,
-                Tool.Round.of(template.get(), laying.machine()),
+                StitchingEdge.Round.of(template.get(), laying.machine()),
                 innerRegistration(arc, template.get(), inner, drop, rise),
                 start,
                 end,
-                Sewing.Turn.SLIDING);
+                PlacementBuilder.Turn.SLIDING);
         double really = arc.segment().radius() - radius;
         if (inner != Motif.Inner.PARALLEL) {
             laying.obstacle(new Obstacle.Pinched(gap(arc, which, segment)));
@@ -338,12 +338,12 @@ final class ArcRow {
     }
 
     /** A foot of a lowered line: on the seam, where there is one to see. */
-    private Spot onBase(double along) {
+    private LineEnd onBase(double along) {
         Point place = space.place(along, base);
         if (base == 0 && space.clearance() == 0) {
-            return Spot.at(place, space.hanging() ? Spot.ShownBy.FAR_EDGE : Spot.ShownBy.SEAM);
+            return LineEnd.at(place, space.hanging() ? LineEnd.ShownBy.FAR_EDGE : LineEnd.ShownBy.SEAM);
         }
-        return Spot.at(laying.later(Mark.Kind.FOOT, place, Mark.Pass.FIRST_LINES));
+        return LineEnd.at(laying.later(Mark.Kind.FOOT, place, Mark.Pass.FIRST_LINES));
     }
 
     /** What the arcs enclose, each from its outermost line inwards. */
@@ -363,7 +363,7 @@ final class ArcRow {
                                     || l.kind() == Stitched.NESTED_ARC
                                     || l.kind() == Stitched.ECHO))
                     .forEach(l -> outlines.add(closed(l.path())));
-            laying.enclosed.add(new Laying.Enclosed(arc.cell(), List.copyOf(outlines)));
+            laying.enclosed.add(new LayoutContext.Enclosed(arc.cell(), List.copyOf(outlines)));
         }
     }
 

@@ -10,10 +10,10 @@ import java.util.Optional;
 /** Lays out {@link Motif.Arcs}: a row of arcs, then line by line what is nested in them. */
 final class ArcsLayout {
 
-    private final Laying laying;
+    private final LayoutContext laying;
     private final Motif.Arcs motif;
 
-    ArcsLayout(Laying laying, Motif.Arcs motif) {
+    ArcsLayout(LayoutContext laying, Motif.Arcs motif) {
         this.laying = laying;
         this.motif = motif;
     }
@@ -23,7 +23,7 @@ final class ArcsLayout {
         Optional<ArcTemplate> other =
                 motif.otherTemplate().flatMap(id -> laying.tools.arc(Optional.of(id), Optional.empty()));
         if (motif.otherTemplate().isPresent() && other.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.ARC, 0));
+            laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.ARC, 0));
         }
         List<Figure> figures = laying.space.divided();
         for (int i = 0; i < figures.size(); i++) {

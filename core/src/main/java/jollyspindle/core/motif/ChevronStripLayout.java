@@ -9,13 +9,13 @@ import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
@@ -46,7 +46,7 @@ final class ChevronStripLayout {
     /** A chalk line's width, in inches: nearer places are the same mark. */
     private static final double CHALK = 1.0 / 64;
 
-    private final Tool.Strip strip;
+    private final StitchingEdge.Strip strip;
 
     /** How far up the needle comes to a point in the notches, in the strip's frame. */
     private final double notch;
@@ -54,7 +54,7 @@ final class ChevronStripLayout {
     private final double height;
     private final double slope;
 
-    private ChevronStripLayout(Tool.Strip strip) {
+    private ChevronStripLayout(StitchingEdge.Strip strip) {
         this.strip = strip;
         double tip = tip(strip.figures() / 2);
         double half = strip.module() / 2;
@@ -66,7 +66,7 @@ final class ChevronStripLayout {
     }
 
     /** For a layer of peaks that names a strip, or for which there is nothing but a strip. */
-    static Optional<ChevronStripLayout> of(Tools tools, Layer layer) {
+    static Optional<ChevronStripLayout> of(EdgeCatalog tools, Layer layer) {
         boolean peaks = layer.motif() instanceof Motif.Chevrons c && c.points() == Motif.Points.PEAKS;
         boolean edge = layer.templateId().isEmpty()
                 && tools.straight(Optional.empty(), Optional.empty()).isPresent();
@@ -97,7 +97,7 @@ final class ChevronStripLayout {
                 .within(strip.stitched());
     }
 
-    void lay(Laying laying, Motif.Chevrons motif) {
+    void lay(LayoutContext laying, Motif.Chevrons motif) {
         RunSpace space = laying.space;
         if (height > space.room() + SAME) {
             laying.obstacle(new Obstacle.TooHigh(height - space.room()));
@@ -136,7 +136,7 @@ final class ChevronStripLayout {
     /** Cells whose peaks are stitched in one placement. */
     private final class Row {
 
-        private final Laying laying;
+        private final LayoutContext laying;
         private final Motif.Chevrons motif;
         private final int index;
         private final int count;
@@ -148,7 +148,7 @@ final class ChevronStripLayout {
         private final boolean rightHalf;
 
         Row(
-                Laying laying,
+                LayoutContext laying,
                 Motif.Chevrons motif,
                 List<Figure> figures,
                 int index,
@@ -180,13 +180,13 @@ final class ChevronStripLayout {
             List<List<Path>> outlines = new ArrayList<>();
             for (int line = 0; line < motif.lines(); line++) {
                 double drop = line * motif.spacing() / Math.cos(slope);
-                if (drop > height - Laying.SHORTEST) {
+                if (drop > height - LayoutContext.SHORTEST) {
                     laying.obstacle(new Obstacle.TooMany(motif.lines(), line));
                     break;
                 }
                 double base = notch + drop;
                 Pose pose = pose(own, base, along);
-                Tool tool = new Tool.Lying(strip.id(), strip.name(), pose);
+                StitchingEdge tool = new StitchingEdge.Lying(strip.id(), strip.name(), pose);
                 List<Path> paths = cut(
                         own - (leftHalf ? 0 : half),
                         own + (rightHalf ? 0 : half),
@@ -203,7 +203,7 @@ final class ChevronStripLayout {
             }
             for (int k = 0; k < count && !outlines.isEmpty(); k++) {
                 int peak = k;
-                laying.enclosed.add(new Laying.Enclosed(
+                laying.enclosed.add(new LayoutContext.Enclosed(
                         index + k + 1,
                         outlines.stream().map(line -> line.get(peak)).toList()));
             }
@@ -211,7 +211,7 @@ final class ChevronStripLayout {
 
         private List<Path> cut(double left, double right, double above) {
             return cut.computeIfAbsent(List.of(left, right, above), key -> window(left, right, above).stream()
-                    .filter(p -> p.length() >= Laying.SHORTEST)
+                    .filter(p -> p.length() >= LayoutContext.SHORTEST)
                     .toList());
         }
 
@@ -252,42 +252,45 @@ final class ChevronStripLayout {
             return Optional.of(new Registration.NotchOnMark(valley, strip.top() - base, laying.space.hanging()));
         }
 
-        private void stitch(Path path, Tool tool, int line, int peak, Optional<Registration> notch) {
-            Spot start = spot(path.start(), line, notch.isPresent());
-            Spot end = spot(path.end(), line, notch.isPresent());
+        private void stitch(Path path, StitchingEdge tool, int line, int peak, Optional<Registration> notch) {
+            LineEnd start = spot(path.start(), line, notch.isPresent());
+            LineEnd end = spot(path.end(), line, notch.isPresent());
             List<Curve> curves = path.curves();
             laying.stitch(
-                    Sewing.Naming.of(line == 0 ? Stitched.CHEVRON : Stitched.ECHO, peak, line),
+                    PlacementBuilder.Naming.of(line == 0 ? Stitched.CHEVRON : Stitched.ECHO, peak, line),
                     curves.stream()
-                            .map(c -> new Sewing.Piece(
+                            .map(c -> new PlacementBuilder.Piece(
                                     c,
                                     tool,
                                     notch.orElseGet(Registration.FootOnBothMarks::new),
-                                    c == curves.get(curves.size() - 1) ? end : Spot.at(c.end(), Spot.ShownBy.NEEDLE)))
+                                    c == curves.get(curves.size() - 1)
+                                            ? end
+                                            : LineEnd.at(c.end(), LineEnd.ShownBy.NEEDLE)))
                             .toList(),
                     start,
-                    Sewing.Turn.MARKED);
+                    PlacementBuilder.Turn.MARKED);
         }
 
         /** What shows where a line starts or ends. */
-        private Spot spot(Point place, int line, boolean laid) {
+        private LineEnd spot(Point place, int line, boolean laid) {
             List<StitchLine> before = laying.sewing.lines();
             if (line == 0
                     && !before.isEmpty()
                     && before.get(before.size() - 1).path().end().distance(place) < SAME) {
-                return Spot.at(place, Spot.ShownBy.NEEDLE);
+                return LineEnd.at(place, LineEnd.ShownBy.NEEDLE);
             }
             if (line == 0 && place.distance(laying.space.place(first.from(), 0)) < CHALK) {
-                return new Spot(place, Spot.ShownBy.MARK, Optional.of(laying.valley(index, first.from(), 0)));
+                return new LineEnd(place, LineEnd.ShownBy.MARK, Optional.of(laying.valley(index, first.from(), 0)));
             }
             if (line == 0 && place.distance(laying.space.place(last.to(), 0)) < CHALK) {
-                return new Spot(place, Spot.ShownBy.MARK, Optional.of(laying.valley(index + count, last.to(), 0)));
+                return new LineEnd(
+                        place, LineEnd.ShownBy.MARK, Optional.of(laying.valley(index + count, last.to(), 0)));
             }
-            Spot shown = laying.shown(place);
-            boolean edge = shown.shownBy() == Spot.ShownBy.SEAM
-                    || shown.shownBy() == Spot.ShownBy.FAR_EDGE
-                    || shown.shownBy() == Spot.ShownBy.RUN_END;
-            return laid && edge ? shown : Spot.at(laying.marker().next(Mark.Kind.FOOT, place, Mark.Stage.LOADED));
+            LineEnd shown = laying.shown(place);
+            boolean edge = shown.shownBy() == LineEnd.ShownBy.SEAM
+                    || shown.shownBy() == LineEnd.ShownBy.FAR_EDGE
+                    || shown.shownBy() == LineEnd.ShownBy.RUN_END;
+            return laid && edge ? shown : LineEnd.at(laying.marker().next(Mark.Kind.FOOT, place, Mark.Stage.LOADED));
         }
     }
 }

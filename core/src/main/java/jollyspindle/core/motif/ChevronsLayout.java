@@ -8,12 +8,12 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -29,13 +29,13 @@ final class ChevronsLayout {
 
     private static final Mark.Stage LOADED = Mark.Stage.LOADED;
 
-    private final Laying laying;
+    private final LayoutContext laying;
     private final RunSpace space;
     private final Motif.Chevrons motif;
-    private Tool.Straight straight;
-    private Optional<Tool.Round> corner = Optional.empty();
+    private StitchingEdge.Straight straight;
+    private Optional<StitchingEdge.Round> corner = Optional.empty();
 
-    ChevronsLayout(Laying laying, Motif.Chevrons motif) {
+    ChevronsLayout(LayoutContext laying, Motif.Chevrons motif) {
         this.laying = laying;
         this.space = laying.space;
         this.motif = motif;
@@ -52,8 +52,8 @@ final class ChevronsLayout {
             strip.get().lay(laying, motif);
             return;
         }
-        Optional<Tool.Straight> found = laying.straight(
-                motif.points() == Motif.Points.PEAKS ? Obstacle.Need.ZIGZAG : Obstacle.Need.STRAIGHT_EDGE);
+        Optional<StitchingEdge.Straight> found = laying.straight(
+                motif.points() == Motif.Points.PEAKS ? Obstacle.EdgeKind.ZIGZAG : Obstacle.EdgeKind.STRAIGHT_EDGE);
         if (found.isEmpty()) {
             return;
         }
@@ -61,7 +61,7 @@ final class ChevronsLayout {
         if (motif.rounding() > 0) {
             corner = laying.tools.round(motif.rounding());
             if (corner.isEmpty()) {
-                laying.obstacle(new Obstacle.NoTool(Obstacle.Need.CIRCLE, motif.rounding()));
+                laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.CIRCLE, motif.rounding()));
                 return;
             }
         }
@@ -122,7 +122,7 @@ final class ChevronsLayout {
             outlines.add(new Path(closed));
         }
         if (!outlines.isEmpty()) {
-            laying.enclosed.add(new Laying.Enclosed(index + 1, List.copyOf(outlines)));
+            laying.enclosed.add(new LayoutContext.Enclosed(index + 1, List.copyOf(outlines)));
         }
     }
 
@@ -130,7 +130,7 @@ final class ChevronsLayout {
         double slope = Math.atan2(height, cell.width() / 2);
         double tip = height - inside / Math.cos(slope);
         double in = inside / Math.sin(slope);
-        return tip <= Laying.SHORTEST || 2 * in >= cell.width()
+        return tip <= LayoutContext.SHORTEST || 2 * in >= cell.width()
                 ? List.of()
                 : List.of(new Point(cell.from() + in, 0), new Point(cell.middle(), tip), new Point(cell.to() - in, 0));
     }
@@ -139,7 +139,7 @@ final class ChevronsLayout {
         double left = cell.from() + cell.width() / 4 + inside;
         double right = cell.to() - cell.width() / 4 - inside;
         double top = height - inside;
-        return top <= Laying.SHORTEST || right - left <= Laying.SHORTEST
+        return top <= LayoutContext.SHORTEST || right - left <= LayoutContext.SHORTEST
                 ? List.of()
                 : List.of(new Point(left, 0), new Point(left, top), new Point(right, top), new Point(right, 0));
     }
@@ -163,7 +163,7 @@ final class ChevronsLayout {
     /** Lines through corners, those between the ends rounded; nothing if there is no room to round them. */
     private Optional<Path> rounded(List<Point> corners) {
         // What the template really stitches, which may be a chalk line off.
-        double r = corner.map(Tool.Round::stitched).orElse(0.0);
+        double r = corner.map(StitchingEdge.Round::stitched).orElse(0.0);
         List<Curve> curves = new ArrayList<>();
         Point at = corners.get(0);
         double used = 0;
@@ -197,32 +197,32 @@ final class ChevronsLayout {
     }
 
     private StitchLine stitch(Path path, int index, int number, int line, StitchLine before) {
-        List<Sewing.Piece> pieces = new ArrayList<>();
+        List<PlacementBuilder.Piece> pieces = new ArrayList<>();
         double fromEdge = motif.spacing() - laying.machine().footRadius();
         boolean beside = before != null && fromEdge >= 0;
         List<Curve> curves = path.curves();
-        Spot start = beside ? laying.shown(path.start()) : Spot.at(mark(path.start(), index));
+        LineEnd start = beside ? laying.shown(path.start()) : LineEnd.at(mark(path.start(), index));
         for (int i = 0; i < curves.size(); i++) {
             Curve curve = curves.get(i);
             boolean last = i == curves.size() - 1;
-            Spot end;
+            LineEnd end;
             if (beside) {
-                end = last ? laying.shown(path.end()) : Spot.at(curve.end(), Spot.ShownBy.NEEDLE);
+                end = last ? laying.shown(path.end()) : LineEnd.at(curve.end(), LineEnd.ShownBy.NEEDLE);
             } else {
-                end = Spot.at(
+                end = LineEnd.at(
                         last ? mark(curve.end(), index) : laying.marker().next(Mark.Kind.TURN, curve.end(), LOADED));
             }
-            Tool tool = curve instanceof Arc ? corner.orElseThrow() : straight;
+            StitchingEdge tool = curve instanceof Arc ? corner.orElseThrow() : straight;
             Registration registration = beside && curve instanceof Segment
-                    ? new Registration.OnStitching(before.id(), fromEdge, Laying.engraved(straight, fromEdge))
+                    ? new Registration.OnStitching(before.id(), fromEdge, LayoutContext.engraved(straight, fromEdge))
                     : new Registration.FootOnBothMarks();
-            pieces.add(new Sewing.Piece(curve, tool, registration, end));
+            pieces.add(new PlacementBuilder.Piece(curve, tool, registration, end));
         }
         List<StitchLine> lines = laying.stitch(
-                Sewing.Naming.of(line == 0 ? Stitched.CHEVRON : Stitched.ECHO, number, line),
+                PlacementBuilder.Naming.of(line == 0 ? Stitched.CHEVRON : Stitched.ECHO, number, line),
                 pieces,
                 start,
-                Sewing.Turn.MARKED);
+                PlacementBuilder.Turn.MARKED);
         return lines.isEmpty() ? before : lines.get(0);
     }
 

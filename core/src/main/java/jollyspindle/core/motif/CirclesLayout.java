@@ -7,12 +7,12 @@ import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -24,37 +24,39 @@ import java.util.Optional;
  */
 final class CirclesLayout {
 
-    private final Laying laying;
+    private final LayoutContext laying;
     private final RunSpace space;
     private final Motif.Circles motif;
 
-    CirclesLayout(Laying laying, Motif.Circles motif) {
+    CirclesLayout(LayoutContext laying, Motif.Circles motif) {
         this.laying = laying;
         this.space = laying.space;
         this.motif = motif;
     }
 
     /** The circle for a room: of the template that was chosen, or else the largest that has room. */
-    static Optional<Tool.Round> tool(Tools tools, Optional<String> template, Optional<String> guide, double widest) {
-        List<Tool.Round> all = tools.circles(template);
-        Optional<Tool.Round> chosen = guide.flatMap(
+    static Optional<StitchingEdge.Round> tool(
+            EdgeCatalog tools, Optional<String> template, Optional<String> guide, double widest) {
+        List<StitchingEdge.Round> all = tools.circles(template);
+        Optional<StitchingEdge.Round> chosen = guide.flatMap(
                 g -> all.stream().filter(r -> r.id().guideId().equals(g)).findFirst());
         if (chosen.isPresent()) {
             return chosen;
         }
-        Optional<Tool.Round> fitting =
+        Optional<StitchingEdge.Round> fitting =
                 all.stream().filter(r -> 2 * r.stitched() <= widest + 1e-9).reduce((a, b) -> b);
         return fitting.or(() -> all.stream().findFirst());
     }
 
     void lay() {
         double widest = space.room() - 2 * motif.gap();
-        Optional<Tool.Round> found = tool(laying.tools, laying.layer.templateId(), laying.layer.guideId(), widest);
+        Optional<StitchingEdge.Round> found =
+                tool(laying.tools, laying.layer.templateId(), laying.layer.guideId(), widest);
         if (found.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.CIRCLE, Math.max(0, widest / 2)));
+            laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.CIRCLE, Math.max(0, widest / 2)));
             return;
         }
-        Tool.Round tool = found.get();
+        StitchingEdge.Round tool = found.get();
         double radius = tool.stitched();
         if (2 * radius > space.room() + 1e-9) {
             laying.obstacle(new Obstacle.TooHigh(2 * radius - space.room()));
@@ -82,7 +84,7 @@ final class CirclesLayout {
         }
     }
 
-    private void circle(Tool.Round tool, Point centre, int number, int index) {
+    private void circle(StitchingEdge.Round tool, Point centre, int number, int index) {
         double radius = tool.stitched();
         int way = motif.turning() == Motif.Turning.ALTERNATING && number % 2 == 0 ? -1 : 1;
         Mark middle =
@@ -91,7 +93,7 @@ final class CirclesLayout {
         Point west = space.place(centre.x() - radius, centre.y());
         Point east = space.place(centre.x() + radius, centre.y());
         boolean leavesOpposite = motif.halfTurns() % 2 == 1;
-        List<Sewing.Piece> pieces = new ArrayList<>();
+        List<PlacementBuilder.Piece> pieces = new ArrayList<>();
         int left = motif.halfTurns();
         double at = Math.PI;
         while (left > 0) {
@@ -99,24 +101,26 @@ final class CirclesLayout {
             left -= turns;
             Arc arc = space.placed(new Arc(centre, radius, at, way * turns * Math.PI));
             at += way * turns * Math.PI;
-            pieces.add(new Sewing.Piece(arc, tool, registration, Spot.at(arc.end(), Spot.ShownBy.NEEDLE)));
+            pieces.add(
+                    new PlacementBuilder.Piece(arc, tool, registration, LineEnd.at(arc.end(), LineEnd.ShownBy.NEEDLE)));
         }
         laying.stitch(
-                Sewing.Naming.of(Stitched.CIRCLE, number),
+                PlacementBuilder.Naming.of(Stitched.CIRCLE, number),
                 pieces,
-                number == 1 ? Spot.at(west, Spot.ShownBy.NEEDLE) : laying.shown(west),
-                Sewing.Turn.ABOUT_CENTRE);
+                number == 1 ? LineEnd.at(west, LineEnd.ShownBy.NEEDLE) : laying.shown(west),
+                PlacementBuilder.Turn.ABOUT_CENTRE);
         if (motif.swirl()) {
             swirl(centre, radius, number, leavesOpposite ? east : west, way);
         }
-        laying.enclosed.add(new Laying.Enclosed(index + 1, List.of(Path.circle(middle.place(), radius))));
+        laying.enclosed.add(new LayoutContext.Enclosed(index + 1, List.of(Path.circle(middle.place(), radius))));
     }
 
     /** Two half circles of half the size, from one side through the middle to the other. */
     private void swirl(Point centre, double radius, int number, Point from, int way) {
-        Optional<Tool.Round> half = laying.tools.round(radius / 2).filter(t -> t.stitched() >= radius / 2 - 1e-9);
+        Optional<StitchingEdge.Round> half =
+                laying.tools.round(radius / 2).filter(t -> t.stitched() >= radius / 2 - 1e-9);
         if (half.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.CIRCLE, radius / 2));
+            laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.CIRCLE, radius / 2));
             return;
         }
         boolean fromWest = from.distance(space.place(centre.x() - radius, centre.y())) < 1e-6;
@@ -124,22 +128,22 @@ final class CirclesLayout {
         Point far = new Point(centre.x() + (fromWest ? radius : -radius), centre.y());
         Arc in = ArcsBetween.of(near, centre, half.get().stitched(), way < 0).orElseThrow();
         Arc out = ArcsBetween.of(centre, far, half.get().stitched(), way > 0).orElseThrow();
-        List<Sewing.Piece> pieces = List.of(
-                new Sewing.Piece(
+        List<PlacementBuilder.Piece> pieces = List.of(
+                new PlacementBuilder.Piece(
                         space.placed(in),
                         half.get(),
                         new Registration.FootOnBothMarks(),
-                        Spot.at(laying.marker()
+                        LineEnd.at(laying.marker()
                                 .at(Mark.Kind.MIDDLE, number, space.place(centre.x(), centre.y()), Mark.Stage.LOADED))),
-                new Sewing.Piece(
+                new PlacementBuilder.Piece(
                         space.placed(out),
                         half.get(),
                         new Registration.FootOnBothMarks(),
-                        Spot.at(space.placed(out).end(), Spot.ShownBy.STITCHING)));
+                        LineEnd.at(space.placed(out).end(), LineEnd.ShownBy.STITCHING)));
         laying.stitch(
-                Sewing.Naming.of(Stitched.SWIRL, number),
+                PlacementBuilder.Naming.of(Stitched.SWIRL, number),
                 pieces,
-                Spot.at(from, Spot.ShownBy.NEEDLE),
-                Sewing.Turn.SLIDING);
+                LineEnd.at(from, LineEnd.ShownBy.NEEDLE),
+                PlacementBuilder.Turn.SLIDING);
     }
 }

@@ -7,15 +7,15 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.Marker;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.quilt.Corners;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.ArrayList;
@@ -34,13 +34,13 @@ final class CornerLayout {
 
     private final CornerSpace space;
     private final CornerDesign design;
-    private final Tools tools;
+    private final EdgeCatalog tools;
     private final Optional<ArcTemplate> arc;
     private final Marker leftMarker;
     private final Marker rightMarker;
     private final RunDivision leftDivision;
     private final RunDivision rightDivision;
-    private final Sewing sewing;
+    private final PlacementBuilder sewing;
     private final List<Obstacle> obstacles = new ArrayList<>();
 
     /**
@@ -53,7 +53,7 @@ final class CornerLayout {
     CornerLayout(
             CornerSpace space,
             CornerDesign design,
-            Tools tools,
+            EdgeCatalog tools,
             Optional<ArcTemplate> arc,
             Marker leftMarker,
             Marker rightMarker,
@@ -67,7 +67,7 @@ final class CornerLayout {
         this.rightMarker = rightMarker;
         this.leftDivision = leftDivision;
         this.rightDivision = rightDivision;
-        this.sewing = new Sewing(space.left().id(), leftMarker);
+        this.sewing = new PlacementBuilder(space.left().id(), leftMarker);
         sewing.begin(0, space.left().rotation());
     }
 
@@ -148,17 +148,17 @@ final class CornerLayout {
                 : Optional.empty();
     }
 
-    private Optional<Tool.Round> tool() {
+    private Optional<StitchingEdge.Round> tool() {
         if (arc.isEmpty()) {
-            obstacles.add(new Obstacle.NoTool(Obstacle.Need.ARC, 0));
+            obstacles.add(new Obstacle.NoTool(Obstacle.EdgeKind.ARC, 0));
         }
-        return arc.map(a -> Tool.Round.of(a, tools.machine()));
+        return arc.map(a -> StitchingEdge.Round.of(a, tools.machine()));
     }
 
     // --- one arc astride the mitre -----------------------------------------------------------------------------
 
     private void mitreArc(OptionalDouble feet, double mostFeet) {
-        Optional<Tool.Round> tool = tool();
+        Optional<StitchingEdge.Round> tool = tool();
         if (tool.isEmpty()) {
             return;
         }
@@ -200,13 +200,13 @@ final class CornerLayout {
         Mark from = rightMarker.at(Mark.Kind.FOOT, 2, first, Mark.Stage.LOADED);
         Mark to = leftMarker.at(Mark.Kind.FOOT, 1, second, Mark.Stage.LOADED);
         sewing.stitch(
-                Sewing.Naming.of(Stitched.CORNER_ARC, 1),
+                PlacementBuilder.Naming.of(Stitched.CORNER_ARC, 1),
                 line,
                 tool.get(),
                 new Registration.OnMitre(),
-                Spot.at(from),
-                Spot.at(to),
-                Sewing.Turn.MARKED);
+                LineEnd.at(from),
+                LineEnd.at(to),
+                PlacementBuilder.Turn.MARKED);
     }
 
     // --- what closes a corner that the repeats run on into ------------------------------------------------------
@@ -228,7 +228,7 @@ final class CornerLayout {
      * An arc that looks out of the corner, its feet on the lines that go on from both seams: a repeat out, or as far out as
      * it clears the limits of stitching and the template spans.
      */
-    private void closingArc(Tool.Round tool) {
+    private void closingArc(StitchingEdge.Round tool) {
         double repeat = (leftDivision.repeat() + rightDivision.repeat()) / 2;
         double least = 0;
         double most = Math.min(repeat, space.room());
@@ -244,19 +244,19 @@ final class CornerLayout {
                 most = middle;
             }
         }
-        if (least < Laying.SHORTEST) {
+        if (least < LayoutContext.SHORTEST) {
             obstacles.add(new Obstacle.TooHigh(tool.stitched() - space.room()));
             return;
         }
         outward(tool, least);
     }
 
-    private boolean clears(Tool.Round tool, double out) {
+    private boolean clears(StitchingEdge.Round tool, double out) {
         return outward(tool.stitched(), out).filter(this::staysInside).isPresent();
     }
 
     /** From a place on the mitre to the outer corner, bulging to both sides. */
-    private void diamond(Tool.Round tool, Point from) {
+    private void diamond(StitchingEdge.Round tool, Point from) {
         Point to = space.outer();
         double length = from.distance(to);
         if (length > 2 * tool.stitched()) {
@@ -276,13 +276,13 @@ final class CornerLayout {
         for (Arc arc : List.of(out, back)) {
             side++;
             sewing.stitch(
-                    Sewing.Naming.of(Stitched.CORNER_DIAMOND, 1, side),
+                    PlacementBuilder.Naming.of(Stitched.CORNER_DIAMOND, 1, side),
                     arc,
                     tool,
                     new Registration.FootOnBothMarks(),
-                    Spot.at(side == 1 ? near : far),
-                    Spot.at(side == 1 ? far : near),
-                    Sewing.Turn.MARKED);
+                    LineEnd.at(side == 1 ? near : far),
+                    LineEnd.at(side == 1 ? far : near),
+                    PlacementBuilder.Turn.MARKED);
         }
     }
 
@@ -293,7 +293,7 @@ final class CornerLayout {
     // --- arcs from midpoint to midpoint ------------------------------------------------------------------------
 
     private void ring() {
-        Optional<Tool.Round> tool = tool();
+        Optional<StitchingEdge.Round> tool = tool();
         if (tool.isEmpty()) {
             return;
         }
@@ -312,7 +312,8 @@ final class CornerLayout {
         }
     }
 
-    private boolean ring(Tool.Round tool, double radius, List<Point> middles, Point centre, double size, int ring) {
+    private boolean ring(
+            StitchingEdge.Round tool, double radius, List<Point> middles, Point centre, double size, int ring) {
         List<Point> at = middles.stream()
                 .map(m -> centre.plus(m.minus(centre).times(size)))
                 .toList();
@@ -341,13 +342,13 @@ final class CornerLayout {
                 .toList();
         for (int i = 0; i < 4; i++) {
             sewing.stitch(
-                    Sewing.Naming.of(Stitched.CORNER_ARC, ring + 1, i + 1),
+                    PlacementBuilder.Naming.of(Stitched.CORNER_ARC, ring + 1, i + 1),
                     arcs.get(i),
                     tool,
                     new Registration.FootOnBothMarks(),
-                    Spot.at(marks.get(i)),
-                    Spot.at(marks.get((i + 1) % 4)),
-                    Sewing.Turn.MARKED);
+                    LineEnd.at(marks.get(i)),
+                    LineEnd.at(marks.get((i + 1) % 4)),
+                    PlacementBuilder.Turn.MARKED);
         }
         return true;
     }
@@ -355,16 +356,16 @@ final class CornerLayout {
     // --- quarter circles ---------------------------------------------------------------------------------------
 
     private void quarterFan() {
-        Optional<Tools.Fan> fan = tools.fan(design.templateId());
+        Optional<EdgeCatalog.Fan> fan = tools.fan(design.templateId());
         if (fan.isEmpty()) {
-            obstacles.add(new Obstacle.NoTool(Obstacle.Need.FAN, 0));
+            obstacles.add(new Obstacle.NoTool(Obstacle.EdgeKind.FAN, 0));
             return;
         }
         Point pivot = design.fromOuter() ? space.outer() : space.inner();
         Point from = design.fromOuter() ? space.beyondLeft() : space.beyondRight();
         Point to = design.fromOuter() ? space.beyondRight() : space.beyondLeft();
         double most = Math.min(pivot.distance(from), pivot.distance(to));
-        List<Tool.Round> blades = fan.get().blades().stream()
+        List<StitchingEdge.Round> blades = fan.get().blades().stream()
                 .filter(b -> b.stitched() <= most + 1e-9)
                 .limit(design.lines())
                 .toList();
@@ -383,20 +384,20 @@ final class CornerLayout {
             Arc arc = new Arc(pivot, blades.get(b).stitched(), start, sweep);
             Arc way = b % 2 == 0 ? arc : arc.reversed();
             sewing.stitch(
-                    Sewing.Naming.of(Stitched.CORNER_BLADE, 1, b + 1),
+                    PlacementBuilder.Naming.of(Stitched.CORNER_BLADE, 1, b + 1),
                     way,
                     blades.get(b),
                     new Registration.CentreOnMark(centre, true),
-                    Spot.at(way.start(), Spot.ShownBy.RUN_END),
-                    Spot.at(way.end(), Spot.ShownBy.RUN_END),
-                    Sewing.Turn.ABOUT_CENTRE);
+                    LineEnd.at(way.start(), LineEnd.ShownBy.RUN_END),
+                    LineEnd.at(way.end(), LineEnd.ShownBy.RUN_END),
+                    PlacementBuilder.Turn.ABOUT_CENTRE);
         }
     }
 
     // --- the run's arc, turned ---------------------------------------------------------------------------------
 
     private void turned() {
-        Optional<Tool.Round> tool = tool();
+        Optional<StitchingEdge.Round> tool = tool();
         if (tool.isEmpty()) {
             return;
         }
@@ -417,7 +418,7 @@ final class CornerLayout {
         return ArcsBetween.bulgingTowards(from, to, radius, space.outer());
     }
 
-    private void outward(Tool.Round tool, double out) {
+    private void outward(StitchingEdge.Round tool, double out) {
         Arc arc = outward(tool.stitched(), out).orElseThrow();
         if (!staysInside(arc)) {
             obstacles.add(new Obstacle.TooHigh(beyond(arc)));
@@ -426,13 +427,13 @@ final class CornerLayout {
         Mark start = leftMarker.next(Mark.Kind.FOOT, arc.start(), Mark.Stage.LOADED);
         Mark end = leftMarker.next(Mark.Kind.FOOT, arc.end(), Mark.Stage.LOADED);
         sewing.stitch(
-                Sewing.Naming.of(Stitched.CORNER_ARC, 1),
+                PlacementBuilder.Naming.of(Stitched.CORNER_ARC, 1),
                 arc,
                 tool,
                 new Registration.OnMitre(),
-                Spot.at(start),
-                Spot.at(end),
-                Sewing.Turn.MARKED);
+                LineEnd.at(start),
+                LineEnd.at(end),
+                PlacementBuilder.Turn.MARKED);
     }
 
     /** How far an arc passes the limits of stitching at most, in inches. */

@@ -9,11 +9,11 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.shelf.ArcTemplate;
 
@@ -30,7 +30,7 @@ import java.util.Optional;
  */
 final class FacingLayout {
 
-    private final Laying laying;
+    private final LayoutContext laying;
     private final RunSpace space;
     private final Motif.FacingArcs motif;
     private ArcRow near;
@@ -41,7 +41,7 @@ final class FacingLayout {
     private record Row(
             double from, double to, double crownAlong, double crownUp, ArcTemplate template, double radius) {}
 
-    FacingLayout(Laying laying, Motif.FacingArcs motif) {
+    FacingLayout(LayoutContext laying, Motif.FacingArcs motif) {
         this.laying = laying;
         this.space = laying.space;
         this.motif = motif;
@@ -61,7 +61,7 @@ final class FacingLayout {
                 ? laying.tools.arc(motif.otherTemplate(), Optional.empty())
                 : Optional.of(first.get().template());
         if (other.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.ARC, 0));
+            laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.ARC, 0));
             return;
         }
         double span = first.get().cell().width() / (motif.facing() == Motif.Facing.TWO_TO_ONE ? 2 : 1);
@@ -115,7 +115,7 @@ final class FacingLayout {
     /** The row on the other edge, seen from there. */
     private void farRow(ArcTemplate template) {
         RunSpace turned = space.fromOtherEdge();
-        Laying there = new Laying(
+        LayoutContext there = new LayoutContext(
                 turned, laying.sewing, laying.tools, laying.layer, laying.number, laying.region, laying.lowest);
         laying.sewing.begin(laying.number, turned.rotation());
         ArcRow row = new ArcRow(there, base, motif.passes());
@@ -253,29 +253,29 @@ final class FacingLayout {
                 .toList();
         for (int i = 0; i < 4; i++) {
             laying.sewing.stitch(
-                    Sewing.Naming.of(Stitched.DIAMOND, number, i + 1),
+                    PlacementBuilder.Naming.of(Stitched.DIAMOND, number, i + 1),
                     sides.get(i),
-                    Tool.Round.of((i == 0 || i == 3 ? a : b).template(), laying.machine()),
+                    StitchingEdge.Round.of((i == 0 || i == 3 ? a : b).template(), laying.machine()),
                     new Registration.FootOnBothMarks(),
-                    Spot.at(marks.get(i)),
-                    Spot.at(marks.get((i + 1) % 4)),
-                    Sewing.Turn.MARKED);
+                    LineEnd.at(marks.get(i)),
+                    LineEnd.at(marks.get((i + 1) % 4)),
+                    PlacementBuilder.Turn.MARKED);
         }
-        laying.enclosed.add(new Laying.Enclosed(number, List.of(new Path(sides))));
+        laying.enclosed.add(new LayoutContext.Enclosed(number, List.of(new Path(sides))));
     }
 
     /** Straight lines from crown to crown and from valley to valley. */
     private void lines(List<Figure> figures) {
-        Optional<Tool.Straight> tool = laying.tools.straight(Optional.empty(), Optional.empty());
+        Optional<StitchingEdge.Straight> tool = laying.tools.straight(Optional.empty(), Optional.empty());
         if (tool.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.STRAIGHT_EDGE, 0));
+            laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.STRAIGHT_EDGE, 0));
             return;
         }
         int number = 0;
         for (ArcRow.Done arc : near.done()) {
             double up = base + arc.segment().height();
             double opposite = space.room() - base - heightOfFar(arc.crownAlong());
-            if (motif.crownLines() && arc.whole() && opposite - up > Laying.SHORTEST) {
+            if (motif.crownLines() && arc.whole() && opposite - up > LayoutContext.SHORTEST) {
                 straight(tool.get(), ++number, arc.crownAlong(), up, opposite);
             }
         }
@@ -302,17 +302,17 @@ final class FacingLayout {
                 .orElse(0);
     }
 
-    private void straight(Tool.Straight tool, int number, double along, double from, double to) {
+    private void straight(StitchingEdge.Straight tool, int number, double along, double from, double to) {
         Segment line = space.placed(new Segment(new Point(along, from), new Point(along, to)));
         Mark start = laying.later(Mark.Kind.LINE_START, line.from(), Mark.Pass.BOTH_ROWS);
         Mark end = laying.later(Mark.Kind.LINE_END, line.to(), Mark.Pass.BOTH_ROWS);
         laying.stitch(
-                Sewing.Naming.of(Stitched.LINE, number),
+                PlacementBuilder.Naming.of(Stitched.LINE, number),
                 line,
                 tool,
                 new Registration.FootOnBothMarks(),
-                Spot.at(start),
-                Spot.at(end),
-                Sewing.Turn.SLIDING);
+                LineEnd.at(start),
+                LineEnd.at(end),
+                PlacementBuilder.Turn.SLIDING);
     }
 }

@@ -10,9 +10,9 @@ import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -27,7 +27,7 @@ import java.util.Optional;
  */
 final class FansLayout {
 
-    private final Laying laying;
+    private final LayoutContext laying;
     private final RunSpace space;
     private final Motif.Fans motif;
     private final List<Path> covered = new ArrayList<>();
@@ -35,20 +35,20 @@ final class FansLayout {
     private int swivels;
     private int most;
 
-    FansLayout(Laying laying, Motif.Fans motif) {
+    FansLayout(LayoutContext laying, Motif.Fans motif) {
         this.laying = laying;
         this.space = laying.space;
         this.motif = motif;
     }
 
     void lay() {
-        Optional<Tools.Fan> set = laying.tools.fan(laying.layer.templateId());
+        Optional<EdgeCatalog.Fan> set = laying.tools.fan(laying.layer.templateId());
         if (set.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.Need.FAN, 0));
+            laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.FAN, 0));
             return;
         }
-        List<Tool.Round> all = set.get().blades();
-        List<Tool.Round> fitting =
+        List<StitchingEdge.Round> all = set.get().blades();
+        List<StitchingEdge.Round> fitting =
                 all.stream().filter(b -> b.stitched() <= laying.lowest + 1e-9).toList();
         int blades = Math.min(motif.blades(), fitting.size());
         if (blades < motif.blades()) {
@@ -58,7 +58,7 @@ final class FansLayout {
             return;
         }
         // The number of blades holds for every fan of the quilt.
-        List<Tool.Round> used = fitting.subList(0, blades);
+        List<StitchingEdge.Round> used = fitting.subList(0, blades);
         double radius = used.get(blades - 1).stitched();
         List<Double> pivots = pivots();
         for (int i = 0; i < pivots.size(); i++) {
@@ -72,7 +72,7 @@ final class FansLayout {
         }
     }
 
-    private void rows(List<Tool.Round> used, double radius, List<Point> first) {
+    private void rows(List<StitchingEdge.Round> used, double radius, List<Point> first) {
         List<Point> row = first;
         for (int r = 2; r <= motif.rows(); r++) {
             row = next(row, radius);
@@ -116,7 +116,7 @@ final class FansLayout {
         return next;
     }
 
-    private void fan(List<Tool.Round> blades, double along, double up, double pitch) {
+    private void fan(List<StitchingEdge.Round> blades, double along, double up, double pitch) {
         fans++;
         double radius = blades.get(blades.size() - 1).stitched();
         Point centre = space.place(along, up);
@@ -129,12 +129,12 @@ final class FansLayout {
         Path outermost = null;
         boolean climbing = true;
         for (int b = 0; b < blades.size(); b++) {
-            Tool.Round blade = blades.get(b);
+            StitchingEdge.Round blade = blades.get(b);
             // From the ditch on the right, up and over to the fan before.
             Arc whole = space.placed(new Arc(new Point(along, up), blade.stitched(), 0, Math.PI));
             List<Path> pieces = laying.kept(Path.of(whole)).stream()
                     .flatMap(p -> before.without(p).stream())
-                    .filter(p -> p.length() >= Laying.SHORTEST)
+                    .filter(p -> p.length() >= LayoutContext.SHORTEST)
                     .toList();
             for (Path piece : pieces) {
                 if (pivot == null) {
@@ -148,19 +148,19 @@ final class FansLayout {
                 swivels += turns;
                 most = Math.max(most, turns);
                 laying.sewing.stitch(
-                        Sewing.Naming.of(Stitched.BLADE, fans, b + 1),
+                        PlacementBuilder.Naming.of(Stitched.BLADE, fans, b + 1),
                         way.curves().get(0),
                         blade,
                         new Registration.CentreOnMark(pivot, up == 0),
                         laying.shown(way.start()),
                         laying.shown(way.end()),
-                        Sewing.Turn.ABOUT_CENTRE);
+                        PlacementBuilder.Turn.ABOUT_CENTRE);
                 climbing = !climbing;
             }
             outermost = new Path(List.of(whole, new Segment(whole.end(), centre), new Segment(centre, whole.start())));
         }
         covered.add(Path.circle(centre, radius));
-        laying.enclosed.add(new Laying.Enclosed(fans, List.of(outermost)));
+        laying.enclosed.add(new LayoutContext.Enclosed(fans, List.of(outermost)));
     }
 
     private Mark pivot(double along) {

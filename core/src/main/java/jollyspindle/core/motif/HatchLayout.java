@@ -6,12 +6,12 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.ArrayList;
@@ -31,7 +31,7 @@ final class HatchLayout {
     /** A line no further off than so many spacings lies beside. */
     private static final double NEAR = 1.6;
 
-    private final Laying laying;
+    private final LayoutContext laying;
     private final RunSpace space;
     private final Motif.Crosshatch motif;
     private final double echo;
@@ -41,7 +41,7 @@ final class HatchLayout {
      *
      * @param echo the spacing of the lines beside it, in inches; 0 if there are none
      */
-    HatchLayout(Laying laying, Motif.Crosshatch motif, double echo) {
+    HatchLayout(LayoutContext laying, Motif.Crosshatch motif, double echo) {
         this.laying = laying;
         this.space = laying.space;
         this.motif = motif;
@@ -64,7 +64,7 @@ final class HatchLayout {
     }
 
     private void straight() {
-        Optional<Tool.Straight> tool = laying.straight();
+        Optional<StitchingEdge.Straight> tool = laying.straight();
         if (tool.isEmpty()) {
             return;
         }
@@ -89,7 +89,7 @@ final class HatchLayout {
         }
     }
 
-    private void level(Tool tool) {
+    private void level(StitchingEdge tool) {
         double step = space.room() / Math.max(1, Math.round(space.room() / motif.spacing()));
         double beyond = space.runsOn() ? space.room() : 0;
         List<StitchLine> before = List.of();
@@ -105,7 +105,7 @@ final class HatchLayout {
             return;
         }
         double radius = template.get().stitchedRadius(laying.machine());
-        Tool tool = Tool.Round.of(template.get(), laying.machine());
+        StitchingEdge tool = StitchingEdge.Round.of(template.get(), laying.machine());
         // The left and the right half of an arc that just reaches the limit, each moved along the run.
         double up = Math.min(space.room(), radius);
         double half = Math.sqrt(Math.max(0, radius * radius - (radius - up) * (radius - up)));
@@ -148,36 +148,43 @@ final class HatchLayout {
      * @return its own pieces
      */
     private List<StitchLine> hatch(
-            Curve whole, Tool tool, int set, int number, double spacing, List<StitchLine> before) {
+            Curve whole, StitchingEdge tool, int set, int number, double spacing, List<StitchLine> before) {
         double leaning = set == 1 ? motif.angle() : Math.PI - motif.angle();
-        boolean engraved = tool instanceof Tool.Straight straight && straight.hasAngle(leaning);
+        boolean engraved = tool instanceof StitchingEdge.Straight straight && straight.hasAngle(leaning);
         double fromEdge = spacing - laying.machine().footRadius();
         List<StitchLine> pieces = new ArrayList<>();
         for (Path piece : laying.kept(Path.of(whole))) {
             Curve line = piece.curves().get(0);
-            Spot start = laying.shown(line.start());
-            Spot end = laying.shown(line.end());
+            LineEnd start = laying.shown(line.start());
+            LineEnd end = laying.shown(line.end());
             // Only a line that lies beside it can be laid on; the first in each figure is marked. Arcs that are moved
             // on
             // aren't equally far apart everywhere, so that no engraved line shows their places.
             Optional<StitchLine> beside = before.stream()
-                    .filter(l -> tool instanceof Tool.Straight
+                    .filter(l -> tool instanceof StitchingEdge.Straight
                             && fromEdge >= 0
                             && l.path().distance(line.at(0.5)) < NEAR * spacing)
                     .findFirst();
             Registration laid = new Registration.FootOnBothMarks();
             if (beside.isPresent()) {
-                laid = new Registration.OnStitching(beside.get().id(), fromEdge, Laying.engraved(tool, fromEdge));
-            } else if (engraved && start.shownBy() == Spot.ShownBy.SEAM) {
+                laid = new Registration.OnStitching(
+                        beside.get().id(), fromEdge, LayoutContext.engraved(tool, fromEdge));
+            } else if (engraved && start.shownBy() == LineEnd.ShownBy.SEAM) {
                 // An engraved line at that angle lies on the seam and does the work of the second mark.
                 laid = new Registration.AtAngle(leaning);
-                start = Spot.at(laying.onMotifsBefore(Mark.Kind.LINE_START, line.start()));
+                start = LineEnd.at(laying.onMotifsBefore(Mark.Kind.LINE_START, line.start()));
             } else {
-                start = Spot.at(laying.onMotifsBefore(Mark.Kind.LINE_START, line.start()));
-                end = Spot.at(laying.onMotifsBefore(Mark.Kind.LINE_END, line.end()));
+                start = LineEnd.at(laying.onMotifsBefore(Mark.Kind.LINE_START, line.start()));
+                end = LineEnd.at(laying.onMotifsBefore(Mark.Kind.LINE_END, line.end()));
             }
             pieces.add(laying.sewing.stitch(
-                    Sewing.Naming.of(Stitched.HATCH, number, set), line, tool, laid, start, end, Sewing.Turn.SLIDING));
+                    PlacementBuilder.Naming.of(Stitched.HATCH, number, set),
+                    line,
+                    tool,
+                    laid,
+                    start,
+                    end,
+                    PlacementBuilder.Turn.SLIDING));
         }
         return pieces;
     }

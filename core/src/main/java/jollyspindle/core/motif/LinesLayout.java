@@ -6,12 +6,12 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -23,18 +23,18 @@ import java.util.Optional;
  */
 final class LinesLayout {
 
-    private final Laying laying;
+    private final LayoutContext laying;
     private final RunSpace space;
     private final Motif.StraightLines motif;
 
-    LinesLayout(Laying laying, Motif.StraightLines motif) {
+    LinesLayout(LayoutContext laying, Motif.StraightLines motif) {
         this.laying = laying;
         this.space = laying.space;
         this.motif = motif;
     }
 
     void lay() {
-        Optional<Tool.Straight> tool = laying.straight();
+        Optional<StitchingEdge.Straight> tool = laying.straight();
         if (tool.isEmpty()) {
             return;
         }
@@ -134,41 +134,46 @@ final class LinesLayout {
     }
 
     private StitchLine stitch(
-            Tool tool, Segment line, int number, boolean engraved, Optional<StitchLine> beside, double spacing) {
+            StitchingEdge tool,
+            Segment line,
+            int number,
+            boolean engraved,
+            Optional<StitchLine> beside,
+            double spacing) {
         if (beside.isPresent()) {
             double fromEdge = spacing - laying.machine().footRadius();
             return laying.sewing.stitch(
-                    Sewing.Naming.of(Stitched.LINE, number),
+                    PlacementBuilder.Naming.of(Stitched.LINE, number),
                     line,
                     tool,
-                    new Registration.OnStitching(beside.get().id(), fromEdge, Laying.engraved(tool, fromEdge)),
+                    new Registration.OnStitching(beside.get().id(), fromEdge, LayoutContext.engraved(tool, fromEdge)),
                     laying.shown(line.from()),
                     laying.shown(line.to()),
-                    Sewing.Turn.SLIDING);
+                    PlacementBuilder.Turn.SLIDING);
         }
         boolean up = number % 2 == 1;
-        Spot from = spot(line.from(), up, engraved);
-        Spot to = spot(line.to(), !up, engraved);
+        LineEnd from = spot(line.from(), up, engraved);
+        LineEnd to = spot(line.to(), !up, engraved);
         // A line of the template at that angle does the work of the second mark.
         boolean marked = from.mark().isPresent() && to.mark().isPresent();
         return laying.sewing.stitch(
-                Sewing.Naming.of(Stitched.LINE, number),
+                PlacementBuilder.Naming.of(Stitched.LINE, number),
                 line,
                 tool,
                 marked ? new Registration.FootOnBothMarks() : new Registration.AtAngle(motif.angle()),
                 from,
                 to,
-                Sewing.Turn.SLIDING);
+                PlacementBuilder.Turn.SLIDING);
     }
 
-    private Spot spot(Point place, boolean low, boolean engraved) {
-        Spot shown = laying.shown(place);
-        boolean onStitching = shown.shownBy() == Spot.ShownBy.STITCHING;
+    private LineEnd spot(Point place, boolean low, boolean engraved) {
+        LineEnd shown = laying.shown(place);
+        boolean onStitching = shown.shownBy() == LineEnd.ShownBy.STITCHING;
         if (engraved && (!low || onStitching)) {
             return shown;
         }
         Mark.Kind kind = low ? Mark.Kind.LINE_START : Mark.Kind.LINE_END;
-        return Spot.at(
+        return LineEnd.at(
                 onStitching
                         ? laying.onMotifsBefore(kind, place)
                         : laying.marker().next(kind, place, Mark.Stage.LOADED));

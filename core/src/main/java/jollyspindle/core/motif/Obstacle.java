@@ -4,7 +4,7 @@ package jollyspindle.core.motif;
 public sealed interface Obstacle {
 
     /** What sort of template is needed. */
-    enum Need {
+    enum EdgeKind {
         ARC,
         /** A round edge, or a serpentine strip. */
         S_CURVE,
@@ -15,11 +15,11 @@ public sealed interface Obstacle {
         STRAIGHT_EDGE;
 
         /** Whether a template for one of them may well do for the other. */
-        boolean isLike(Need other) {
+        boolean isLike(EdgeKind other) {
             return sort() == other.sort();
         }
 
-        private Need sort() {
+        private EdgeKind sort() {
             return switch (this) {
                 case S_CURVE -> ARC;
                 case ZIGZAG -> STRAIGHT_EDGE;
@@ -38,7 +38,7 @@ public sealed interface Obstacle {
      *
      * @param radius it must stitch; 0 if any will do
      */
-    record NoTool(Need need, double radius) implements Obstacle {}
+    record NoTool(EdgeKind need, double radius) implements Obstacle {}
 
     /**
      * It would take more lines and placements than can be planned.

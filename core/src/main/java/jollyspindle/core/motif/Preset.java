@@ -53,8 +53,8 @@ public record Preset(String code, Motif motif, Layer.Edge edge) {
      * @param instead of which it is laid; its template goes on where the new motif is stitched with the same sort
      */
     public Layer layer(Layer instead) {
-        Obstacle.Need need = Needs.template(motif);
-        Obstacle.Need before = Needs.template(instead.motif());
+        Obstacle.EdgeKind need = DivisionConstraints.template(motif);
+        Obstacle.EdgeKind before = DivisionConstraints.template(instead.motif());
         boolean same = need.isLike(before);
         return new Layer(
                 motif,

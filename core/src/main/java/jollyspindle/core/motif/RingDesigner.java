@@ -18,8 +18,8 @@ import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.shelf.ArcTemplate;
 
@@ -62,16 +62,16 @@ public final class RingDesigner {
     public record Corner(RunId run, CornerDesign design, List<StitchLine> lines, List<Placement> placements) {}
 
     private final Design design;
-    private final Tools tools;
+    private final EdgeCatalog tools;
     private final TapeScale tape;
     private final Map<RunId, DividedRun> divided = new TreeMap<>();
     private final Map<RunId, Marker> markers = new TreeMap<>();
-    private final Map<RunId, Sewing> sewings = new TreeMap<>();
+    private final Map<RunId, PlacementBuilder> sewings = new TreeMap<>();
     private final Map<Side, Corner> corners = new EnumMap<>(Side.class);
     private final List<Told> told = new ArrayList<>();
     private Set<String> used;
 
-    public RingDesigner(Design design, Tools tools, TapeScale tape) {
+    public RingDesigner(Design design, EdgeCatalog tools, TapeScale tape) {
         this.design = design;
         this.tools = tools;
         this.tape = tape;
@@ -129,11 +129,11 @@ public final class RingDesigner {
         RunSpace.RunOn on = runOn(frame, run, ring, meeting);
         RunId id = frame.id();
         Marker marker = new Marker(frame, run.division(), tape, endsOnSeams, unit);
-        Sewing sewing = new Sewing(id, marker);
+        PlacementBuilder sewing = new PlacementBuilder(id, marker);
         divided.put(id, run);
         markers.put(id, marker);
         sewings.put(id, sewing);
-        List<Laying> before = new ArrayList<>();
+        List<LayoutContext> before = new ArrayList<>();
         List<Layer> layers = design.layers(id);
         double lowest = Stream.concat(Stream.of(frame), ring.values().stream())
                 .mapToDouble(RunFrame::room)
@@ -144,7 +144,8 @@ public final class RingDesigner {
             DividedRun own = i == 0 && layer.equals(design.main()) ? run : forItself(run, frame, layer);
             RunSpace space = RunSpace.of(frame, own, layer.edge() == Layer.Edge.OUTSIDE, on);
             Optional<Region> region = region(space, layer, before);
-            Laying laying = new Laying(space, sewing, tools, layer, i + 1, region.orElseGet(space::region), lowest);
+            LayoutContext laying =
+                    new LayoutContext(space, sewing, tools, layer, i + 1, region.orElseGet(space::region), lowest);
             sewing.begin(i + 1, space.rotation());
             if (region.isEmpty()) {
                 laying.obstacle(new Obstacle.NoSpace());
@@ -187,7 +188,7 @@ public final class RingDesigner {
     }
 
     /** Lays a motif out; of one that would be too much, nothing is left. */
-    private static void layWithin(Laying laying, Sewing sewing, double echo) {
+    private static void layWithin(LayoutContext laying, PlacementBuilder sewing, double echo) {
         int before = sewing.lines().size();
         try {
             lay(laying, echo);
@@ -197,7 +198,7 @@ public final class RingDesigner {
         }
     }
 
-    private static void lay(Laying laying, double echo) {
+    private static void lay(LayoutContext laying, double echo) {
         Motif motif = laying.layer.motif();
         if (motif instanceof Motif.Arcs arcs) {
             new ArcsLayout(laying, arcs).lay();
@@ -221,9 +222,9 @@ public final class RingDesigner {
     }
 
     /** The spacing of the echoes that the motifs before have, in inches; 0 if they have none. */
-    private static double echo(List<Laying> before) {
+    private static double echo(List<LayoutContext> before) {
         double echo = 0;
-        for (Laying laying : before) {
+        for (LayoutContext laying : before) {
             Motif motif = laying.layer.motif();
             if (motif instanceof Motif.Arcs arcs && arcs.lines() > 1) {
                 echo = arcs.step();
@@ -237,14 +238,14 @@ public final class RingDesigner {
     }
 
     /** What a motif may fill; nothing if the ones before leave no such space. */
-    private static Optional<Region> region(RunSpace space, Layer layer, List<Laying> before) {
+    private static Optional<Region> region(RunSpace space, Layer layer, List<LayoutContext> before) {
         Region all = space.region();
         if (layer.space() == Layer.Space.ALL) {
             return Optional.of(all);
         }
-        List<Laying.Enclosed> figures =
+        List<LayoutContext.Enclosed> figures =
                 before.stream().flatMap(l -> l.enclosed.stream()).toList();
-        List<Laying.Enclosed> chosen =
+        List<LayoutContext.Enclosed> chosen =
                 figures.stream().filter(f -> layer.cells().holds(f.cell())).toList();
         if (chosen.isEmpty()) {
             return Optional.empty();
@@ -263,7 +264,7 @@ public final class RingDesigner {
         };
     }
 
-    private static Optional<Region> between(Region all, List<Laying.Enclosed> chosen, List<Path> outer) {
+    private static Optional<Region> between(Region all, List<LayoutContext.Enclosed> chosen, List<Path> outer) {
         boolean nested = chosen.stream().anyMatch(f -> f.outlines().size() > 1);
         if (!nested) {
             return Optional.of(all.minus(Region.union(outer)));
@@ -282,7 +283,8 @@ public final class RingDesigner {
     /** The same cells for a further motif's own template; an arc stands where the main motif has something. */
     private DividedRun forItself(DividedRun run, RunFrame frame, Layer layer) {
         boolean hanging = layer.edge() == Layer.Edge.OUTSIDE;
-        Optional<Repeating> repeating = Needs.of(layer, tools, frame.room()).map(Needs::repeating);
+        Optional<Repeating> repeating =
+                DivisionConstraints.of(layer, tools, frame.room()).map(DivisionConstraints::repeating);
         double clearance = hanging ? frame.reserve() : frame.clearance();
         List<Figure> figures = new ArrayList<>();
         for (int i = 0; i < run.figures().size(); i++) {
@@ -317,7 +319,7 @@ public final class RingDesigner {
      * @param repeat about what repeats will be, in inches
      */
     public static Map<RunId, double[]> takenByCorners(
-            Design design, Tools tools, Map<Side, RunFrame> frames, Corners corners, double repeat) {
+            Design design, EdgeCatalog tools, Map<Side, RunFrame> frames, Corners corners, double repeat) {
         Map<RunId, double[]> taken = new TreeMap<>();
         frames.values().forEach(f -> taken.put(f.id(), new double[2]));
         if (corners != Corners.MITRED && corners != Corners.CORNERSTONES) {
@@ -335,7 +337,7 @@ public final class RingDesigner {
 
     /** How far a corner's feet stand from it: as far in all corners that are asked for alike. */
     private static OptionalDouble feet(
-            Design design, CornerDesign corner, Tools tools, Map<Side, RunFrame> frames, double repeat) {
+            Design design, CornerDesign corner, EdgeCatalog tools, Map<Side, RunFrame> frames, double repeat) {
         if (corner.kind() != CornerDesign.Kind.MITRE_ARC) {
             return OptionalDouble.empty();
         }
@@ -364,11 +366,11 @@ public final class RingDesigner {
     }
 
     /** The round edge a corner is stitched along: its own, or else that of the run's first motif of arcs. */
-    private static Optional<ArcTemplate> arc(Design design, CornerDesign corner, Tools tools) {
+    private static Optional<ArcTemplate> arc(Design design, CornerDesign corner, EdgeCatalog tools) {
         Optional<String> template = corner.templateId();
         Optional<String> guide = corner.guideId();
-        Obstacle.Need need = Needs.template(design.main().motif());
-        boolean round = need == Obstacle.Need.ARC || need == Obstacle.Need.S_CURVE;
+        Obstacle.EdgeKind need = DivisionConstraints.template(design.main().motif());
+        boolean round = need == Obstacle.EdgeKind.ARC || need == Obstacle.EdgeKind.S_CURVE;
         if (template.isEmpty()
                 && round
                 && tools.arc(design.main().templateId(), Optional.empty()).isPresent()) {

@@ -8,12 +8,12 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.ArrayList;
@@ -32,13 +32,13 @@ final class SailsLayout {
     /** An echo keeps as far from the next sail as this, in inches. */
     private static final double CLEAR = 1.0 / 16;
 
-    private final Laying laying;
+    private final LayoutContext laying;
     private final RunSpace space;
     private final Motif.Sails motif;
 
     private record Sail(int number, Arc arc, double walk, double room, StitchLine line) {}
 
-    SailsLayout(Laying laying, Motif.Sails motif) {
+    SailsLayout(LayoutContext laying, Motif.Sails motif) {
         this.laying = laying;
         this.space = laying.space;
         this.motif = motif;
@@ -50,7 +50,7 @@ final class SailsLayout {
             return;
         }
         double radius = template.get().stitchedRadius(laying.machine());
-        Tool tool = Tool.Round.of(template.get(), laying.machine());
+        StitchingEdge tool = StitchingEdge.Round.of(template.get(), laying.machine());
         List<Sail> sails = new ArrayList<>();
         List<Figure> figures = space.divided();
         int number = 0;
@@ -74,15 +74,16 @@ final class SailsLayout {
         }
     }
 
-    private Optional<Sail> sail(Tool tool, int index, Cell cell, Arc own, int number) {
+    private Optional<Sail> sail(StitchingEdge tool, int index, Cell cell, Arc own, int number) {
         Mark start = laying.valley(index, cell.from(), 0);
         Mark end = laying.marker()
                 .at(Mark.Kind.OUTER, number, space.place(cell.middle(), space.room()), Mark.Stage.LOADED);
         List<StitchLine> lines = laying.clipped(
-                Sewing.Naming.of(Stitched.SAIL, number),
-                List.of(new Sewing.Piece(space.placed(own), tool, new Registration.FootOnBothMarks(), Spot.at(end))),
-                Spot.at(start),
-                Sewing.Turn.MARKED);
+                PlacementBuilder.Naming.of(Stitched.SAIL, number),
+                List.of(new PlacementBuilder.Piece(
+                        space.placed(own), tool, new Registration.FootOnBothMarks(), LineEnd.at(end))),
+                LineEnd.at(start),
+                PlacementBuilder.Turn.MARKED);
         double angle = Math.abs(own.direction(0).angle());
         double walk = motif.spacing() / Math.sin(angle);
         Path outline = new Path(List.of(
@@ -90,7 +91,7 @@ final class SailsLayout {
                 segment(cell.middle(), space.room(), cell.to(), space.room()),
                 segment(cell.to(), space.room(), cell.to(), 0),
                 segment(cell.to(), 0, cell.from(), 0)));
-        laying.enclosed.add(new Laying.Enclosed(index + 1, List.of(outline)));
+        laying.enclosed.add(new LayoutContext.Enclosed(index + 1, List.of(outline)));
         return lines.isEmpty()
                 ? Optional.empty()
                 : Optional.of(new Sail(number, own, walk, cell.width(), lines.get(0)));
@@ -100,7 +101,7 @@ final class SailsLayout {
         return new Segment(space.place(x, y), space.place(toX, toY));
     }
 
-    private void echoes(Tool tool, Sail sail) {
+    private void echoes(StitchingEdge tool, Sail sail) {
         int room = (int) Math.floor((sail.room() - CLEAR) / sail.walk());
         if (room < motif.echoes()) {
             laying.obstacle(new Obstacle.TooMany(motif.echoes(), Math.max(0, room)));
@@ -125,13 +126,13 @@ final class SailsLayout {
                 // From the outer edge in on every second one, so that the needle never goes back empty.
                 Path way = echo % 2 == 1 ? piece.reversed() : piece;
                 before = laying.sewing.stitch(
-                        Sewing.Naming.of(Stitched.ECHO, sail.number(), echo),
+                        PlacementBuilder.Naming.of(Stitched.ECHO, sail.number(), echo),
                         way.curves().get(0),
                         tool,
                         new Registration.OnStitching(before.id(), fromEdge, false),
                         laying.shown(way.start()),
                         laying.shown(way.end()),
-                        Sewing.Turn.SLIDING);
+                        PlacementBuilder.Turn.SLIDING);
             }
         }
     }

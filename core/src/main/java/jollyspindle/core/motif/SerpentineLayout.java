@@ -10,12 +10,12 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.form.Kind;
 
@@ -31,11 +31,11 @@ final class SerpentineLayout {
 
     private static final double ON = 1e-9;
 
-    private final Laying laying;
+    private final LayoutContext laying;
     private final RunSpace space;
     private final Motif.Serpentine motif;
 
-    SerpentineLayout(Laying laying, Motif.Serpentine motif) {
+    SerpentineLayout(LayoutContext laying, Motif.Serpentine motif) {
         this.laying = laying;
         this.space = laying.space;
         this.motif = motif;
@@ -44,9 +44,9 @@ final class SerpentineLayout {
     void lay() {
         Optional<ArcTemplate> template = laying.tools.arc(laying.layer.templateId(), laying.layer.guideId());
         if (template.isEmpty()) {
-            Optional<Tool.Strip> strip = strip(laying.tools, laying.layer);
+            Optional<StitchingEdge.Strip> strip = strip(laying.tools, laying.layer);
             if (strip.isEmpty()) {
-                laying.obstacle(new Obstacle.NoTool(Obstacle.Need.S_CURVE, 0));
+                laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.S_CURVE, 0));
             } else {
                 strip(strip.get());
             }
@@ -58,7 +58,7 @@ final class SerpentineLayout {
             laying.obstacle(new Obstacle.TooFar(half, 2 * radius));
             return;
         }
-        Tool tool = Tool.Round.of(template.get(), laying.machine());
+        StitchingEdge tool = StitchingEdge.Round.of(template.get(), laying.machine());
         List<Double> places = places();
         for (int i = 0; i < places.size(); i++) {
             serpentine(tool, radius, places.get(i), i + 1);
@@ -66,7 +66,7 @@ final class SerpentineLayout {
     }
 
     /** The strip that a layer's lines are stitched along, if it names one or there is no round edge. */
-    static Optional<Tool.Strip> strip(Tools tools, Layer layer) {
+    static Optional<StitchingEdge.Strip> strip(EdgeCatalog tools, Layer layer) {
         return tools.strip(Kind.SERPENTINE_STRIP, layer.templateId());
     }
 
@@ -93,7 +93,7 @@ final class SerpentineLayout {
      * Along a strip whose edge is the S: it lies across the run, and as many of its waves are stitched as go into the depth;
      * what is left stays half and half at the edges.
      */
-    private void strip(Tool.Strip strip) {
+    private void strip(StitchingEdge.Strip strip) {
         int rows = (int) Math.floor((space.room() + ON) / strip.module());
         if (rows == 0) {
             laying.obstacle(new Obstacle.TooHigh(strip.module() - space.room()));
@@ -109,7 +109,7 @@ final class SerpentineLayout {
         }
         Path own = new Path(arcs.subList(first, first + 2 * rows));
         double over = (space.room() - rows * strip.module()) / 2;
-        if (over > Laying.SHORTEST) {
+        if (over > LayoutContext.SHORTEST) {
             laying.obstacle(new Obstacle.Rows(rows, over));
         }
         Box box = own.box();
@@ -126,29 +126,29 @@ final class SerpentineLayout {
             double turned = space.rotation() + Math.PI / 2;
             Point low = space.place(along, over);
             Pose pose = new Pose(low.minus(own.start().turned(turned)), turned);
-            Tool tool = new Tool.Lying(strip.id(), strip.name(), pose);
+            StitchingEdge tool = new StitchingEdge.Lying(strip.id(), strip.name(), pose);
             Path line = own.posed(pose);
             Mark start = laying.marker().next(Mark.Kind.LINE_START, low, Mark.Stage.LOADED);
             Mark end = laying.marker().next(Mark.Kind.LINE_END, line.end(), Mark.Stage.LOADED);
             boolean up = i % 2 == 0;
             List<Curve> way = (up ? line : line.reversed()).curves();
             laying.stitch(
-                    Sewing.Naming.of(Stitched.SERPENTINE, i + 1),
+                    PlacementBuilder.Naming.of(Stitched.SERPENTINE, i + 1),
                     way.stream()
-                            .map(c -> new Sewing.Piece(
+                            .map(c -> new PlacementBuilder.Piece(
                                     c,
                                     tool,
                                     new Registration.FootOnBothMarks(),
                                     c == way.get(way.size() - 1)
-                                            ? Spot.at(up ? end : start)
-                                            : Spot.at(c.end(), Spot.ShownBy.NEEDLE)))
+                                            ? LineEnd.at(up ? end : start)
+                                            : LineEnd.at(c.end(), LineEnd.ShownBy.NEEDLE)))
                             .toList(),
-                    Spot.at(up ? start : end),
-                    Sewing.Turn.MARKED);
+                    LineEnd.at(up ? start : end),
+                    PlacementBuilder.Turn.MARKED);
         }
     }
 
-    private void serpentine(Tool tool, double radius, double along, int number) {
+    private void serpentine(StitchingEdge tool, double radius, double along, int number) {
         Point low = new Point(along, 0);
         Point middle = new Point(along, space.room() / 2);
         Point high = new Point(along, space.room());
@@ -167,11 +167,12 @@ final class SerpentineLayout {
         Arc two = up ? second : first.reversed();
         Registration registration = new Registration.FootOnBothMarks();
         laying.stitch(
-                Sewing.Naming.of(Stitched.SERPENTINE, number),
+                PlacementBuilder.Naming.of(Stitched.SERPENTINE, number),
                 List.of(
-                        new Sewing.Piece(space.placed(one), tool, registration, Spot.at(turn)),
-                        new Sewing.Piece(space.placed(two), tool, registration, Spot.at(up ? end : start))),
-                Spot.at(up ? start : end),
-                Sewing.Turn.MARKED);
+                        new PlacementBuilder.Piece(space.placed(one), tool, registration, LineEnd.at(turn)),
+                        new PlacementBuilder.Piece(
+                                space.placed(two), tool, registration, LineEnd.at(up ? end : start))),
+                LineEnd.at(up ? start : end),
+                PlacementBuilder.Turn.MARKED);
     }
 }

@@ -32,8 +32,8 @@ public record Placement(
         ToolId tool,
         Pose pose,
         Registration registration,
-        Spot start,
-        Spot end,
+        LineEnd start,
+        LineEnd end,
         Path path) {
 
     /**

@@ -12,7 +12,7 @@ import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.QuiltShape;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
 
 import java.util.List;
 import java.util.Optional;
@@ -49,7 +49,7 @@ public final class AreaGallery {
                 design,
                 new AreaSurroundings(body, List.of(), List.of()),
                 new AreaRules(job.quilt().get(Dimension.BATTING), job.judging().mostInAPoint()),
-                new Tools(job.templates(), job.machine()),
+                new EdgeCatalog(job.templates(), job.machine()),
                 job.tape());
         List<String> templates = plan.placements().stream()
                 .map(p -> p.tool().templateId())

@@ -4,8 +4,8 @@ import jollyspindle.core.division.Repeating;
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.motif.DivisionConstraints;
 import jollyspindle.core.motif.Layer;
-import jollyspindle.core.motif.Needs;
 import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.Preset;
 import jollyspindle.core.placement.Placement;
@@ -13,7 +13,7 @@ import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.route.Routed;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
 
 import java.util.List;
 import java.util.Optional;
@@ -62,8 +62,8 @@ public final class Gallery {
             return adopted;
         }
         double room = QuiltShape.of(job.quilt()).find(run).map(RunFrame::room).orElse(0.0);
-        return Needs.of(layer, new Tools(job.templates(), job.machine()), room)
-                .map(Needs::repeating)
+        return DivisionConstraints.of(layer, new EdgeCatalog(job.templates(), job.machine()), room)
+                .map(DivisionConstraints::repeating)
                 .filter(Repeating.Figures.class::isInstance)
                 .map(r -> ((Repeating.Figures) r).own())
                 .filter(own -> own.isPresent()
@@ -75,10 +75,10 @@ public final class Gallery {
 
     /** A layer whose template can stitch its motif: the one that is there, or the first that spans the wanted repeat. */
     private static Layer served(QuiltJob job, RunLayout layout, Layer layer) {
-        Tools tools = new Tools(job.templates(), job.machine());
-        if (Needs.template(layer.motif()) != Obstacle.Need.ARC) {
+        EdgeCatalog tools = new EdgeCatalog(job.templates(), job.machine());
+        if (DivisionConstraints.template(layer.motif()) != Obstacle.EdgeKind.ARC) {
             boolean lost = layer.templateId().isPresent()
-                    && Needs.of(layer, tools, Double.MAX_VALUE).isEmpty();
+                    && DivisionConstraints.of(layer, tools, Double.MAX_VALUE).isEmpty();
             return lost ? layer.withTemplate(Optional.empty(), Optional.empty()) : layer;
         }
         boolean serves = layer.templateId().isPresent()

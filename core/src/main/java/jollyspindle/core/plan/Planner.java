@@ -23,8 +23,8 @@ import jollyspindle.core.inspection.MeasureInspector;
 import jollyspindle.core.inspection.RunInspector;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.motif.Design;
+import jollyspindle.core.motif.DivisionConstraints;
 import jollyspindle.core.motif.Layer;
-import jollyspindle.core.motif.Needs;
 import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.RingDesigner;
 import jollyspindle.core.placement.Placement;
@@ -42,7 +42,7 @@ import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Squareness;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.Machine;
@@ -135,14 +135,14 @@ public final class Planner {
 
     private List<Template> offered = List.of();
     private Machine machine;
-    private Tools tools;
+    private EdgeCatalog tools;
 
     /** The edges that templates offer, cut once for as long as they stay the same. */
-    private Tools tools(QuiltJob job) {
+    private EdgeCatalog tools(QuiltJob job) {
         if (tools == null || !job.templates().equals(offered) || !job.machine().equals(machine)) {
             offered = job.templates();
             machine = job.machine();
-            tools = new Tools(offered, machine);
+            tools = new EdgeCatalog(offered, machine);
         }
         return tools;
     }
@@ -244,7 +244,7 @@ public final class Planner {
         double left = divided.run().left();
         double right = frame.length() - left - divided.division().length();
         RingDesigner designer = new RingDesigner(
-                job.layout(id.group()).design(), new Tools(job.templates(), job.machine()), job.tape());
+                job.layout(id.group()).design(), new EdgeCatalog(job.templates(), job.machine()), job.tape());
         designer.layOut(
                 frame,
                 divided.between(left, Math.max(0, right)),
@@ -279,7 +279,7 @@ public final class Planner {
         private final List<RunPlan> runs = new ArrayList<>();
         private final List<RingDesigner.Corner> corners = new ArrayList<>();
         private final Map<RunId, double[]> taken = new TreeMap<>();
-        private final Tools tools;
+        private final EdgeCatalog tools;
         private final Set<List<Object>> toldBefore = new HashSet<>();
         private final Map<Weighed, CandidateFinder> used = new HashMap<>();
 
@@ -361,8 +361,8 @@ public final class Planner {
         /** Whether a group's template can be used; what is the matter with it is told once. */
         private boolean isUsable(GroupId group, List<Template> looked) {
             Layer main = job.layout(group).design().main();
-            Obstacle.Need need = Needs.template(main.motif());
-            if (need != Obstacle.Need.ARC) {
+            Obstacle.EdgeKind need = DivisionConstraints.template(main.motif());
+            if (need != Obstacle.EdgeKind.ARC) {
                 job.chosenTemplate(group).ifPresent(template -> concerns(template, looked));
                 return true;
             }
@@ -417,14 +417,17 @@ public final class Planner {
             RunLayout layout = job.layout(group);
             List<RunFrame> frames = quilt.runs(group).stream().map(shape::run).toList();
             double room = frames.stream().mapToDouble(RunFrame::room).min().orElseThrow();
-            Optional<Needs> needs = Needs.of(layout.design().main(), tools, room);
+            Optional<DivisionConstraints> needs =
+                    DivisionConstraints.of(layout.design().main(), tools, room);
             if (needs.isEmpty()) {
                 findings.add(new Finding.MotifTrouble(
                         frames.get(0).id(),
                         1,
                         layout.design().main().motif().kind(),
                         new Obstacle.NoTool(
-                                Needs.template(layout.design().main().motif()), 0),
+                                DivisionConstraints.template(
+                                        layout.design().main().motif()),
+                                0),
                         Optional.empty()));
                 return Optional.empty();
             }

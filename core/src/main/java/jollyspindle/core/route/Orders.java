@@ -2,9 +2,9 @@ package jollyspindle.core.route;
 
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 
 import java.util.ArrayList;
@@ -344,7 +344,7 @@ final class Orders {
             for (Placement p : placements.getOrDefault(line.id(), List.of())) {
                 laidOn(p).filter(ids::contains).ifPresent(own::add);
                 Stream.of(p.start(), p.end())
-                        .filter(s -> s.shownBy() == Spot.ShownBy.STITCHING)
+                        .filter(s -> s.shownBy() == LineEnd.ShownBy.STITCHING)
                         .forEach(s -> before.stream()
                                 .filter(l -> l.path().passes(s.place(), SAME))
                                 .forEach(l -> own.add(l.id())));
@@ -373,7 +373,7 @@ final class Orders {
                 && !line.path().closed()
                 && own.stream()
                         .flatMap(p -> Stream.of(p.start(), p.end()))
-                        .noneMatch(s -> s.shownBy() == Spot.ShownBy.NEEDLE);
+                        .noneMatch(s -> s.shownBy() == LineEnd.ShownBy.NEEDLE);
         List<List<StitchLine>> ways = new ArrayList<>(List.of(chain));
         if (turns) {
             ways.add(List.of(line.reversed()));

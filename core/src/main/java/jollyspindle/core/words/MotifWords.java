@@ -8,8 +8,8 @@ import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.MotifKind;
 import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.Preset;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.AreaId;
 
@@ -202,7 +202,7 @@ public record MotifWords(Words words) {
     }
 
     /** Where a line starts or stops: {@code valley 3, 18 7/16}, {@code on the seam}. */
-    public static String at(Spot spot) {
+    public static String at(LineEnd spot) {
         if (spot.mark().isPresent()) {
             Mark mark = spot.mark().get();
             TapeReading left = mark.readings().fromLeft();

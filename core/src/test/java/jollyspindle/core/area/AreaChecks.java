@@ -13,7 +13,7 @@ import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.route.Travel;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
@@ -56,7 +56,7 @@ class AreaChecks {
     static AreaPlan layOut(
             Area area, AreaDesign design, List<Path> inTheWay, List<Template> templates, Machine machine) {
         return AreaDesigner.layOut(
-                ID, area, design, around(inTheWay), RULES, new Tools(templates, machine), TapeScale.SIXTEENTHS);
+                ID, area, design, around(inTheWay), RULES, new EdgeCatalog(templates, machine), TapeScale.SIXTEENTHS);
     }
 
     static AreaSurroundings around(List<Path> inTheWay) {

@@ -5,7 +5,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.Area;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.shelf.StarterShelf;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -43,7 +43,7 @@ class AreaFindingsTest {
                         .toList()),
                 new AreaSurroundings(AreaSurroundings.none().body(), inTheWay, echoes),
                 BATTING,
-                new Tools(StarterShelf.templates(), MACHINE),
+                new EdgeCatalog(StarterShelf.templates(), MACHINE),
                 TapeScale.SIXTEENTHS);
     }
 
@@ -88,7 +88,7 @@ class AreaFindingsTest {
                 rings.withLetters(List.of("A-")),
                 AreaSurroundings.none(),
                 BATTING,
-                new Tools(StarterShelf.templates(), MACHINE),
+                new EdgeCatalog(StarterShelf.templates(), MACHINE),
                 TapeScale.SIXTEENTHS);
         assertThat(plan.told()).singleElement().satisfies(told -> {
             assertThat(told.letter()).isEqualTo(AreaDesign.PLAIN);
@@ -137,7 +137,7 @@ class AreaFindingsTest {
                 AreaDesign.of(new AreaMotif.Whirl(3, 0.5, 4), Optional.empty()),
                 around(List.of()),
                 three,
-                new Tools(StarterShelf.templates(), MACHINE),
+                new EdgeCatalog(StarterShelf.templates(), MACHINE),
                 TapeScale.SIXTEENTHS);
         assertThat(find(whirl, AreaTold.PileUp.class).orElseThrow().lines()).isGreaterThanOrEqualTo(3);
         assertThat(find(plan(block(12), new AreaMotif.Peel(3, 3), "orchard-hill"), AreaTold.PileUp.class))

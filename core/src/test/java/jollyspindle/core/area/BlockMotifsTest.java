@@ -10,8 +10,8 @@ import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.quilt.Area;
-import jollyspindle.core.sewing.Tool;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
@@ -206,7 +206,7 @@ class BlockMotifsTest {
                 });
                 boolean edge = Math.abs(lean) < 1e-9 && (i == 0 || Math.abs(i * step - 9) < 1e-9);
                 double kept = edge ? 0 : line.intersection(cloth).getLength();
-                expected += kept >= AreaLaying.SHORTEST ? kept : 0;
+                expected += kept >= PieceContext.SHORTEST ? kept : 0;
             }
         }
         assertThat(plan.lines().stream().mapToDouble(l -> l.path().length()).sum())
@@ -344,8 +344,8 @@ class BlockMotifsTest {
         assertThat(diameter).isCloseTo(4 * Math.sqrt(2), within(0.5));
         assertThat(4 * Math.sqrt(2)).isCloseTo(5.657, within(1e-3));
         double classic = StarterShelf.templates().stream()
-                .flatMap(t -> new Tools(List.of(t), MACHINE).circles(Optional.empty()).stream())
-                .mapToDouble(Tool.Round::stitched)
+                .flatMap(t -> new EdgeCatalog(List.of(t), MACHINE).circles(Optional.empty()).stream())
+                .mapToDouble(StitchingEdge.Round::stitched)
                 .map(r -> Math.abs(2 * r - 4 * Math.sqrt(2)))
                 .min()
                 .orElseThrow();

@@ -1,7 +1,7 @@
 package jollyspindle.core.area;
 
 import jollyspindle.core.measure.TapeScale;
-import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
@@ -38,13 +38,14 @@ class MissingTemplatesTest {
         return AreaPreset.of(block(12)).stream().map(preset -> Arguments.of(preset.motif(), need(preset.motif())));
     }
 
-    private static AreaTold.Need need(AreaMotif motif) {
+    private static AreaTold.EdgeKind need(AreaMotif motif) {
         return switch (motif.kind()) {
-            case ARMS -> AreaTold.Need.ARM;
-            case RINGS, WREATH, CIRCLES -> AreaTold.Need.CIRCLE;
-            case PETALS, PEEL, CURVED_HATCH -> AreaTold.Need.ARC;
-            case CLAMSHELLS -> AreaTold.Need.SCALLOPS;
-            case POINTS, ECHOES, CROSSHATCH, QUARTERS, CORNER_RAYS, WHIRL, STRAIGHT_FANS -> AreaTold.Need.STRAIGHT_EDGE;
+            case ARMS -> AreaTold.EdgeKind.ARM;
+            case RINGS, WREATH, CIRCLES -> AreaTold.EdgeKind.CIRCLE;
+            case PETALS, PEEL, CURVED_HATCH -> AreaTold.EdgeKind.ARC;
+            case CLAMSHELLS -> AreaTold.EdgeKind.SCALLOPS;
+            case POINTS, ECHOES, CROSSHATCH, QUARTERS, CORNER_RAYS, WHIRL, STRAIGHT_FANS ->
+                AreaTold.EdgeKind.STRAIGHT_EDGE;
         };
     }
 
@@ -60,7 +61,7 @@ class MissingTemplatesTest {
     /** With nothing on the shelf, or all of it put away, a motif says what it needs. */
     @ParameterizedTest
     @MethodSource("motifs")
-    void anEmptyShelfIsTold(AreaMotif motif, AreaTold.Need need) {
+    void anEmptyShelfIsTold(AreaMotif motif, AreaTold.EdgeKind need) {
         List<Template> retired =
                 StarterShelf.templates().stream().map(t -> t.withRetired(true)).toList();
         for (List<Template> shelf : List.of(List.<Template>of(), retired)) {
@@ -104,8 +105,8 @@ class MissingTemplatesTest {
         // What isn't stitched shows nothing: they stop on a drawn one.
         assertThat(plan.placements())
                 .flatExtracting(p -> List.of(p.start().shownBy(), p.end().shownBy()))
-                .contains(Spot.ShownBy.STOP_CIRCLE)
-                .doesNotContain(Spot.ShownBy.STITCHING);
+                .contains(LineEnd.ShownBy.STOP_CIRCLE)
+                .doesNotContain(LineEnd.ShownBy.STITCHING);
     }
 
     /** Rings are stitched without their spokes; that there is no straight edge is told. */
@@ -119,7 +120,7 @@ class MissingTemplatesTest {
         AreaDesign apart = AreaDesign.of(new AreaMotif.Rings(2, 1, 4, AreaMotif.Spokes.NONE), Optional.empty());
         AreaPlan plan = layOut(block(12), joined, List.of(), shelf, MACHINE);
         check(block(12), plan, shelf);
-        assertThat(told(plan)).contains(new AreaTold.NoTool(AreaTold.Need.STRAIGHT_EDGE));
+        assertThat(told(plan)).contains(new AreaTold.NoTool(AreaTold.EdgeKind.STRAIGHT_EDGE));
         assertThat(plan.lines())
                 .hasSameSizeAs(
                         layOut(block(12), apart, List.of(), shelf, MACHINE).lines());

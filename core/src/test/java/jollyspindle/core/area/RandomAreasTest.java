@@ -175,8 +175,8 @@ class RandomAreasTest {
         if (motif.kind() != AreaMotif.Kind.CLAMSHELLS) {
             // What runs along an edge, or is just as long as a snippet, may be stitched or not; so may a snippet that
             // another line goes on from.
-            double least = left(whole, free.buffer(2e-3), AreaLaying.SHORTEST + 0.01, false);
-            double most = left(whole, free.buffer(-2e-3), AreaLaying.SHORTEST - 0.01, true);
+            double least = left(whole, free.buffer(2e-3), PieceContext.SHORTEST + 0.01, false);
+            double most = left(whole, free.buffer(-2e-3), PieceContext.SHORTEST - 0.01, true);
             assertThat(clipped.lines().stream()
                             .mapToDouble(l -> l.path().length())
                             .sum())

@@ -21,7 +21,7 @@ import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
@@ -82,7 +82,9 @@ class ArcsTest {
                 Judging.usual(),
                 OptionalDouble.empty());
         RingDesigner designer = new RingDesigner(
-                Design.of(Layer.of(Motif.Arcs.single())), new Tools(List.of(), Machine.usual()), TapeScale.SIXTEENTHS);
+                Design.of(Layer.of(Motif.Arcs.single())),
+                new EdgeCatalog(List.of(), Machine.usual()),
+                TapeScale.SIXTEENTHS);
         designer.layOut(
                 frame,
                 set.divide(run, school).orElseThrow(),

@@ -4,7 +4,7 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.marking.Mark;
-import jollyspindle.core.placement.Spot;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.plan.Planner;
@@ -68,7 +68,7 @@ class FansAndCirclesTest {
         assertThat(swivelled.placements(RunId.of(Side.TOP)).stream().filter(p -> p.part() == 2))
                 .as("the needle stays, the template turns about its pivot")
                 .isNotEmpty()
-                .allMatch(p -> p.start().shownBy() == Spot.ShownBy.NEEDLE);
+                .allMatch(p -> p.start().shownBy() == LineEnd.ShownBy.NEEDLE);
     }
 
     /** Second rows stand on the cusps, at 0.866 R where the pitch is R (derived). */

@@ -79,7 +79,7 @@ class RandomQuiltsTest {
                         Arbitraries.of("orchard-hill", "chapel-door", "twin-gable", "half-moon", "mill-bridge"))
                 .as((m, e, s, c, t) -> {
                     Layer layer = new Layer(m, e, s, c, Optional.empty(), Optional.empty());
-                    return switch (Needs.template(m)) {
+                    return switch (DivisionConstraints.template(m)) {
                         case ARC -> layer.withTemplate(Optional.of(t), Optional.empty());
                         case S_CURVE ->
                             layer.withTemplate(
@@ -186,8 +186,10 @@ class RandomQuiltsTest {
             @ForAll @DoubleRange(min = 30, max = 80) double top,
             @ForAll @DoubleRange(min = 30, max = 80) double left,
             @ForAll @DoubleRange(min = 0, max = 0.4) double uneven) {
-        Design design =
-                Design.of(Needs.template(motif) == Obstacle.Need.ARC ? with(motif, "orchard-hill") : Layer.of(motif));
+        Design design = Design.of(
+                DivisionConstraints.template(motif) == Obstacle.EdgeKind.ARC
+                        ? with(motif, "orchard-hill")
+                        : Layer.of(motif));
         WorkPlan plan = Planner.plan(job(quilt(top, left, top, left + uneven, 8, Corners.MITRED), design, 6));
         WorkPlan mirror = Planner.plan(job(quilt(top, left + uneven, top, left, 8, Corners.MITRED), design, 6));
         for (RunPlan run : plan.runs()) {

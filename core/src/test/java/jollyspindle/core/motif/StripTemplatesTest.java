@@ -224,12 +224,12 @@ class StripTemplatesTest {
         assertThat(peaks.trouble()).isEmpty();
         assertThat(card(job, "boxes").trouble().orElseThrow())
                 .isInstanceOfSatisfying(Finding.MotifTrouble.class, t -> assertThat(t.obstacle())
-                        .isEqualTo(new Obstacle.NoTool(Obstacle.Need.STRAIGHT_EDGE, 0)));
+                        .isEqualTo(new Obstacle.NoTool(Obstacle.EdgeKind.STRAIGHT_EDGE, 0)));
         assertThat(card(job.withTemplates(List.of(StarterShelf.template("orchard-hill"))), "peaks")
                         .trouble()
                         .orElseThrow())
                 .isInstanceOfSatisfying(Finding.MotifTrouble.class, t -> assertThat(t.obstacle())
-                        .isEqualTo(new Obstacle.NoTool(Obstacle.Need.ZIGZAG, 0)));
+                        .isEqualTo(new Obstacle.NoTool(Obstacle.EdgeKind.ZIGZAG, 0)));
     }
 
     private static Gallery.Entry card(QuiltJob job, String code) {

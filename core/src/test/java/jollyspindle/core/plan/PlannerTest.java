@@ -11,9 +11,9 @@ import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.motif.Laid;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
@@ -181,7 +181,7 @@ class PlannerTest {
 
     /** Each piece starts where the one before it ended, from the run's left end to its right. */
     private static void checkThread(RunPlan run) {
-        Spot at = null;
+        LineEnd at = null;
         for (Placement placement : run.laidOut().placements()) {
             if (at != null) {
                 assertThat(placement.start()).isEqualTo(at);

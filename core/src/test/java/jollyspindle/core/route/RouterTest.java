@@ -4,9 +4,9 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.placement.ToolId;
@@ -48,8 +48,8 @@ class RouterTest {
                     new ToolId("furrow-long", "edge", Optional.empty()),
                     new Pose(Point.ORIGIN, 0),
                     new Registration.FootOnBothMarks(),
-                    Spot.at(line.path().start(), Spot.ShownBy.SEAM),
-                    Spot.at(line.path().end(), Spot.ShownBy.SEAM),
+                    LineEnd.at(line.path().start(), LineEnd.ShownBy.SEAM),
+                    LineEnd.at(line.path().end(), LineEnd.ShownBy.SEAM),
                     line.path()));
         }
         Routed routed = Router.route(lines, placements, ditches, true);
@@ -194,8 +194,8 @@ class RouterTest {
                 new ToolId("furrow-long", "edge", Optional.empty()),
                 new Pose(Point.ORIGIN, 0),
                 new Registration.OnStitching("line-1", 2.75, false),
-                Spot.at(second.path().start(), Spot.ShownBy.SEAM),
-                Spot.at(second.path().end(), Spot.ShownBy.SEAM),
+                LineEnd.at(second.path().start(), LineEnd.ShownBy.SEAM),
+                LineEnd.at(second.path().end(), LineEnd.ShownBy.SEAM),
                 second.path());
         Routed routed = Router.route(List.of(first, second), List.of(on), List.of(), true);
         assertThat(routed.lines()).extracting(StitchLine::number).containsExactly(1, 2);

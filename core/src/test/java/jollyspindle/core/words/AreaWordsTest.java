@@ -128,7 +128,7 @@ class AreaWordsTest {
         Point there = new Point(1, 2);
         return Stream.of(
                 Arguments.of(
-                        new AreaTold.NoTool(AreaTold.Need.ARC),
+                        new AreaTold.NoTool(AreaTold.EdgeKind.ARC),
                         "It needs a template with a round edge, and this job has none."),
                 Arguments.of(
                         new AreaTold.RingMissing(3, OptionalDouble.empty()), "No template stitches a ring 3 across."),

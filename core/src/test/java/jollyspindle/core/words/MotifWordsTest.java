@@ -79,8 +79,8 @@ class MotifWordsTest {
 
     static Stream<Arguments> obstacles() {
         return Stream.of(
-                Arguments.of(new Obstacle.NoTool(Obstacle.Need.FAN, 0), "It needs a fan template", true),
-                Arguments.of(new Obstacle.NoTool(Obstacle.Need.ARC, 3.5), "that stitches radius 3 1/2", true),
+                Arguments.of(new Obstacle.NoTool(Obstacle.EdgeKind.FAN, 0), "It needs a fan template", true),
+                Arguments.of(new Obstacle.NoTool(Obstacle.EdgeKind.ARC, 3.5), "that stitches radius 3 1/2", true),
                 Arguments.of(new Obstacle.TooHigh(0.25), "1/4 past where nothing may be stitched", true),
                 Arguments.of(new Obstacle.TooFar(9, 8), "9 is asked for, 8 is the most", true),
                 Arguments.of(new Obstacle.TooMany(5, 3), "5 lines don't go in, there is room for 3", true),
@@ -89,8 +89,9 @@ class MotifWordsTest {
                 Arguments.of(new Obstacle.OffModule(2, 2.25), "2 wide and stand on repeats of 2 1/4: gaps", false),
                 Arguments.of(new Obstacle.OffModule(2, 1.75), "they cut into each other", false),
                 Arguments.of(new Obstacle.Rows(1, 1.75), "goes 1 time into the run's depth; 1 3/4 stays", false),
-                Arguments.of(new Obstacle.NoTool(Obstacle.Need.ZIGZAG, 0), "a straight edge, or a chevron strip", true),
-                Arguments.of(new Obstacle.NoTool(Obstacle.Need.S_CURVE, 0), "or a serpentine strip", true),
+                Arguments.of(
+                        new Obstacle.NoTool(Obstacle.EdgeKind.ZIGZAG, 0), "a straight edge, or a chevron strip", true),
+                Arguments.of(new Obstacle.NoTool(Obstacle.EdgeKind.S_CURVE, 0), "or a serpentine strip", true),
                 Arguments.of(new Obstacle.TooClose(0.125, 0.25), "1/4 is the least", true),
                 Arguments.of(new Obstacle.TooRound(4, 4.75), "From radius 4 3/4 on it stays inside", true),
                 Arguments.of(new Obstacle.NoSpace(), "no such space", true),

@@ -65,7 +65,7 @@ final class Filing {
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
 
     private final Workbench bench;
-    private final Asking asking;
+    private final Dialogs asking;
     private final MessageBar messages;
     private final Path folder;
     private final Autosave autosave;
@@ -84,7 +84,7 @@ final class Filing {
      * @param messages shows the person what there is to tell
      * @param things the person's folder, and what was read there
      */
-    Filing(Workbench bench, Asking asking, MessageBar messages, PersonsThings things) {
+    Filing(Workbench bench, Dialogs asking, MessageBar messages, PersonsThings things) {
         this.bench = bench;
         this.asking = asking;
         this.messages = messages;

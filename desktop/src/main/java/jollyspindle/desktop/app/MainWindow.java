@@ -117,7 +117,7 @@ public final class MainWindow {
      * @param asking makes what answers the window's questions
      * @param folder where the person's settings are kept
      */
-    public MainWindow(Stage stage, Workbench bench, Function<Window, Asking> asking, Path folder) {
+    public MainWindow(Stage stage, Workbench bench, Function<Window, Dialogs> asking, Path folder) {
         this(stage, bench, asking, PersonsThings.read(folder));
         buildAll();
     }
@@ -126,7 +126,7 @@ public final class MainWindow {
      * Builds of the window what the quilt is seen on; the caller shows it, and calls {@link #buildNext} or {@link #buildAll}
      * for all else.
      */
-    MainWindow(Stage stage, Workbench bench, Function<Window, Asking> asking, PersonsThings things) {
+    MainWindow(Stage stage, Workbench bench, Function<Window, Dialogs> asking, PersonsThings things) {
         this.stage = stage;
         this.bench = bench;
         filing = new Filing(bench, asking.apply(stage), messages, things);

@@ -238,7 +238,7 @@ final class Pictures {
             ready.get();
             Workbench bench = new Workbench();
             MainWindow window = inWindow(() -> {
-                MainWindow made = new MainWindow(new Stage(), bench, Asking::inDialogs, settings);
+                MainWindow made = new MainWindow(new Stage(), bench, Dialogs::inDialogs, settings);
                 made.stage().show();
                 return made;
             });

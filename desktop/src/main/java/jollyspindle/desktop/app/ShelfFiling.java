@@ -34,7 +34,7 @@ final class ShelfFiling implements ShelfStage.Files {
 
     private final Workbench bench;
     private final ShelfModel model;
-    private final Asking asking;
+    private final Dialogs asking;
     private final MessageBar messages;
     private final Path folder;
     private final PauseTransition settled = new PauseTransition(SETTLED);
@@ -53,7 +53,7 @@ final class ShelfFiling implements ShelfStage.Files {
      *
      * @param messages shows the person what there is to tell
      */
-    ShelfFiling(Workbench bench, ShelfModel model, Asking asking, MessageBar messages, PersonsThings things) {
+    ShelfFiling(Workbench bench, ShelfModel model, Dialogs asking, MessageBar messages, PersonsThings things) {
         this.bench = bench;
         this.model = model;
         this.asking = asking;

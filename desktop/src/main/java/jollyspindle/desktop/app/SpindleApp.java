@@ -70,7 +70,7 @@ public final class SpindleApp extends Application {
     public void start(Stage stage) {
         Opening opened = opening.join();
         opened.windowIsThere().countDown();
-        MainWindow window = new MainWindow(stage, opened.bench(), Asking::inDialogs, opened.things());
+        MainWindow window = new MainWindow(stage, opened.bench(), Dialogs::inDialogs, opened.things());
         stage.show();
         opened.job().ifPresent(job -> window.opened(job, opened.trouble()));
         new Completing(window, opened).start();

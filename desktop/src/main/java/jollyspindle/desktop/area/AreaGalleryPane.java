@@ -7,7 +7,7 @@ import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
-import jollyspindle.desktop.control.InTurn;
+import jollyspindle.desktop.control.BackgroundQueue;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.PictureCard;
 import jollyspindle.desktop.look.Look;
@@ -32,7 +32,7 @@ final class AreaGalleryPane extends VBox {
     private final Workbench bench;
     private final Look look;
     private final Consumer<AreaPreset> choose;
-    private final InTurn work = new InTurn("area-gallery");
+    private final BackgroundQueue work = new BackgroundQueue("area-gallery");
 
     AreaGalleryPane(Workbench bench, Look look, Consumer<AreaPreset> choose) {
         super(8);

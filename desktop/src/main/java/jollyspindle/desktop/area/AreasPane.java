@@ -16,7 +16,7 @@ import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.look.Look;
-import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.EnumSet;
@@ -57,7 +57,7 @@ public final class AreasPane extends VBox {
     }
 
     private final Workbench bench;
-    private final AreaDesk desk;
+    private final AreaSelection desk;
     private final AreaGalleryPane gallery;
     private final LettersPane letters;
     private final SizesPane sizes;

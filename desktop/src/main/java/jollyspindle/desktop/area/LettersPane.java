@@ -7,7 +7,7 @@ import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.TypedField;
-import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.List;
@@ -30,7 +30,7 @@ final class LettersPane extends VBox {
     private static final int MOST_BUTTONS = 144;
 
     private final Workbench bench;
-    private final AreaDesk desk;
+    private final AreaSelection desk;
 
     LettersPane(Workbench bench) {
         super(8);
@@ -107,7 +107,7 @@ final class LettersPane extends VBox {
         grid.setHgap(3);
         grid.setVgap(3);
         int looked = Optional.ofNullable(desk.lookedProperty().get())
-                .map(AreaDesk.Looked::piece)
+                .map(AreaSelection.Looked::piece)
                 .orElse(0);
         for (int r = 0; r < blocks.rows(); r++) {
             for (int c = 0; c < blocks.columns(); c++) {

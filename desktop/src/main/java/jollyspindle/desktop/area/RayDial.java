@@ -5,7 +5,7 @@ import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.look.Palette;
-import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.Comparator;
@@ -35,7 +35,7 @@ final class RayDial extends VBox {
 
     private final Workbench bench;
     private final Look look;
-    private final AreaDesk desk;
+    private final AreaSelection desk;
     private final Canvas canvas = new Canvas(SIZE, SIZE);
     private final Label said = new Label();
 

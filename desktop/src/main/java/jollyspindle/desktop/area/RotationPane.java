@@ -6,7 +6,7 @@ import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.look.Look;
-import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.List;
@@ -24,7 +24,7 @@ final class RotationPane extends VBox {
 
     private final Workbench bench;
     private final Look look;
-    private final AreaDesk desk;
+    private final AreaSelection desk;
     private final ListView<Placement> list = new ListView<>();
     private boolean showing;
 

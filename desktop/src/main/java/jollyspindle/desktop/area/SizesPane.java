@@ -9,12 +9,12 @@ import jollyspindle.core.quilt.Area;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.words.AreaWords;
+import jollyspindle.desktop.control.BackgroundQueue;
 import jollyspindle.desktop.control.Choices;
-import jollyspindle.desktop.control.InTurn;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.look.Look;
-import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.HashMap;
@@ -38,9 +38,9 @@ final class SizesPane extends VBox {
 
     private final Workbench bench;
     private final Look look;
-    private final AreaDesk desk;
+    private final AreaSelection desk;
     private List<BlockSize> typed = List.of();
-    private final InTurn work = new InTurn("area-sizes");
+    private final BackgroundQueue work = new BackgroundQueue("area-sizes");
     private BlockFigure figure = BlockFigure.CLAMSHELLS;
 
     SizesPane(Workbench bench, Look look) {

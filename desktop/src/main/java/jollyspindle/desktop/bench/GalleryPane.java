@@ -7,7 +7,7 @@ import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
-import jollyspindle.desktop.control.InTurn;
+import jollyspindle.desktop.control.BackgroundQueue;
 import jollyspindle.desktop.control.PictureCard;
 import jollyspindle.desktop.control.StitchingPicture;
 import jollyspindle.desktop.look.Look;
@@ -30,7 +30,7 @@ final class GalleryPane extends VBox {
     private final Workbench bench;
     private final Look look;
     private final Consumer<Preset> choose;
-    private final InTurn work = new InTurn("gallery");
+    private final BackgroundQueue work = new BackgroundQueue("gallery");
 
     GalleryPane(Workbench bench, Look look, Consumer<Preset> choose) {
         super(8);

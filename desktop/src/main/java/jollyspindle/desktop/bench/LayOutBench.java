@@ -1,8 +1,8 @@
 package jollyspindle.desktop.bench;
 
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.motif.DivisionConstraints;
 import jollyspindle.core.motif.Layer;
-import jollyspindle.core.motif.Needs;
 import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.GroupId;
@@ -84,7 +84,7 @@ public final class LayOutBench extends VBox {
     private final Map<Page, ToggleButton> pills = new EnumMap<>(Page.class);
     private final Map<Page, Region> pages = new EnumMap<>(Page.class);
     private Shelf offeredFrom;
-    private Obstacle.Need offeredTo;
+    private Obstacle.EdgeKind offeredTo;
     private Optional<Template> offeredFor = Optional.empty();
     private Page page = Page.WAYS;
     private boolean showing;
@@ -297,7 +297,7 @@ public final class LayOutBench extends VBox {
         QuiltJob job = bench.job();
         GroupId group = bench.groupId();
         Layer main = job.layout(group).design().main();
-        Obstacle.Need need = Needs.template(main.motif());
+        Obstacle.EdgeKind need = DivisionConstraints.template(main.motif());
         if (bench.shelf() != offeredFrom || !job.chosenTemplate(group).equals(offeredFor) || need != offeredTo) {
             offeredFrom = bench.shelf();
             offeredFor = job.chosenTemplate(group);
@@ -305,7 +305,8 @@ public final class LayOutBench extends VBox {
             template.setItems(
                     FXCollections.observableArrayList(TemplateChoice.of(job, main.templateId(), offeredFrom, need)));
         }
-        Optional<String> edge = need == Obstacle.Need.ARC ? job.arc(group).map(ArcTemplate::guideId) : main.guideId();
+        Optional<String> edge =
+                need == Obstacle.EdgeKind.ARC ? job.arc(group).map(ArcTemplate::guideId) : main.guideId();
         template.setValue(template.getItems().stream()
                 .filter(c -> c.is(main.templateId(), edge))
                 .findFirst()

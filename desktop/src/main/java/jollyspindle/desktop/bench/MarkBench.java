@@ -7,7 +7,7 @@ import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Soon;
-import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.List;
@@ -172,8 +172,8 @@ public final class MarkBench extends VBox {
 
     /** The marks of the piece of an area that is looked at, read along its lower edge and upwards. */
     private void showArea() {
-        AreaDesk desk = bench.areas();
-        AreaDesk.Looked looked = desk.lookedProperty().get();
+        AreaSelection desk = bench.areas();
+        AreaSelection.Looked looked = desk.lookedProperty().get();
         int pieces = desk.plan().map(p -> p.pieces().size()).orElse(1);
         heading.setText(AreaWords.name(looked.id(), bench.plan().job().quilt())
                 + (pieces > 1 ? ", block " + looked.piece() + " of " + pieces : "") + ": marks and placements");

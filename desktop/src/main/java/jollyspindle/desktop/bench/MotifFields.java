@@ -177,7 +177,7 @@ final class MotifFields extends EntryFields {
     private Node other(String id, String name, Optional<String> now, Consumer<Optional<String>> take) {
         List<Optional<String>> ids = new ArrayList<>(List.of(Optional.empty()));
         Map<String, String> names = new HashMap<>();
-        for (TemplateChoice c : TemplateChoice.of(bench.job(), now, bench.shelf(), Obstacle.Need.ARC)) {
+        for (TemplateChoice c : TemplateChoice.of(bench.job(), now, bench.shelf(), Obstacle.EdgeKind.ARC)) {
             if (names.put(c.template().id(), c.template().name()) == null) {
                 ids.add(Optional.of(c.template().id()));
             }

@@ -5,9 +5,9 @@ import jollyspindle.core.division.RunSet;
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
+import jollyspindle.core.motif.DivisionConstraints;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
-import jollyspindle.core.motif.Needs;
 import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.Preset;
 import jollyspindle.core.plan.Gallery;
@@ -421,7 +421,7 @@ final class MotifPane extends VBox {
 
     /** Which counts it comes out with. */
     private static String counts(Layer layer) {
-        return switch (Needs.parity(layer.motif())) {
+        return switch (DivisionConstraints.parity(layer.motif())) {
             case ANY -> "Any count will do.";
             case ODD -> "It wants an odd count.";
             case EVEN -> "It wants an even count.";
@@ -441,8 +441,8 @@ final class MotifPane extends VBox {
     }
 
     private Node template(int index, Layer layer) {
-        List<TemplateChoice> choices =
-                TemplateChoice.of(bench.job(), layer.templateId(), bench.shelf(), Needs.template(layer.motif()));
+        List<TemplateChoice> choices = TemplateChoice.of(
+                bench.job(), layer.templateId(), bench.shelf(), DivisionConstraints.template(layer.motif()));
         ComboBox<TemplateChoice> box = new ComboBox<>();
         Choices.prepare(box, "motif-template", "The template it is stitched with", choices, TemplateChoice::name);
         box.setItems(FXCollections.observableArrayList(choices));
@@ -559,7 +559,7 @@ final class MotifPane extends VBox {
     private Node cornerTemplate(CornerDesign corner) {
         boolean fan = corner.kind() == CornerDesign.Kind.QUARTER_FAN;
         List<TemplateChoice> choices = TemplateChoice.of(
-                bench.job(), corner.templateId(), bench.shelf(), fan ? Obstacle.Need.FAN : Obstacle.Need.ARC);
+                bench.job(), corner.templateId(), bench.shelf(), fan ? Obstacle.EdgeKind.FAN : Obstacle.EdgeKind.ARC);
         ComboBox<TemplateChoice> box = new ComboBox<>();
         Choices.prepare(box, "corner-template", "The template for the corners", choices, TemplateChoice::name);
         choices.stream()

@@ -6,8 +6,8 @@ import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.BackgroundQueue;
 import jollyspindle.desktop.control.CandidateCard;
-import jollyspindle.desktop.control.InTurn;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Scope;
 import jollyspindle.desktop.model.Workbench;
@@ -54,7 +54,7 @@ final class WaysPane extends VBox {
     private List<Candidate> shown = List.of();
     private RunId shownFor;
     private Optional<TapeScale> shownTape = Optional.empty();
-    private final InTurn inTurn = new InTurn("pictures of ways");
+    private final BackgroundQueue inTurn = new BackgroundQueue("pictures of ways");
     private Map<Candidate, Node> made = new IdentityHashMap<>();
 
     WaysPane(Workbench bench, Look look) {

@@ -46,7 +46,7 @@ public final class CandidateCard extends ToggleButton {
      * @param best whether it is the first of all
      */
     public CandidateCard(
-            Candidate candidate, Workbench bench, InTurn inTurn, Palette palette, double width, boolean best) {
+            Candidate candidate, Workbench bench, BackgroundQueue inTurn, Palette palette, double width, boolean best) {
         this.candidate = candidate;
         this.picture = width;
         DivisionWords words = new DivisionWords(bench.words());
@@ -121,7 +121,7 @@ public final class CandidateCard extends ToggleButton {
     }
 
     /** The picture, drawn as soon as what is to be seen on it is laid out. */
-    private Node picture(Workbench bench, DividedRun shown, Palette palette, InTurn inTurn) {
+    private Node picture(Workbench bench, DividedRun shown, Palette palette, BackgroundQueue inTurn) {
         WorkPlan plan = bench.plan();
         RunFrame frame = plan.shape().orElseThrow().run(shown.id());
         StackPane place = new StackPane(RunPicture.draw(shown, frame, List.of(), palette, picture));

@@ -50,7 +50,7 @@ public final class CompareView extends VBox {
     private final GridPane grid = new GridPane();
     private final HBox uses = new HBox(12);
     private final HBox pictures = new HBox();
-    private final InTurn inTurn = new InTurn("ways compared");
+    private final BackgroundQueue inTurn = new BackgroundQueue("ways compared");
     private List<Way> ways = List.of();
 
     public CompareView(Workbench bench, Look look) {

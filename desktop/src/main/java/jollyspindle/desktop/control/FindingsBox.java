@@ -7,7 +7,7 @@ import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
-import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
@@ -124,7 +124,7 @@ public final class FindingsBox extends VBox {
         int piece = trouble.place()
                 .flatMap(bench.areas()::at)
                 .filter(l -> l.id().equals(trouble.area()))
-                .map(AreaDesk.Looked::piece)
+                .map(AreaSelection.Looked::piece)
                 .orElseGet(() -> bench.plan().area(trouble.area()).stream()
                         .flatMap(a -> a.pieces().stream())
                         .filter(p -> p.letter() == trouble.letter())

@@ -11,7 +11,7 @@ import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.look.Palette;
-import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Gesture;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
@@ -61,7 +61,7 @@ public final class ProtractorTape extends Pane {
     private final Workbench bench;
     private final Look look;
     private final QuiltTable table;
-    private final AreaDesk desk;
+    private final AreaSelection desk;
     private final Canvas canvas = new Canvas();
     private Ray taken;
     private AreaMotif.Counted takenMotif;
@@ -182,7 +182,7 @@ public final class ProtractorTape extends Pane {
                         gesture = bench.begin();
                     }
                     takenName = moved.turn() == takenMotif.turn()
-                            ? AreaDesk.named(moved)
+                            ? AreaSelection.named(moved)
                             : "the first arm at " + Words.degrees(moved.turn());
                     desk.preview(gesture, design);
                 }));

@@ -10,7 +10,7 @@ import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.desktop.look.Look;
-import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Gesture;
 import jollyspindle.desktop.model.Knob;
 import jollyspindle.desktop.model.WorkStage;
@@ -416,7 +416,7 @@ public final class QuiltTable extends Pane {
         }
         Optional<RunFrame> over = runAt(place);
         boolean laying = bench.stageProperty().get() != WorkStage.MEASURE;
-        Optional<AreaDesk.Looked> area =
+        Optional<AreaSelection.Looked> area =
                 laying && over.isEmpty() ? bench.areas().at(place) : Optional.empty();
         if (area.isPresent()) {
             bench.areas().choose(area.get().id(), area.get().piece());

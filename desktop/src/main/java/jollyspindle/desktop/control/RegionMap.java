@@ -12,7 +12,7 @@ import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
-import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.ArrayList;
@@ -123,7 +123,7 @@ public final class RegionMap extends VBox {
     /** The areas of the body, those below first: the background is the body itself. */
     private void areas(Polygon body, View view) {
         List<Area> areas = bench.plan().job().quilt().areas();
-        AreaDesk.stitchable(bench.plan().job().quilt()).stream()
+        AreaSelection.stitchable(bench.plan().job().quilt()).stream()
                 .sorted((a, b) -> areas.get(a - 1).isOver(areas.get(b - 1))
                         ? 1
                         : areas.get(b - 1).isOver(areas.get(a - 1)) ? -1 : 0)
@@ -146,7 +146,7 @@ public final class RegionMap extends VBox {
         cloth.setCursor(Cursor.HAND);
         cloth.pseudoClassStateChanged(
                 CHOSEN,
-                new AreaDesk.Looked(id, piece)
+                new AreaSelection.Looked(id, piece)
                         .equals(bench.areas().lookedProperty().get()));
         cloth.setOnMouseClicked(e -> bench.areas().choose(id, piece));
     }
@@ -169,7 +169,7 @@ public final class RegionMap extends VBox {
             for (RunId run : groups.contains(chosen) ? quilt.runs(chosen) : List.<RunId>of()) {
                 list.getChildren().add(button(run, group));
             }
-            for (int number : AreaDesk.stitchable(bench.plan().job().quilt())) {
+            for (int number : AreaSelection.stitchable(bench.plan().job().quilt())) {
                 list.getChildren().add(button(new AreaId(number), group));
             }
         }
@@ -257,7 +257,7 @@ public final class RegionMap extends VBox {
     }
 
     private void say(ToggleButton button, AreaId area) {
-        AreaDesk.Looked looked = bench.areas().lookedProperty().get();
+        AreaSelection.Looked looked = bench.areas().lookedProperty().get();
         button.setSelected(looked != null && looked.id().equals(area));
         String name = AreaWords.name(area, bench.plan().job().quilt());
         String first = bench.plan().job().design(area).parts().stream()

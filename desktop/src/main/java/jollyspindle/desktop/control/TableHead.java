@@ -4,7 +4,7 @@ import jollyspindle.core.geometry.Box;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
-import jollyspindle.desktop.model.AreaDesk;
+import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 import org.kordamp.ikonli.Ikon;
@@ -63,7 +63,7 @@ public final class TableHead extends HBox {
         Words words = bench.words();
         int pieces = bench.areas().plan().map(a -> a.pieces().size()).orElse(1);
         Box box = bench.areas().piece().map(p -> p.cloth().seam().box()).orElse(null);
-        AreaDesk.Looked looked = bench.areas().lookedProperty().get();
+        AreaSelection.Looked looked = bench.areas().lookedProperty().get();
         return AreaWords.name(looked.id(), bench.plan().job().quilt())
                 + (pieces > 1 ? ", block " + looked.piece() + " of " + pieces : "")
                 + (box == null

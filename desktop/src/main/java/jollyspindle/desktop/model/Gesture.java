@@ -11,11 +11,11 @@ import java.util.function.UnaryOperator;
 public final class Gesture {
 
     private final Workbench bench;
-    private Desk before;
-    private Desk shown;
+    private UndoState before;
+    private UndoState shown;
     private boolean over;
 
-    Gesture(Workbench bench, Desk before) {
+    Gesture(Workbench bench, UndoState before) {
         this.bench = bench;
         this.before = before;
         this.shown = before;
@@ -26,7 +26,7 @@ public final class Gesture {
         if (over) {
             return;
         }
-        Desk next;
+        UndoState next;
         try {
             next = before.withJob(change);
         } catch (IllegalArgumentException e) {
@@ -74,11 +74,11 @@ public final class Gesture {
         return over;
     }
 
-    Desk before() {
+    UndoState before() {
         return before;
     }
 
-    Desk shown() {
+    UndoState shown() {
         return shown;
     }
 }

@@ -22,10 +22,10 @@ record History(List<Step> undo, List<Step> redo) {
      *
      * @param desk where it leads
      */
-    record Step(String name, Desk desk) {}
+    record Step(String name, UndoState desk) {}
 
     /** After something more was done; what was undone before is let go. */
-    History did(String name, Desk before) {
+    History did(String name, UndoState before) {
         return new History(with(new Step(name, before), undo), List.of());
     }
 
@@ -38,32 +38,32 @@ record History(List<Step> undo, List<Step> redo) {
     }
 
     /** Where a step back leads, and the history there. */
-    Optional<Desk> back() {
+    Optional<UndoState> back() {
         return undo.stream().findFirst().map(Step::desk);
     }
 
-    Optional<Desk> forward() {
+    Optional<UndoState> forward() {
         return redo.stream().findFirst().map(Step::desk);
     }
 
     /** The history after a step back from the present. */
-    History undone(Desk now) {
+    History undone(UndoState now) {
         return new History(
                 undo.subList(1, undo.size()), with(new Step(undo.get(0).name(), now), redo));
     }
 
     /** The history after a step forward from the present. */
-    History redone(Desk now) {
+    History redone(UndoState now) {
         return new History(with(new Step(redo.get(0).name(), now), undo), redo.subList(1, redo.size()));
     }
 
     /** This history with something to be done again. */
-    History withRedo(String name, Desk desk) {
+    History withRedo(String name, UndoState desk) {
         return new History(undo, with(new Step(name, desk), redo));
     }
 
     /** This history with every desk in it changed. */
-    History changed(UnaryOperator<Desk> change) {
+    History changed(UnaryOperator<UndoState> change) {
         UnaryOperator<Step> each = step -> new Step(step.name(), change.apply(step.desk()));
         return new History(
                 undo.stream().map(each).toList(), redo.stream().map(each).toList());

@@ -18,7 +18,7 @@ import java.util.Optional;
  * @param history of the desk
  */
 record Table(
-        Desk desk,
+        UndoState desk,
         Optional<Path> file,
         Optional<FileStamp> stamp,
         UnknownFields unknown,
@@ -26,7 +26,7 @@ record Table(
         History history) {
 
     /** A job that is begun. */
-    static Table begun(Desk desk) {
+    static Table begun(UndoState desk) {
         return new Table(
                 desk, Optional.empty(), Optional.empty(), UnknownFields.none(), Optional.of(desk.job()), History.NONE);
     }
@@ -35,16 +35,16 @@ record Table(
         return saved.filter(desk.job()::equals).isPresent();
     }
 
-    Table with(Desk other) {
+    Table with(UndoState other) {
         return new Table(other, file, stamp, unknown, saved, history);
     }
 
     /** With another desk, which is a step in the history. */
-    Table did(String name, Desk after) {
+    Table did(String name, UndoState after) {
         return with(after, history.did(name, desk));
     }
 
-    Table with(Desk other, History otherHistory) {
+    Table with(UndoState other, History otherHistory) {
         return new Table(other, file, stamp, unknown, saved, otherHistory);
     }
 

@@ -79,7 +79,7 @@ public final class Workbench {
     private static final Logger LOG = Logger.getLogger(Workbench.class.getName());
 
     /** What became of a desk: itself, with what its designs need of the shelf, and its plan. */
-    private record Made(Desk desk, WorkPlan plan) {}
+    private record Made(UndoState desk, WorkPlan plan) {}
 
     private final ReadOnlyObjectWrapper<Shelf> shelf = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<WorkPlan> plan = new ReadOnlyObjectWrapper<>();
@@ -98,7 +98,7 @@ public final class Workbench {
     private final BooleanProperty comparing = new SimpleBooleanProperty();
     private final ObjectProperty<Mark> pointed = new SimpleObjectProperty<>();
     private final ObjectProperty<Placement> placement = new SimpleObjectProperty<>();
-    private final AreaDesk areas = new AreaDesk(this);
+    private final AreaSelection areas = new AreaSelection(this);
     private final Planning planning;
 
     /** Used only where plans are made. */
@@ -143,7 +143,7 @@ public final class Workbench {
     public Workbench(Shelf shelf, Planning planning) {
         this.planning = planning;
         checked = shelf;
-        now = Table.begun(new Desk(newJob(shelf, Judging.usual()), shelf));
+        now = Table.begun(new UndoState(newJob(shelf, Judging.usual()), shelf));
         planned = now;
         plan.set(Planner.plan(now.desk().job()));
         publish();
@@ -175,8 +175,8 @@ public final class Workbench {
                 now.file().isEmpty() && now.isSaved() && now.desk().job().equals(newJob());
         go(
                 untouched
-                        ? Table.begun(new Desk(newJob(other, job().judging()), other))
-                        : now.with(new Desk(now.desk().job(), other), History.NONE));
+                        ? Table.begun(new UndoState(newJob(other, job().judging()), other))
+                        : now.with(new UndoState(now.desk().job(), other), History.NONE));
     }
 
     /**
@@ -185,13 +185,13 @@ public final class Workbench {
      * @param change from the present shelf to the next; it is made to the shelves of the history as well
      */
     public void mergeShelf(UnaryOperator<Shelf> change) {
-        UnaryOperator<Desk> merged = desk -> desk.withShelf(change);
+        UnaryOperator<UndoState> merged = desk -> desk.withShelf(change);
         go(now.with(merged.apply(now.desk()), now.history().changed(merged)));
     }
 
     /** Puts another job on the table, with no history and no file. */
     public void start(QuiltJob other) {
-        lay(Table.begun(new Desk(other, shelf())));
+        lay(Table.begun(new UndoState(other, shelf())));
     }
 
     private void lay(Table other) {
@@ -209,7 +209,7 @@ public final class Workbench {
     public void bringBack(JobFile.Opened left, Optional<Path> path) {
         // What stands in the file now is what the job was once opened from, as far as can be known.
         lay(new Table(
-                new Desk(left.job(), shelf()),
+                new UndoState(left.job(), shelf()),
                 path,
                 path.flatMap(FileStamp::of),
                 left.unknown(),
@@ -239,7 +239,7 @@ public final class Workbench {
     }
 
     private void follow() {
-        Desk desk = gesture == null ? now.desk() : gesture.shown();
+        UndoState desk = gesture == null ? now.desk() : gesture.shown();
         List<GroupId> groups = desk.job().quilt().groups();
         if (groups.stream().noneMatch(where.get().group()::equals)) {
             where.set(
@@ -256,7 +256,7 @@ public final class Workbench {
 
     private void wish() {
         Gesture during = gesture;
-        Desk desk = during == null ? now.desk() : during.shown();
+        UndoState desk = during == null ? now.desk() : during.shown();
         Set<RegionId> regions = during == null ? Set.copyOf(taking) : Set.of();
         // What was only just opened, or is begun with, is known to come back from its file.
         boolean checks = during == null && !otherJob;
@@ -268,8 +268,8 @@ public final class Workbench {
                 fault -> failed(number, fault, during));
     }
 
-    private Made make(Desk desk, Set<RegionId> regions, boolean checks) throws FileTrouble {
-        Desk all = regions.isEmpty() ? desk : desk.withJob(j -> taking(j, desk.shelf(), regions));
+    private Made make(UndoState desk, Set<RegionId> regions, boolean checks) throws FileTrouble {
+        UndoState all = regions.isEmpty() ? desk : desk.withJob(j -> taking(j, desk.shelf(), regions));
         if (checks) {
             JobFile.check(all.job());
             if (!all.shelf().equals(checked)) {
@@ -556,7 +556,7 @@ public final class Workbench {
 
         private Optional<String> tooMuch = Optional.empty();
 
-        void run(Desk from, UnaryOperator<Desk> change) {
+        void run(UndoState from, UnaryOperator<UndoState> change) {
             try {
                 change.apply(from);
             } catch (TooManyLinesException e) {
@@ -569,13 +569,13 @@ public final class Workbench {
     }
 
     /** Whether there was a change. */
-    private boolean change(String name, UnaryOperator<Desk> change) {
+    private boolean change(String name, UnaryOperator<UndoState> change) {
         if (trial != null) {
             trial.run(now.desk(), change);
             return false;
         }
         dropGesture();
-        Desk after;
+        UndoState after;
         try {
             after = change.apply(now.desk());
         } catch (IllegalArgumentException e) {
@@ -642,7 +642,7 @@ public final class Workbench {
     public void open(Path path) throws FileTrouble {
         JobFile.Opened opened = JobFile.read(path);
         lay(new Table(
-                new Desk(opened.job(), shelf()),
+                new UndoState(opened.job(), shelf()),
                 Optional.of(path),
                 Optional.of(opened.stamp()),
                 opened.unknown(),
@@ -760,7 +760,7 @@ public final class Workbench {
     }
 
     /** The areas, and which one is looked at. */
-    public AreaDesk areas() {
+    public AreaSelection areas() {
         return areas;
     }
 

@@ -32,9 +32,9 @@ final class FormEntries {
         PETAL
     }
 
-    private final Entry.Maker make;
+    private final FieldBinding.Maker make;
 
-    FormEntries(Entry.Maker make) {
+    FormEntries(FieldBinding.Maker make) {
         this.make = make;
     }
 
@@ -44,7 +44,7 @@ final class FormEntries {
     }
 
     /** The fields for a form like this one, two to a row. */
-    List<Entry> of(Form form) {
+    List<FieldBinding> of(Form form) {
         return switch (form.kind()) {
             case ARC -> arc();
             case CIRCLE -> circle();
@@ -60,7 +60,7 @@ final class FormEntries {
         };
     }
 
-    private <F extends Form> Entry length(
+    private <F extends Form> FieldBinding length(
             Class<F> type, String id, String name, ToDoubleFunction<F> get, BiFunction<F, Double, Form> set) {
         return make.length(
                 id,
@@ -69,7 +69,7 @@ final class FormEntries {
                 (t, v) -> t.withForm(set.apply(type.cast(t.form()), v)));
     }
 
-    private <F extends Form> Entry degrees(
+    private <F extends Form> FieldBinding degrees(
             Class<F> type,
             String id,
             String name,
@@ -86,7 +86,7 @@ final class FormEntries {
                 (t, v) -> t.withForm(set.apply(type.cast(t.form()), v)));
     }
 
-    private <F extends Form> Entry whole(
+    private <F extends Form> FieldBinding whole(
             Class<F> type,
             String id,
             String name,
@@ -101,7 +101,7 @@ final class FormEntries {
         });
     }
 
-    private <F extends Form> Entry sizes(
+    private <F extends Form> FieldBinding sizes(
             Class<F> type, Function<F, List<Double>> get, BiFunction<F, List<Double>, Form> set) {
         return make.lengths(
                         "sizes",
@@ -112,7 +112,7 @@ final class FormEntries {
                 .inARow();
     }
 
-    private List<Entry> arc() {
+    private List<FieldBinding> arc() {
         Class<ArcForm> f = ArcForm.class;
         return List.of(
                 make.optionalLength(
@@ -148,7 +148,7 @@ final class FormEntries {
         return new ArcForm(bulging, hollow, arc.usableSweep(), arc.legs(), arc.halfCircle(), arc.depth());
     }
 
-    private List<Entry> circle() {
+    private List<FieldBinding> circle() {
         Class<CircleForm> f = CircleForm.class;
         return List.of(
                 make.choice(
@@ -168,7 +168,7 @@ final class FormEntries {
                 sizes(f, CircleForm::sizes, (c, v) -> new CircleForm(c.cutting(), v, c.rim())));
     }
 
-    private List<Entry> slottedCircles() {
+    private List<FieldBinding> slottedCircles() {
         Class<SlottedCircles> f = SlottedCircles.class;
         return List.of(
                 sizes(f, SlottedCircles::sizes, (s, v) -> new SlottedCircles(v, s.slotWidth(), s.sweep())),
@@ -188,7 +188,7 @@ final class FormEntries {
                         (s, v) -> new SlottedCircles(s.sizes(), s.slotWidth(), v)));
     }
 
-    private List<Entry> slottedFan() {
+    private List<FieldBinding> slottedFan() {
         Class<SlottedFan> f = SlottedFan.class;
         return List.of(
                 sizes(f, SlottedFan::sizes, (s, v) -> new SlottedFan(v, s.slotWidth(), s.sweep(), s.legAngle())),
@@ -216,7 +216,7 @@ final class FormEntries {
                         (s, v) -> new SlottedFan(s.sizes(), s.slotWidth(), s.sweep(), v)));
     }
 
-    private List<Entry> scallops() {
+    private List<FieldBinding> scallops() {
         Class<ScallopRow> f = ScallopRow.class;
         return List.of(
                 whole(
@@ -240,7 +240,7 @@ final class FormEntries {
                         (s, v) -> new ScallopRow(s.bumps(), s.width(), v)));
     }
 
-    private List<Entry> straight() {
+    private List<FieldBinding> straight() {
         Class<StraightEdge> f = StraightEdge.class;
         return List.of(
                 length(
@@ -260,7 +260,7 @@ final class FormEntries {
                                 f.cast(t.form()).length(), f.cast(t.form()).width(), v.orElse(0)))));
     }
 
-    private List<Entry> corner() {
+    private List<FieldBinding> corner() {
         Class<CornerForm> f = CornerForm.class;
         return List.of(
                 degrees(
@@ -285,7 +285,7 @@ final class FormEntries {
                         (c, v) -> new CornerForm(c.angle(), c.arm(), v)));
     }
 
-    private List<Entry> serpentine() {
+    private List<FieldBinding> serpentine() {
         Class<SerpentineStrip> f = SerpentineStrip.class;
         return List.of(
                 length(
@@ -315,7 +315,7 @@ final class FormEntries {
                         (s, v) -> new SerpentineStrip(s.module(), s.height(), s.waves(), v)));
     }
 
-    private List<Entry> chevron() {
+    private List<FieldBinding> chevron() {
         Class<ChevronStrip> f = ChevronStrip.class;
         return List.of(
                 length(
@@ -347,9 +347,9 @@ final class FormEntries {
                         (s, v) -> new ChevronStrip(s.module(), s.angle(), s.tips(), v)));
     }
 
-    private List<Entry> arm(TurnedArm shown) {
+    private List<FieldBinding> arm(TurnedArm shown) {
         Class<TurnedArm> f = TurnedArm.class;
-        List<Entry> entries = new ArrayList<>();
+        List<FieldBinding> entries = new ArrayList<>();
         entries.add(make.choice(
                 "figure",
                 "Figure",
@@ -427,7 +427,7 @@ final class FormEntries {
         };
     }
 
-    private List<Entry> outline() {
+    private List<FieldBinding> outline() {
         Class<OutlineForm> f = OutlineForm.class;
         return List.of(
                 length(f, "width", "Width, left to right", OutlineForm::mainSize, OutlineForm::withMainSize),

@@ -13,15 +13,15 @@ import java.util.stream.Stream;
 /** The fields for what is engraved on a template. */
 final class LineEntries {
 
-    private final Entry.Maker make;
+    private final FieldBinding.Maker make;
 
-    LineEntries(Entry.Maker make) {
+    LineEntries(FieldBinding.Maker make) {
         this.make = make;
     }
 
     /** Fields for the kinds of lines a form can have; the values of a kind and what they mean stand in one row. */
-    List<List<Entry>> of(Set<EngravedLine.Kind> kinds) {
-        List<List<Entry>> rows = new ArrayList<>();
+    List<List<FieldBinding>> of(Set<EngravedLine.Kind> kinds) {
+        List<List<FieldBinding>> rows = new ArrayList<>();
         for (EngravedLine.Kind kind : kinds) {
             switch (kind) {
                 case CENTRE -> rows.add(List.of(centre()));
@@ -53,7 +53,7 @@ final class LineEntries {
                                 : LabelConvention.AS_CUT);
     }
 
-    private Entry values(EngravedLine.Kind kind) {
+    private FieldBinding values(EngravedLine.Kind kind) {
         String name = name(kind);
         return make.lengths(
                 "lines-" + id(kind),
@@ -63,7 +63,7 @@ final class LineEntries {
                 (t, values) -> with(t, kind, values.stream().map(v -> new EngravedLine(kind, v, convention(t, kind)))));
     }
 
-    private Entry convention(EngravedLine.Kind kind) {
+    private FieldBinding convention(EngravedLine.Kind kind) {
         return make.choice(
                 "means-" + id(kind),
                 "They are",
@@ -73,7 +73,7 @@ final class LineEntries {
                 (t, means) -> with(t, kind, of(t, kind).stream().map(l -> new EngravedLine(kind, l.value(), means))));
     }
 
-    private Entry centre() {
+    private FieldBinding centre() {
         return make.flag(
                 "line-centre",
                 "Centre line",
@@ -81,7 +81,7 @@ final class LineEntries {
                 (t, on) -> with(t, EngravedLine.Kind.CENTRE, on ? Stream.of(EngravedLine.centre()) : Stream.empty()));
     }
 
-    private Entry references() {
+    private FieldBinding references() {
         return make.degreesList(
                 "lines-reference",
                 "Reference lines, degrees to the left of up",

@@ -41,7 +41,7 @@ final class TemplateBench extends VBox {
 
     private final Workbench bench;
     private final ShelfModel model;
-    private final Entry.Maker make;
+    private final FieldBinding.Maker make;
     private final Label kind = Labelled.wrapped("", "faint");
     private final TypedField name;
     private final LengthField copySize;
@@ -56,7 +56,7 @@ final class TemplateBench extends VBox {
     private final Label checked = Labelled.wrapped("", "reason");
     private final Button uncheck = new Button("Forget the check");
     private final VBox checking = new VBox(4);
-    private List<Entry> entries = List.of();
+    private List<FieldBinding> entries = List.of();
     private Object layout;
     private Prediction.What measured;
     private LengthField measuredField;
@@ -65,7 +65,7 @@ final class TemplateBench extends VBox {
         super(8);
         this.bench = bench;
         this.model = model;
-        make = new Entry.Maker(bench, model);
+        make = new FieldBinding.Maker(bench, model);
         name = new TypedField("template-name", "Name", this::rename);
         copySize = new LengthField(
                 "template-copy-size",
@@ -199,7 +199,7 @@ final class TemplateBench extends VBox {
 
     private void build(Template t) {
         Form form = t.form();
-        List<Entry> all = new ArrayList<>();
+        List<FieldBinding> all = new ArrayList<>();
         fields.getChildren().clear();
         fields.getChildren().add(Labelled.heading("How it is cut"));
         rows(new FormEntries(make).of(form), all);
@@ -211,7 +211,7 @@ final class TemplateBench extends VBox {
         }
         Set<EngravedLine.Kind> kinds = form.lines();
         fields.getChildren().add(Labelled.heading("Engraved on it"));
-        for (List<Entry> row : new LineEntries(make).of(kinds)) {
+        for (List<FieldBinding> row : new LineEntries(make).of(kinds)) {
             rows(row, all);
             if (row.size() == 2) {
                 // Several values take more room than what they mean.
@@ -225,10 +225,10 @@ final class TemplateBench extends VBox {
     }
 
     /** Two to a row. */
-    private void rows(List<Entry> some, List<Entry> all) {
+    private void rows(List<FieldBinding> some, List<FieldBinding> all) {
         int i = 0;
         while (i < some.size()) {
-            Entry first = some.get(i++);
+            FieldBinding first = some.get(i++);
             boolean pair = !first.wide() && i < some.size() && !some.get(i).wide();
             fields.getChildren()
                     .add(pair ? Labelled.row(first.node(), some.get(i++).node()) : first.node());
@@ -236,8 +236,8 @@ final class TemplateBench extends VBox {
         all.addAll(some);
     }
 
-    private List<Entry> label(Form form) {
-        Entry means = make.choice(
+    private List<FieldBinding> label(Form form) {
+        FieldBinding means = make.choice(
                 "label",
                 "The label is",
                 List.of(LabelConvention.values()),
@@ -266,7 +266,7 @@ final class TemplateBench extends VBox {
         };
     }
 
-    private Entry gap() {
+    private FieldBinding gap() {
         return make.optionalLength(
                 "gap",
                 "Gap that lets the foot in",
@@ -274,7 +274,7 @@ final class TemplateBench extends VBox {
                 (t, v) -> t.withGap(v.orElse(0)));
     }
 
-    private List<Entry> material() {
+    private List<FieldBinding> material() {
         return List.of(
                 make.length(
                         "thickness",
@@ -291,7 +291,7 @@ final class TemplateBench extends VBox {
                 material0());
     }
 
-    private Entry material0() {
+    private FieldBinding material0() {
         TypedField field = new TypedField("template-material", "Material", text -> {
             if (text.strip().length() > Material.LONGEST_NAME) {
                 return Optional.of("A material has at most " + Material.LONGEST_NAME + " characters.");
@@ -299,7 +299,7 @@ final class TemplateBench extends VBox {
             model.change("material", t -> t.withMaterial(t.material().withName(text.strip())));
             return Optional.empty();
         });
-        return new Entry(field, t -> field.show(t.material().name()));
+        return new FieldBinding(field, t -> field.show(t.material().name()));
     }
 
     private void check(Template t) {

@@ -41,7 +41,7 @@ class FirstSightTest {
     private Opening open(FxRobot robot, String... arguments) {
         Opening opened = Opening.begin(folder, List.of(arguments)).join();
         robot.interact(() -> {
-            window = new MainWindow(stage, opened.bench(), Asking::inDialogs, opened.things());
+            window = new MainWindow(stage, opened.bench(), Dialogs::inDialogs, opened.things());
             stage.show();
             opened.job().ifPresent(job -> window.opened(job, opened.trouble()));
         });

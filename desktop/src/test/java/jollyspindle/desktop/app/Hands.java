@@ -34,13 +34,13 @@ abstract class Hands {
     static Path folder;
 
     final Deque<Path> chosenFiles = new ArrayDeque<>();
-    final Deque<Asking.Unsaved> answers = new ArrayDeque<>();
-    final Deque<Asking.Changed> changed = new ArrayDeque<>();
+    final Deque<Dialogs.Unsaved> answers = new ArrayDeque<>();
+    final Deque<Dialogs.Changed> changed = new ArrayDeque<>();
     final Deque<Boolean> replaces = new ArrayDeque<>();
     Workbench bench;
     MainWindow window;
 
-    final Asking asking = new Asking() {
+    final Dialogs asking = new Dialogs() {
         @Override
         public Unsaved unsaved(String jobName) {
             return answers.pop();

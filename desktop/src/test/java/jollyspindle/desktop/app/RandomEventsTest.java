@@ -130,7 +130,7 @@ class RandomEventsTest {
     private Path file;
     private Thread windowThread;
 
-    private final Asking asking = new Asking() {
+    private final Dialogs asking = new Dialogs() {
         @Override
         public Unsaved unsaved(String jobName) {
             return Unsaved.values()[random.nextInt(3)];

@@ -100,7 +100,7 @@ class SafeTableTest extends Hands {
         robot.interact(() -> bench.edit("name", job -> job.withName("After")));
         assertThat(along(3)).isEqualTo(kept);
         robot.interact(() -> {
-            answers.add(Asking.Unsaved.DISCARD);
+            answers.add(Dialogs.Unsaved.DISCARD);
             window.open(other);
         });
         robot.moveTo(valley(robot, 4)).press(MouseButton.PRIMARY).moveBy(10, 0).release(MouseButton.PRIMARY);
@@ -187,12 +187,12 @@ class SafeTableTest extends Hands {
         robot.interact(() -> window.open(file));
         robot.interact(() -> bench.edit("name", job -> job.withName("Mine")));
         JobFile.write(file, DemoJob.heronWeir().withName("Theirs"), UnknownFields.none());
-        changed.add(Asking.Changed.CANCEL);
+        changed.add(Dialogs.Changed.CANCEL);
         robot.push(KeyCode.CONTROL, KeyCode.S);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(JobFile.read(file).job().name()).isEqualTo("Theirs");
         Path mine = folder.resolve("mine-of-two" + JobFile.SUFFIX);
-        changed.add(Asking.Changed.SAVE_ELSEWHERE);
+        changed.add(Dialogs.Changed.SAVE_ELSEWHERE);
         chosenFiles.add(mine);
         robot.push(KeyCode.CONTROL, KeyCode.S);
         WaitForAsyncUtils.waitForFxEvents();
@@ -201,7 +201,7 @@ class SafeTableTest extends Hands {
         // If it is replaced, what was there is kept.
         JobFile.write(mine, DemoJob.heronWeir().withName("Theirs again"), UnknownFields.none());
         robot.interact(() -> bench.edit("name", job -> job.withName("Mine again")));
-        changed.add(Asking.Changed.REPLACE);
+        changed.add(Dialogs.Changed.REPLACE);
         robot.push(KeyCode.CONTROL, KeyCode.S);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(JobFile.read(mine).job().name()).isEqualTo("Mine again");
@@ -266,7 +266,7 @@ class SafeTableTest extends Hands {
                 .orElseThrow()
                 .getParent();
         // Unsaved work isn't replaced unasked.
-        answers.add(Asking.Unsaved.CANCEL);
+        answers.add(Dialogs.Unsaved.CANCEL);
         robot.clickOn(robot.from(row).lookup("#message-action").<Node>query());
         assertThat(bench.job().name()).isEqualTo("Being made");
         assertThat(messages(robot)).hasSize(3);
@@ -275,7 +275,7 @@ class SafeTableTest extends Hands {
                 .findFirst()
                 .orElseThrow()
                 .getParent();
-        answers.add(Asking.Unsaved.DISCARD);
+        answers.add(Dialogs.Unsaved.DISCARD);
         robot.clickOn(robot.from(row).lookup("#message-action").<Node>query());
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(bench.job().name()).isEqualTo("Left bb");

@@ -316,10 +316,10 @@ class WindowTest extends Hands {
         Path other = folder.resolve("other.spindle.json");
         JobFile.write(other, DemoJob.heronWeir().withName("Other"), UnknownFields.none());
         type(robot, "#job-name", "Mine");
-        answers.add(Asking.Unsaved.CANCEL);
+        answers.add(Dialogs.Unsaved.CANCEL);
         robot.interact(() -> window.open(other));
         assertThat(read(robot, "#job-title")).isEqualTo("Mine");
-        answers.add(Asking.Unsaved.SAVE);
+        answers.add(Dialogs.Unsaved.SAVE);
         chosenFiles.add(folder.resolve("mine.spindle.json"));
         robot.interact(() -> window.open(other));
         assertThat(read(robot, "#job-title")).isEqualTo("Other");
@@ -327,7 +327,7 @@ class WindowTest extends Hands {
                 .isEqualTo("Mine");
         robot.clickOn("#stage-measure");
         type(robot, "#job-name", "Third");
-        answers.add(Asking.Unsaved.DISCARD);
+        answers.add(Dialogs.Unsaved.DISCARD);
         robot.interact(() -> window.open(folder.resolve("mine.spindle.json")));
         assertThat(read(robot, "#job-title")).isEqualTo("Mine");
         assertThat(answers).isEmpty();
@@ -335,9 +335,9 @@ class WindowTest extends Hands {
 
     @Test
     void theGuardAsksInADialog(FxRobot robot) {
-        Deque<Asking.Unsaved> said = new ArrayDeque<>();
+        Deque<Dialogs.Unsaved> said = new ArrayDeque<>();
         for (String button : List.of("save", "discard", "cancel")) {
-            Platform.runLater(() -> said.add(Asking.inDialogs(window.stage()).unsaved("Heron Weir")));
+            Platform.runLater(() -> said.add(Dialogs.inDialogs(window.stage()).unsaved("Heron Weir")));
             WaitForAsyncUtils.waitForFxEvents();
             robot.clickOn("#unsaved-" + button);
             WaitForAsyncUtils.waitForFxEvents();

@@ -10,9 +10,9 @@ import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.motif.RingDesigner;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.QuiltJob;
@@ -337,7 +337,7 @@ public final class PlanJson {
         node.put("text", words.registration(placement));
     }
 
-    private static void spot(ObjectNode node, String which, Spot spot) {
+    private static void spot(ObjectNode node, String which, LineEnd spot) {
         spot.mark()
                 .ifPresentOrElse(
                         mark -> node.put(which + "Mark", mark.id()),

@@ -12,7 +12,7 @@ import java.util.Optional;
  * @param shownBy what shows it
  * @param mark if it is one
  */
-public record Spot(Point place, ShownBy shownBy, Optional<Mark> mark) {
+public record LineEnd(Point place, ShownBy shownBy, Optional<Mark> mark) {
 
     /** What shows a place, so that it needs no mark. */
     public enum ShownBy {
@@ -38,11 +38,11 @@ public record Spot(Point place, ShownBy shownBy, Optional<Mark> mark) {
         NEEDLE
     }
 
-    public static Spot at(Mark mark) {
-        return new Spot(mark.place(), ShownBy.MARK, Optional.of(mark));
+    public static LineEnd at(Mark mark) {
+        return new LineEnd(mark.place(), ShownBy.MARK, Optional.of(mark));
     }
 
-    public static Spot at(Point place, ShownBy by) {
-        return new Spot(place, by, Optional.empty());
+    public static LineEnd at(Point place, ShownBy by) {
+        return new LineEnd(place, by, Optional.empty());
     }
 }

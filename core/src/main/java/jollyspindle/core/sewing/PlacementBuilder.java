@@ -9,9 +9,9 @@ import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.Marker;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.quilt.RegionId;
@@ -28,7 +28,7 @@ import java.util.Map;
  * about the centre of the arc it stitches, a straight one with its offset on the line, and what is longer than the edge
  * takes several placements.
  */
-public final class Sewing {
+public final class PlacementBuilder {
 
     private final RegionId region;
     private final Marker marker;
@@ -39,7 +39,7 @@ public final class Sewing {
     private int layer;
     private double upright;
 
-    public Sewing(RegionId region, Marker marker) {
+    public PlacementBuilder(RegionId region, Marker marker) {
         this.region = region;
         this.marker = marker;
     }
@@ -86,10 +86,10 @@ public final class Sewing {
      * @param registration how the template is laid if the curve goes on in one placement
      * @param reaches where the curve ends
      */
-    public record Piece(Curve curve, Tool tool, Registration registration, Spot reaches) {
+    public record Piece(Curve curve, StitchingEdge tool, Registration registration, LineEnd reaches) {
 
         /** The same with something else that shows where it ends. */
-        public Piece reaching(Spot other) {
+        public Piece reaching(LineEnd other) {
             return new Piece(curve, tool, registration, other);
         }
     }
@@ -110,7 +110,13 @@ public final class Sewing {
      * @return the line
      */
     public StitchLine stitch(
-            Naming naming, Curve curve, Tool tool, Registration registration, Spot start, Spot end, Turn turn) {
+            Naming naming,
+            Curve curve,
+            StitchingEdge tool,
+            Registration registration,
+            LineEnd start,
+            LineEnd end,
+            Turn turn) {
         return stitch(naming, List.of(new Piece(curve, tool, registration, end)), start, turn);
     }
 
@@ -123,7 +129,7 @@ public final class Sewing {
     }
 
     /** Stitches a line of several curves, one after the other. */
-    public StitchLine stitch(Naming naming, List<Piece> pieces, Spot start, Turn turn) {
+    public StitchLine stitch(Naming naming, List<Piece> pieces, LineEnd start, Turn turn) {
         StitchLine line = new StitchLine(
                 id(naming),
                 region,
@@ -140,12 +146,12 @@ public final class Sewing {
         Effort.step();
         Effort.within(placements.size() + parts);
         int part = 0;
-        Spot at = start;
+        LineEnd at = start;
         for (List<Piece> group : together) {
             Piece piece = group.get(0);
-            if (piece.tool() instanceof Tool.Lying lying) {
+            if (piece.tool() instanceof StitchingEdge.Lying lying) {
                 part++;
-                Spot next = group.get(group.size() - 1).reaches();
+                LineEnd next = group.get(group.size() - 1).reaches();
                 placements.add(new Placement(
                         line.id() + (parts > 1 ? "-part-" + part : ""),
                         line,
@@ -164,7 +170,7 @@ public final class Sewing {
             for (int i = 1; i <= own; i++) {
                 part++;
                 Curve curve = own == 1 ? piece.curve() : piece.curve().piece((i - 1.0) / own, (double) i / own);
-                Spot next = i == own ? piece.reaches() : handOver(curve.end(), turn);
+                LineEnd next = i == own ? piece.reaches() : handOver(curve.end(), turn);
                 Registration laid = registration(piece, own, i, turn);
                 placements.add(new Placement(
                         line.id() + (parts > 1 ? "-part-" + part : ""),
@@ -188,7 +194,7 @@ public final class Sewing {
         List<List<Piece>> groups = new ArrayList<>();
         for (Piece piece : pieces) {
             List<Piece> last = groups.isEmpty() ? List.of() : groups.get(groups.size() - 1);
-            if (piece.tool() instanceof Tool.Lying
+            if (piece.tool() instanceof StitchingEdge.Lying
                     && !last.isEmpty()
                     && last.get(0).tool().equals(piece.tool())) {
                 last.add(piece);
@@ -207,31 +213,31 @@ public final class Sewing {
                 : piece.registration();
     }
 
-    private Spot handOver(Point place, Turn turn) {
+    private LineEnd handOver(Point place, Turn turn) {
         if (turn != Turn.MARKED) {
-            return Spot.at(place, Spot.ShownBy.NEEDLE);
+            return LineEnd.at(place, LineEnd.ShownBy.NEEDLE);
         }
-        return Spot.at(marker.next(Mark.Kind.HAND_OVER, place, Mark.Stage.LOADED));
+        return LineEnd.at(marker.next(Mark.Kind.HAND_OVER, place, Mark.Stage.LOADED));
     }
 
     private static int parts(Piece piece) {
-        if (piece.tool() instanceof Tool.Lying) {
+        if (piece.tool() instanceof StitchingEdge.Lying) {
             return 1;
         }
-        if (piece.curve() instanceof Arc arc && piece.tool() instanceof Tool.Round round) {
+        if (piece.curve() instanceof Arc arc && piece.tool() instanceof StitchingEdge.Round round) {
             return (int) Math.max(1, Math.ceil(Math.abs(arc.sweep()) / round.usable() - 1e-9));
         }
-        double length = piece.tool() instanceof Tool.Straight straight ? straight.length() : Double.MAX_VALUE;
+        double length = piece.tool() instanceof StitchingEdge.Straight straight ? straight.length() : Double.MAX_VALUE;
         return (int) Math.max(1, Math.ceil(piece.curve().length() / length - 1e-9));
     }
 
-    private Pose pose(Tool tool, Curve curve, Registration laid) {
-        if (tool instanceof Tool.Round round) {
+    private Pose pose(StitchingEdge tool, Curve curve, Registration laid) {
+        if (tool instanceof StitchingEdge.Round round) {
             Arc arc = (Arc) curve;
             double crown = arc.startAngle() + arc.sweep() / 2;
             return new Pose(arc.centre(), laid instanceof Registration.OnSeam ? upright : crown - round.middle());
         }
-        Tool.Straight straight = (Tool.Straight) tool;
+        StitchingEdge.Straight straight = (StitchingEdge.Straight) tool;
         // The plate lies on the right of the way, the needle on its left; unless it is laid on a line at the other
         // side.
         Segment line = laid instanceof Registration.OnStitching on && isLeft((Segment) curve, on.lineId())

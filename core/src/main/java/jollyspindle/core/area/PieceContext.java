@@ -6,13 +6,13 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.Marker;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.ArrayList;
@@ -31,10 +31,10 @@ import java.util.function.Function;
  * @param told what there is to know
  * @param seams in the piece that the needle can travel in, besides its edge
  */
-record AreaLaying(
+record PieceContext(
         AreaSpace space,
-        Sewing sewing,
-        Tools tools,
+        PlacementBuilder sewing,
+        EdgeCatalog tools,
         Optional<String> templateId,
         Rays rays,
         List<AreaTold> told,
@@ -45,13 +45,13 @@ record AreaLaying(
 
     private static final double ON = 1e-6;
 
-    AreaLaying(AreaSpace space, Sewing sewing, Tools tools, Optional<String> templateId, Rays rays) {
+    PieceContext(AreaSpace space, PlacementBuilder sewing, EdgeCatalog tools, Optional<String> templateId, Rays rays) {
         this(space, sewing, tools, templateId, rays, new ArrayList<>(), new ArrayList<>());
     }
 
     /** The same in another piece, which tells what it has to where this one does. */
-    AreaLaying in(AreaSpace other) {
-        return new AreaLaying(other, sewing, tools, templateId, rays, told, seams);
+    PieceContext in(AreaSpace other) {
+        return new PieceContext(other, sewing, tools, templateId, rays, told, seams);
     }
 
     Marker marker() {
@@ -71,24 +71,24 @@ record AreaLaying(
     // --- templates ---------------------------------------------------------------------------------------------
 
     /** The straight edge; what is missing is told. */
-    Optional<Tool.Straight> straight() {
-        return told(tools.straight(templateId, Optional.empty()), AreaTold.Need.STRAIGHT_EDGE);
+    Optional<StitchingEdge.Straight> straight() {
+        return told(tools.straight(templateId, Optional.empty()), AreaTold.EdgeKind.STRAIGHT_EDGE);
     }
 
     /** The round edge that arcs are stitched along; what is missing is told. */
-    Optional<Tool.Round> arc() {
+    Optional<StitchingEdge.Round> arc() {
         Optional<ArcTemplate> arc = tools.arc(templateId, Optional.empty());
-        return told(arc.map(a -> Tool.Round.of(a, tools.machine())), AreaTold.Need.ARC);
+        return told(arc.map(a -> StitchingEdge.Round.of(a, tools.machine())), AreaTold.EdgeKind.ARC);
     }
 
     /** The edges that whole circles are stitched along, from the smallest; that there are none is told. */
-    List<Tool.Round> circles() {
-        List<Tool.Round> all = tools.circles(templateId);
-        told(all.stream().findFirst(), AreaTold.Need.CIRCLE);
+    List<StitchingEdge.Round> circles() {
+        List<StitchingEdge.Round> all = tools.circles(templateId);
+        told(all.stream().findFirst(), AreaTold.EdgeKind.CIRCLE);
         return all;
     }
 
-    private <T> Optional<T> told(Optional<T> tool, AreaTold.Need need) {
+    private <T> Optional<T> told(Optional<T> tool, AreaTold.EdgeKind need) {
         if (tool.isEmpty()) {
             tell(new AreaTold.NoTool(need));
         }
@@ -108,21 +108,23 @@ record AreaLaying(
         return marker().next(kind, place, Mark.Stage.LOADED);
     }
 
-    Spot marked(Mark.Kind kind, Point place) {
-        return Spot.at(mark(kind, place));
+    LineEnd marked(Mark.Kind kind, Point place) {
+        return LineEnd.at(mark(kind, place));
     }
 
     /** Where a line ends: on the area's edge, on what is stitched already, or with the template. */
-    Spot shown(Point place) {
+    LineEnd shown(Point place) {
         boolean seam = seams.stream().anyMatch(path -> path.passes(place, ON));
         boolean edge = onEdge(place);
         boolean stitched =
                 !edge && sewing.placements().stream().map(Placement::path).anyMatch(path -> path.passes(place, ON));
-        return Spot.at(
+        return LineEnd.at(
                 place,
                 edge
-                        ? space.onSeam() ? Spot.ShownBy.SEAM : Spot.ShownBy.KEPT_CLEAR
-                        : seam ? Spot.ShownBy.SEAM : stitched ? Spot.ShownBy.STITCHING : Spot.ShownBy.TEMPLATE);
+                        ? space.onSeam() ? LineEnd.ShownBy.SEAM : LineEnd.ShownBy.KEPT_CLEAR
+                        : seam
+                                ? LineEnd.ShownBy.SEAM
+                                : stitched ? LineEnd.ShownBy.STITCHING : LineEnd.ShownBy.TEMPLATE);
     }
 
     // --- stitching ---------------------------------------------------------------------------------------------
@@ -134,31 +136,33 @@ record AreaLaying(
      * @param corner what is marked where one curve leads into the next, and at the ends
      * @return the lines that came of it, in order
      */
-    List<StitchLine> stitch(Sewing.Naming naming, Path whole, Tool tool, Function<Point, Spot> corner) {
+    List<StitchLine> stitch(
+            PlacementBuilder.Naming naming, Path whole, StitchingEdge tool, Function<Point, LineEnd> corner) {
         return stitch(naming, whole, c -> tool, c -> new Registration.FootOnBothMarks(), corner);
     }
 
     List<StitchLine> stitch(
-            Sewing.Naming naming,
+            PlacementBuilder.Naming naming,
             Path whole,
-            Function<Curve, Tool> tool,
+            Function<Curve, StitchingEdge> tool,
             Function<Curve, Registration> registration,
-            Function<Point, Spot> corner) {
+            Function<Point, LineEnd> corner) {
         List<Point> corners = new ArrayList<>(List.of(whole.start()));
         whole.curves().forEach(c -> corners.add(c.end()));
-        Function<Point, Spot> spot =
+        Function<Point, LineEnd> spot =
                 p -> corners.stream().anyMatch(c -> c.distance(p) < ON) ? corner.apply(p) : shown(p);
         List<StitchLine> lines = new ArrayList<>();
         for (Path piece : kept(whole)) {
             lines.add(sewing.stitch(
                     naming,
                     piece.curves().stream()
-                            .map(c -> new Sewing.Piece(c, tool.apply(c), registration.apply(c), spot.apply(c.end())))
+                            .map(c -> new PlacementBuilder.Piece(
+                                    c, tool.apply(c), registration.apply(c), spot.apply(c.end())))
                             .toList(),
                     spot.apply(piece.start()),
-                    tool.apply(piece.curves().get(0)) instanceof Tool.Straight
-                            ? Sewing.Turn.SLIDING
-                            : Sewing.Turn.MARKED));
+                    tool.apply(piece.curves().get(0)) instanceof StitchingEdge.Straight
+                            ? PlacementBuilder.Turn.SLIDING
+                            : PlacementBuilder.Turn.MARKED));
         }
         return lines;
     }

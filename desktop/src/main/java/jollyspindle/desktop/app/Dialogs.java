@@ -13,7 +13,7 @@ import javafx.stage.FileChooser;
 import javafx.stage.Window;
 
 /** The few questions the window asks. Another answerer can stand in for the person. */
-public interface Asking {
+public interface Dialogs {
 
     /** What to do with changes that aren't saved. */
     enum Unsaved {
@@ -55,8 +55,8 @@ public interface Asking {
     }
 
     /** Asks in dialogs over a window. */
-    static Asking inDialogs(Window owner) {
-        return new Asking() {
+    static Dialogs inDialogs(Window owner) {
+        return new Dialogs() {
             @Override
             public Unsaved unsaved(String jobName) {
                 ButtonType save = new ButtonType("Save", ButtonBar.ButtonData.YES);

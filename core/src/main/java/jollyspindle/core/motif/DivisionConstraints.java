@@ -2,8 +2,8 @@ package jollyspindle.core.motif;
 
 import jollyspindle.core.division.Repeating;
 import jollyspindle.core.division.Wish;
-import jollyspindle.core.sewing.Tool;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.List;
@@ -17,7 +17,7 @@ import java.util.OptionalDouble;
  * @param shortest repeat it has room on, in inches; 0 if any
  * @param parity which counts it comes out with
  */
-public record Needs(Repeating repeating, double shortest, Wish.Parity parity) {
+public record DivisionConstraints(Repeating repeating, double shortest, Wish.Parity parity) {
 
     /**
      * What a layer asks.
@@ -25,11 +25,11 @@ public record Needs(Repeating repeating, double shortest, Wish.Parity parity) {
      * @param room from where the motif stands to the limit of stitching, in inches
      * @return nothing if the template it needs isn't there
      */
-    public static Optional<Needs> of(Layer layer, Tools tools, double room) {
+    public static Optional<DivisionConstraints> of(Layer layer, EdgeCatalog tools, double room) {
         Motif motif = layer.motif();
         Optional<ArcTemplate> arc = tools.arc(layer.templateId(), layer.guideId());
         if (motif instanceof Motif.Arcs || motif instanceof Motif.FacingArcs) {
-            return arc.map(a -> new Needs(new Repeating.Arcs(a), 0, parity(motif)));
+            return arc.map(a -> new DivisionConstraints(new Repeating.Arcs(a), 0, parity(motif)));
         }
         if (motif instanceof Motif.Sails) {
             // From the seam to the limit, half a repeat on: no further than the circle is wide.
@@ -48,7 +48,7 @@ public record Needs(Repeating repeating, double shortest, Wish.Parity parity) {
         if (motif instanceof Motif.Serpentine) {
             return arc.isEmpty() && SerpentineLayout.strip(tools, layer).isEmpty()
                     ? Optional.empty()
-                    : Optional.of(new Needs(
+                    : Optional.of(new DivisionConstraints(
                             new Repeating.Figures(OptionalDouble.empty(), Wish.LONGEST_REPEAT, 0), 0, parity(motif)));
         }
         Optional<ChevronStripLayout> strip = ChevronStripLayout.of(tools, layer);
@@ -87,17 +87,17 @@ public record Needs(Repeating repeating, double shortest, Wish.Parity parity) {
                 : Wish.Parity.ANY;
     }
 
-    private static Optional<Needs> fan(List<Tool.Round> blades, Motif.Fans fans, double room) {
+    private static Optional<DivisionConstraints> fan(List<StitchingEdge.Round> blades, Motif.Fans fans, double room) {
         return blades.stream()
-                .map(Tool.Round::stitched)
+                .map(StitchingEdge.Round::stitched)
                 .filter(r -> r <= room + 1e-9)
                 .limit(fans.blades())
                 .reduce((a, b) -> b)
                 .map(r -> figures(OptionalDouble.of(r), 2 * r, r, 0));
     }
 
-    private static Needs figures(OptionalDouble own, double widest, double height, double shortest) {
-        return new Needs(
+    private static DivisionConstraints figures(OptionalDouble own, double widest, double height, double shortest) {
+        return new DivisionConstraints(
                 new Repeating.Figures(own, Math.min(widest, Wish.LONGEST_REPEAT), height), shortest, Wish.Parity.ANY);
     }
 
@@ -116,18 +116,19 @@ public record Needs(Repeating repeating, double shortest, Wish.Parity parity) {
     }
 
     /** What sort of template a motif is stitched with. */
-    public static Obstacle.Need template(Motif motif) {
+    public static Obstacle.EdgeKind template(Motif motif) {
         return switch (motif.kind()) {
-            case ARCS, FACING_ARCS, SAILS -> Obstacle.Need.ARC;
-            case SERPENTINE -> Obstacle.Need.S_CURVE;
-            case FANS -> Obstacle.Need.FAN;
-            case CIRCLES -> Obstacle.Need.CIRCLE;
+            case ARCS, FACING_ARCS, SAILS -> Obstacle.EdgeKind.ARC;
+            case SERPENTINE -> Obstacle.EdgeKind.S_CURVE;
+            case FANS -> Obstacle.EdgeKind.FAN;
+            case CIRCLES -> Obstacle.EdgeKind.CIRCLE;
             case CHEVRONS ->
                 ((Motif.Chevrons) motif).points() == Motif.Points.PEAKS
-                        ? Obstacle.Need.ZIGZAG
-                        : Obstacle.Need.STRAIGHT_EDGE;
-            case STRAIGHT_LINES -> Obstacle.Need.STRAIGHT_EDGE;
-            case CROSSHATCH -> ((Motif.Crosshatch) motif).curved() ? Obstacle.Need.ARC : Obstacle.Need.STRAIGHT_EDGE;
+                        ? Obstacle.EdgeKind.ZIGZAG
+                        : Obstacle.EdgeKind.STRAIGHT_EDGE;
+            case STRAIGHT_LINES -> Obstacle.EdgeKind.STRAIGHT_EDGE;
+            case CROSSHATCH ->
+                ((Motif.Crosshatch) motif).curved() ? Obstacle.EdgeKind.ARC : Obstacle.EdgeKind.STRAIGHT_EDGE;
         };
     }
 }

@@ -16,7 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /** The edges that a job's templates offer, cut once. A template that is retired offers none unless it is asked for by name. */
-public final class Tools {
+public final class EdgeCatalog {
 
     /** Radii nearer than this, in inches, stitch the same circle as far as anybody sees: a chalk line's width. */
     public static final double SAME_RADIUS = 1.0 / 64;
@@ -25,10 +25,10 @@ public final class Tools {
     private final Machine machine;
     private final Map<String, Cut> cuts = new HashMap<>();
     private final Map<String, List<ArcTemplate>> arcs = new HashMap<>();
-    private final Map<String, List<Tool.Strip>> strips = new HashMap<>();
-    private final Map<String, List<Tool.Whole>> arms = new HashMap<>();
+    private final Map<String, List<StitchingEdge.Strip>> strips = new HashMap<>();
+    private final Map<String, List<StitchingEdge.Whole>> arms = new HashMap<>();
 
-    public Tools(List<Template> templates, Machine machine) {
+    public EdgeCatalog(List<Template> templates, Machine machine) {
         this.templates = List.copyOf(templates);
         this.machine = machine;
     }
@@ -98,24 +98,24 @@ public final class Tools {
     }
 
     /** All round edges of a kind of template that can be followed, from the smallest. */
-    private List<Tool.Round> rounds(Template template) {
+    private List<StitchingEdge.Round> rounds(Template template) {
         return cut(template).guides().stream()
-                .flatMap(g -> Tool.Round.of(template, g, machine).stream())
-                .sorted(Comparator.comparingDouble(Tool.Round::stitched))
+                .flatMap(g -> StitchingEdge.Round.of(template, g, machine).stream())
+                .sorted(Comparator.comparingDouble(StitchingEdge.Round::stitched))
                 .toList();
     }
 
     /** The edges that whole circles can be stitched along, from the smallest; slots with a gap count, too. */
-    public List<Tool.Round> circles(Optional<String> id) {
+    public List<StitchingEdge.Round> circles(Optional<String> id) {
         return offered(id).stream()
                 .filter(t -> t.kind() == Kind.CIRCLE || t.kind() == Kind.SLOTTED_CIRCLES)
                 .flatMap(t -> rounds(t).stream())
-                .sorted(Comparator.comparingDouble(Tool.Round::stitched))
+                .sorted(Comparator.comparingDouble(StitchingEdge.Round::stitched))
                 .toList();
     }
 
     /** Any round edge that stitches a radius, circles and slots among them. */
-    public Optional<Tool.Round> round(double radius) {
+    public Optional<StitchingEdge.Round> round(double radius) {
         return templates.stream()
                 .filter(t -> !t.retired())
                 .flatMap(t -> rounds(t).stream())
@@ -129,7 +129,7 @@ public final class Tools {
      * @param name of the template
      * @param blades its slots' outer walls, from the pivot outward
      */
-    public record Fan(String name, List<Tool.Round> blades) {}
+    public record Fan(String name, List<StitchingEdge.Round> blades) {}
 
     public Optional<Fan> fan(Optional<String> id) {
         return offered(id).stream()
@@ -138,27 +138,27 @@ public final class Tools {
                         t.name(),
                         cut(t).guides().stream()
                                 .filter(g -> g.role() == Guide.Role.OUTER_WALL)
-                                .flatMap(g -> Tool.Round.of(t, g, machine).stream())
-                                .sorted(Comparator.comparingDouble(Tool.Round::stitched))
+                                .flatMap(g -> StitchingEdge.Round.of(t, g, machine).stream())
+                                .sorted(Comparator.comparingDouble(StitchingEdge.Round::stitched))
                                 .toList()))
                 .filter(f -> !f.blades().isEmpty())
                 .findFirst();
     }
 
     /** The straight edge to stitch along: of the template asked for, or the longest there is. */
-    public Optional<Tool.Straight> straight(Optional<String> id, Optional<String> guide) {
-        List<Tool.Straight> all = offered(id).stream()
+    public Optional<StitchingEdge.Straight> straight(Optional<String> id, Optional<String> guide) {
+        List<StitchingEdge.Straight> all = offered(id).stream()
                 .filter(t -> t.kind() == Kind.STRAIGHT_EDGE || id.isPresent())
-                .flatMap(t -> cut(t).guides().stream().flatMap(g -> Tool.Straight.of(t, g, machine).stream()))
+                .flatMap(t -> cut(t).guides().stream().flatMap(g -> StitchingEdge.Straight.of(t, g, machine).stream()))
                 .toList();
         return all.stream()
                 .filter(s -> guide.filter(s.id().guideId()::equals).isPresent())
                 .findFirst()
-                .or(() -> all.stream().max(Comparator.comparingDouble(Tool.Straight::length)));
+                .or(() -> all.stream().max(Comparator.comparingDouble(StitchingEdge.Straight::length)));
     }
 
     /** The leading edge of an arm: of the template asked for, or of the first there is. */
-    public Optional<Tool.Whole> arm(Optional<String> id) {
+    public Optional<StitchingEdge.Whole> arm(Optional<String> id) {
         return offered(id).stream()
                 .filter(t -> t.kind() == Kind.TURNED_ARM)
                 .flatMap(t -> arms.computeIfAbsent(t.id(), x -> arms(t)).stream())
@@ -166,32 +166,33 @@ public final class Tools {
     }
 
     /** The edge of a template of any outline, if that is what was asked for. */
-    public Optional<Tool.Whole> outline(Optional<String> id) {
+    public Optional<StitchingEdge.Whole> outline(Optional<String> id) {
         return offered(id).stream()
                 .filter(t -> t.kind() == Kind.OUTLINE)
                 .flatMap(t -> cut(t).guides().stream().flatMap(g -> g.stitched(machine.footRadius()).stream()
                         .limit(1)
-                        .map(path -> new Tool.Whole(new ToolId(t.id(), g.id(), Optional.empty()), t.name(), path))))
+                        .map(path ->
+                                new StitchingEdge.Whole(new ToolId(t.id(), g.id(), Optional.empty()), t.name(), path))))
                 .findFirst();
     }
 
-    private List<Tool.Whole> arms(Template template) {
+    private List<StitchingEdge.Whole> arms(Template template) {
         return cut(template).guides().stream()
                 .filter(g -> g.role() == Guide.Role.LEADING_EDGE)
                 .flatMap(g -> g.stitched(machine.footRadius()).stream()
                         .limit(1)
-                        .map(path -> new Tool.Whole(
+                        .map(path -> new StitchingEdge.Whole(
                                 new ToolId(template.id(), g.id(), Optional.empty()), template.name(), path)))
                 .toList();
     }
 
     /** The edge of a kind of strip: of the template asked for, or of the first there is. */
-    public Optional<Tool.Strip> strip(Kind kind, Optional<String> id) {
+    public Optional<StitchingEdge.Strip> strip(Kind kind, Optional<String> id) {
         return offered(id).stream()
                 .filter(t -> t.kind() == kind)
                 .flatMap(t -> strips
                         .computeIfAbsent(t.id(), x -> cut(t).guides().stream()
-                                .flatMap(g -> Tool.Strip.of(t, g, machine).stream())
+                                .flatMap(g -> StitchingEdge.Strip.of(t, g, machine).stream())
                                 .toList())
                         .stream())
                 .findFirst();

@@ -7,13 +7,13 @@ import java.util.function.Supplier;
 import javafx.application.Platform;
 
 /** Works through what takes long, one after the other and away from the window; what was asked for before is let go. */
-public final class InTurn {
+public final class BackgroundQueue {
 
     private final ExecutorService worker;
     private volatile int asked;
 
     /** Work in a thread of its own, which doesn't keep the application alive. */
-    public InTurn(String name) {
+    public BackgroundQueue(String name) {
         worker = Executors.newSingleThreadExecutor(work -> {
             Thread thread = new Thread(work, name);
             thread.setDaemon(true);

@@ -24,7 +24,7 @@ import jollyspindle.core.measure.TapeScale;
  * @param look of the odd space; of the first run
  * @param unlikeLooks whether that differs from run to run
  */
-record Weight(
+record RunMetrics(
         int runs,
         double repeats,
         double longest,
@@ -49,11 +49,11 @@ record Weight(
      * @param odd what its odd space weighs
      * @param look of its odd space
      */
-    static Weight of(DividedRun run, double odd, Object look, TapeScale tape) {
+    static RunMetrics of(DividedRun run, double odd, Object look, TapeScale tape) {
         double repeat = run.division().repeat();
         double leftover = run.division().leftover();
         int between = run.marksBetween();
-        return new Weight(
+        return new RunMetrics(
                 1,
                 repeat,
                 repeat,
@@ -74,8 +74,8 @@ record Weight(
     }
 
     /** Of these runs and others. */
-    Weight with(Weight other) {
-        return new Weight(
+    RunMetrics with(RunMetrics other) {
+        return new RunMetrics(
                 runs + other.runs,
                 repeats + other.repeats,
                 Math.max(longest, other.longest),

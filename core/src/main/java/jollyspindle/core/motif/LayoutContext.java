@@ -7,12 +7,12 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.Marker;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Spot;
 import jollyspindle.core.placement.StitchLine;
-import jollyspindle.core.sewing.Sewing;
-import jollyspindle.core.sewing.Tool;
-import jollyspindle.core.sewing.Tools;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.SeamRegister;
@@ -23,7 +23,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** What every motif works with while it is laid out on one run. */
-final class Laying {
+final class LayoutContext {
 
     /** Shorter pieces than this, in inches, are left out: a stitch or two. */
     static final double SHORTEST = 1.0 / 8;
@@ -39,8 +39,8 @@ final class Laying {
     record Enclosed(int cell, List<Path> outlines) {}
 
     final RunSpace space;
-    final Sewing sewing;
-    final Tools tools;
+    final PlacementBuilder sewing;
+    final EdgeCatalog tools;
     final Layer layer;
 
     /** What may be stitched by this motif. */
@@ -55,7 +55,14 @@ final class Laying {
     /** The room of the lowest run that is to look like this one, in inches. */
     final double lowest;
 
-    Laying(RunSpace space, Sewing sewing, Tools tools, Layer layer, int number, Region region, double lowest) {
+    LayoutContext(
+            RunSpace space,
+            PlacementBuilder sewing,
+            EdgeCatalog tools,
+            Layer layer,
+            int number,
+            Region region,
+            double lowest) {
         this.lowest = lowest;
         this.number = number;
         this.space = space;
@@ -93,19 +100,19 @@ final class Laying {
     Optional<ArcTemplate> arc() {
         Optional<ArcTemplate> arc = tools.arc(layer.templateId(), layer.guideId());
         if (arc.isEmpty()) {
-            obstacle(new Obstacle.NoTool(Obstacle.Need.ARC, 0));
+            obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.ARC, 0));
         }
         return arc;
     }
 
     /** The straight edge the layer is stitched along; what is missing is told. */
-    Optional<Tool.Straight> straight() {
-        return straight(Obstacle.Need.STRAIGHT_EDGE);
+    Optional<StitchingEdge.Straight> straight() {
+        return straight(Obstacle.EdgeKind.STRAIGHT_EDGE);
     }
 
     /** The straight edge, where it is one of several things that would do. */
-    Optional<Tool.Straight> straight(Obstacle.Need need) {
-        Optional<Tool.Straight> straight = tools.straight(layer.templateId(), layer.guideId());
+    Optional<StitchingEdge.Straight> straight(Obstacle.EdgeKind need) {
+        Optional<StitchingEdge.Straight> straight = tools.straight(layer.templateId(), layer.guideId());
         if (straight.isEmpty()) {
             obstacle(new Obstacle.NoTool(need, 0));
         }
@@ -143,28 +150,28 @@ final class Laying {
     }
 
     /** Where a line that was cut off ends: what shows the place. */
-    Spot shown(Point place) {
+    LineEnd shown(Point place) {
         Point from = place.minus(space.frame().origin());
         double along = from.dot(space.frame().along());
         double across = from.dot(space.frame().outward());
         if (Math.abs(across - space.frame().clearance()) < ON) {
-            return Spot.at(place, Spot.ShownBy.SEAM);
+            return LineEnd.at(place, LineEnd.ShownBy.SEAM);
         }
         if (Math.abs(across - space.frame().depth() + space.frame().reserve()) < ON) {
-            return Spot.at(place, Spot.ShownBy.FAR_EDGE);
+            return LineEnd.at(place, LineEnd.ShownBy.FAR_EDGE);
         }
         if (space.onMitre(place)) {
-            return Spot.at(place, Spot.ShownBy.MITRE);
+            return LineEnd.at(place, LineEnd.ShownBy.MITRE);
         }
         if (Math.abs(along) < ON || Math.abs(along - space.length()) < ON) {
-            return Spot.at(place, Spot.ShownBy.RUN_END);
+            return LineEnd.at(place, LineEnd.ShownBy.RUN_END);
         }
-        return Spot.at(place, Spot.ShownBy.STITCHING);
+        return LineEnd.at(place, LineEnd.ShownBy.STITCHING);
     }
 
     /** Whether a line is engraved at a distance from a straight edge, in inches. */
-    static boolean engraved(Tool tool, double fromEdge) {
-        return tool instanceof Tool.Straight straight
+    static boolean engraved(StitchingEdge tool, double fromEdge) {
+        return tool instanceof StitchingEdge.Straight straight
                 && straight.parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) <= SeamRegister.LINE_TOLERANCE);
     }
 
@@ -178,18 +185,26 @@ final class Laying {
      *
      * @return the lines that came of it, in order; empty if nothing of it lies there
      */
-    List<StitchLine> stitch(Sewing.Naming naming, List<Sewing.Piece> pieces, Spot start, Sewing.Turn turn) {
+    List<StitchLine> stitch(
+            PlacementBuilder.Naming naming,
+            List<PlacementBuilder.Piece> pieces,
+            LineEnd start,
+            PlacementBuilder.Turn turn) {
         return layer.space() == Layer.Space.ALL && !space.runsOn()
                 ? List.of(sewing.stitch(naming, pieces, start, turn))
                 : clipped(naming, pieces, start, turn);
     }
 
     /** Stitches what of a line lies in the space that this motif fills, the whole run too. */
-    List<StitchLine> clipped(Sewing.Naming naming, List<Sewing.Piece> pieces, Spot start, Sewing.Turn turn) {
-        Path whole = new Path(pieces.stream().map(Sewing.Piece::curve).toList());
+    List<StitchLine> clipped(
+            PlacementBuilder.Naming naming,
+            List<PlacementBuilder.Piece> pieces,
+            LineEnd start,
+            PlacementBuilder.Turn turn) {
+        Path whole = new Path(pieces.stream().map(PlacementBuilder.Piece::curve).toList());
         List<StitchLine> lines = new ArrayList<>();
         for (Path path : kept(whole)) {
-            List<Sewing.Piece> cut =
+            List<PlacementBuilder.Piece> cut =
                     path.curves().stream().map(curve -> cut(pieces, curve)).toList();
             boolean fromStart = path.start().distance(whole.start()) < ON;
             lines.add(sewing.stitch(naming, cut, fromStart ? start : shown(path.start()), turn));
@@ -198,20 +213,20 @@ final class Laying {
     }
 
     List<StitchLine> stitch(
-            Sewing.Naming naming,
+            PlacementBuilder.Naming naming,
             Curve curve,
-            Tool tool,
+            StitchingEdge tool,
             Registration registration,
-            Spot start,
-            Spot end,
-            Sewing.Turn turn) {
-        return stitch(naming, List.of(new Sewing.Piece(curve, tool, registration, end)), start, turn);
+            LineEnd start,
+            LineEnd end,
+            PlacementBuilder.Turn turn) {
+        return stitch(naming, List.of(new PlacementBuilder.Piece(curve, tool, registration, end)), start, turn);
     }
 
     /** The piece that a curve is part of, ending where the curve does. */
-    private Sewing.Piece cut(List<Sewing.Piece> pieces, Curve curve) {
+    private PlacementBuilder.Piece cut(List<PlacementBuilder.Piece> pieces, Curve curve) {
         Point middle = curve.at(0.5);
-        Sewing.Piece of = pieces.stream()
+        PlacementBuilder.Piece of = pieces.stream()
                 .min(Comparator.comparingDouble(p -> p.curve().distance(middle)))
                 .orElseThrow();
         boolean toEnd = of.curve().end().distance(curve.end()) < ON;
@@ -219,10 +234,10 @@ final class Laying {
         // A template that stands upright for the whole line needn't have edge where a piece of it lies.
         boolean upright = whole
                 || !(of.registration() instanceof Registration.OnSeam)
-                || !(of.tool() instanceof Tool.Round round)
+                || !(of.tool() instanceof StitchingEdge.Round round)
                 || !(of.curve() instanceof Arc arc)
                 || Math.abs(arc.sweep()) <= round.usable() + ON;
-        return new Sewing.Piece(
+        return new PlacementBuilder.Piece(
                 curve,
                 of.tool(),
                 upright ? of.registration() : new Registration.FootOnBothMarks(),

@@ -24,7 +24,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /** An edge of a template that a line can be stitched along. */
-public sealed interface Tool {
+public sealed interface StitchingEdge {
 
     ToolId id();
 
@@ -38,7 +38,7 @@ public sealed interface Tool {
      * @param middle where the middle of the edge lies at home, in radians seen from the centre
      * @param usable how much of it one placement can stitch, in radians
      */
-    record Round(ToolId id, String name, double stitched, double middle, double usable) implements Tool {
+    record Round(ToolId id, String name, double stitched, double middle, double usable) implements StitchingEdge {
 
         public static Round of(ArcTemplate template, Machine machine) {
             return new Round(
@@ -79,7 +79,8 @@ public sealed interface Tool {
      * @param angles of the lines engraved on it against that line, in radians
      * @param parallels the distances of the lines engraved along it, from the edge, in inches
      */
-    record Straight(ToolId id, String name, Segment line, List<Double> angles, List<Double> parallels) implements Tool {
+    record Straight(ToolId id, String name, Segment line, List<Double> angles, List<Double> parallels)
+            implements StitchingEdge {
 
         /** A quarter of a degree, in radians: less nobody lays. */
         private static final double SEEN = Math.toRadians(0.25);
@@ -142,7 +143,7 @@ public sealed interface Tool {
             double top,
             double bottom,
             List<Across> across)
-            implements Tool {
+            implements StitchingEdge {
 
         /**
          * A line engraved across the strip.
@@ -212,12 +213,12 @@ public sealed interface Tool {
      *
      * @param stitched what the needle draws along it
      */
-    record Whole(ToolId id, String name, Path stitched) implements Tool {}
+    record Whole(ToolId id, String name, Path stitched) implements StitchingEdge {}
 
     /**
      * An edge of whatever shape that lies in a way that is settled already.
      *
      * @param pose in the quilt's frame, of the template's own
      */
-    record Lying(ToolId id, String name, Pose pose) implements Tool {}
+    record Lying(ToolId id, String name, Pose pose) implements StitchingEdge {}
 }

@@ -14,14 +14,14 @@ import java.util.function.UnaryOperator;
  * @param job on the table
  * @param shelf of the quilter
  */
-record Desk(QuiltJob job, Shelf shelf) {
+record UndoState(QuiltJob job, Shelf shelf) {
 
-    Desk withJob(UnaryOperator<QuiltJob> change) {
-        return new Desk(change.apply(job), shelf);
+    UndoState withJob(UnaryOperator<QuiltJob> change) {
+        return new UndoState(change.apply(job), shelf);
     }
 
     /** With another shelf. The job's copies that were like the shelf's go along; those that already differed stay. */
-    Desk withShelf(UnaryOperator<Shelf> change) {
+    UndoState withShelf(UnaryOperator<Shelf> change) {
         Shelf next = change.apply(shelf);
         QuiltJob follows = job;
         for (Template copy : job.templates()) {
@@ -31,12 +31,12 @@ record Desk(QuiltJob job, Shelf shelf) {
                 follows = follows.withTemplate(after.get());
             }
         }
-        return new Desk(follows, next);
+        return new UndoState(follows, next);
     }
 
     /** With another foot, on the job and for the jobs to come. */
-    Desk withMachine(UnaryOperator<Machine> change) {
+    UndoState withMachine(UnaryOperator<Machine> change) {
         Machine next = change.apply(job.machine());
-        return new Desk(job.withMachine(next), shelf.withMachine(next));
+        return new UndoState(job.withMachine(next), shelf.withMachine(next));
     }
 }

@@ -29,7 +29,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The areas of the job on the table: which one is looked at, in which of its pieces, and what is changed there. */
-public final class AreaDesk {
+public final class AreaSelection {
 
     /**
      * The piece of cloth that is looked at.
@@ -46,7 +46,7 @@ public final class AreaDesk {
     private final ReadOnlyObjectWrapper<Optional<List<Point>>> drawn = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Looked> looked = new ReadOnlyObjectWrapper<>();
 
-    AreaDesk(Workbench bench) {
+    AreaSelection(Workbench bench) {
         this.bench = bench;
     }
 

@@ -34,15 +34,15 @@ import javafx.scene.control.ComboBox;
  * @param show shows a template's value in it
  * @param wide whether it takes a whole row
  */
-record Entry(Node node, Consumer<Template> show, boolean wide) {
+record FieldBinding(Node node, Consumer<Template> show, boolean wide) {
 
-    Entry(Node node, Consumer<Template> show) {
+    FieldBinding(Node node, Consumer<Template> show) {
         this(node, show, false);
     }
 
     /** This field in a row of its own. */
-    Entry inARow() {
-        return new Entry(node, show, true);
+    FieldBinding inARow() {
+        return new FieldBinding(node, show, true);
     }
 
     /** Makes fields that change the template that is looked at. */
@@ -58,7 +58,7 @@ record Entry(Node node, Consumer<Template> show, boolean wide) {
         }
 
         /** Shows a template in fields, which is no change of it. */
-        void show(List<Entry> entries, Template template) {
+        void show(List<FieldBinding> entries, Template template) {
             showing = true;
             entries.forEach(e -> e.show().accept(template));
             showing = false;
@@ -84,7 +84,7 @@ record Entry(Node node, Consumer<Template> show, boolean wide) {
             }
         }
 
-        Entry length(
+        FieldBinding length(
                 String id, String name, ToDoubleFunction<Template> get, BiFunction<Template, Double, Template> set) {
             LengthField field = new LengthField(
                     "template-" + id,
@@ -93,11 +93,11 @@ record Entry(Node node, Consumer<Template> show, boolean wide) {
                     () -> bench.job().tape(),
                     inches -> lengthObjection(inches, set),
                     inches -> change(name.toLowerCase(Locale.ROOT), t -> set.apply(t, inches.getAsDouble())));
-            return new Entry(field, t -> field.show(OptionalDouble.of(get.applyAsDouble(t))));
+            return new FieldBinding(field, t -> field.show(OptionalDouble.of(get.applyAsDouble(t))));
         }
 
         /** A length that may be missing. */
-        Entry optionalLength(
+        FieldBinding optionalLength(
                 String id,
                 String name,
                 Function<Template, OptionalDouble> get,
@@ -120,7 +120,7 @@ record Entry(Node node, Consumer<Template> show, boolean wide) {
                     });
             own[0] = field;
             field.prompting("none");
-            return new Entry(field, t -> field.show(get.apply(t)));
+            return new FieldBinding(field, t -> field.show(get.apply(t)));
         }
 
         private Optional<String> lengthObjection(double inches, BiFunction<Template, Double, Template> set) {
@@ -131,7 +131,7 @@ record Entry(Node node, Consumer<Template> show, boolean wide) {
             return model.shown().flatMap(t -> objection(() -> set.apply(t, inches)));
         }
 
-        Entry degrees(
+        FieldBinding degrees(
                 String id,
                 String name,
                 double least,
@@ -148,7 +148,7 @@ record Entry(Node node, Consumer<Template> show, boolean wide) {
         }
 
         /** A plain number; whole numbers are shown without a point. */
-        Entry number(
+        FieldBinding number(
                 String id,
                 String name,
                 double least,
@@ -171,11 +171,11 @@ record Entry(Node node, Consumer<Template> show, boolean wide) {
                 }
                 return wrong;
             });
-            return new Entry(field, t -> field.show(plain(get.applyAsDouble(t))));
+            return new FieldBinding(field, t -> field.show(plain(get.applyAsDouble(t))));
         }
 
         /** Several lengths between semicolons. */
-        Entry lengths(
+        FieldBinding lengths(
                 String id,
                 String name,
                 boolean mayBeEmpty,
@@ -205,7 +205,7 @@ record Entry(Node node, Consumer<Template> show, boolean wide) {
                 }
                 return wrong;
             });
-            return new Entry(
+            return new FieldBinding(
                     field,
                     t -> field.show(get.apply(t).stream()
                             .map(v -> bench.words().exact(v))
@@ -213,7 +213,7 @@ record Entry(Node node, Consumer<Template> show, boolean wide) {
         }
 
         /** Several angles between semicolons; in radians, shown in degrees. */
-        Entry degreesList(
+        FieldBinding degreesList(
                 String id,
                 String name,
                 Function<Template, List<Double>> get,
@@ -240,14 +240,14 @@ record Entry(Node node, Consumer<Template> show, boolean wide) {
                 change(name.toLowerCase(Locale.ROOT), t -> set.apply(t, read));
                 return Optional.empty();
             });
-            return new Entry(
+            return new FieldBinding(
                     field,
                     t -> field.show(get.apply(t).stream()
                             .map(v -> Words.degrees(v).replace("°", ""))
                             .collect(Collectors.joining("; "))));
         }
 
-        <V> Entry choice(
+        <V> FieldBinding choice(
                 String id,
                 String name,
                 List<V> values,
@@ -267,15 +267,16 @@ record Entry(Node node, Consumer<Template> show, boolean wide) {
                     }
                 }
             });
-            return new Entry(Labelled.of(name, box), t -> box.setValue(get.apply(t)));
+            return new FieldBinding(Labelled.of(name, box), t -> box.setValue(get.apply(t)));
         }
 
-        Entry flag(String id, String name, Predicate<Template> get, BiFunction<Template, Boolean, Template> set) {
+        FieldBinding flag(
+                String id, String name, Predicate<Template> get, BiFunction<Template, Boolean, Template> set) {
             CheckBox box = new CheckBox(name);
             box.setId("template-" + id);
             box.setWrapText(true);
             box.setOnAction(e -> change(name.toLowerCase(Locale.ROOT), t -> set.apply(t, box.isSelected())));
-            return new Entry(box, t -> box.setSelected(get.test(t)));
+            return new FieldBinding(box, t -> box.setSelected(get.test(t)));
         }
 
         private static String plain(double number) {
