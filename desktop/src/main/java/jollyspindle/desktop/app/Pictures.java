@@ -18,6 +18,7 @@ import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.FootMeasurement;
+import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.model.Scope;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
@@ -206,6 +207,8 @@ final class Pictures {
         System.setProperty("prism.order", "sw");
         System.setProperty("prism.text", "t2k");
         System.setProperty("java.awt.headless", "true");
+        // Nobody waits for the window here, and pictures are to show all there is.
+        System.setProperty(Soon.APART, "0");
     }
 
     /** Takes a picture of each main view and keeps none. */

@@ -16,8 +16,8 @@ import javafx.util.Duration;
  */
 public final class Soon {
 
-    /** The property that says how far apart the moments are at least, in milliseconds. */
-    private static final String APART = "spindle.window.apart";
+    /** The property that says how far apart the moments are at least, in milliseconds; 0 shows all as soon as it can be. */
+    public static final String APART = "spindle.window.apart";
 
     /** Half the pace of a screen: what draws by software keeps up with it, and the eye doesn't miss the rest. */
     private static final long USUAL = 32;
