@@ -124,7 +124,7 @@ final class Ditches {
      * What stands for all places that a place can be left for by travelling: those of the same ditches; for a place on no
      * ditch, itself.
      */
-    Object together(Point place) {
+    Object connectedComponent(Point place) {
         Optional<Point> vertex = find(place);
         if (vertex.isEmpty()) {
             return List.of(Math.round(place.x() / SAME / 2), Math.round(place.y() / SAME / 2));

@@ -107,7 +107,7 @@ final class Orders {
 
     /** What stands for all places that are reached from one by travelling. */
     private int place(Point place) {
-        return places.computeIfAbsent(ditches.together(place), there -> places.size());
+        return places.computeIfAbsent(ditches.connectedComponent(place), there -> places.size());
     }
 
     private static Point start(List<StitchLine> lines) {
@@ -255,8 +255,8 @@ final class Orders {
                 .toList();
         // After M. Fleury: no line is taken that leaves others behind, as long as there is one that doesn't.
         Stream<Step> on = Stream.concat(
-                        reached.stream().filter(w -> leavesNoneBehind(w, left)),
-                        reached.stream().filter(w -> !leavesNoneBehind(w, left)))
+                        reached.stream().filter(w -> isNoBridge(w, left)),
+                        reached.stream().filter(w -> !isNoBridge(w, left)))
                 .map(way -> new Step(way, false));
         List<Way> others =
                 ways.stream().filter(w -> costs.get(w) == Double.MAX_VALUE).toList();
@@ -269,8 +269,8 @@ final class Orders {
         List<Way> odd = ways.stream().filter(w -> isOdd(w.from(), left)).toList();
         return Stream.concat(
                 Stream.concat(
-                        odd.stream().filter(w -> leavesNoneBehind(w, left)),
-                        odd.stream().filter(w -> !leavesNoneBehind(w, left))),
+                        odd.stream().filter(w -> isNoBridge(w, left)),
+                        odd.stream().filter(w -> !isNoBridge(w, left))),
                 ways.stream().filter(w -> odd.stream().noneMatch(o -> o == w)));
     }
 
@@ -284,8 +284,11 @@ final class Orders {
                 == 1;
     }
 
-    /** Whether all lines that are reached from where a way begins are still reached from where it ends. */
-    private boolean leavesNoneBehind(Way way, List<Chain> left) {
+    /**
+     * Whether all lines that are reached from where a way begins are still reached from where it ends: the test for bridges of
+     * Fleury's algorithm for Eulerian trails (1883).
+     */
+    private boolean isNoBridge(Way way, List<Chain> left) {
         List<Chain> others = new ArrayList<>(left);
         others.remove(way.chain());
         int still = reached(way.to(), others);
