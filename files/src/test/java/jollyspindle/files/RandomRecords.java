@@ -8,6 +8,7 @@ import java.lang.reflect.Type;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -33,7 +34,10 @@ public final class RandomRecords {
         random = new Random(seed);
     }
 
-    /** All records that a sealed type permits, at any depth; a record permits itself. */
+    /**
+     * All records that a sealed type permits, at any depth, by name, since compilers list them in no lasting order; a record
+     * permits itself.
+     */
     public static <T> List<Class<? extends T>> kinds(Class<T> type) {
         if (type.isRecord()) {
             return List.of(type);
@@ -42,6 +46,7 @@ public final class RandomRecords {
         for (Class<?> one : type.getPermittedSubclasses()) {
             kinds.addAll(kinds(one.asSubclass(type)));
         }
+        kinds.sort(Comparator.comparing(Class::getName));
         return kinds;
     }
 
