@@ -1,5 +1,6 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.division.Cell;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
@@ -36,6 +37,12 @@ final class HatchLayout {
     private final Motif.Crosshatch motif;
     private final double echo;
 
+    /** Whether all repeats are equally wide. */
+    private final boolean alike;
+
+    /** Where the first line leaves the edge: at the first valley. */
+    private final double zero;
+
     /**
      * A hatching.
      *
@@ -46,6 +53,9 @@ final class HatchLayout {
         this.space = laying.space;
         this.motif = motif;
         this.echo = echo;
+        Cell first = space.divided().get(0).cell();
+        alike = space.divided().stream().allMatch(f -> Math.abs(f.cell().width() - first.width()) < 1e-6);
+        zero = alike ? first.from() : 0;
     }
 
     void lay() {
@@ -77,12 +87,12 @@ final class HatchLayout {
         }
         for (int set = 1; set <= (upright ? 1 : 2); set++) {
             double over = set == 1 ? lean : -lean;
-            int first = (int) Math.floor((-zero() - Math.max(over, 0)) / step) - 1;
+            int first = (int) Math.floor((-zero - Math.max(over, 0)) / step) - 1;
             int last = (int) Math.ceil((space.length() - Math.min(over, 0)) / step) + 1;
             List<StitchLine> before = List.of();
             for (int i = first; i <= last; i++) {
                 Segment own =
-                        new Segment(new Point(zero() + i * step, 0), new Point(zero() + i * step + over, space.room()));
+                        new Segment(new Point(zero + i * step, 0), new Point(zero + i * step + over, space.room()));
                 before = hatch(
                         space.placed(own), tool.get(), set, i - first + 1, step * Math.sin(motif.angle()), before);
             }
@@ -111,11 +121,11 @@ final class HatchLayout {
         double half = Math.sqrt(Math.max(0, radius * radius - (radius - up) * (radius - up)));
         double step = step(motif.spacing());
         for (int set = 1; set <= 2; set++) {
-            int first = (int) Math.floor((-zero() - half) / step) - 1;
+            int first = (int) Math.floor((-zero - half) / step) - 1;
             int last = (int) Math.ceil((space.length() + half) / step) + 1;
             List<StitchLine> before = List.of();
             for (int i = first; i <= last; i++) {
-                double crown = zero() + i * step;
+                double crown = zero + i * step;
                 Arc whole = RunSpace.bulging(crown - half, crown + half, 0, radius);
                 Arc own = set == 1 ? whole.piece(0, 0.5) : whole.piece(0.5, 1);
                 before = hatch(space.placed(own), tool, set, i - first + 1, step, before);
@@ -126,18 +136,8 @@ final class HatchLayout {
     /** From line to line along the run: so that every repeat looks alike if all are equally wide, or else both ends. */
     private double step(double wanted) {
         double first = space.divided().get(0).cell().width();
-        double over = alike() && wanted <= first ? first : space.length();
+        double over = alike && wanted <= first ? first : space.length();
         return over / Math.max(1, Math.round(over / wanted));
-    }
-
-    private boolean alike() {
-        double first = space.divided().get(0).cell().width();
-        return space.divided().stream().allMatch(f -> Math.abs(f.cell().width() - first) < 1e-6);
-    }
-
-    /** Where the first line leaves the edge: at the first valley. */
-    private double zero() {
-        return alike() ? space.divided().get(0).cell().from() : 0;
     }
 
     /**

@@ -23,9 +23,21 @@ import java.util.Optional;
  * @param frame of the run, as it really is
  * @param hanging whether the motif stands on the outside edge
  * @param figures one a cell, in the order in which the motif sees them
+ * @param divided the figures that stand on cells that were divided: all but the corners' own
  * @param on how it goes on beyond its ends
  */
-record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, RunOn on) {
+record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, List<Figure> divided, RunOn on) {
+
+    RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, RunOn on) {
+        this(
+                frame,
+                hanging,
+                figures,
+                figures.stream()
+                        .filter(f -> f.cell().kind() != Cell.Kind.CORNER)
+                        .toList(),
+                on);
+    }
 
     /**
      * How a run goes on beyond its ends into the corners, up to the mitre.
@@ -139,11 +151,6 @@ record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, RunOn on)
     /** How many valleys the run has, both ends counted. */
     int valleys() {
         return divided().size() - on.leftCells() - on.rightCells() + 1;
-    }
-
-    /** The figures that stand on cells that were divided: all but the corners' own. */
-    List<Figure> divided() {
-        return figures.stream().filter(f -> f.cell().kind() != Cell.Kind.CORNER).toList();
     }
 
     /** A path of the motif's in the quilt's frame. */
