@@ -1,6 +1,7 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.division.Cell;
+import jollyspindle.core.division.Figure;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
@@ -37,8 +38,8 @@ final class HatchLayout {
     private final Motif.Crosshatch motif;
     private final double echo;
 
-    /** Whether all repeats are equally wide. */
-    private final boolean alike;
+    /** How wide a repeat is, in inches; where they aren't all alike, as long as the run. */
+    private final double repeat;
 
     /** Where the first line leaves the edge: at the first valley. */
     private final double zero;
@@ -53,9 +54,12 @@ final class HatchLayout {
         this.space = laying.space;
         this.motif = motif;
         this.echo = echo;
-        Cell first = space.divided().get(0).cell();
-        alike = space.divided().stream().allMatch(f -> Math.abs(f.cell().width() - first.width()) < 1e-6);
-        zero = alike ? first.from() : 0;
+        Optional<Cell> first = space.divided().stream().map(Figure::cell).findFirst();
+        boolean alike = first.isPresent()
+                && space.divided().stream()
+                        .allMatch(f -> Math.abs(f.cell().width() - first.get().width()) < 1e-6);
+        zero = alike ? first.get().from() : 0;
+        repeat = alike ? first.get().width() : space.length();
     }
 
     void lay() {
@@ -135,8 +139,7 @@ final class HatchLayout {
 
     /** From line to line along the run: so that every repeat looks alike if all are equally wide, or else both ends. */
     private double step(double wanted) {
-        double first = space.divided().get(0).cell().width();
-        double over = alike && wanted <= first ? first : space.length();
+        double over = wanted <= repeat ? repeat : space.length();
         return over / Math.max(1, Math.round(over / wanted));
     }
 
