@@ -156,10 +156,15 @@ public final class LayOutBench extends VBox {
             } else if (now != null && page != Page.AREAS) {
                 turnTo(Page.AREAS);
             } else {
-                follow.invalidated(o);
+                soon.ask();
+                soon.now();
             }
         });
-        bench.whereProperty().addListener(follow);
+        // Fields of another border than the one that is looked at would change the wrong one.
+        bench.whereProperty().addListener(o -> {
+            soon.ask();
+            soon.now();
+        });
         bench.stageProperty().addListener(follow);
         bench.placementProperty().addListener((o, was, now) -> {
             // From one to another: the quilter is stepping. The first is shown without being asked for.

@@ -82,7 +82,11 @@ public final class ShelfModel {
         bench.stageProperty().addListener(listener);
         bench.changesProperty().addListener(listener);
         bench.planProperty().addListener(listener);
-        shownId.addListener(listener);
+        // Fields of another template than the one that is shown would change the wrong one.
+        shownId.addListener(o -> {
+            soon.ask();
+            soon.now();
+        });
         search.addListener(listener);
         kind.addListener(listener);
         size.addListener(listener);
