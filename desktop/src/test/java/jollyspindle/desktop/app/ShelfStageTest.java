@@ -72,6 +72,32 @@ class ShelfStageTest extends Hands {
         type(robot, field, text);
     }
 
+    /** A field that stood there for a moment longer would change the wrong template. */
+    @Test
+    void fieldsOfAnotherTemplateGoAtOnce(FxRobot robot) {
+        String circle = first(Kind.CIRCLE);
+        String corner = first(Kind.CORNER);
+        robot.interact(() -> {
+            bench.stageProperty().set(WorkStage.SHELF);
+            window.shelfModel().look(circle);
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#template-cutting").tryQuery()).isPresent();
+        robot.interact(() -> {
+            window.shelfModel().look(corner);
+            assertThat(window.stage().getScene().getRoot().lookup("#template-cutting"))
+                    .isNull();
+        });
+    }
+
+    private String first(Kind kind) {
+        return bench.shelf().templates().stream()
+                .filter(t -> t.kind() == kind)
+                .findFirst()
+                .orElseThrow()
+                .id();
+    }
+
     @Test
     void aTemplateIsChangedInPlaceAndTheJobsCopyGoesAlong(FxRobot robot) {
         demo(robot, WorkStage.SHELF);
