@@ -52,6 +52,9 @@ public final class Main {
         if (job.isPresent() && hasDisplay()) {
             return launch(new PrintWriter(System.err, true), job.get());
         }
+        if (args.length == 0 && hasDisplay()) {
+            return launch(new PrintWriter(System.err, true));
+        }
         if (List.of(args).equals(List.of(DEMO)) && hasDisplay()) {
             return demoInWindow(new PrintWriter(System.out, true), new PrintWriter(System.err, true));
         }

@@ -533,7 +533,7 @@ public final class QuiltTable extends Pane {
         super.layoutChildren();
         if (sized) {
             sized = false;
-            paint();
+            soon.now();
         }
     }
 
