@@ -78,7 +78,11 @@ public final class AreaReckoning {
         AreaMotif motif = layer.motif();
         double reach = Math.min(width, height) / 2;
         return switch (motif.kind()) {
-            case ARMS, WREATH, PETALS, POINTS -> ((AreaMotif.Counted) motif).count();
+            case ARMS -> {
+                AreaMotif.Arms arms = (AreaMotif.Arms) motif;
+                yield arms.arms() * (arms.mirrored() ? 2 : 1);
+            }
+            case WREATH, PETALS, POINTS -> ((AreaMotif.Counted) motif).count();
             case RINGS -> {
                 AreaMotif.Rings rings = (AreaMotif.Rings) motif;
                 yield rings.gap().isEmpty()

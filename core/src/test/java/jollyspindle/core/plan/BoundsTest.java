@@ -125,9 +125,8 @@ class BoundsTest {
 
     @Test
     void whatWouldBeTooMuchIsToldAndTheRestIsPlanned() {
-        // Reckoned as one line an arm, each goes out and back, and there are two sets.
-        AreaMotif arms = new AreaMotif.Arms(64, AreaMotif.Way.OUT_AND_BACK, 0.75, true, 0, false);
-        WorkPlan plan = Planner.plan(blocks(50, 50, 9, arms));
+        // Reckoned as its first set; as many follow as have room, 5/8 at a time on sides of 9.
+        WorkPlan plan = Planner.plan(blocks(50, 50, 9, new AreaMotif.Whirl(9, 1.0 / 16, 100)));
         assertThat(plan.areas().get(0).placements().size()).isLessThanOrEqualTo(Effort.MOST);
         assertThat(plan.areas().get(0).told().stream().map(AreaPlan.Told::what))
                 .contains(new AreaTold.TooFine(Effort.MOST));
@@ -137,6 +136,8 @@ class BoundsTest {
     /** One design of each kind, in a block of 9. */
     private static final List<AreaMotif> MOTIFS = List.of(
             new AreaMotif.Arms(16, AreaMotif.Way.OUT_AND_BACK, 0.75),
+            new AreaMotif.Arms(12, AreaMotif.Way.OUT_AND_BACK, 0.75, true, 0, false),
+            new AreaMotif.Arms(12, AreaMotif.Way.ALONG_EDGE, 0.75),
             new AreaMotif.Rings(1, OptionalDouble.of(0.5), 20, AreaMotif.Spokes.values()[0]),
             new AreaMotif.Rings(1, OptionalDouble.empty(), 3, AreaMotif.Spokes.values()[0]),
             new AreaMotif.Wreath(6, OptionalDouble.empty()),
