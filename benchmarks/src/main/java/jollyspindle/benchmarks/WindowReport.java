@@ -14,8 +14,10 @@ import jollyspindle.desktop.model.Workbench;
 import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
@@ -24,6 +26,7 @@ import javafx.event.Event;
 import javafx.event.EventType;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.PickResult;
@@ -38,13 +41,15 @@ public final class WindowReport {
     private static final int WARM_UP = 300;
     private static final int MOVES = 600;
     private static final long BETWEEN_MOVES = 16;
+    private static final int ROUNDS = 5;
+    private static final long QUIET = 700;
 
     private final Workbench bench = new Workbench(Planning.away());
     private Stage stage;
 
     private WindowReport() {}
 
-    /** Runs the report. */
+    /** Runs the report; with the word {@code around} only of going from stage to stage. */
     public static void main(String[] args) throws Exception {
         System.setProperty("glass.platform", "Monocle");
         System.setProperty("monocle.platform", "Headless");
@@ -54,11 +59,11 @@ public final class WindowReport {
         CountDownLatch started = new CountDownLatch(1);
         Platform.startup(started::countDown);
         started.await();
-        new WindowReport().run();
+        new WindowReport().run(!List.of(args).contains("around"));
         Platform.exit();
     }
 
-    private void run() throws Exception {
+    private void run(boolean drags) throws Exception {
         QuiltJob job = LargeJobs.KING_SIZE.times(1);
         var folder = Files.createTempDirectory("spindle-report");
         inWindow(() -> {
@@ -70,7 +75,7 @@ public final class WindowReport {
             return null;
         });
         settle();
-        for (int round = 0; round < 2; round++) {
+        for (int round = 0; round < 2 && drags; round++) {
             boolean counts = round > 0;
             int moves = counts ? MOVES : WARM_UP;
             List<Knob> knobs = inWindow(() -> List.copyOf(bench.handles()));
@@ -80,6 +85,44 @@ public final class WindowReport {
             }
             report(counts, "valley on the tape", dragValley(moves));
         }
+        goAround();
+    }
+
+    /** Goes from stage to stage, from page to page and from light to dark; the first time all of it is new. */
+    private void goAround() throws Exception {
+        Map<String, List<Double>> longest = new LinkedHashMap<>();
+        for (int round = 0; round < ROUNDS; round++) {
+            for (WorkStage to : List.of(WorkStage.MEASURE, WorkStage.SHELF, WorkStage.MARK, WorkStage.LAY_OUT)) {
+                longest.computeIfAbsent("to " + to, k -> new ArrayList<>())
+                        .add(longest(() -> bench.stageProperty().set(to)));
+            }
+            for (String page : List.of("motifs", "candidates", "run", "wishes", "rules", "areas", "candidates")) {
+                longest.computeIfAbsent("to the page of " + page, k -> new ArrayList<>())
+                        .add(longest(() -> ((ButtonBase) root().lookup("#show-" + page)).fire()));
+            }
+            for (int i = 0; i < 2; i++) {
+                longest.computeIfAbsent(i == 0 ? "dark" : "light", k -> new ArrayList<>())
+                        .add(longest(() -> ((ButtonBase) root().lookup("#look")).fire()));
+            }
+        }
+        longest.forEach((what, millis) -> System.out.printf(
+                Locale.ROOT,
+                "%-40s longest step the first time %.0f ms, the second %.0f ms, the last of %d %.0f ms%n",
+                what,
+                millis.get(0),
+                millis.get(1),
+                millis.size(),
+                millis.get(millis.size() - 1)));
+    }
+
+    private double longest(Runnable what) throws Exception {
+        Steps steps = new Steps();
+        inWindow(() -> {
+            what.run();
+            return null;
+        });
+        Thread.sleep(QUIET);
+        return steps.end().stream().mapToDouble(m -> m).max().orElse(0);
     }
 
     private Node root() {

@@ -1,5 +1,6 @@
 package jollyspindle.desktop.app;
 
+import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.model.Workbench;
 
 import javafx.animation.PauseTransition;
@@ -7,7 +8,6 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
@@ -35,7 +35,7 @@ final class CatchingUp extends HBox {
         getStyleClass().add("catching-up");
         bar.setPrefWidth(50);
         stop.setId("stop-planning");
-        stop.setTooltip(new Tooltip("Stop, and take the last change back; Redo does it again"));
+        Tip.on(stop, "Stop, and take the last change back; Redo does it again");
         stop.setOnAction(e -> bench.stopPlanning());
         getChildren().addAll(new Label("Working the plan out …"), bar, stop);
         noticed.setOnFinished(e -> setVisible(true));

@@ -13,7 +13,9 @@ import jollyspindle.desktop.bench.LayOutBench;
 import jollyspindle.desktop.bench.MarkBench;
 import jollyspindle.desktop.bench.MeasureBench;
 import jollyspindle.desktop.control.CompareView;
+import jollyspindle.desktop.control.Deck;
 import jollyspindle.desktop.control.FindingsBox;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.PlacementCallout;
 import jollyspindle.desktop.control.ProtractorTape;
 import jollyspindle.desktop.control.QuiltTable;
@@ -41,6 +43,7 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
+import javafx.beans.InvalidationListener;
 import javafx.beans.binding.Bindings;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
@@ -82,8 +85,9 @@ public final class MainWindow {
     private final Filing filing;
     private final Stage stage;
     private final BorderPane root = new BorderPane();
-    private final StackPane middle = new StackPane();
-    private final StackPane right = new StackPane();
+    private final Deck middle = new Deck();
+    private final Deck right = new Deck();
+    private final Region nothing = new Region();
     private final MessageBar messages = new MessageBar();
     private final QuiltTable table;
     private final StackPane tableAndCallout;
@@ -215,8 +219,13 @@ public final class MainWindow {
 
     private void dress() {
         look.dress(root.getScene());
-        look.darkProperty().addListener(o -> keepLook());
-        look.scaleProperty().addListener(o -> keepLook());
+        InvalidationListener otherwise = o -> {
+            middle.letHiddenGo();
+            right.letHiddenGo();
+            keepLook();
+        };
+        look.darkProperty().addListener(otherwise);
+        look.scaleProperty().addListener(otherwise);
     }
 
     private void buildAbove() {
@@ -246,6 +255,7 @@ public final class MainWindow {
     /** From now on, what is seen follows the stage and what is looked at. */
     private void arrangeFromNow() {
         root.setRight(right);
+        root.setBottom(tape.get());
         root.getScene().addEventHandler(KeyEvent.KEY_PRESSED, this::press);
         drops(root.getScene());
         bench.stageProperty().addListener(o -> arrange());
@@ -348,11 +358,17 @@ public final class MainWindow {
     private void arrange() {
         WorkStage now = bench.stageProperty().get();
         boolean compared = now == WorkStage.LAY_OUT && bench.comparingProperty().get();
-        middle.getChildren().setAll(now == WorkStage.SHELF ? shelf.get() : compared ? compare.get() : tablePane);
-        right.getChildren().setAll(benches.get(now).get());
+        Gradually.inTurn(
+                root,
+                () -> {
+                    // Nothing beside it that belongs to the stage before.
+                    right.show(nothing);
+                    middle.show(now == WorkStage.SHELF ? shelf.get() : compared ? compare.get() : tablePane);
+                },
+                () -> right.show(benches.get(now).get()));
         boolean withTape = now == WorkStage.LAY_OUT && !compared || now == WorkStage.MARK;
         // Round an area's centre the tape is bent, on the table.
-        root.setBottom(withTape && !bench.areas().isLooked() ? tape.get() : null);
+        Deck.show(tape.get(), withTape && !bench.areas().isLooked());
         showTemplate();
     }
 

@@ -2,6 +2,7 @@ package jollyspindle.desktop.app;
 
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.IconButtons;
+import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
@@ -14,7 +15,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -47,7 +47,7 @@ final class StageBar extends HBox {
             tab.setId("stage-" + workStage.name().toLowerCase(Locale.ROOT).replace('_', '-'));
             tab.getStyleClass().add("stage-tab");
             tab.setToggleGroup(group);
-            tab.setTooltip(new Tooltip(workStage.title() + " (Ctrl+" + (workStage.ordinal() + 1) + ")"));
+            Tip.on(tab, workStage.title() + " (Ctrl+" + (workStage.ordinal() + 1) + ")");
             tab.setSelected(bench.stageProperty().get() == workStage);
             tab.setOnAction(e -> {
                 tab.setSelected(true);
@@ -75,7 +75,7 @@ final class StageBar extends HBox {
     private static void name(Button button, String what, Optional<String> step, String keys) {
         button.setDisable(step.isEmpty());
         String text = step.map(s -> what + ": " + s).orElse("Nothing to " + what.toLowerCase(Locale.ROOT));
-        button.setTooltip(new Tooltip(text + " (" + keys + ")"));
+        Tip.on(button, text + " (" + keys + ")");
         button.setAccessibleText(text);
     }
 }

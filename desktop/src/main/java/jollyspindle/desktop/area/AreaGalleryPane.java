@@ -8,6 +8,7 @@ import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.BackgroundQueue;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.PictureCard;
 import jollyspindle.desktop.look.Look;
@@ -51,15 +52,18 @@ final class AreaGalleryPane extends VBox {
             getChildren().add(Labelled.wrapped("Once the body is measured, the motifs are shown here.", "reason"));
             return;
         }
-        for (AreaPreset preset : AreaPreset.of(job.quilt().areas().get(id.number() - 1))) {
-            Card card = new Card(preset);
-            getChildren().add(card);
-            work.ask(() -> AreaGallery.entry(job, id, preset), card::show);
-        }
+        Gradually.fill(
+                this,
+                AreaPreset.of(job.quilt().areas().get(id.number() - 1)).stream().map(preset -> () -> {
+                    Card card = new Card(preset);
+                    work.ask(() -> AreaGallery.entry(job, id, preset), card::show);
+                    return card;
+                }));
     }
 
     /** Stops what is still to be laid out. */
     void leave() {
+        Gradually.fill(this);
         work.letGo();
     }
 

@@ -15,6 +15,7 @@ import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
@@ -31,7 +32,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -313,7 +313,7 @@ public final class AreasPane extends VBox {
         if (!desk.placements().isEmpty()) {
             Button step = new Button("See how it lies");
             step.setId("area-step");
-            step.setTooltip(new Tooltip("The template on the table, placement by placement: step on with . and ,"));
+            Tip.on(step, "The template on the table, placement by placement: step on with . and ,");
             step.setOnAction(e -> {
                 bench.placementProperty().set(desk.placements().get(0));
                 turnTo(Page.ROTATION);

@@ -6,6 +6,7 @@ import jollyspindle.core.quilt.Area;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
@@ -18,7 +19,6 @@ import java.util.stream.Stream;
 import javafx.geometry.HPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
@@ -54,7 +54,7 @@ final class LettersPane extends VBox {
             char next = (char) ('A' + design.parts().size());
             desk.design("a letter " + next, design.with(next, design.part(desk.letter())));
         });
-        more.setTooltip(new Tooltip("It begins with the motifs of the letter that is looked at"));
+        Tip.on(more, "It begins with the motifs of the letter that is looked at");
         more.setDisable(design.parts().size() == AreaDesign.MOST_PARTS);
         Button less = button("letter-remove", "One less", () -> desk.design("a letter less", design.withoutLastPart()));
         less.setDisable(design.parts().size() == 1);
@@ -128,7 +128,7 @@ final class LettersPane extends VBox {
                 }
                 String said = "Block " + number + ": " + (letter == AreaDesign.PLAIN ? "plain" : "letter " + letter);
                 block.setAccessibleText(said);
-                block.setTooltip(new Tooltip(said + ". Click for the next letter"));
+                Tip.on(block, said + ". Click for the next letter");
                 GridPane.setHalignment(block, HPos.CENTER);
                 grid.add(block, c, r);
             }

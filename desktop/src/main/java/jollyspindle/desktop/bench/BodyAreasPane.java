@@ -13,6 +13,7 @@ import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.EntryFields;
 import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.Workbench;
 
@@ -28,7 +29,6 @@ import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
@@ -160,7 +160,7 @@ final class BodyAreasPane extends VBox {
         boolean drawn = bench.areas().drawnProperty().get().isPresent();
         Button button = new Button(drawn ? "Give up drawing" : "Draw an appliqué");
         button.setId("applique-draw");
-        button.setTooltip(new Tooltip("Click its corners on the table"));
+        Tip.on(button, "Click its corners on the table");
         button.setDisable(
                 bench.plan().shape().isEmpty() || bench.job().quilt().areas().size() >= MOST);
         button.setOnAction(e -> {
@@ -176,7 +176,7 @@ final class BodyAreasPane extends VBox {
     private Button fromDrawing() {
         Button button = new Button("From a drawing …");
         button.setId("applique-from-drawing");
-        button.setTooltip(new Tooltip("The largest closed shape of an SVG drawing, as large as the drawing says"));
+        Tip.on(button, "The largest closed shape of an SVG drawing, as large as the drawing says");
         button.setDisable(bench.job().quilt().areas().size() >= MOST);
         button.setOnAction(e -> drawing.get()
                 .ifPresent(form -> added(

@@ -8,6 +8,7 @@ import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.BackgroundQueue;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.PictureCard;
 import jollyspindle.desktop.control.StitchingPicture;
 import jollyspindle.desktop.look.Look;
@@ -50,11 +51,11 @@ final class GalleryPane extends VBox {
         work.letGo();
         QuiltJob job = bench.job().offering(bench.shelf().templates());
         RunId run = bench.whereProperty().get();
-        for (Preset preset : Preset.all()) {
+        Gradually.fill(this, Preset.all().stream().map(preset -> () -> {
             Card card = new Card(preset);
-            getChildren().add(card);
             work.ask(() -> Gallery.entry(job, run, preset, place), card::show);
-        }
+            return card;
+        }));
     }
 
     /** One motif. */

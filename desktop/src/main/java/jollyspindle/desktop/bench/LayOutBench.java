@@ -12,8 +12,10 @@ import jollyspindle.core.shelf.Template;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.area.AreasPane;
 import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Deck;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.Soon;
+import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
@@ -32,7 +34,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -80,6 +81,7 @@ public final class LayOutBench extends VBox {
     /** What is chosen for borders and strips, whatever page of them is looked at. */
     private final HBox ofTheRuns;
 
+    private final Deck deck = new Deck();
     private final StackPane housed = new StackPane();
     private final Map<Page, ToggleButton> pills = new EnumMap<>(Page.class);
     private final Map<Page, Region> pages = new EnumMap<>(Page.class);
@@ -130,10 +132,10 @@ public final class LayOutBench extends VBox {
         }
         ofTheRuns = new HBox(12, templateBox, wanted);
         getChildren().addAll(ofTheRuns, heads);
-        pages.values().forEach(region -> {
-            VBox.setVgrow(region, Priority.ALWAYS);
-            getChildren().add(region);
-        });
+        deck.setAlignment(Pos.TOP_LEFT);
+        deck.setMinHeight(0);
+        VBox.setVgrow(deck, Priority.ALWAYS);
+        getChildren().add(deck);
         house(null);
         // Its pictures take longer than a frame allows: they are drawn while they are looked at.
         Soon soon = new Soon(this, () -> {
@@ -176,8 +178,13 @@ public final class LayOutBench extends VBox {
                 turnTo(Page.ARCS);
             }
         });
-        look.darkProperty().addListener(o -> ways.redraw());
-        look.scaleProperty().addListener(o -> ways.redraw());
+        InvalidationListener otherwise = o -> {
+            deck.letHiddenGo();
+            ways.forget();
+            soon.ask();
+        };
+        look.darkProperty().addListener(otherwise);
+        look.scaleProperty().addListener(otherwise);
         show();
     }
 
@@ -238,7 +245,7 @@ public final class LayOutBench extends VBox {
         pill.setId(p.id);
         pill.getStyleClass().add("page-button");
         pill.setToggleGroup(together);
-        pill.setTooltip(new Tooltip(p.purpose));
+        Tip.on(pill, p.purpose);
         pill.setOnAction(e -> turnTo(p));
         pills.put(p, pill);
         return pill;
@@ -264,7 +271,7 @@ public final class LayOutBench extends VBox {
             bench.choose(bench.whereProperty().get());
         }
         pills.forEach((p, pill) -> pill.setSelected(p == to));
-        pages.forEach((p, region) -> show(region, p == to));
+        deck.show(pages.get(to));
         show(ofTheRuns, to != Page.AREAS);
         showPage();
     }

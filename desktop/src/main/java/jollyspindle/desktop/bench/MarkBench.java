@@ -6,7 +6,9 @@ import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Soon;
+import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
 
@@ -14,14 +16,12 @@ import java.util.List;
 import java.util.function.Function;
 import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyStringWrapper;
-import javafx.collections.FXCollections;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tab;
 import javafx.scene.control.TabPane;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
@@ -64,12 +64,13 @@ public final class MarkBench extends VBox {
         column(placements, "Laid on", 220, p -> bench.words().registration(p));
         column(placements, "Start at", 150, p -> MotifWords.at(p.start()));
         column(placements, "Stop at", 150, p -> MotifWords.at(p.end()));
-        Tab markTab = new Tab("Marks", marks);
-        Tab placementTab = new Tab("Placements", placements);
+        Tab markTab = new Tab("Marks");
+        Tab placementTab = new Tab("Placements");
         TabPane tabs = new TabPane(markTab, placementTab);
         tabs.setTabClosingPolicy(TabPane.TabClosingPolicy.UNAVAILABLE);
         VBox.setVgrow(tabs, Priority.ALWAYS);
-        getChildren().addAll(heading, note, tabs);
+        Gradually.fill(this, heading, note, tabs);
+        Gradually.inTurn(tabs, () -> markTab.setContent(marks), () -> placementTab.setContent(placements));
         marks.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> {
             if (!showing && now != null) {
                 bench.pointedProperty().set(now);
@@ -87,10 +88,7 @@ public final class MarkBench extends VBox {
         bench.stageProperty().addListener(follow);
         bench.whereProperty().addListener(follow);
         bench.areas().lookedProperty().addListener(follow);
-        Soon chosen = new Soon(this, () -> {
-            select(marks, bench.pointedProperty().get());
-            select(placements, bench.placementProperty().get());
-        });
+        Soon chosen = new Soon(this, this::select);
         bench.pointedProperty().addListener(o -> chosen.ask());
         bench.placementProperty().addListener(o -> chosen.ask());
         soon.ask();
@@ -111,19 +109,18 @@ public final class MarkBench extends VBox {
     private static <T> void column(
             TableView<T> table, String head, double width, Function<T, String> text, Function<T, String> exact) {
         column(table, head, width, text).setCellFactory(c -> new TableCell<>() {
-
-            // One for all that the cell will show: there are many cells, and each is shown anew with every plan.
-            private final Tooltip exactly = new Tooltip();
+            {
+                Tip.on(
+                        this,
+                        () -> isEmpty()
+                                ? ""
+                                : "exactly " + exact.apply(getTableRow().getItem()));
+            }
 
             @Override
             protected void updateItem(String item, boolean empty) {
                 super.updateItem(item, empty);
                 setText(empty ? null : item);
-                T row = empty ? null : getTableRow().getItem();
-                if (row != null) {
-                    exactly.setText("exactly " + exact.apply(row));
-                }
-                setTooltip(row == null ? null : exactly);
             }
         });
     }
@@ -144,16 +141,15 @@ public final class MarkBench extends VBox {
         if (bench.areas().isLooked()) {
             showArea();
             showing = false;
-            select(marks, bench.pointedProperty().get());
-            select(placements, bench.placementProperty().get());
+            Gradually.whenFilled(this::select);
             return;
         }
         RunPlan run = bench.run().orElse(null);
         heading.setText(bench.name(bench.whereProperty().get()) + ": marks and placements");
         if (run == null) {
             note.setText("Once the quilt is measured and divided, the marks of this side stand here.");
-            marks.setItems(FXCollections.observableArrayList());
-            placements.setItems(FXCollections.observableArrayList());
+            Gradually.rows(marks, List.of());
+            Gradually.rows(placements, List.of());
         } else {
             List<Mark> chalk = run.laidOut().marks().stream()
                     .filter(m -> m.by() == Mark.MarkedBy.CHALK)
@@ -162,10 +158,14 @@ public final class MarkBench extends VBox {
                     + Words.start(run.id())
                     + ". Lay the tape once; every reading is from the same zero. "
                     + run.fit().map(bench.words()::instruction).orElse(""));
-            marks.setItems(FXCollections.observableArrayList(run.laidOut().marks()));
-            placements.setItems(FXCollections.observableArrayList(bench.plan().placements(run.id())));
+            Gradually.rows(marks, run.laidOut().marks());
+            Gradually.rows(placements, bench.plan().placements(run.id()));
         }
         showing = false;
+        Gradually.whenFilled(this::select);
+    }
+
+    private void select() {
         select(marks, bench.pointedProperty().get());
         select(placements, bench.placementProperty().get());
     }
@@ -190,7 +190,7 @@ public final class MarkBench extends VBox {
                                                 desk.letter(),
                                                 desk.design().part(desk.letter())))
                         .orElse(""));
-        marks.setItems(FXCollections.observableArrayList(desk.marks()));
-        placements.setItems(FXCollections.observableArrayList(desk.placements()));
+        Gradually.rows(marks, desk.marks());
+        Gradually.rows(placements, desk.placements());
     }
 }

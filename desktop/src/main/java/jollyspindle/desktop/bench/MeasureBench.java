@@ -14,9 +14,12 @@ import jollyspindle.core.words.Cautions;
 import jollyspindle.core.words.SquareWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Deck;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.Soon;
+import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
@@ -29,6 +32,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Supplier;
 import javafx.beans.InvalidationListener;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Hyperlink;
@@ -36,7 +40,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -71,7 +74,9 @@ public final class MeasureBench extends VBox {
     private final StripsPane strips;
     private final Soon soon;
     private final Map<Page, ToggleButton> pills = new EnumMap<>(Page.class);
+    private final Deck deck = new Deck();
     private final Map<Page, Region> pages = new EnumMap<>(Page.class);
+    private Page page = Page.BODY;
     private boolean showing;
 
     /**
@@ -109,27 +114,27 @@ public final class MeasureBench extends VBox {
         Hyperlink calibrate = new Hyperlink("measure it");
         calibrate.setId("calibrate");
         calibrate.setAccessibleText("Measure the foot by what it stitches");
-        calibrate.setTooltip(new Tooltip("Measure the foot by what it stitches (Ctrl+K)"));
+        Tip.on(calibrate, "Measure the foot by what it stitches (Ctrl+K)");
         calibrate.setOnAction(e -> toFoot.run());
         foot.beside(calibrate);
         square.setId("square-said");
         borders = new BordersPane(bench, this::field);
         strips = new StripsPane(bench, drawing);
-        pages.put(
-                Page.BODY,
-                new VBox(
-                        6,
-                        heading("Body, seam to seam"),
-                        grid(
-                                of(Dimension.BODY_TOP),
-                                of(Dimension.BODY_BOTTOM),
-                                of(Dimension.BODY_LEFT),
-                                of(Dimension.BODY_RIGHT)),
-                        grid(of(Dimension.DIAGONAL_DOWN), of(Dimension.DIAGONAL_UP)),
-                        grid(easing(true), easing(false)),
-                        square,
-                        heading("Machine"),
-                        grid(foot)));
+        VBox body = new VBox(6);
+        Gradually.fill(
+                body,
+                heading("Body, seam to seam"),
+                grid(
+                        of(Dimension.BODY_TOP),
+                        of(Dimension.BODY_BOTTOM),
+                        of(Dimension.BODY_LEFT),
+                        of(Dimension.BODY_RIGHT)),
+                grid(of(Dimension.DIAGONAL_DOWN), of(Dimension.DIAGONAL_UP)),
+                grid(easing(true), easing(false)),
+                square,
+                heading("Machine"),
+                grid(foot));
+        pages.put(Page.BODY, body);
         pages.put(Page.BORDERS, new VBox(6, borders, grid(of(Dimension.RESERVE), of(Dimension.BATTING))));
         pages.put(Page.STRIPS, strips);
         HBox row = new HBox(4);
@@ -139,12 +144,17 @@ public final class MeasureBench extends VBox {
             pill.setId("measure-" + page.name().toLowerCase(Locale.ROOT));
             pill.getStyleClass().add("page-button");
             pill.setToggleGroup(together);
-            pill.setOnAction(e -> turnTo(page));
+            pill.setOnAction(e -> {
+                turnTo(page);
+                show();
+            });
             pills.put(page, pill);
             row.getChildren().add(pill);
         }
         getChildren().addAll(grid(labelled("Job name", name, nameSaid), labelled("Tape measure", tape, null)), row);
-        getChildren().addAll(pages.values());
+        deck.setAlignment(Pos.TOP_LEFT);
+        getChildren().add(deck);
+        Gradually.again(this);
         turnTo(Page.BODY);
         // Shown while it is looked at; a valley that is dragged elsewhere needn't wait for it.
         soon = new Soon(this, () -> {
@@ -160,11 +170,9 @@ public final class MeasureBench extends VBox {
     }
 
     private void turnTo(Page to) {
+        page = to;
         pills.forEach((page, pill) -> pill.setSelected(page == to));
-        pages.forEach((page, region) -> {
-            region.setVisible(page == to);
-            region.setManaged(page == to);
-        });
+        deck.show(pages.get(to));
     }
 
     /** What two opposite sides are planned at. */
@@ -321,8 +329,11 @@ public final class MeasureBench extends VBox {
         easings.get(true).setValue(job.quilt().easing().across());
         easings.get(false).setValue(job.quilt().easing().down());
         showSquareness(bench.plan());
-        borders.show();
-        strips.show();
+        if (page == Page.BORDERS) {
+            borders.show();
+        } else if (page == Page.STRIPS) {
+            strips.show();
+        }
         foot.show(OptionalDouble.of(job.machine().footRadius()));
         foot.setAccessibleHelp(Cautions.MANUAL_FIRST);
         showing = false;
@@ -344,10 +355,13 @@ public final class MeasureBench extends VBox {
     public void focus(Dimension dimension) {
         soon.now();
         turnTo(dimension.border() > 0 || dimension.kind() == Dimension.Kind.STRIP ? Page.BORDERS : Page.BODY);
-        if (dimension.border() > 0) {
-            borders.focus(dimension);
-        } else {
-            fields.get(dimension).requestFieldFocus();
-        }
+        show();
+        Gradually.whenFilled(() -> {
+            if (dimension.border() > 0) {
+                borders.focus(dimension);
+            } else {
+                fields.get(dimension).requestFieldFocus();
+            }
+        });
     }
 }

@@ -21,7 +21,9 @@ import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
 
@@ -39,7 +41,6 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -100,7 +101,8 @@ final class MotifPane extends VBox {
     private void build() {
         Design design = design();
         String subject = looked + (choosing ? " gallery" : "");
-        if (!subject.equals(shown)) {
+        boolean another = !subject.equals(shown);
+        if (another) {
             shown = subject;
             toTop();
         }
@@ -120,6 +122,9 @@ final class MotifPane extends VBox {
             corners(design);
         } else {
             layer(looked);
+        }
+        if (another) {
+            Gradually.again(body);
         }
     }
 
@@ -156,7 +161,7 @@ final class MotifPane extends VBox {
     private Node scope(Design design) {
         CheckBox own = new CheckBox("This side for itself");
         own.setId("motif-alone");
-        own.setTooltip(new Tooltip("What is changed is changed on this side only"));
+        Tip.on(own, "What is changed is changed on this side only");
         own.setSelected(isAlone());
         own.setDisable(!alone && isAlone());
         own.setOnAction(e -> alone = own.isSelected());
@@ -167,7 +172,7 @@ final class MotifPane extends VBox {
         if (!design.sides().isEmpty()) {
             Button round = new Button("Copy it round");
             round.setId("motif-copy");
-            round.setTooltip(new Tooltip("All sides get the motifs of this one"));
+            Tip.on(round, "All sides get the motifs of this one");
             round.setOnAction(e -> {
                 RunId run = bench.whereProperty().get();
                 alone = false;
@@ -189,7 +194,7 @@ final class MotifPane extends VBox {
     private MenuButton copyTo(List<GroupId> others) {
         MenuButton copy = new MenuButton("Copy to…");
         copy.setId("motif-copy-to");
-        copy.setTooltip(new Tooltip("Stitch these motifs on another border or strip, too"));
+        Tip.on(copy, "Stitch these motifs on another border or strip, too");
         for (GroupId to : others) {
             String name = Words.name(to, bench.job().quilt());
             MenuItem item = new MenuItem(name);
@@ -239,7 +244,7 @@ final class MotifPane extends VBox {
         Button add = new Button("Add a motif");
         add.setId("motif-add");
         add.getStyleClass().add("page-button");
-        add.setTooltip(new Tooltip("Stitch another motif in what the others leave"));
+        Tip.on(add, "Stitch another motif in what the others leave");
         add.setDisable(layers().size() >= Design.MOST_LAYERS);
         add.setOnAction(e -> {
             looked = layers().size();
@@ -320,7 +325,7 @@ final class MotifPane extends VBox {
         Layer layer = layers().get(index);
         Button other = new Button("Another motif…");
         other.setId("motif-gallery");
-        other.setTooltip(new Tooltip("A gallery of all motifs on this very run"));
+        Tip.on(other, "A gallery of all motifs on this very run");
         other.setOnAction(e -> {
             choosing = true;
             show();

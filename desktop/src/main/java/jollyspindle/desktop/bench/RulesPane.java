@@ -1,6 +1,7 @@
 package jollyspindle.desktop.bench;
 
 import jollyspindle.core.division.Judging;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.TypedField;
@@ -99,6 +100,7 @@ final class RulesPane extends VBox {
                                         Judging::mostInAPoint,
                                         (j, v) -> j.withMostInAPoint((int) Math.round(v)))),
                         usual);
+        Gradually.again(this);
     }
 
     private LengthField tolerance(

@@ -19,6 +19,7 @@ import jollyspindle.core.shelf.Template;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.TypedField;
@@ -74,6 +75,7 @@ final class RunPane extends VBox {
         free.setId("run-unpin");
         result.setId("run-result");
         getChildren().addAll(Labelled.of("This run comes out", kind), numbers, result);
+        Gradually.again(this);
     }
 
     // --- changing it -------------------------------------------------------------------------------------------

@@ -8,6 +8,7 @@ import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.shelf.form.OutlineForm;
 import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.TypedField;
@@ -81,6 +82,7 @@ final class StripsPane extends VBox {
                         one,
                         Labelled.heading("Areas of the body"),
                         areas);
+        Gradually.again(this);
     }
 
     /** A strip through the middle of the body, across or down it. */

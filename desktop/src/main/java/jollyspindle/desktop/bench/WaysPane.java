@@ -8,11 +8,13 @@ import jollyspindle.core.quilt.Side;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.BackgroundQueue;
 import jollyspindle.desktop.control.CandidateCard;
+import jollyspindle.desktop.control.Gradually;
+import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Scope;
 import jollyspindle.desktop.model.Workbench;
 
-import java.util.ArrayList;
+import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -32,7 +34,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -55,7 +56,7 @@ final class WaysPane extends VBox {
     private RunId shownFor;
     private Optional<TapeScale> shownTape = Optional.empty();
     private final BackgroundQueue inTurn = new BackgroundQueue("pictures of ways");
-    private Map<Candidate, Node> made = new IdentityHashMap<>();
+    private final Map<Candidate, Node> made = new IdentityHashMap<>();
 
     WaysPane(Workbench bench, Look look) {
         super(6);
@@ -97,13 +98,15 @@ final class WaysPane extends VBox {
         button.getStyleClass().add("zero-button");
         button.setToggleGroup(together);
         button.setSelected(scope == bench.scopeProperty().get());
-        button.setTooltip(new Tooltip("What is chosen below holds for "
-                + switch (scope) {
-                    case ALL -> "all four sides";
-                    case OPPOSITE -> "this side and the one opposite";
-                    case ONE -> "this side alone";
-                    case PICKED -> "the sides that are picked";
-                }));
+        Tip.on(
+                button,
+                "What is chosen below holds for "
+                        + switch (scope) {
+                            case ALL -> "all four sides";
+                            case OPPOSITE -> "this side and the one opposite";
+                            case ONE -> "this side alone";
+                            case PICKED -> "the sides that are picked";
+                        });
         button.setOnAction(e -> {
             button.setSelected(true);
             bench.scopeProperty().set(scope);
@@ -153,13 +156,12 @@ final class WaysPane extends VBox {
         }
     }
 
-    /** Draws everything anew, since it looks otherwise now. */
-    void redraw() {
+    /** Forgets its pictures, since they look otherwise now. */
+    void forget() {
         shown = List.of();
         made.clear();
         inTurn.letGo();
-        cards.getChildren().clear();
-        show();
+        Gradually.fill(cards);
     }
 
     void show() {
@@ -178,19 +180,15 @@ final class WaysPane extends VBox {
                 made.clear();
                 inTurn.letGo();
             }
-            // Cards of the same candidates are used again: a valley that is dragged changes but one.
-            Map<Candidate, Node> kept = new IdentityHashMap<>();
-            List<Node> next = new ArrayList<>();
-            for (Candidate candidate : candidates) {
-                Node node = made.get(candidate);
-                kept.put(candidate, node == null ? card(candidate, next.isEmpty()) : node);
-                next.add(kept.get(candidate));
-            }
-            made = kept;
             shownTape = Optional.of(bench.job().tape());
             shownFor = bench.whereProperty().get();
-            cards.getChildren().setAll(next);
-            if (next.isEmpty()) {
+            // Cards of the same candidates are used again: a valley that is dragged changes but one.
+            made.keySet().retainAll(identities(candidates));
+            Gradually.fill(
+                    cards,
+                    candidates.stream()
+                            .map(c -> () -> made.computeIfAbsent(c, way -> card(way, way == candidates.get(0)))));
+            if (candidates.isEmpty()) {
                 Label empty =
                         new Label("Measure the quilt first; then the ways it comes out even stand here, best first.");
                 empty.setWrapText(true);
@@ -198,15 +196,28 @@ final class WaysPane extends VBox {
                 cards.getChildren().add(empty);
             }
         }
-        cards.getChildren().forEach(node -> {
-            if (node instanceof StackPane pane && pane.getChildren().get(0) instanceof CandidateCard card) {
-                card.show(plan.orElseThrow());
-                if (card.isSelected()) {
-                    Platform.runLater(() -> bringIntoView(pane));
-                }
-            }
-        });
+        cards.getChildren().forEach(this::showChosen);
+        Gradually.whenFilled(() -> Platform.runLater(() -> cards.getChildren().stream()
+                .filter(node -> card(node).isPresent() && card(node).get().isSelected())
+                .findFirst()
+                .ifPresent(this::bringIntoView)));
         showCompare();
+    }
+
+    private static Set<Candidate> identities(List<Candidate> candidates) {
+        Set<Candidate> all = Collections.newSetFromMap(new IdentityHashMap<>());
+        all.addAll(candidates);
+        return all;
+    }
+
+    private static Optional<CandidateCard> card(Node node) {
+        return node instanceof StackPane pane && pane.getChildren().get(0) instanceof CandidateCard card
+                ? Optional.of(card)
+                : Optional.empty();
+    }
+
+    private void showChosen(Node node) {
+        card(node).ifPresent(card -> bench.group().ifPresent(card::show));
     }
 
     private Node card(Candidate candidate, boolean best) {
@@ -222,7 +233,7 @@ final class WaysPane extends VBox {
         box.getStyleClass().add("faint");
         box.setId("compare-" + card.getId());
         box.setUserData(candidate);
-        box.setTooltip(new Tooltip("Compare this way with others, side by side"));
+        Tip.on(box, "Compare this way with others, side by side");
         box.setAccessibleText("Compare " + card.getAccessibleText());
         box.setOnAction(e -> bench.compare(candidate, box.isSelected()));
         StackPane.setAlignment(box, Pos.TOP_RIGHT);
@@ -230,6 +241,8 @@ final class WaysPane extends VBox {
         StackPane pane = new StackPane(card, box);
         // Only the box itself takes clicks; beside it the card does.
         box.setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
+        box.setSelected(bench.compared().contains(candidate.schools()));
+        showChosen(pane);
         return pane;
     }
 

@@ -8,6 +8,7 @@ import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.TypedField;
@@ -91,6 +92,7 @@ final class WishPane extends VBox {
                         Labelled.row(Labelled.of("Schools", school), increment),
                         tieBox,
                         note);
+        Gradually.again(this);
     }
 
     private interface Change<T> {

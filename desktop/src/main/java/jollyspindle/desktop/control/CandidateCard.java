@@ -22,7 +22,6 @@ import javafx.scene.Node;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -92,7 +91,7 @@ public final class CandidateCard extends ToggleButton {
         setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
         setAccessibleText((best ? "Best: " : "") + words.kind(candidate) + ", " + words.counts(candidate) + ", repeats "
                 + words.repeats(candidate) + "; " + words.reasons(candidate));
-        setTooltip(new Tooltip(words.sentence(candidate) + "\n" + exactly(candidate, bench)));
+        Tip.on(this, () -> words.sentence(candidate) + "\n" + exactly(candidate, bench));
         setOnAction(e -> {
             setSelected(true);
             bench.choose(candidate);

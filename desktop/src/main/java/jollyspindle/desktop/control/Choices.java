@@ -6,7 +6,6 @@ import java.util.function.Function;
 import javafx.application.Platform;
 import javafx.collections.FXCollections;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Tooltip;
 import javafx.util.StringConverter;
 
 /** Boxes to choose one of a few things from. */
@@ -21,7 +20,7 @@ public final class Choices {
         box.setItems(FXCollections.observableArrayList(values));
         box.setMaxWidth(Double.MAX_VALUE);
         box.setAccessibleText(purpose);
-        box.setTooltip(new Tooltip(purpose));
+        Tip.on(box, purpose);
         // Control and the space bar would leave nothing chosen, which is no answer: what was chosen stays.
         box.valueProperty().addListener((o, was, now) -> {
             boolean byKey = now == null && was != null && (box.isFocused() || box.isShowing());

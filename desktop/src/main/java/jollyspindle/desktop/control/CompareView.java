@@ -74,7 +74,8 @@ public final class CompareView extends VBox {
         bench.comparingProperty().addListener(o -> soon.ask());
         pictures.widthProperty().addListener(o -> draw());
         pictures.heightProperty().addListener(o -> draw());
-        look.darkProperty().addListener(o -> draw());
+        Soon drawn = new Soon(this, this::draw);
+        look.darkProperty().addListener(o -> drawn.ask());
         soon.ask();
     }
 

@@ -116,6 +116,7 @@ public final class FindingsBox extends VBox {
             well.setMinHeight(USE_PREF_SIZE);
             getChildren().add(well);
         }
+        Gradually.again(this);
     }
 
     /** The piece of the area where the finding stands. */

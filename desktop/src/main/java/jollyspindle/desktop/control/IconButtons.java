@@ -4,7 +4,6 @@ import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.javafx.FontIcon;
 
 import javafx.scene.control.Button;
-import javafx.scene.control.Tooltip;
 
 /** Buttons that show a picture and say in words what they do. */
 public final class IconButtons {
@@ -21,7 +20,7 @@ public final class IconButtons {
         Button button = new Button(null, new FontIcon(icon));
         button.setId(id);
         button.getStyleClass().add(style);
-        button.setTooltip(new Tooltip(text));
+        Tip.on(button, text);
         button.setAccessibleText(text);
         button.setOnAction(e -> action.run());
         return button;

@@ -3,7 +3,6 @@ package jollyspindle.desktop.control;
 import javafx.scene.Node;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -44,15 +43,6 @@ public final class Labelled {
         Label heading = new Label(text);
         heading.getStyleClass().addAll("heading", "section");
         return heading;
-    }
-
-    /** Tells something on hover; the tooltip that is there already is kept. */
-    public static void tip(Control control, String text) {
-        if (control.getTooltip() == null) {
-            control.setTooltip(new Tooltip(text));
-        } else {
-            control.getTooltip().setText(text);
-        }
     }
 
     /** A label that wraps and is never cut off. */

@@ -5,6 +5,7 @@ import jollyspindle.core.measure.LengthParser;
 import jollyspindle.core.measure.LengthReading;
 import jollyspindle.core.measure.TapeScale;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
@@ -14,7 +15,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -64,9 +64,10 @@ public final class LengthField extends VBox {
         field.setId(id);
         field.setAccessibleText(name);
         field.setPromptText(mayBeEmpty ? "if wanted" : "");
-        field.setTooltip(
-                new Tooltip("Type it as the tape says: 71 7/8, 71.875, 5'11 7/8\", 182.5 cm. Enter takes it; Esc"
-                        + " brings the last good value back."));
+        Tip.on(
+                field,
+                "Type it as the tape says: 71 7/8, 71.875, 5'11 7/8\", 182.5 cm. Enter takes it; Esc"
+                        + " brings the last good value back.");
         said.setId(id + "-said");
         said.setWrapText(true);
         said.setMinHeight(USE_PREF_SIZE);
@@ -146,7 +147,8 @@ public final class LengthField extends VBox {
             return;
         }
         double inches = ((LengthReading.Understood) reading).inches();
-        Optional<String> objection = check.apply(inches);
+        // What the job has already needn't be tried again.
+        Optional<String> objection = same(inches) ? Optional.empty() : check.apply(inches);
         if (objection.isPresent()) {
             say(objection.get() + lastGood(), true);
         } else {
@@ -161,7 +163,11 @@ public final class LengthField extends VBox {
     private void say(String text, boolean wrong) {
         refused = wrong;
         said.setText(text);
-        said.getStyleClass().setAll("label", wrong ? "refused" : "understood");
+        List<String> styles = List.of("label", wrong ? "refused" : "understood");
+        if (!said.getStyleClass().equals(styles)) {
+            // What is styled anew takes its time.
+            said.getStyleClass().setAll(styles);
+        }
         field.setAccessibleHelp(text);
     }
 

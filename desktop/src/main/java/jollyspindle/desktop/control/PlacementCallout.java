@@ -21,7 +21,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Slider;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -57,11 +56,11 @@ public final class PlacementCallout extends ScrollPane {
         count.getStyleClass().add("faint");
         Button before = new Button("Before");
         before.setId("placement-before");
-        before.setTooltip(new Tooltip("The placement before (,)"));
+        Tip.on(before, "The placement before (,)");
         before.setOnAction(e -> bench.stepPlacement(-1));
         Button next = new Button("Next");
         next.setId("placement-next");
-        next.setTooltip(new Tooltip("The next placement (.)"));
+        Tip.on(next, "The next placement (.)");
         next.setOnAction(e -> bench.stepPlacement(1));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
@@ -71,7 +70,7 @@ public final class PlacementCallout extends ScrollPane {
         steps.setBlockIncrement(1);
         steps.setMajorTickUnit(1);
         steps.setAccessibleText("Placements of this run, one after the other");
-        steps.setTooltip(new Tooltip("Drag to see the template as it lies, one placement after the other"));
+        Tip.on(steps, "Drag to see the template as it lies, one placement after the other");
         steps.valueProperty().addListener(o -> {
             if (!showing) {
                 bench.showPlacement((int) Math.round(steps.getValue()) - 1);
@@ -152,7 +151,7 @@ public final class PlacementCallout extends ScrollPane {
                                     .main()
                                     .motif()))
                     + ".");
-            arc.setTooltip(null);
+            Tip.on(arc, "");
         });
     }
 
@@ -168,8 +167,10 @@ public final class PlacementCallout extends ScrollPane {
                         .orElse("")
                 + "span " + words.length(segment.chord()) + ", rise " + words.length(segment.height()) + ", sweep "
                 + Words.degrees(segment.sweep()) + (fit.parts() > 1 ? ", in " + fit.parts() + " placements" : ""));
-        arc.setTooltip(new Tooltip("Exactly: radius " + words.exactly(segment.radius()) + ", span "
-                + words.exactly(segment.chord()) + ", rise " + words.exactly(segment.height())));
+        Tip.on(
+                arc,
+                "Exactly: radius " + words.exactly(segment.radius()) + ", span " + words.exactly(segment.chord())
+                        + ", rise " + words.exactly(segment.height()));
         room.setText(words.room(fit));
         room.getStyleClass().setAll("label", fit.fitsRoom() ? "reason-good" : "reason-warning");
         register.setText(words.instruction(fit));

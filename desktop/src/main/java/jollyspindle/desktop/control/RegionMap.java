@@ -28,7 +28,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
@@ -192,7 +191,7 @@ public final class RegionMap extends VBox {
             button.getStyleClass().add("zero-button");
             button.setToggleGroup(together);
             String name = Words.name(id, bench.plan().job().quilt());
-            button.setTooltip(new Tooltip(name));
+            Tip.on(button, name);
             button.setAccessibleText(name);
             button.setSelected(id.equals(bench.groupId()));
             button.setOnAction(e -> {
@@ -273,7 +272,7 @@ public final class RegionMap extends VBox {
             below.getStyleClass().add("faint");
             button.setGraphic(new VBox(title, below));
         }
-        Labelled.tip(button, "Click to show it with the tape bent round its centre");
+        Tip.on(button, "Click to show it with the tape bent round its centre");
         button.setAccessibleText(name + ", " + what);
     }
 
@@ -287,7 +286,7 @@ public final class RegionMap extends VBox {
                         + words.length(r.division().repeat()))
                 .orElse("not planned yet");
         ((Label) ((VBox) button.getGraphic()).getChildren().get(1)).setText(text);
-        Labelled.tip(
+        Tip.on(
                 button,
                 bench.plan()
                         .run(run)

@@ -1,8 +1,10 @@
 package jollyspindle.desktop.control;
 
+import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.WeakHashMap;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Node;
@@ -26,6 +28,10 @@ public final class Soon {
     private static final long ENOUGH = 5_000_000;
 
     private static final Set<Soon> ASKED = new LinkedHashSet<>();
+
+    /** What is due where nobody sees it. Held weakly: its window may go meanwhile. */
+    private static final Set<Soon> UNSEEN = Collections.newSetFromMap(new WeakHashMap<>());
+
     private static long last = System.nanoTime() - 1_000_000_000;
     private static boolean set;
 
@@ -36,7 +42,8 @@ public final class Soon {
     /**
      * Shows in turn.
      *
-     * @param seen what it is shown on; while that is in no window nothing is shown, but as soon as it is
+     * @param seen what it is shown on; while that is in no window or hidden nothing is shown, but as soon as it is put into one,
+     *     or {@link #lookAgain} is called
      */
     public Soon(Node seen, Runnable show) {
         this.seen = seen;
@@ -48,10 +55,16 @@ public final class Soon {
         });
     }
 
+    /** Whether what is shown is spread over moments; else all is shown as soon as it can be. */
+    static boolean isApart() {
+        return Long.getLong(APART, USUAL) > 0;
+    }
+
     /** Asks for it to be shown. */
     public void ask() {
         due = true;
-        if (seen.getScene() == null) {
+        if (!isSeen()) {
+            UNSEEN.add(this);
             return;
         }
         ASKED.add(this);
@@ -76,7 +89,7 @@ public final class Soon {
         ASKED.clear();
         RuntimeException fault = null;
         for (Soon one : all) {
-            if (System.nanoTime() - last > ENOUGH && Long.getLong(APART, USUAL) > 0) {
+            if (System.nanoTime() - last > ENOUGH && isApart()) {
                 // What has to wait comes first in the next moment.
                 one.ask();
                 continue;
@@ -103,10 +116,27 @@ public final class Soon {
         return due;
     }
 
+    /** Shows at once what is due on nodes that were hidden and aren't any more. */
+    public static void lookAgain() {
+        List.copyOf(UNSEEN).forEach(Soon::act);
+    }
+
+    private boolean isSeen() {
+        for (Node node = seen; node != null; node = node.getParent()) {
+            if (!node.isVisible()) {
+                return false;
+            }
+        }
+        return seen.getScene() != null;
+    }
+
     private void act() {
-        if (due && seen.getScene() != null) {
+        if (due && isSeen()) {
             due = false;
+            UNSEEN.remove(this);
             show.run();
+        } else if (due) {
+            UNSEEN.add(this);
         }
     }
 }

@@ -47,7 +47,8 @@ public final class StitchPicture extends Pane {
         getChildren().add(canvas);
         widthProperty().addListener(o -> draw());
         heightProperty().addListener(o -> draw());
-        look.darkProperty().addListener(o -> draw());
+        Soon soon = new Soon(this, this::draw);
+        look.darkProperty().addListener(o -> soon.ask());
         trueSize.addListener(o -> {
             draggedX = 0;
             draggedY = 0;

@@ -1,6 +1,5 @@
 package jollyspindle.desktop.look;
 
-import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
 
 import java.io.IOException;
@@ -10,10 +9,13 @@ import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
+import javafx.collections.ListChangeListener;
+import javafx.collections.WeakListChangeListener;
 import javafx.css.PseudoClass;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
 import javafx.scene.text.FontWeight;
+import javafx.stage.Window;
 
 /** Light or dark, and how large the type is. */
 public final class Look {
@@ -28,12 +30,27 @@ public final class Look {
     private static final double STEP = 0.1;
     private static final PseudoClass DARK = PseudoClass.getPseudoClass("dark");
 
+    /** What the dark look has otherwise; the light one stays, since to exchange it would have all styles read anew. */
+    private static final String DARK_SHEET = sheet("dark");
+
+    private final ListChangeListener<Window> opened = c -> {
+        while (c.next()) {
+            c.getAddedSubList().forEach(this::shade);
+        }
+    };
+
     private final BooleanProperty dark = new SimpleBooleanProperty();
     private final DoubleProperty scale = new SimpleDoubleProperty(1);
 
     /** A look with the type that drawings are lettered in. */
     public Look() {
         load("Next-Regular", "Next-Bold");
+    }
+
+    private static String sheet(String name) {
+        return Look.class
+                .getResource("/jollyspindle/desktop/look/" + name + ".css")
+                .toExternalForm();
     }
 
     private static void load(String... names) {
@@ -49,21 +66,31 @@ public final class Look {
     /** Dresses a scene, now and whenever the look changes. Before, it can hold drawings, but no controls. */
     public void dress(Scene scene) {
         load("Next-SemiBold", "Mono-Regular", "Mono-SemiBold");
-        scene.getStylesheets()
-                .add(Look.class
-                        .getResource("/jollyspindle/desktop/look/spindle.css")
-                        .toExternalForm());
-        Runnable apply = () -> {
-            Application.setUserAgentStylesheet(
-                    dark.get()
-                            ? new PrimerDark().getUserAgentStylesheet()
-                            : new PrimerLight().getUserAgentStylesheet());
-            scene.getRoot().pseudoClassStateChanged(DARK, dark.get());
-            scene.getRoot().setStyle("-fx-font-size: " + SIZE * scale.get() + "px;");
-        };
-        dark.addListener(o -> apply.run());
-        scale.addListener(o -> apply.run());
-        apply.run();
+        scene.getStylesheets().addAll(DARK_SHEET, sheet("spindle"));
+        Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+        Runnable size = () -> scene.getRoot().setStyle("-fx-font-size: " + SIZE * scale.get() + "px;");
+        scale.addListener(o -> size.run());
+        size.run();
+        shade(scene);
+        dark.addListener(o -> {
+            shade(scene);
+            Window.getWindows().forEach(this::shade);
+        });
+        // Menus, lists of choices, hints and questions are windows of their own.
+        Window.getWindows().addListener(new WeakListChangeListener<>(opened));
+    }
+
+    private void shade(Window window) {
+        if (window.getScene() != null) {
+            shade(window.getScene());
+        }
+    }
+
+    private void shade(Scene scene) {
+        if (dark.get() && !scene.getStylesheets().contains(DARK_SHEET)) {
+            scene.getStylesheets().add(0, DARK_SHEET);
+        }
+        scene.getRoot().pseudoClassStateChanged(DARK, dark.get());
     }
 
     public Palette palette() {

@@ -9,6 +9,7 @@ import jollyspindle.core.words.FootWords;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.model.Workbench;
@@ -112,6 +113,7 @@ final class FootBench extends VBox {
                                 "Fingers an inch from the foot at least, and moved only while the machine stands. "
                                         + Cautions.MANUAL_FIRST,
                                 "faint"));
+        Gradually.again(this);
         model.onChange(this, this::show);
         ask();
         show();

@@ -5,11 +5,11 @@ import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.Tip;
 
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 
 import static jollyspindle.desktop.shelf.FactTables.cell;
@@ -57,7 +57,7 @@ record RiseTable(List<StitchFact> facts, GridPane grid) {
             if (fact instanceof StitchFact.Lowered low && low.to().equals(at.line()) && !facts.contains(fact)) {
                 facts.add(fact);
                 Label feet = cell(words.length(low.footGap()), "reason");
-                feet.setTooltip(new Tooltip(new ShelfWords(words).fact(low)));
+                Tip.on(feet, new ShelfWords(words).fact(low));
                 grid.add(feet, 4, row);
                 return;
             }

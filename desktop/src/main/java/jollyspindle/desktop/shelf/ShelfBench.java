@@ -1,8 +1,10 @@
 package jollyspindle.desktop.shelf;
 
+import jollyspindle.desktop.control.Deck;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.List;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -23,6 +25,8 @@ public final class ShelfBench extends VBox {
         getStyleClass().add("bench-content");
         Node template = new TemplateBench(bench, model);
         Node foot = new FootBench(bench, model);
+        Deck deck = new Deck();
+        deck.setAlignment(Pos.TOP_LEFT);
         ToggleButton templatePill = new ToggleButton("This template");
         ToggleGroup pills = new ToggleGroup();
         for (ToggleButton pill : List.of(templatePill, footPill)) {
@@ -31,13 +35,7 @@ public final class ShelfBench extends VBox {
         }
         templatePill.setId("bench-template");
         footPill.setId("bench-foot");
-        Runnable turn = () -> {
-            boolean feet = footPill.isSelected();
-            template.setVisible(!feet);
-            template.setManaged(!feet);
-            foot.setVisible(feet);
-            foot.setManaged(feet);
-        };
+        Runnable turn = () -> deck.show(footPill.isSelected() ? foot : template);
         templatePill.setOnAction(e -> {
             templatePill.setSelected(true);
             turn.run();
@@ -49,7 +47,7 @@ public final class ShelfBench extends VBox {
         templatePill.setSelected(true);
         turn.run();
         model.shownIdProperty().addListener(o -> templatePill.fire());
-        getChildren().addAll(new HBox(8, templatePill, footPill), template, foot);
+        getChildren().addAll(new HBox(8, templatePill, footPill), deck);
     }
 
     /** Turns to the foot. */

@@ -24,6 +24,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.UnaryOperator;
 import javafx.beans.InvalidationListener;
+import javafx.beans.Observable;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -72,7 +73,7 @@ public final class ShelfModel {
     }
 
     /** Calls when anything shown of the shelf may be different, while it is looked at and whenever it comes up. */
-    void onChange(Node seen, Runnable view) {
+    void onChange(Node seen, Runnable view, Observable... others) {
         Soon soon = new Soon(seen, () -> {
             if (bench.stageProperty().get() == WorkStage.SHELF) {
                 view.run();
@@ -80,6 +81,9 @@ public final class ShelfModel {
         });
         InvalidationListener listener = o -> soon.ask();
         bench.stageProperty().addListener(listener);
+        for (Observable other : others) {
+            other.addListener(listener);
+        }
         bench.changesProperty().addListener(listener);
         bench.planProperty().addListener(listener);
         // Fields of another template than the one that is shown would change the wrong one.

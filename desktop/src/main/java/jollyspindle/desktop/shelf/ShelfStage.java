@@ -10,8 +10,10 @@ import jollyspindle.core.words.FindWords;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
+import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
 
@@ -38,7 +40,6 @@ import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -77,6 +78,9 @@ public final class ShelfStage extends BorderPane {
     private static final double SCALE = 13.5;
     private static final double SMALLEST_SCALE = 6;
     private static final double LARGEST_SCALE = 60;
+
+    /** So many new cards are there at once, so that the others needn't go and come again. */
+    private static final int FEW = 3;
 
     private final Workbench bench;
     private final ShelfModel model;
@@ -139,9 +143,10 @@ public final class ShelfStage extends BorderPane {
         kind.setPrefWidth(170);
         looking = new FlowPane(10, 4, Labelled.of("Look for", search), Labelled.of("Kind", kind), size, retired);
         looking.setRowValignment(VPos.TOP);
+        Gradually.again(looking);
         finding.setId("shelf-find");
         finding.getStyleClass().add("zero-button");
-        finding.setTooltip(new Tooltip("Which of the templates does what is wanted?"));
+        Tip.on(finding, "Which of the templates does what is wanted?");
         finding.selectedProperty().addListener((o, was, now) -> {
             if (now) {
                 form.ask();
@@ -159,7 +164,7 @@ public final class ShelfStage extends BorderPane {
         scale.setPrefWidth(90);
         scale.setMinWidth(40);
         scale.setAccessibleText("How large the pictures are");
-        scale.setTooltip(new Tooltip("How large the pictures are, all at one scale"));
+        Tip.on(scale, "How large the pictures are, all at one scale");
         scale.valueProperty().addListener(o -> show());
         cards.setRowValignment(VPos.TOP);
         cards.setId("shelf-cards");
@@ -175,10 +180,8 @@ public final class ShelfStage extends BorderPane {
         setTop(top());
         setCenter(scroll);
         setBottom(stitches);
-        model.onChange(this, this::show);
+        model.onChange(this, this::show, look.darkProperty(), look.scaleProperty());
         model.shownIdProperty().addListener(o -> brought = null);
-        look.darkProperty().addListener(o -> show());
-        look.scaleProperty().addListener(o -> show());
         arrange();
         show();
     }
@@ -217,9 +220,11 @@ public final class ShelfStage extends BorderPane {
         scaled.setLabelFor(scale);
         scaled.setMinWidth(0);
         finding.setMinWidth(Region.USE_PREF_SIZE);
-        HBox bar = new HBox(8, finding, gap, scaled, scale, add, hand);
+        HBox bar = new HBox(8);
+        Gradually.fill(bar, finding, gap, scaled, scale, add, hand);
         bar.setAlignment(Pos.CENTER_LEFT);
-        VBox top = new VBox(4, bar, looking, form, head);
+        VBox top = new VBox(4);
+        Gradually.fill(top, bar, looking, form, head);
         top.setStyle("-fx-padding: 8 12 2 12;");
         return top;
     }
@@ -252,7 +257,7 @@ public final class ShelfStage extends BorderPane {
     private void show() {
         Optional<Find> find = model.find();
         boolean focused = group.getSelectedToggle() instanceof ToggleButton b && b.isFocused();
-        List<Node> next = new ArrayList<>();
+        List<Face> next = new ArrayList<>();
         FindWords said = new FindWords(bench.words());
         if (find.isPresent()) {
             Set<String> seen = new HashSet<>();
@@ -261,32 +266,39 @@ public final class ShelfStage extends BorderPane {
                 String id = "shelf-" + template.id();
                 // The same template again does it with another edge.
                 String own = seen.add(id) ? id : id + "-" + match.guide().id();
-                next.add(card(template, own, Optional.of(said.match(match))));
+                next.add(face(template, own, Optional.of(said.match(match))));
             }
         } else {
-            model.listed().forEach(t -> next.add(card(t, "shelf-" + t.id(), Optional.empty())));
+            model.listed().forEach(t -> next.add(face(t, "shelf-" + t.id(), Optional.empty())));
         }
-        made.values().removeIf(card -> {
-            boolean gone = !next.contains(card);
+        Set<Face> faces = Set.copyOf(next);
+        made.entrySet().removeIf(card -> {
+            boolean gone = !faces.contains(card.getKey());
             if (gone) {
                 // Else the group would hold it, and its picture, for good.
-                card.setToggleGroup(null);
+                card.getValue().setToggleGroup(null);
             }
             return gone;
         });
         head.setText(find.map(said::answer).orElseGet(() -> count(next.size())));
-        List<String> ids = next.stream().map(Node::getId).toList();
+        List<String> ids = next.stream().map(Face::id).toList();
         boolean others = !ids.equals(shownIds);
         shownIds = ids;
-        cards.getChildren().setAll(next);
+        if (faces.size() - made.size() > FEW) {
+            Gradually.fill(cards, next.stream().map(face -> () -> card(face)));
+        } else {
+            cards.getChildren().setAll(next.stream().map(this::card).toList());
+        }
         if (others) {
             scroll.setVvalue(0);
             brought = null;
         }
-        if (focused && group.getSelectedToggle() instanceof ToggleButton b) {
-            b.requestFocus();
-        }
-        bringIntoView();
+        Gradually.whenFilled(() -> {
+            if (focused && group.getSelectedToggle() instanceof ToggleButton b) {
+                b.requestFocus();
+            }
+            bringIntoView();
+        });
     }
 
     private String count(int shown) {
@@ -297,9 +309,8 @@ public final class ShelfStage extends BorderPane {
                         + ", all at one scale: the acrylic see-through, what the needle stitches solid.";
     }
 
-    /** The card for a template; the one that is there if it would look the same. */
-    private TemplateCard card(Template template, String id, Optional<String> does) {
-        Face face = new Face(
+    private Face face(Template template, String id, Optional<String> does) {
+        return new Face(
                 template,
                 id,
                 does,
@@ -309,14 +320,20 @@ public final class ShelfStage extends BorderPane {
                 bench.job().tape(),
                 look.darkProperty().get(),
                 look.scaleProperty().get());
-        TemplateCard card = made.computeIfAbsent(face, f -> make(template, id, does));
-        card.setSelected(model.shown().filter(t -> t.id().equals(template.id())).isPresent());
+    }
+
+    /** The card for a template; the one that is there if it would look the same. */
+    private TemplateCard card(Face face) {
+        TemplateCard card = made.computeIfAbsent(face, this::make);
+        card.setSelected(
+                model.shown().filter(t -> t.id().equals(face.template().id())).isPresent());
         return card;
     }
 
-    private TemplateCard make(Template template, String id, Optional<String> does) {
-        TemplateCard card = new TemplateCard(bench, model, look, template, does, scale.getValue());
-        card.setId(id);
+    private TemplateCard make(Face face) {
+        Template template = face.template();
+        TemplateCard card = new TemplateCard(bench, model, look, template, face.does(), face.scale());
+        card.setId(face.id());
         card.setToggleGroup(group);
         card.setOnAction(e -> {
             card.setSelected(true);

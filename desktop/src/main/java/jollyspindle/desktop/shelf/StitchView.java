@@ -10,6 +10,7 @@ import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.words.ConcernWords;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.StitchPicture;
@@ -112,8 +113,9 @@ final class StitchView extends HBox {
         HBox head = new HBox(8, name, gap, trueSize);
         head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         facts.setId("stitch-facts");
-        VBox said = new VBox(
-                5,
+        VBox said = new VBox(5);
+        Gradually.fill(
+                said,
                 head,
                 summary,
                 facts,
@@ -126,7 +128,7 @@ final class StitchView extends HBox {
         scroll.setMinWidth(230);
         scroll.prefWidthProperty().bind(widthProperty().multiply(0.585));
         HBox.setHgrow(picture, Priority.ALWAYS);
-        getChildren().addAll(picture, scroll);
+        Gradually.fill(this, picture, scroll);
         model.onChange(this, this::show);
         show();
     }
@@ -181,6 +183,7 @@ final class StitchView extends HBox {
                 facts.getChildren().add(Labelled.wrapped(words.fact(fact), "reason"));
             }
         }
+        Gradually.again(facts);
         edges(stitching);
         tapeSaid.setText(
                 model.tapeProperty().get().isEmpty()

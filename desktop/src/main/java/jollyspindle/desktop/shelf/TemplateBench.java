@@ -10,8 +10,10 @@ import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.SizeLabel;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
+import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.Workbench;
 
@@ -25,7 +27,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextFormatter;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -76,15 +77,16 @@ final class TemplateBench extends VBox {
                 inches -> model.copy(inches.getAsDouble()));
         Button copy = new Button("Copy");
         copy.setId("template-copy");
-        copy.setTooltip(new Tooltip("Copies this template as it is. A size typed beside it makes the copy that size."));
+        Tip.on(copy, "Copies this template as it is. A size typed beside it makes the copy that size.");
         copy.setOnAction(e -> model.shown().ifPresent(t -> model.copy(t.form().mainSize())));
         use.setId("template-use");
-        use.setTooltip(
-                new Tooltip("Every arc of the border is stitched with it. Dragging its picture to the quilt's map"
-                        + " does the same."));
+        Tip.on(
+                use,
+                "Every arc of the border is stitched with it. Dragging its picture to the quilt's map"
+                        + " does the same.");
         use.setOnAction(e -> model.shown().ifPresent(t -> bench.use(t, Optional.empty())));
         retire.setId("template-retire");
-        retire.setTooltip(new Tooltip("Keeps it out of the way without deleting it"));
+        Tip.on(retire, "Keeps it out of the way without deleting it");
         retire.setOnAction(e -> model.shown()
                 .ifPresent(t -> bench.editShelf(
                         (t.retired() ? "took back " : "retired ") + t.name(),
@@ -121,20 +123,20 @@ final class TemplateBench extends VBox {
         HBox.setHgrow(copySize, Priority.ALWAYS);
         copyRow.setAlignment(javafx.geometry.Pos.BOTTOM_LEFT);
         copyRow.setFillHeight(false);
-        getChildren()
-                .addAll(
-                        kind,
-                        name,
-                        new HBox(8, use, retire),
-                        fields,
-                        Labelled.heading("Checked on cloth"),
-                        checked,
-                        checking,
-                        Labelled.heading("Notes"),
-                        notes,
-                        notesFull,
-                        Labelled.heading("Another like it"),
-                        copyRow);
+        Gradually.fill(
+                this,
+                kind,
+                name,
+                new HBox(8, use, retire),
+                fields,
+                Labelled.heading("Checked on cloth"),
+                checked,
+                checking,
+                Labelled.heading("Notes"),
+                notes,
+                notesFull,
+                Labelled.heading("Another like it"),
+                copyRow);
         model.onChange(this, this::show);
         show();
     }
@@ -222,6 +224,7 @@ final class TemplateBench extends VBox {
         fields.getChildren().add(Labelled.heading("Made of"));
         rows(material(), all);
         entries = all;
+        Gradually.again(fields);
     }
 
     /** Two to a row. */

@@ -11,6 +11,7 @@ import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.look.Look;
 
 import java.util.ArrayList;
@@ -24,7 +25,6 @@ import javafx.css.PseudoClass;
 import javafx.geometry.VPos;
 import javafx.scene.Group;
 import javafx.scene.Node;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
@@ -443,8 +443,7 @@ final class TapeDrawing {
                 size,
                 valley);
         // Made only when it is wanted: they take longer than the drawing.
-        number.setOnMouseEntered(e -> Tooltip.install(
-                number, new Tooltip(Words.name(mark) + ": " + reading.text() + ", exactly " + reading.exactText())));
+        Tip.on(number, () -> Words.name(mark) + ": " + reading.text() + ", exactly " + reading.exactText());
         List<Text> texts = new ArrayList<>(List.of(number));
         if (off && valley && wide) {
             Text lean = new Text(reading.lean() == TapeReading.Lean.SCANT ? "scant" : "generous");

@@ -3,6 +3,7 @@ package jollyspindle.desktop.tape;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.IconButtons;
+import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.desktop.model.Zero;
 import org.kordamp.ikonli.material2.Material2AL;
@@ -17,7 +18,6 @@ import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 
@@ -64,7 +64,7 @@ final class TapeTools extends FlowPane {
         snap.setId("tape-snap");
         snap.getStyleClass().add("tape-button");
         snap.setSelected(tape.isSnapping());
-        snap.setTooltip(new Tooltip("A dragged valley goes to the tape's ticks; hold Alt to do otherwise for once"));
+        Tip.on(snap, "A dragged valley goes to the tape's ticks; hold Alt to do otherwise for once");
         snap.setOnAction(e -> tape.snap(snap.isSelected()));
         HBox near = row("");
         near.getChildren()
@@ -124,13 +124,14 @@ final class TapeTools extends FlowPane {
         ToggleButton button = new ToggleButton(name);
         button.setId("zero-" + name);
         button.getStyleClass().add("tape-button");
-        button.setTooltip(new Tooltip(
+        Tip.on(
+                button,
                 switch (kind) {
                     case LEFT -> "Read the tape from the left end (Home)";
                     case RIGHT -> "Read the tape from the right end (End)";
                     case CENTRE -> "Read the tape from the centre (C)";
                     case MARK -> "Read the tape from the mark that is pointed at (Z)";
-                }));
+                });
         button.setOnAction(e -> {
             if (kind != Zero.MARK) {
                 bench.zeroProperty().set(kind);
@@ -151,12 +152,13 @@ final class TapeTools extends FlowPane {
         button.setId("show-" + name);
         button.getStyleClass().add("tape-button");
         button.setSelected(tape.shows(reading));
-        button.setTooltip(new Tooltip(
+        Tip.on(
+                button,
                 switch (reading) {
                     case VALLEYS -> "Readings at the valleys";
                     case CROWNS -> "Readings at the crowns";
                     case HALVES -> "Readings halfway between valley and crown; they show where there is room";
-                }));
+                });
         button.setOnAction(e -> tape.show(reading, button.isSelected()));
         return button;
     }

@@ -181,7 +181,7 @@ class DividingTest extends Hands {
         robot.clickOn("#use-2");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(bench.group().orElseThrow().chosen().counts()).contains(new Counts(11, 13));
-        assertThat(robot.lookup("#compare-view").tryQuery()).isEmpty();
+        assertThat(robot.lookup("#compare-view").query().isVisible()).isFalse();
     }
 
     @Test

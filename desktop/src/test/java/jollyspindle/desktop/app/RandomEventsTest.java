@@ -8,6 +8,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
+import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.model.Planning;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
@@ -123,6 +124,7 @@ class RandomEventsTest {
     @TempDir
     static Path folder;
 
+    private final String apart = System.getProperty(Soon.APART);
     private final List<Throwable> faults = Collections.synchronizedList(new ArrayList<>());
     private Workbench bench;
     private MainWindow window;
@@ -159,6 +161,8 @@ class RandomEventsTest {
 
     @Start
     void start(Stage stage) {
+        // As for somebody who looks at it, not as soon as it can be.
+        System.clearProperty(Soon.APART);
         bench = new Workbench(Planning.away());
         window = new MainWindow(stage, bench, owner -> asking, folder.resolve("settings"));
         stage.show();
@@ -175,6 +179,7 @@ class RandomEventsTest {
             window.stage().hide();
         });
         Thread.setDefaultUncaughtExceptionHandler(null);
+        System.setProperty(Soon.APART, apart);
     }
 
     static LongStream seeds() {
@@ -192,7 +197,9 @@ class RandomEventsTest {
         for (int i = 0; i < EVENTS && faults.isEmpty(); i++) {
             Platform.runLater(() -> {
                 try {
+                    waits.stamp(" before " + last(done));
                     done.add(event());
+                    waits.stamp(last(done));
                 } catch (RuntimeException | FileTrouble e) {
                     faults.add(e);
                 }
@@ -229,12 +236,18 @@ class RandomEventsTest {
         assertThat(bench.job()).isEqualTo(last);
     }
 
-    /** How long the window's thread makes others wait: asked again as soon as it has answered. */
+    private static String last(List<String> done) {
+        return done.isEmpty() ? "nothing" : done.get(done.size() - 1);
+    }
+
+    /** How long each step takes on the window's thread, which is asked again as soon as it has answered. */
     private static final class Waits {
 
         private static final long SLOW = 70_000_000;
+        private static final double LONG = 100;
 
         private final List<Double> millis = Collections.synchronizedList(new ArrayList<>());
+        private final List<String> longSteps = Collections.synchronizedList(new ArrayList<>());
         private final Map<String, Integer> slow = new ConcurrentHashMap<>();
         private volatile boolean over;
         private volatile long asked;
@@ -283,13 +296,25 @@ class RandomEventsTest {
         }
 
         private void ask() {
-            asked = System.nanoTime();
             Platform.runLater(() -> {
-                millis.add((System.nanoTime() - asked) / 1e6);
+                stamp("");
                 if (!over) {
                     ask();
                 }
             });
+        }
+
+        /** Another step begins; the one before ends. */
+        void stamp(String what) {
+            long now = System.nanoTime();
+            if (asked > 0) {
+                double took = (now - asked) / 1e6;
+                millis.add(took);
+                if (took > LONG) {
+                    longSteps.add(Math.round(took) + " ms " + what);
+                }
+            }
+            asked = now;
         }
 
         void end() {
@@ -302,9 +327,9 @@ class RandomEventsTest {
             Collections.sort(sorted);
             return String.format(
                     Locale.ROOT,
-                    "longest step %.0f ms, %d over 100 ms, %d over 16 ms of %d; at %s",
+                    "longest step %.0f ms, %d over 100 ms, %d over 16 ms of %d; at %s; %s",
                     sorted.get(sorted.size() - 1),
-                    sorted.stream().filter(m -> m > 100).count(),
+                    sorted.stream().filter(m -> m > LONG).count(),
                     sorted.stream().filter(m -> m > 16).count(),
                     sorted.size(),
                     slow.entrySet().stream()
@@ -312,7 +337,8 @@ class RandomEventsTest {
                                     .reversed())
                             .limit(12)
                             .map(Object::toString)
-                            .toList());
+                            .toList(),
+                    longSteps);
         }
     }
 

@@ -63,13 +63,29 @@ class SoonTest {
             root.getChildren().add(view);
             assertThat(shown).as("at once, so that nothing old is seen").hasSize(2);
         });
+        Deck deck = new Deck();
+        robot.interact(() -> {
+            root.getChildren().setAll(deck);
+            deck.show(view);
+            deck.show(other);
+            soon.ask();
+            soon.now();
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(shown).as("hidden behind another").hasSize(2);
+        robot.interact(() -> {
+            deck.show(view);
+            assertThat(shown).hasSize(3);
+            deck.letHiddenGo();
+            assertThat(deck.getChildren()).containsExactly(view);
+        });
         robot.interact(() -> {
             soon.ask();
             soon.now();
-            assertThat(shown).hasSize(3);
+            assertThat(shown).hasSize(4);
         });
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(shown).hasSize(3);
+        assertThat(shown).hasSize(4);
     }
 
     @Test

@@ -1,0 +1,184 @@
+package jollyspindle.desktop.control;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Deque;
+import java.util.List;
+import java.util.function.Supplier;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableValue;
+import javafx.collections.FXCollections;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.TableView;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.StackPane;
+import javafx.util.Duration;
+
+/**
+ * Fills panes a few nodes at a time. JavaFX makes the skins of all new controls, styles them and lays them out in one go; hundreds
+ * of them, a stage seen for the first time, would make the window wait for as long. Here a moment takes as many as it has time
+ * for, and the window answers in between. What came into the window last is filled first, so that all is filled from its
+ * beginning. To be used in the window's thread.
+ */
+public final class Gradually {
+
+    /** How long a moment may take, in nanoseconds; what is new is still to be drawn. */
+    private static final long ENOUGH = 10_000_000;
+
+    /** By how much a table grows at a time, in pixels: its head, or some rows. */
+    private static final double STEP = 60;
+
+    private static final int STEPS = 14;
+
+    private static final Deque<Gradually> PENDING = new ArrayDeque<>();
+    private static final List<Runnable> AFTER = new ArrayList<>();
+    private static boolean set;
+
+    private final Node where;
+
+    /** Each puts something there and says what is to be styled. */
+    private final Deque<Supplier<? extends Node>> rest;
+
+    private Gradually(Node where, Stream<? extends Supplier<? extends Node>> steps) {
+        this.where = where;
+        this.rest = new ArrayDeque<>(steps.toList());
+    }
+
+    /** Exchanges all that is in a pane for these nodes, the first of them at once. */
+    public static void fill(Pane pane, Node... nodes) {
+        fill(pane, Arrays.stream(nodes).map(node -> () -> node));
+    }
+
+    /** Exchanges all that is in a pane for these nodes, each made when it has its turn. */
+    public static void fill(Pane pane, Stream<? extends Supplier<? extends Node>> nodes) {
+        List<? extends Supplier<? extends Node>> all = nodes.toList();
+        pane.getChildren().clear();
+        start(new Gradually(pane, all.stream().map(next -> () -> {
+            Node node = next.get();
+            pane.getChildren().add(node);
+            return node;
+        })));
+    }
+
+    /** Fills a pane anew with what it has. */
+    public static void again(Pane pane) {
+        fill(pane, pane.getChildren().toArray(Node[]::new));
+    }
+
+    /** Exchanges the rows of a table; where it had none, their cells are new and made a few at a time. */
+    public static <T> void rows(TableView<T> table, List<T> rows) {
+        boolean first = table.getItems().isEmpty();
+        table.setItems(FXCollections.observableArrayList(rows));
+        if (!first || !Soon.isApart()) {
+            return;
+        }
+        // A table makes cells for all the room it has, whether it has rows for them or not.
+        StackPane.setAlignment(table, Pos.TOP_LEFT);
+        table.setMinHeight(0);
+        table.setMaxHeight(0);
+        inTurn(
+                table,
+                IntStream.rangeClosed(1, STEPS)
+                        .<Runnable>mapToObj(step -> () -> {
+                            table.setMaxHeight(step == STEPS ? Double.MAX_VALUE : step * STEP);
+                            table.getScene().getRoot().layout();
+                        })
+                        .toArray(Runnable[]::new));
+    }
+
+    /** Does what puts something somewhere in turn with all else that is put there: now, if there is time. */
+    public static void inTurn(Node where, Runnable... steps) {
+        start(new Gradually(where, Arrays.stream(steps).map(step -> () -> {
+            step.run();
+            return where;
+        })));
+    }
+
+    private static void start(Gradually filling) {
+        // Kept with the node, so that it goes with it.
+        if (filling.where.getProperties().put(Gradually.class, filling) instanceof Gradually before) {
+            before.rest.clear();
+        }
+        if (Soon.isApart()) {
+            filling.begin();
+        } else {
+            while (!filling.rest.isEmpty()) {
+                filling.rest.poll().get();
+            }
+        }
+    }
+
+    /** Does something once all is filled that is in a window, at once if it is. */
+    public static void whenFilled(Runnable what) {
+        AFTER.add(what);
+        tell();
+    }
+
+    private void begin() {
+        if (where.getScene() != null) {
+            PENDING.push(this);
+            fillNext();
+            return;
+        }
+        // What is in no window isn't styled; it is filled as it comes into one.
+        where.sceneProperty().addListener(new ChangeListener<>() {
+            @Override
+            public void changed(ObservableValue<? extends Scene> scene, Scene was, Scene now) {
+                if (now != null) {
+                    scene.removeListener(this);
+                    PENDING.push(Gradually.this);
+                    next();
+                }
+            }
+        });
+    }
+
+    private static void next() {
+        if (!set && !PENDING.isEmpty()) {
+            set = true;
+            // After the next pulse, which draws what there is.
+            PauseTransition pulse = new PauseTransition(Duration.millis(1));
+            pulse.setOnFinished(e -> Platform.runLater(() -> {
+                set = false;
+                fillNext();
+            }));
+            pulse.play();
+        }
+    }
+
+    private static void fillNext() {
+        long until = System.nanoTime() + ENOUGH;
+        try {
+            while (!PENDING.isEmpty() && System.nanoTime() < until) {
+                Gradually top = PENDING.peek();
+                if (top.rest.isEmpty()) {
+                    PENDING.remove(top);
+                } else if (top.where.getScene() == null) {
+                    PENDING.remove(top);
+                    top.begin();
+                } else {
+                    // Styled here, so that the time it takes counts.
+                    top.rest.poll().get().applyCss();
+                }
+            }
+        } finally {
+            next();
+            tell();
+        }
+    }
+
+    private static void tell() {
+        if (PENDING.isEmpty()) {
+            List<Runnable> now = List.copyOf(AFTER);
+            AFTER.clear();
+            now.forEach(Runnable::run);
+        }
+    }
+}

@@ -1,0 +1,45 @@
+package jollyspindle.desktop.control;
+
+import java.util.function.Supplier;
+import javafx.scene.Node;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
+
+/**
+ * Tells something on hover. A tooltip is a window with a scene of its own, and the benches have hundreds of things to tell about:
+ * one tooltip, made when it is first wanted, does for all of them.
+ */
+public final class Tip {
+
+    private static final Object TEXT = Tip.class;
+    private static Tooltip shared;
+
+    private Tip() {}
+
+    /** Tells a text; another one that was told is told no longer. */
+    public static void on(Node node, String text) {
+        on(node, () -> text);
+        node.setAccessibleHelp(text);
+    }
+
+    /** Tells what it is asked for as the pointer comes; nothing if that is empty. */
+    public static void on(Node node, Supplier<String> text) {
+        if (node.getProperties().put(TEXT, text) == null) {
+            node.addEventHandler(MouseEvent.MOUSE_ENTERED, e -> enter(node));
+        }
+    }
+
+    @SuppressWarnings("unchecked")
+    private static void enter(Node node) {
+        if (shared == null) {
+            shared = new Tooltip();
+        }
+        String text = ((Supplier<String>) node.getProperties().get(TEXT)).get();
+        if (text.isEmpty()) {
+            Tooltip.uninstall(node, shared);
+        } else {
+            shared.setText(text);
+            Tooltip.install(node, shared);
+        }
+    }
+}
