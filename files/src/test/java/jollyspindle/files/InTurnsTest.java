@@ -8,7 +8,9 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.concurrent.CountDownLatch;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -78,5 +80,63 @@ class InTurnsTest {
         List<String> done = new ArrayList<>();
         InTurns.inTurn(folder.resolve("none"), "counter", () -> done.add("once"));
         assertThat(done).containsExactly("once");
+    }
+
+    @Test
+    void nobodyIsWaitedForWhereItIsDoneOnlyIfFree(@TempDir Path folder) throws Exception {
+        List<String> done = Collections.synchronizedList(new ArrayList<>());
+        CountDownLatch begun = new CountDownLatch(1);
+        CountDownLatch mayEnd = new CountDownLatch(1);
+        Thread other = new Thread(() -> InTurns.inTurn(folder, "counter", () -> {
+            begun.countDown();
+            try {
+                mayEnd.await();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        }));
+        other.start();
+        begun.await();
+        assertThat(InTurns.ifFree(folder, "counter", () -> done.add("while it is taken")))
+                .isFalse();
+        mayEnd.countDown();
+        other.join();
+        assertThat(InTurns.ifFree(folder, "counter", () -> done.add("free"))).isTrue();
+        assertThat(InTurns.ifFree(folder.resolve("none"), "counter", () -> done.add("no locks")))
+                .isTrue();
+        assertThat(done).containsExactly("free", "no locks");
+        // Another process, which holds it until it is ended.
+        Process holder = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        Holder.class.getName(),
+                        folder.toString())
+                .start();
+        assertThat(holder.getInputStream().read()).isEqualTo('h');
+        assertThat(InTurns.ifFree(folder, "counter", () -> done.add("while another process has it")))
+                .isFalse();
+        holder.destroyForcibly().waitFor();
+        assertThat(InTurns.ifFree(folder, "counter", () -> done.add("it is gone")))
+                .isTrue();
+        assertThat(done).containsExactly("free", "no locks", "it is gone");
+    }
+
+    /** A process that has its turn and doesn't end it. */
+    public static final class Holder {
+
+        private Holder() {}
+
+        public static void main(String[] args) {
+            InTurns.inTurn(Path.of(args[0]), "counter", () -> {
+                System.out.print('h');
+                System.out.flush();
+                try {
+                    Thread.sleep(60_000);
+                } catch (InterruptedException e) {
+                    Thread.currentThread().interrupt();
+                }
+            });
+        }
     }
 }

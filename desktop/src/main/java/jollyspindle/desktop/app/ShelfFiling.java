@@ -74,7 +74,7 @@ final class ShelfFiling implements ShelfStage.Files {
                             : " " + setAside() + " The starter shelf is shown."));
         });
         kept = bench.shelf();
-        settled.setOnFinished(e -> keep());
+        settled.setOnFinished(e -> keepSoon());
         bench.shelfProperty().addListener(o -> {
             if (!bench.shelf().equals(kept)) {
                 settled.playFromStart();
@@ -128,18 +128,28 @@ final class ShelfFiling implements ShelfStage.Files {
         }
     }
 
-    /** Writes the shelf if it isn't written yet, with what another window has written meanwhile. */
+    /** Writes the shelf if it isn't written yet, with what another window has written meanwhile, before this one goes. */
     void keep() {
         settled.stop();
-        if (!bench.shelf().equals(kept) && !leftAlone) {
-            // Between looking and writing no other window may write.
+        if (isToBeKept()) {
             InTurns.inTurn(folder, "shelf", this::keepNow);
         }
     }
 
+    /** As soon as no other window is at it: between looking and writing none may write, and this one doesn't wait. */
+    private void keepSoon() {
+        if (isToBeKept() && !InTurns.ifFree(folder, "shelf", this::keepNow)) {
+            settled.playFromStart();
+        }
+    }
+
+    private boolean isToBeKept() {
+        return !bench.shelf().equals(kept) && !leftAlone;
+    }
+
     private void keepNow() {
         lookAgain();
-        if (bench.shelf().equals(kept) || leftAlone) {
+        if (!isToBeKept()) {
             return;
         }
         settled.stop();
