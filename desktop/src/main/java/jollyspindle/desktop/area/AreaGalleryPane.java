@@ -45,8 +45,7 @@ final class AreaGalleryPane extends VBox {
 
     /** Shows the motifs for an area. */
     void show(AreaId id) {
-        getChildren().clear();
-        work.letGo();
+        leave();
         QuiltJob job = bench.job().offering(bench.shelf().templates());
         if (!job.quilt().missing().isEmpty() || bench.plan().shape().isEmpty()) {
             getChildren().add(Labelled.wrapped("Once the body is measured, the motifs are shown here.", "reason"));

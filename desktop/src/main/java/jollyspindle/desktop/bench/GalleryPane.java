@@ -47,7 +47,6 @@ final class GalleryPane extends VBox {
      * @param place of the motif that is to be chosen, from 0
      */
     void show(int place) {
-        getChildren().clear();
         work.letGo();
         QuiltJob job = bench.job().offering(bench.shelf().templates());
         RunId run = bench.whereProperty().get();

@@ -111,7 +111,7 @@ final class MotifPane extends VBox {
             choosing = false;
         }
         heads();
-        body.getChildren().clear();
+        Gradually.atOnce(body, List.of());
         if (!choosing && looked != CORNERS) {
             body.getChildren().add(scope(design));
         }

@@ -61,7 +61,7 @@ public final class FindingsBox extends VBox {
             return;
         }
         told = wanted;
-        getChildren().clear();
+        Gradually.atOnce(this, List.of());
         FindingWords said = new FindingWords(bench.words());
         // The same trouble on several sides is said once.
         Map<List<Object>, List<Finding>> grouped = bench.plan().findings().stream()

@@ -67,6 +67,12 @@ public final class Gradually {
         })));
     }
 
+    /** Exchanges all that is in a pane for these nodes, at once; what was still to come into it doesn't. */
+    public static void atOnce(Pane pane, List<? extends Node> nodes) {
+        start(new Gradually(pane, Stream.of()));
+        pane.getChildren().setAll(nodes);
+    }
+
     /** Fills a pane anew with what it has. */
     public static void again(Pane pane) {
         fill(pane, pane.getChildren().toArray(Node[]::new));

@@ -287,7 +287,7 @@ public final class ShelfStage extends BorderPane {
         if (faces.size() - made.size() > FEW) {
             Gradually.fill(cards, next.stream().map(face -> () -> card(face)));
         } else {
-            cards.getChildren().setAll(next.stream().map(this::card).toList());
+            Gradually.atOnce(cards, next.stream().map(this::card).toList());
         }
         if (others) {
             scroll.setVvalue(0);

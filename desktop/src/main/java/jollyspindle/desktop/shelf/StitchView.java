@@ -157,7 +157,7 @@ final class StitchView extends HBox {
         summary.setText(jollyspindle.core.words.Words.capital(words.summary(stitching)) + " with a foot of radius "
                 + bench.words().exact(stitching.footRadius()) + ".");
         summary.getStyleClass().setAll("label", stitching.lines().isEmpty() ? "refused" : "understood");
-        facts.getChildren().clear();
+        Gradually.atOnce(facts, List.of());
         for (Concern concern : model.concerns(template)) {
             Label label = Labelled.wrapped(
                     new ConcernWords(bench.words()).text(concern),

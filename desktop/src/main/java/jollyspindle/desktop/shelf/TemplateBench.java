@@ -202,7 +202,7 @@ final class TemplateBench extends VBox {
     private void build(Template t) {
         Form form = t.form();
         List<FieldBinding> all = new ArrayList<>();
-        fields.getChildren().clear();
+        Gradually.atOnce(fields, List.of());
         fields.getChildren().add(Labelled.heading("How it is cut"));
         rows(new FormEntries(make).of(form), all);
         if (form.hasSizeLabel()) {

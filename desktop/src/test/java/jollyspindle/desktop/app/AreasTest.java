@@ -185,9 +185,9 @@ class AreasTest extends Hands {
         take(robot, "arms");
         Node tape = robot.lookup("#protractor").query();
         assertThat(tape.isVisible()).isTrue();
-        assertThat(robot.lookup("#tape").tryQuery())
+        assertThat(robot.lookup("#tape").query().isVisible())
                 .as("the straight one makes room")
-                .isEmpty();
+                .isFalse();
         // The whole quilt and back to the medallion, and to its tape by key.
         double large = bandAt(tape);
         robot.push(KeyCode.CONTROL, KeyCode.DIGIT0);

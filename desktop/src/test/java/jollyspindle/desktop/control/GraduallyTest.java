@@ -13,7 +13,9 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
@@ -90,9 +92,7 @@ class GraduallyTest {
             assertThat(inner.getChildren()).as("in no window").isEmpty();
             VBox outer = new VBox();
             root.getChildren().add(outer);
-            Gradually.fill(
-                    outer,
-                    java.util.stream.Stream.<java.util.function.Supplier<Node>>of(() -> inner, () -> slow("outer")));
+            Gradually.fill(outer, Stream.<Supplier<Node>>of(() -> inner, () -> slow("outer")));
         });
         await(4);
         assertThat(done).containsExactly("inner 0", "inner 1", "inner 2", "outer");
@@ -107,6 +107,18 @@ class GraduallyTest {
         await(4);
         assertThat(names(pane)).containsExactly("new 0", "new 1", "new 2");
         assertThat(done).containsExactly("old 0", "new 0", "new 1", "new 2");
+    }
+
+    @Test
+    void whatIsPutThereAtOnceStaysByItself(FxRobot robot) throws Exception {
+        Label label = new Label("kept");
+        robot.interact(() -> {
+            Gradually.fill(pane, Stream.<Supplier<Node>>of(() -> slow("old"), () -> label));
+            Gradually.atOnce(pane, List.of(label));
+        });
+        Thread.sleep(100);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(pane.getChildren()).containsExactly(label);
     }
 
     @Test
