@@ -26,6 +26,7 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -208,9 +209,9 @@ public final class AreaDesigner {
         List<Path> seams = new ArrayList<>(ditches(space));
         for (int i = 0; i < layers.size(); i++) {
             AreaDesign.Layer layer = layers.get(i);
-            PieceContext laying = new PieceContext(space, sewing, tools, layer.templateId(), own);
+            PieceContext laying = new PieceContext(space, sewing, tools, layer.templateId(), own, () -> round(space));
             sewing.begin(i + 1, 0);
-            lay(laying, layer.motif());
+            AreaMotifTypes.of(layer.motif()).lay(laying, layer.motif());
             seams.addAll(laying.seams());
             int number = i + 1;
             laying.told().forEach(what -> told.add(new AreaPlan.Told(letter, number, what)));
@@ -273,32 +274,9 @@ public final class AreaDesigner {
                         was.travelled() + routed.travelled()));
     }
 
-    private void lay(PieceContext laying, AreaMotif motif) {
-        switch (motif.kind()) {
-            case ARMS -> new ArmsLayout(laying, (AreaMotif.Arms) motif).lay();
-            case RINGS -> new RingsLayout(laying, (AreaMotif.Rings) motif).lay();
-            case WREATH -> new WreathLayout(laying, (AreaMotif.Wreath) motif).lay();
-            case PETALS -> new PetalsLayout(laying, (AreaMotif.Petals) motif).lay();
-            case POINTS -> new PointsLayout(laying, (AreaMotif.Points) motif).lay();
-            case ECHOES -> echoes(laying, (AreaMotif.Echoes) motif);
-            case CLAMSHELLS -> new ClamshellsLayout(laying, (AreaMotif.Clamshells) motif).lay();
-            case PEEL -> new PeelLayout(laying, (AreaMotif.Peel) motif).lay();
-            case CIRCLES -> new OverlappingCirclesLayout(laying, (AreaMotif.Circles) motif).lay();
-            case CROSSHATCH -> new CrosshatchLayout(laying, (AreaMotif.Crosshatch) motif).lay();
-            case CURVED_HATCH -> new CurvedHatchLayout(laying, (AreaMotif.CurvedHatch) motif).lay();
-            case QUARTERS -> new QuartersLayout(laying, (AreaMotif.Quarters) motif).lay();
-            case CORNER_RAYS -> new CornerRaysLayout(laying, (AreaMotif.CornerRays) motif).lay();
-            case WHIRL -> new WhirlLayout(laying, (AreaMotif.Whirl) motif).lay();
-            case STRAIGHT_FANS -> new StraightFansLayout(laying, (AreaMotif.StraightFans) motif).lay();
-        }
-    }
-
-    private void echoes(PieceContext laying, AreaMotif.Echoes motif) {
-        if (motif.outside() && !(area instanceof Area.Medallion)) {
-            laying.tell(new AreaTold.NothingOutside());
-            return;
-        }
-        new EchoesLayout(laying, motif).lay(motif.outside() ? laying.space().outside(around) : laying.space());
+    /** What lies round a medallion. */
+    private Optional<AreaSpace> round(AreaSpace space) {
+        return area instanceof Area.Medallion ? Optional.of(space.outside(around)) : Optional.empty();
     }
 
     // --- judging -----------------------------------------------------------------------------------------------
@@ -343,28 +321,17 @@ public final class AreaDesigner {
                 .filter(m -> m instanceof AreaMotif.Echoes e && !e.outside())
                 .forEach(m -> echoes.add(((AreaMotif.Echoes) m).spacing()));
         for (int i = 0; i < layers.size(); i++) {
-            AreaTold.HatchLikeEcho like = spacings(layers.get(i).motif(), space).stream()
-                    .filter(s -> echoes.stream().anyMatch(e -> Math.abs(e - s) < ALIKE))
-                    .findFirst()
-                    .map(AreaTold.HatchLikeEcho::new)
-                    .orElse(null);
+            AreaTold.HatchLikeEcho like =
+                    AreaMotifTypes.of(layers.get(i).motif())
+                            .spacings(layers.get(i).motif(), space.box())
+                            .stream()
+                            .filter(s -> echoes.stream().anyMatch(e -> Math.abs(e - s) < ALIKE))
+                            .findFirst()
+                            .map(AreaTold.HatchLikeEcho::new)
+                            .orElse(null);
             if (like != null) {
                 told.add(new AreaPlan.Told(letter, i + 1, like));
             }
         }
-    }
-
-    /** How far apart the lines of a motif of parallel ones come out. */
-    private static List<Double> spacings(AreaMotif motif, AreaSpace space) {
-        Box box = space.box();
-        if (motif instanceof AreaMotif.Crosshatch hatch) {
-            return List.of(hatch.spacing(box));
-        }
-        if (motif instanceof AreaMotif.Quarters quarters) {
-            return List.of(quarters.closeStep(box), quarters.wideStep(box));
-        }
-        return motif instanceof AreaMotif.CurvedHatch curved
-                ? List.of(curved.step(box.width()), curved.step(box.height()))
-                : List.of();
     }
 }

@@ -1,6 +1,7 @@
 package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Box;
+import jollyspindle.core.param.RefusedValue;
 
 import java.util.Arrays;
 import java.util.OptionalDouble;
@@ -98,7 +99,7 @@ public sealed interface AreaMotif {
             within("arms", arms, FEWEST_ARMS, MOST_ARMS);
             upTo("lines that stop at", stop);
             if (circled && stop == 0) {
-                throw new IllegalArgumentException("a circle of no size to stop on");
+                throw new RefusedValue("circled", "arms that meet in the centre have no circle to stop on");
             }
             if (!(turn >= 0) || turn > 2 * Math.PI) {
                 throw new IllegalArgumentException("a first arm turned by " + turn);
@@ -247,7 +248,7 @@ public sealed interface AreaMotif {
             upTo("petals that begin at", from);
             distance(to);
             if (!(to > from)) {
-                throw new IllegalArgumentException("petals from " + from + " to " + to);
+                throw new RefusedValue("to", "petals end further out than they begin");
             }
         }
 
@@ -284,7 +285,7 @@ public sealed interface AreaMotif {
             within("points", points, 3, MOST_ARMS);
             distance(inner, outer);
             if (!(outer > inner)) {
-                throw new IllegalArgumentException("points from " + inner + " to " + outer);
+                throw new RefusedValue("outer", "tips lie further out than notches");
             }
         }
 
@@ -512,7 +513,7 @@ public sealed interface AreaMotif {
             petals.ifPresent(n -> {
                 within("petals", n, 1, MOST_ARMS - 1);
                 if (n % 2 == 0) {
-                    throw new IllegalArgumentException("an odd number of petals, not " + n);
+                    throw new RefusedValue("petals", "their number is odd, so that one stands on the far corner");
                 }
             });
             distance(stop, margin);

@@ -6,6 +6,7 @@ import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.ScallopRow;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * About how many lines a design makes in an area, reckoned without laying it out, so that far too many are refused where they
@@ -75,83 +76,44 @@ public final class AreaReckoning {
     }
 
     private double lines(AreaDesign.Layer layer, double width, double height) {
-        AreaMotif motif = layer.motif();
-        double reach = Math.min(width, height) / 2;
-        return switch (motif.kind()) {
-            case ARMS -> {
-                AreaMotif.Arms arms = (AreaMotif.Arms) motif;
-                yield arms.arms() * (arms.mirrored() ? 2 : 1);
-            }
-            case WREATH, PETALS, POINTS -> ((AreaMotif.Counted) motif).count();
-            case RINGS -> {
-                AreaMotif.Rings rings = (AreaMotif.Rings) motif;
-                yield rings.gap().isEmpty()
-                        ? rings.rings()
-                        : upTo(
-                                rings.rings(),
-                                (reach - rings.first() / 2) / rings.gap().getAsDouble());
-            }
-            case ECHOES -> {
-                AreaMotif.Echoes echoes = (AreaMotif.Echoes) motif;
-                yield echoes.outside() ? echoes.echoes() : upTo(echoes.echoes(), reach / echoes.spacing());
-            }
-            case CLAMSHELLS -> shells(layer, width, height);
-            case PEEL -> {
-                AreaMotif.Peel peel = (AreaMotif.Peel) motif;
-                yield 2.0 * peel.across() * peel.down();
-            }
-            case CIRCLES -> {
-                AreaMotif.Circles circles = (AreaMotif.Circles) motif;
-                yield circles.across() * circles.down();
-            }
-            case CROSSHATCH -> {
-                AreaMotif.Crosshatch hatch = (AreaMotif.Crosshatch) motif;
-                double sine = Math.abs(Math.sin(hatch.angle()));
-                double cosine = Math.abs(Math.cos(hatch.angle()));
-                yield straight(
-                        layer,
-                        2 * (width * sine + height * cosine) / hatch.spacing(),
-                        2 * width * height / hatch.spacing());
-            }
-            case CURVED_HATCH -> (width + height) / ((AreaMotif.CurvedHatch) motif).spacing();
-            case QUARTERS -> {
-                AreaMotif.Quarters quarters = (AreaMotif.Quarters) motif;
-                yield straight(
-                        layer,
-                        height / quarters.close() + width / quarters.wide(),
-                        width * height / 2 * (1 / quarters.close() + 1 / quarters.wide()));
-            }
-            case CORNER_RAYS -> {
-                AreaMotif.CornerRays rays = (AreaMotif.CornerRays) motif;
-                yield rays.petals().orElse(1);
-            }
-            // No more sets are stitched than have room: what is left gets smaller with each.
-            case WHIRL -> ((AreaMotif.Whirl) motif).lines();
-            case STRAIGHT_FANS -> {
-                AreaMotif.StraightFans fans = (AreaMotif.StraightFans) motif;
-                yield (double) fans.across() * fans.down() * fans.lines();
-            }
-        };
+        return AreaMotifTypes.of(layer.motif())
+                .lines(layer.motif(), new Cloth(width, height, layer.templateId(), templates));
     }
 
-    private double straight(AreaDesign.Layer layer, double lines, double inches) {
-        return Reckoning.straight(lines, inches, layer.templateId(), templates);
-    }
+    /**
+     * What a motif has to do with.
+     *
+     * @param width of the piece of cloth, in inches
+     * @param height of it, in inches
+     * @param templateId of the template that was asked for
+     * @param templates that the job has
+     */
+    record Cloth(double width, double height, Optional<String> templateId, List<Template> templates) {
 
-    private static double upTo(int most, double room) {
-        return Math.max(0, Math.min(most, Math.floor(room)));
-    }
+        /** Radius of the largest circle that has room. */
+        double reach() {
+            return Math.min(width, height) / 2;
+        }
 
-    /** Placements of the row of shells that was asked for, or of the largest there is. */
-    private double shells(AreaDesign.Layer layer, double width, double height) {
-        return templates.stream()
-                .filter(t ->
-                        layer.templateId().isEmpty() || layer.templateId().get().equals(t.id()))
-                .map(Template::form)
-                .filter(ScallopRow.class::isInstance)
-                .map(ScallopRow.class::cast)
-                .mapToDouble(row -> Math.floor(height / (row.width() / 2)) * width / (row.bumps() * row.width()))
-                .min()
-                .orElse(0);
+        /** Placements of straight lines that are so long together. */
+        double straight(double lines, double inches) {
+            return Reckoning.straight(lines, inches, templateId, templates);
+        }
+
+        double upTo(int most, double room) {
+            return Math.max(0, Math.min(most, Math.floor(room)));
+        }
+
+        /** Placements of the row of shells that was asked for, or of the largest there is. */
+        double shells() {
+            return templates.stream()
+                    .filter(t -> templateId.isEmpty() || templateId.get().equals(t.id()))
+                    .map(Template::form)
+                    .filter(ScallopRow.class::isInstance)
+                    .map(ScallopRow.class::cast)
+                    .mapToDouble(row -> Math.floor(height / (row.width() / 2)) * width / (row.bumps() * row.width()))
+                    .min()
+                    .orElse(0);
+        }
     }
 }

@@ -8,6 +8,8 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
@@ -15,6 +17,7 @@ import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -31,6 +34,35 @@ import java.util.OptionalDouble;
  * ray as it is, its lower end at the centre or on the circle about it.
  */
 final class ArmsLayout {
+
+    private static final Param.Whole<AreaMotif.Arms> ARMS =
+            Param.whole("arms", AreaMotif.FEWEST_ARMS, AreaMotif.MOST_ARMS, AreaMotif.Arms::arms);
+    private static final Param.Choice<AreaMotif.Arms, AreaMotif.Way> WAY =
+            Param.choice("way", AreaMotif.Way.class, AreaMotif.Arms::way, "out-and-back", "along-edge");
+    private static final Param.Length<AreaMotif.Arms> STOP =
+            Param.length("stop", 0, AreaMotif.LARGEST, AreaMotif.Arms::stop);
+    private static final Param.Flag<AreaMotif.Arms> MIRRORED = Param.flag("mirrored", AreaMotif.Arms::mirrored, false);
+    private static final Param.Angle<AreaMotif.Arms> TURN = Param.angle("turn", 0, 360, AreaMotif.Arms::turn, 0);
+    private static final Param.Flag<AreaMotif.Arms> CIRCLED =
+            Param.flag("circled", AreaMotif.Arms::circled, false).when(arms -> arms.stop() > 0);
+
+    static final AreaMotifType<AreaMotif.Arms> TYPE = new AreaMotifType<>(
+            AreaMotif.Arms.class,
+            "arms",
+            Params.of(
+                            v -> new AreaMotif.Arms(
+                                    v.get(ARMS), v.get(WAY), v.get(STOP), v.get(MIRRORED), v.get(TURN), v.get(CIRCLED)),
+                            Params.row(ARMS, STOP),
+                            Params.row(WAY),
+                            Params.row(TURN),
+                            Params.row(MIRRORED),
+                            Params.row(CIRCLED))
+                    .kept(ARMS, WAY, STOP, MIRRORED, TURN, CIRCLED),
+            (piece, motif) -> new ArmsLayout(piece, motif).lay(),
+            (arms, cloth) -> arms.arms() * (arms.mirrored() ? 2 : 1),
+            Kind.TURNED_ARM,
+            Kind.ARC,
+            Kind.OUTLINE);
 
     /** A difference in reach that is worth a word, in inches. */
     private static final double WORTH = 1.0 / 16;

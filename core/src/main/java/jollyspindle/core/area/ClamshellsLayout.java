@@ -8,6 +8,8 @@ import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
@@ -29,6 +31,24 @@ import java.util.OptionalDouble;
  * in, its crowns on the upper edge.
  */
 final class ClamshellsLayout {
+
+    /** More seam allowance than this nobody leaves, in inches. */
+    private static final double MOST_ALLOWED = 2;
+
+    private static final Param.Length<AreaMotif.Clamshells> ALLOWANCE = Param.length(
+            "allowance",
+            0,
+            AreaMotif.LARGEST,
+            AreaMotif.Clamshells::allowance,
+            shells -> new Param.Room(0, MOST_ALLOWED));
+
+    static final AreaMotifType<AreaMotif.Clamshells> TYPE = new AreaMotifType<>(
+            AreaMotif.Clamshells.class,
+            "clamshells",
+            Params.of(v -> new AreaMotif.Clamshells(v.get(ALLOWANCE)), Params.row(ALLOWANCE)),
+            (piece, motif) -> new ClamshellsLayout(piece, motif).lay(),
+            (shells, cloth) -> cloth.shells(),
+            Kind.SCALLOP_ROW);
 
     /** The part of a row that is worth another one (common practice, no source: about half). */
     private static final double WORTH_A_ROW = 0.4;

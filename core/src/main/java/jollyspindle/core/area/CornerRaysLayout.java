@@ -6,9 +6,12 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -24,6 +27,32 @@ import java.util.Optional;
  * so that their number is odd.
  */
 final class CornerRaysLayout {
+
+    private static final Param.Choice<AreaMotif.CornerRays, AreaMotif.Corner> CORNER = Param.choice(
+            "corner",
+            AreaMotif.Corner.class,
+            AreaMotif.CornerRays::corner,
+            "top-left",
+            "top-right",
+            "bottom-right",
+            "bottom-left");
+    private static final Param.MaybeOdd<AreaMotif.CornerRays> PETALS =
+            Param.maybeOdd("petals", 1, AreaMotif.MOST_ARMS - 1, AreaMotif.CornerRays::petals);
+    private static final Param.Length<AreaMotif.CornerRays> STOP =
+            Param.length("stop", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.CornerRays::stop);
+    private static final Param.Length<AreaMotif.CornerRays> MARGIN =
+            Param.length("margin", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.CornerRays::margin);
+
+    static final AreaMotifType<AreaMotif.CornerRays> TYPE = new AreaMotifType<>(
+            AreaMotif.CornerRays.class,
+            "corner-rays",
+            Params.of(
+                    v -> new AreaMotif.CornerRays(v.get(CORNER), v.get(PETALS), v.get(STOP), v.get(MARGIN)),
+                    Params.row(CORNER, PETALS),
+                    Params.row(STOP, MARGIN)),
+            (piece, motif) -> new CornerRaysLayout(piece, motif).lay(),
+            (rays, cloth) -> rays.petals().orElse(1),
+            Kind.STRAIGHT_EDGE);
 
     /** Width of a cap with its gap, in inches: caps about 3/4 wide, 1/4 apart (common practice, no source). */
     private static final double USUAL_PITCH = 1;

@@ -2,7 +2,10 @@ package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -13,6 +16,25 @@ import java.util.Optional;
  * width at the lower edge evenly. Where the first set stands upright, the second lies level.
  */
 final class CrosshatchLayout {
+
+    private static final Param.Length<AreaMotif.Crosshatch> SPACING =
+            Param.length("spacing", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Crosshatch::spacing);
+    private static final Param.Angle<AreaMotif.Crosshatch> ANGLE =
+            Param.angle("angle", 10, 170, AreaMotif.Crosshatch::angle);
+
+    static final AreaMotifType<AreaMotif.Crosshatch> TYPE = new AreaMotifType<>(
+                    AreaMotif.Crosshatch.class,
+                    "crosshatch",
+                    Params.of(v -> new AreaMotif.Crosshatch(v.get(SPACING), v.get(ANGLE)), Params.row(SPACING, ANGLE)),
+                    (piece, motif) -> new CrosshatchLayout(piece, motif).lay(),
+                    (hatch, cloth) -> cloth.straight(
+                            2
+                                    * (cloth.width() * Math.abs(Math.sin(hatch.angle()))
+                                            + cloth.height() * Math.abs(Math.cos(hatch.angle())))
+                                    / hatch.spacing(),
+                            2 * cloth.width() * cloth.height() / hatch.spacing()),
+                    Kind.STRAIGHT_EDGE)
+            .spaced((hatch, box) -> List.of(hatch.spacing(box)));
 
     private final PieceContext laying;
     private final AreaMotif.Crosshatch motif;

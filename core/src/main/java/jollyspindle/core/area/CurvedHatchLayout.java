@@ -7,11 +7,15 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.form.Kind;
 
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -20,6 +24,18 @@ import java.util.Optional;
  * each lies on two marks.
  */
 final class CurvedHatchLayout {
+
+    private static final Param.Length<AreaMotif.CurvedHatch> SPACING =
+            Param.length("spacing", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.CurvedHatch::spacing);
+
+    static final AreaMotifType<AreaMotif.CurvedHatch> TYPE = new AreaMotifType<>(
+                    AreaMotif.CurvedHatch.class,
+                    "curved-hatch",
+                    Params.of(v -> new AreaMotif.CurvedHatch(v.get(SPACING)), Params.row(SPACING)),
+                    (piece, motif) -> new CurvedHatchLayout(piece, motif).lay(),
+                    (hatch, cloth) -> (cloth.width() + cloth.height()) / hatch.spacing(),
+                    Kind.ARC)
+            .spaced((hatch, box) -> List.of(hatch.step(box.width()), hatch.step(box.height())));
 
     private final PieceContext laying;
     private final AreaMotif.CurvedHatch motif;

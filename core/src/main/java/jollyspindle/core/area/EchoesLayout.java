@@ -6,6 +6,8 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
@@ -14,6 +16,7 @@ import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.SeamRegister;
+import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -28,6 +31,24 @@ import java.util.function.Function;
  */
 final class EchoesLayout {
 
+    private static final Param.Whole<AreaMotif.Echoes> ECHOES =
+            Param.whole("echoes", 1, AreaMotif.MOST, AreaMotif.Echoes::echoes);
+    private static final Param.Length<AreaMotif.Echoes> SPACING =
+            Param.length("spacing", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Echoes::spacing);
+    private static final Param.Flag<AreaMotif.Echoes> OUTSIDE = Param.flag("outside", AreaMotif.Echoes::outside);
+
+    static final AreaMotifType<AreaMotif.Echoes> TYPE = new AreaMotifType<>(
+            AreaMotif.Echoes.class,
+            "echoes",
+            Params.of(
+                    v -> new AreaMotif.Echoes(v.get(ECHOES), v.get(SPACING), v.get(OUTSIDE)),
+                    Params.row(ECHOES, SPACING),
+                    Params.row(OUTSIDE)),
+            (piece, motif) -> new EchoesLayout(piece, motif).lay(),
+            (echoes, cloth) ->
+                    echoes.outside() ? echoes.echoes() : cloth.upTo(echoes.echoes(), cloth.reach() / echoes.spacing()),
+            Kind.STRAIGHT_EDGE);
+
     private final PieceContext laying;
     private final AreaMotif.Echoes motif;
 
@@ -36,13 +57,14 @@ final class EchoesLayout {
         this.motif = motif;
     }
 
-    /**
-     * Lays the echoes out.
-     *
-     * @param within the piece that they lie in: the area's own, or what is round it
-     */
-    void lay(AreaSpace within) {
-        PieceContext there = laying.in(within);
+    /** Lays the echoes out in the area's own piece, or in what is round it. */
+    void lay() {
+        Optional<AreaSpace> within = motif.outside() ? laying.round().get() : Optional.of(laying.space());
+        if (within.isEmpty()) {
+            laying.tell(new AreaTold.NothingOutside());
+            return;
+        }
+        PieceContext there = laying.in(within.get());
         List<StitchLine> before = List.of();
         for (int echo = 1; echo <= motif.echoes(); echo++) {
             Optional<Path> line = motif.outside()

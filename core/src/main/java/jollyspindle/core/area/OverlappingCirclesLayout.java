@@ -6,11 +6,14 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -22,6 +25,20 @@ import java.util.List;
  * the circle before: once round that one and about a quarter again, the needle is there. Rows go there and back in turn.
  */
 final class OverlappingCirclesLayout {
+
+    private static final Param.Whole<AreaMotif.Circles> ACROSS =
+            Param.whole("across", 1, AreaMotif.MOST, AreaMotif.Circles::across);
+    private static final Param.Whole<AreaMotif.Circles> DOWN =
+            Param.whole("down", 1, AreaMotif.MOST, AreaMotif.Circles::down);
+
+    static final AreaMotifType<AreaMotif.Circles> TYPE = new AreaMotifType<>(
+            AreaMotif.Circles.class,
+            "circles",
+            Params.of(v -> new AreaMotif.Circles(v.get(ACROSS), v.get(DOWN)), Params.row(ACROSS, DOWN)),
+            (piece, motif) -> new OverlappingCirclesLayout(piece, motif).lay(),
+            (circles, cloth) -> (double) circles.across() * circles.down(),
+            Kind.CIRCLE,
+            Kind.SLOTTED_CIRCLES);
 
     private final PieceContext laying;
     private final AreaMotif.Circles motif;

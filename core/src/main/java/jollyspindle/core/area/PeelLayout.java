@@ -7,11 +7,14 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.form.Kind;
 
 import java.util.Optional;
 import java.util.function.IntFunction;
@@ -24,6 +27,24 @@ import java.util.function.IntFunction;
  * is even, so that one thread closes. A smaller peel may lie inside.
  */
 final class PeelLayout {
+
+    private static final Param.Whole<AreaMotif.Peel> ACROSS =
+            Param.whole("across", 1, AreaMotif.MOST, AreaMotif.Peel::across);
+    private static final Param.Whole<AreaMotif.Peel> DOWN =
+            Param.whole("down", 1, AreaMotif.MOST, AreaMotif.Peel::down);
+    private static final Param.MaybeLength<AreaMotif.Peel> INNER =
+            Param.maybeLength("inner", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Peel::inner);
+
+    static final AreaMotifType<AreaMotif.Peel> TYPE = new AreaMotifType<>(
+            AreaMotif.Peel.class,
+            "peel",
+            Params.of(
+                    v -> new AreaMotif.Peel(v.get(ACROSS), v.get(DOWN), v.get(INNER)),
+                    Params.row(ACROSS, DOWN),
+                    Params.row(INNER)),
+            (piece, motif) -> new PeelLayout(piece, motif).lay(),
+            (peel, cloth) -> 2.0 * peel.across() * peel.down(),
+            Kind.ARC);
 
     private final PieceContext laying;
     private final AreaMotif.Peel motif;

@@ -5,9 +5,12 @@ import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.form.Kind;
 
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -17,6 +20,28 @@ import java.util.stream.IntStream;
  * (chord tables in any handbook), out along the one and back along the other, on one ray after the other.
  */
 final class PetalsLayout {
+
+    private static final Param.Whole<AreaMotif.Petals> PETALS =
+            Param.whole("petals", AreaMotif.FEWEST_ARMS, AreaMotif.MOST_ARMS, AreaMotif.Petals::petals);
+    private static final Param.Length<AreaMotif.Petals> FROM = Param.length(
+            "from", 0, AreaMotif.LARGEST, AreaMotif.Petals::from, p -> new Param.Room(0, p.to() - AreaMotif.CLOSEST));
+    private static final Param.Length<AreaMotif.Petals> TO = Param.length(
+            "to",
+            AreaMotif.CLOSEST,
+            AreaMotif.LARGEST,
+            AreaMotif.Petals::to,
+            p -> new Param.Room(p.from() + AreaMotif.CLOSEST, AreaMotif.LARGEST));
+
+    static final AreaMotifType<AreaMotif.Petals> TYPE = new AreaMotifType<>(
+            AreaMotif.Petals.class,
+            "petals",
+            Params.of(
+                    v -> new AreaMotif.Petals(v.get(PETALS), v.get(FROM), v.get(TO)),
+                    Params.row(PETALS),
+                    Params.row(FROM, TO)),
+            (piece, motif) -> new PetalsLayout(piece, motif).lay(),
+            (petals, cloth) -> petals.petals(),
+            Kind.ARC);
 
     private static final int PROBES = 64;
 

@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
 
 /**
  * What every motif of an area works with while it is laid out in one piece of cloth.
@@ -30,6 +31,7 @@ import java.util.function.Function;
  * @param rays from the centre, of all motifs in the piece
  * @param told what there is to know
  * @param seams in the piece that the needle can travel in, besides its edge
+ * @param round what lies round the area, where it lies free: a medallion's
  */
 record PieceContext(
         AreaSpace space,
@@ -38,20 +40,27 @@ record PieceContext(
         Optional<String> templateId,
         Rays rays,
         List<AreaTold> told,
-        List<Path> seams) {
+        List<Path> seams,
+        Supplier<Optional<AreaSpace>> round) {
 
     /** Shorter pieces than this, in inches, are left out: a stitch or two. */
     static final double SHORTEST = 1.0 / 8;
 
     private static final double ON = 1e-6;
 
-    PieceContext(AreaSpace space, PlacementBuilder sewing, EdgeCatalog tools, Optional<String> templateId, Rays rays) {
-        this(space, sewing, tools, templateId, rays, new ArrayList<>(), new ArrayList<>());
+    PieceContext(
+            AreaSpace space,
+            PlacementBuilder sewing,
+            EdgeCatalog tools,
+            Optional<String> templateId,
+            Rays rays,
+            Supplier<Optional<AreaSpace>> round) {
+        this(space, sewing, tools, templateId, rays, new ArrayList<>(), new ArrayList<>(), round);
     }
 
     /** The same in another piece, which tells what it has to where this one does. */
     PieceContext in(AreaSpace other) {
-        return new PieceContext(other, sewing, tools, templateId, rays, told, seams);
+        return new PieceContext(other, sewing, tools, templateId, rays, told, seams, round);
     }
 
     Marker marker() {

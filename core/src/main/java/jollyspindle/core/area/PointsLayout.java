@@ -3,9 +3,12 @@ package jollyspindle.core.area;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -13,6 +16,32 @@ import java.util.Optional;
 
 /** Lays out {@link AreaMotif.Points}: one line all round, from notch to tip to notch. */
 final class PointsLayout {
+
+    private static final Param.Whole<AreaMotif.Points> POINTS =
+            Param.whole("points", 3, AreaMotif.MOST_ARMS, AreaMotif.Points::points);
+    private static final Param.Length<AreaMotif.Points> INNER = Param.length(
+            "inner",
+            AreaMotif.CLOSEST,
+            AreaMotif.LARGEST,
+            AreaMotif.Points::inner,
+            p -> new Param.Room(AreaMotif.CLOSEST, p.outer() - AreaMotif.CLOSEST));
+    private static final Param.Length<AreaMotif.Points> OUTER = Param.length(
+            "outer",
+            AreaMotif.CLOSEST,
+            AreaMotif.LARGEST,
+            AreaMotif.Points::outer,
+            p -> new Param.Room(p.inner() + AreaMotif.CLOSEST, AreaMotif.LARGEST));
+
+    static final AreaMotifType<AreaMotif.Points> TYPE = new AreaMotifType<>(
+            AreaMotif.Points.class,
+            "points",
+            Params.of(
+                    v -> new AreaMotif.Points(v.get(POINTS), v.get(INNER), v.get(OUTER)),
+                    Params.row(POINTS),
+                    Params.row(INNER, OUTER)),
+            (piece, motif) -> new PointsLayout(piece, motif).lay(),
+            (points, cloth) -> points.points(),
+            Kind.STRAIGHT_EDGE);
 
     private final PieceContext laying;
     private final AreaMotif.Points motif;

@@ -4,9 +4,12 @@ import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -18,6 +21,26 @@ import java.util.Optional;
  * that a quarter of 3 takes 11 lines at 1/4 and 5 at 1/2 (common practice, no source; derived).
  */
 final class QuartersLayout {
+
+    private static final Param.Length<AreaMotif.Quarters> CLOSE =
+            Param.length("close", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Quarters::close);
+    private static final Param.Length<AreaMotif.Quarters> WIDE =
+            Param.length("wide", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Quarters::wide);
+    private static final Param.Flag<AreaMotif.Quarters> PIECED = Param.flag("pieced", AreaMotif.Quarters::pieced, true);
+
+    static final AreaMotifType<AreaMotif.Quarters> TYPE = new AreaMotifType<>(
+                    AreaMotif.Quarters.class,
+                    "quarters",
+                    Params.of(
+                            v -> new AreaMotif.Quarters(v.get(CLOSE), v.get(WIDE), v.get(PIECED)),
+                            Params.row(CLOSE, WIDE),
+                            Params.row(PIECED)),
+                    (piece, motif) -> new QuartersLayout(piece, motif).lay(),
+                    (quarters, cloth) -> cloth.straight(
+                            cloth.height() / quarters.close() + cloth.width() / quarters.wide(),
+                            cloth.width() * cloth.height() / 2 * (1 / quarters.close() + 1 / quarters.wide())),
+                    Kind.STRAIGHT_EDGE)
+            .spaced((quarters, box) -> List.of(quarters.closeStep(box), quarters.wideStep(box)));
 
     private final PieceContext laying;
     private final AreaMotif.Quarters motif;

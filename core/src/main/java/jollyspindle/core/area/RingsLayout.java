@@ -5,12 +5,15 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -25,6 +28,33 @@ import java.util.stream.IntStream;
  * takes whichever template stitches its size; a size that none stitches is told, and the others are laid out all the same.
  */
 final class RingsLayout {
+
+    private static final Param.Length<AreaMotif.Rings> FIRST =
+            Param.length("first", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Rings::first);
+    private static final Param.MaybeLength<AreaMotif.Rings> GAP =
+            Param.maybeLength("gap", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Rings::gap);
+    private static final Param.Whole<AreaMotif.Rings> RINGS =
+            Param.whole("rings", 1, AreaMotif.MOST, AreaMotif.Rings::rings);
+    private static final Param.Choice<AreaMotif.Rings, AreaMotif.Spokes> SPOKES =
+            Param.choice("spokes", AreaMotif.Spokes.class, AreaMotif.Rings::spokes, "none", "one", "four");
+
+    static final AreaMotifType<AreaMotif.Rings> TYPE = new AreaMotifType<>(
+            AreaMotif.Rings.class,
+            "rings",
+            Params.of(
+                            v -> new AreaMotif.Rings(v.get(FIRST), v.get(GAP), v.get(RINGS), v.get(SPOKES)),
+                            Params.row(FIRST, RINGS),
+                            Params.row(GAP),
+                            Params.row(SPOKES))
+                    .kept(FIRST, GAP, RINGS, SPOKES),
+            (piece, motif) -> new RingsLayout(piece, motif).lay(),
+            (rings, cloth) -> rings.gap().isEmpty()
+                    ? rings.rings()
+                    : cloth.upTo(
+                            rings.rings(),
+                            (cloth.reach() - rings.first() / 2) / rings.gap().getAsDouble()),
+            Kind.CIRCLE,
+            Kind.SLOTTED_CIRCLES);
 
     /** How much of a gap a ring may be off its place before it is seen (common practice, no source: about a quarter). */
     private static final double SEEN = 0.25;

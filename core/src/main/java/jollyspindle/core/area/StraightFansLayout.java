@@ -6,10 +6,13 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -22,6 +25,26 @@ import java.util.Optional;
  * along the small arc. On the area's own edge the needle goes in the seam instead.
  */
 final class StraightFansLayout {
+
+    private static final Param.Whole<AreaMotif.StraightFans> ACROSS =
+            Param.whole("across", 1, AreaMotif.MOST, AreaMotif.StraightFans::across);
+    private static final Param.Whole<AreaMotif.StraightFans> DOWN =
+            Param.whole("down", 1, AreaMotif.MOST, AreaMotif.StraightFans::down);
+    private static final Param.Whole<AreaMotif.StraightFans> LINES =
+            Param.whole("lines", 2, AreaMotif.MOST_ARMS, AreaMotif.StraightFans::lines);
+    private static final Param.Length<AreaMotif.StraightFans> STOP =
+            Param.length("stop", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.StraightFans::stop);
+
+    static final AreaMotifType<AreaMotif.StraightFans> TYPE = new AreaMotifType<>(
+            AreaMotif.StraightFans.class,
+            "straight-fans",
+            Params.of(
+                    v -> new AreaMotif.StraightFans(v.get(ACROSS), v.get(DOWN), v.get(LINES), v.get(STOP)),
+                    Params.row(ACROSS, DOWN),
+                    Params.row(LINES, STOP)),
+            (piece, motif) -> new StraightFansLayout(piece, motif).lay(),
+            (fans, cloth) -> (double) fans.across() * fans.down() * fans.lines(),
+            Kind.STRAIGHT_EDGE);
 
     private static final double ON = 1e-9;
 

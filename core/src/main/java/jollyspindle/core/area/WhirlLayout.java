@@ -5,9 +5,12 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -20,6 +23,25 @@ import java.util.Optional;
  * the corner there; the next set starts from that corner. So a set of an odd number ends where the next one starts.
  */
 final class WhirlLayout {
+
+    private static final Param.Whole<AreaMotif.Whirl> LINES = Param.whole("lines", 1, 9, AreaMotif.Whirl::lines);
+    private static final Param.Length<AreaMotif.Whirl> SPACING =
+            Param.length("spacing", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Whirl::spacing);
+    private static final Param.Whole<AreaMotif.Whirl> SETS =
+            Param.whole("sets", 1, AreaMotif.MOST, AreaMotif.Whirl::sets);
+
+    static final AreaMotifType<AreaMotif.Whirl> TYPE = new AreaMotifType<>(
+            AreaMotif.Whirl.class,
+            "whirl",
+            Params.of(
+                            v -> new AreaMotif.Whirl(v.get(LINES), v.get(SPACING), v.get(SETS)),
+                            Params.row(LINES, SETS),
+                            Params.row(SPACING))
+                    .kept(LINES, SPACING, SETS),
+            (piece, motif) -> new WhirlLayout(piece, motif).lay(),
+            // No more sets are stitched than have room: what is left gets smaller with each.
+            (whirl, cloth) -> whirl.lines(),
+            Kind.STRAIGHT_EDGE);
 
     private final PieceContext laying;
     private final AreaMotif.Whirl motif;

@@ -4,12 +4,15 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -22,6 +25,20 @@ import java.util.Optional;
  * halves, and back to where it began along all inner ones. Others are begun each anew.
  */
 final class WreathLayout {
+
+    private static final Param.Whole<AreaMotif.Wreath> CIRCLES =
+            Param.whole("circles", 3, AreaMotif.MOST_ARMS, AreaMotif.Wreath::circles);
+    private static final Param.MaybeLength<AreaMotif.Wreath> OUT =
+            Param.maybeLength("out", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Wreath::out);
+
+    static final AreaMotifType<AreaMotif.Wreath> TYPE = new AreaMotifType<>(
+            AreaMotif.Wreath.class,
+            "wreath",
+            Params.of(v -> new AreaMotif.Wreath(v.get(CIRCLES), v.get(OUT)), Params.row(CIRCLES, OUT)),
+            (piece, motif) -> new WreathLayout(piece, motif).lay(),
+            (wreath, cloth) -> wreath.circles(),
+            Kind.CIRCLE,
+            Kind.SLOTTED_CIRCLES);
 
     private final PieceContext laying;
     private final AreaMotif.Wreath motif;

@@ -5,7 +5,6 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.files.FileTrouble;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -149,17 +148,21 @@ public final class Fields {
         return find(field).isPresent();
     }
 
+    /** One of a few texts. */
+    public String oneOf(String field, List<String> known) throws FileTrouble {
+        String text = text(field);
+        if (!known.contains(text)) {
+            throw trouble(
+                    field, "“" + shortened(text) + "” isn't known here. Known are: " + String.join(", ", known) + ".");
+        }
+        return text;
+    }
+
     /** One of an enum's constants, which files write in lower case with hyphens. */
     public <E extends Enum<E>> E choice(String field, Class<E> type) throws FileTrouble {
-        String text = text(field);
-        for (E constant : type.getEnumConstants()) {
-            if (name(constant).equals(text)) {
-                return constant;
-            }
-        }
-        String allowed =
-                Arrays.stream(type.getEnumConstants()).map(Fields::name).collect(Collectors.joining(", "));
-        throw trouble(field, "“" + shortened(text) + "” isn't known here. Known are: " + allowed + ".");
+        List<E> all = List.of(type.getEnumConstants());
+        List<String> names = all.stream().map(Fields::name).toList();
+        return all.get(names.indexOf(oneOf(field, names)));
     }
 
     /** A field that has just one known value in this version. */

@@ -1,0 +1,97 @@
+package jollyspindle.core.area;
+
+import jollyspindle.core.geometry.Box;
+import jollyspindle.core.param.Params;
+import jollyspindle.core.shelf.form.Kind;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.BiFunction;
+
+/**
+ * All there is to know about a kind of motif of areas. Each stands in the file that lays it out; {@link AreaMotifTypes} finds
+ * it.
+ *
+ * @param <M> the motif
+ */
+public final class AreaMotifType<M extends AreaMotif> {
+
+    /** Lays a motif out in a piece of cloth. */
+    interface Layout<M> {
+        void lay(PieceContext piece, M motif);
+    }
+
+    /** About how many lines a motif makes, reckoned without laying it out. */
+    interface Reckoner<M> {
+        double lines(M motif, AreaReckoning.Cloth cloth);
+    }
+
+    private final Class<M> type;
+    private final String code;
+    private final Params<M> params;
+    private final Layout<M> layout;
+    private final Reckoner<M> reckoner;
+    private final Set<Kind> templates;
+    private BiFunction<M, Box, List<Double>> spacings = (motif, box) -> List.of();
+
+    /**
+     * A kind of motif.
+     *
+     * @param code its lasting name, by which files keep it
+     * @param reckoner never says much more than there will be
+     * @param template a kind of template that stitches it, and others
+     */
+    AreaMotifType(
+            Class<M> type,
+            String code,
+            Params<M> params,
+            Layout<M> layout,
+            Reckoner<M> reckoner,
+            Kind template,
+            Kind... others) {
+        this.type = type;
+        this.code = code;
+        this.params = params;
+        this.layout = layout;
+        this.reckoner = reckoner;
+        this.templates = EnumSet.of(template, others);
+    }
+
+    /** Of parallel lines, which come out so far apart in a box, in inches. */
+    AreaMotifType<M> spaced(BiFunction<M, Box, List<Double>> other) {
+        spacings = other;
+        return this;
+    }
+
+    public Class<M> type() {
+        return type;
+    }
+
+    public String code() {
+        return code;
+    }
+
+    public Params<M> params() {
+        return params;
+    }
+
+    /** The kinds of template that stitch it. */
+    public Set<Kind> templates() {
+        return EnumSet.copyOf(templates);
+    }
+
+    void lay(PieceContext piece, AreaMotif motif) {
+        layout.lay(piece, type.cast(motif));
+    }
+
+    double lines(AreaMotif motif, AreaReckoning.Cloth cloth) {
+        return reckoner.lines(type.cast(motif), cloth);
+    }
+
+    /** How far apart its lines come out in a box, in inches; none if they aren't parallel. */
+    List<Double> spacings(AreaMotif motif, Box box) {
+        return new ArrayList<>(spacings.apply(type.cast(motif), box));
+    }
+}

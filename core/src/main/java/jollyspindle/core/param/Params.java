@@ -1,0 +1,69 @@
+package jollyspindle.core.param;
+
+import java.util.List;
+import java.util.function.Function;
+
+/**
+ * All that is chosen about a thing, and how it is made of that.
+ *
+ * @param <M> the thing
+ * @param rows the params as a form shows them, those of a row side by side
+ * @param all the params as files keep them
+ * @param make makes the thing of a value for each
+ */
+public record Params<M>(List<List<Param<M, ?>>> rows, List<Param<M, ?>> all, Function<Values<M>, M> make) {
+
+    public Params {
+        rows = rows.stream().map(List::copyOf).toList();
+        all = List.copyOf(all);
+        List<Param<M, ?>> shown = rows.stream().flatMap(List::stream).toList();
+        if (shown.size() != all.size() || !shown.containsAll(all)) {
+            throw new IllegalArgumentException("rows show each param once");
+        }
+        if (all.stream().map(Param::code).distinct().count() != all.size()) {
+            throw new IllegalArgumentException("params have names of their own");
+        }
+    }
+
+    /** Those in a row of a form. */
+    @SafeVarargs
+    @SuppressWarnings("varargs")
+    public static <M> List<Param<M, ?>> row(Param<M, ?>... params) {
+        return List.of(params);
+    }
+
+    /** Params that a form shows in these rows, and files keep in the same order. */
+    @SafeVarargs
+    @SuppressWarnings("varargs")
+    public static <M> Params<M> of(Function<Values<M>, M> make, List<Param<M, ?>>... rows) {
+        List<List<Param<M, ?>>> all = List.of(rows);
+        return new Params<>(all, all.stream().flatMap(List::stream).toList(), make);
+    }
+
+    /** These params, kept in files in another order. */
+    @SafeVarargs
+    @SuppressWarnings("varargs")
+    public final Params<M> kept(Param<M, ?>... order) {
+        return new Params<>(rows, List.of(order), make);
+    }
+
+    /** What is chosen about a thing. */
+    public Values<M> values(M of) {
+        Values<M> values = new Values<>();
+        all.forEach(param -> copy(param, of, values));
+        return values;
+    }
+
+    private static <M, T> void copy(Param<M, T> param, M from, Values<M> to) {
+        to.put(param, param.of(from));
+    }
+
+    /**
+     * A thing with another value of one param.
+     *
+     * @throws IllegalArgumentException if that can't be; {@link RefusedValue} if it doesn't go with another
+     */
+    public <T> M with(M thing, Param<M, T> param, T value) {
+        return make.apply(values(thing).put(param, value));
+    }
+}

@@ -1,0 +1,215 @@
+package jollyspindle.files.json;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
+import jollyspindle.core.param.RefusedValue;
+import jollyspindle.core.param.Values;
+import jollyspindle.files.FileTrouble;
+
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+
+/** Writes, reads and describes what is chosen about a thing, as its params say. */
+public final class ParamFields {
+
+    private static final String DEGREES = "Degrees";
+
+    private ParamFields() {}
+
+    /** The field a param is kept in. */
+    public static String field(Param<?, ?> param) {
+        return param instanceof Param.Angle ? param.code() + DEGREES : param.code();
+    }
+
+    /** Writes all that is chosen. */
+    public static <M> void write(ObjectNode node, Params<M> params, M thing) {
+        Writer<M> writer = new Writer<>(node, thing);
+        params.all().forEach(param -> param.accept(writer));
+    }
+
+    /**
+     * Reads what is chosen and makes the thing of it.
+     *
+     * @throws FileTrouble if a value is missing, of another kind, out of its range, or doesn't go with another
+     */
+    public static <M> M read(Fields fields, Params<M> params) throws FileTrouble {
+        Values<M> values = new Values<>();
+        for (Param<M, ?> param : params.all()) {
+            read(fields, param, values);
+        }
+        try {
+            return params.make().apply(values);
+        } catch (RefusedValue e) {
+            throw fields.trouble(e.code(), e.getMessage() + ".");
+        }
+    }
+
+    private static <M, T> void read(Fields fields, Param<M, T> param, Values<M> values) throws FileTrouble {
+        if (param.usual().isPresent() && !fields.has(field(param))) {
+            values.put(param, param.usual().get());
+        } else {
+            param.accept(new Reader<>(fields, values));
+        }
+    }
+
+    /** The part of a schema that says which fields there are, of which kind and range, and which must be there. */
+    public static ObjectNode schema(Params<?> params) {
+        ObjectNode schema = JsonNodeFactory.instance.objectNode();
+        describe(schema.putArray("required"), schema.putObject("properties"), params);
+        return schema;
+    }
+
+    private static <M> void describe(ArrayNode required, ObjectNode properties, Params<M> params) {
+        for (Param<M, ?> param : params.all()) {
+            if (param.usual().isEmpty()) {
+                required.add(field(param));
+            }
+            param.accept(new Describer<M>(properties.putObject(field(param))));
+        }
+    }
+
+    /** Puts values into fields. */
+    private record Writer<M>(ObjectNode node, M thing) implements Param.Visitor<M, Void, RuntimeException> {
+
+        @Override
+        public Void length(Param.Length<M> param) {
+            node.put(field(param), param.of(thing));
+            return null;
+        }
+
+        @Override
+        public Void maybeLength(Param.MaybeLength<M> param) {
+            param.of(thing).ifPresent(inches -> node.put(field(param), inches));
+            return null;
+        }
+
+        @Override
+        public Void angle(Param.Angle<M> param) {
+            Degrees.put(node, field(param), param.of(thing));
+            return null;
+        }
+
+        @Override
+        public Void whole(Param.Whole<M> param) {
+            node.put(field(param), param.of(thing));
+            return null;
+        }
+
+        @Override
+        public Void maybeOdd(Param.MaybeOdd<M> param) {
+            param.of(thing).ifPresent(number -> node.put(field(param), number));
+            return null;
+        }
+
+        @Override
+        public Void flag(Param.Flag<M> param) {
+            node.put(field(param), param.of(thing));
+            return null;
+        }
+
+        @Override
+        public <E extends Enum<E>> Void choice(Param.Choice<M, E> param) {
+            node.put(field(param), param.code(param.of(thing)));
+            return null;
+        }
+    }
+
+    /** Takes values out of fields that are there. */
+    private record Reader<M>(Fields fields, Values<M> values) implements Param.Visitor<M, Values<M>, FileTrouble> {
+
+        @Override
+        public Values<M> length(Param.Length<M> param) throws FileTrouble {
+            return values.put(param, number(param));
+        }
+
+        @Override
+        public Values<M> maybeLength(Param.MaybeLength<M> param) throws FileTrouble {
+            return values.put(param, OptionalDouble.of(number(param)));
+        }
+
+        @Override
+        public Values<M> angle(Param.Angle<M> param) throws FileTrouble {
+            return values.put(param, fields.degrees(field(param), param.least(), param.most()));
+        }
+
+        @Override
+        public Values<M> whole(Param.Whole<M> param) throws FileTrouble {
+            return values.put(param, wholeNumber(param));
+        }
+
+        @Override
+        public Values<M> maybeOdd(Param.MaybeOdd<M> param) throws FileTrouble {
+            return values.put(param, OptionalInt.of(wholeNumber(param)));
+        }
+
+        @Override
+        public Values<M> flag(Param.Flag<M> param) throws FileTrouble {
+            return values.put(param, fields.flag(field(param)));
+        }
+
+        @Override
+        public <E extends Enum<E>> Values<M> choice(Param.Choice<M, E> param) throws FileTrouble {
+            return values.put(
+                    param,
+                    param.value(fields.oneOf(field(param), param.codes())).orElseThrow());
+        }
+
+        private double number(Param.Ranged<M, ?> param) throws FileTrouble {
+            return fields.number(field(param), param.least(), param.most());
+        }
+
+        private int wholeNumber(Param.Ranged<M, ?> param) throws FileTrouble {
+            return fields.whole(field(param), (int) param.least(), (int) param.most());
+        }
+    }
+
+    /** Says what a field may hold. */
+    private record Describer<M>(ObjectNode node) implements Param.Visitor<M, Void, RuntimeException> {
+
+        @Override
+        public Void length(Param.Length<M> param) {
+            return ranged("number", param);
+        }
+
+        @Override
+        public Void maybeLength(Param.MaybeLength<M> param) {
+            return ranged("number", param);
+        }
+
+        @Override
+        public Void angle(Param.Angle<M> param) {
+            return ranged("number", param);
+        }
+
+        @Override
+        public Void whole(Param.Whole<M> param) {
+            return ranged("integer", param);
+        }
+
+        @Override
+        public Void maybeOdd(Param.MaybeOdd<M> param) {
+            return ranged("integer", param);
+        }
+
+        @Override
+        public Void flag(Param.Flag<M> param) {
+            node.put("type", "boolean");
+            return null;
+        }
+
+        @Override
+        public <E extends Enum<E>> Void choice(Param.Choice<M, E> param) {
+            ArrayNode all = node.putArray("enum");
+            param.codes().forEach(all::add);
+            return null;
+        }
+
+        private Void ranged(String type, Param.Ranged<M, ?> param) {
+            node.put("type", type).put("minimum", param.least()).put("maximum", param.most());
+            return null;
+        }
+    }
+}
