@@ -13,6 +13,7 @@ public final class Deck extends StackPane {
     public void show(Node one) {
         if (!getChildren().contains(one)) {
             getChildren().add(one);
+            Gradually.style(one);
         }
         getChildren().forEach(node -> turn(node, node == one));
         Soon.lookAgain();

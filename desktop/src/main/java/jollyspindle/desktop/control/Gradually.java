@@ -30,23 +30,30 @@ import javafx.util.Duration;
 public final class Gradually {
 
     /** How long a moment may take, in nanoseconds; what is new is still to be drawn. */
-    private static final long ENOUGH = 10_000_000;
+    private static final long ENOUGH = 16_000_000;
+
+    /** How far moments are apart, in milliseconds. */
+    private static final double NEAREST = 16;
+
+    private static final double FARTHEST = 120;
+    private static final double LONG_PULSE = 30;
+    private static final double EASED = 0.8;
 
     /** By how much a table grows at a time, in pixels: its head, or some rows. */
-    private static final double STEP = 60;
+    private static final double STEP = 150;
 
-    private static final int STEPS = 14;
+    private static final int STEPS = 6;
 
     private static final Deque<Gradually> PENDING = new ArrayDeque<>();
     private static final List<Runnable> AFTER = new ArrayList<>();
     private static boolean set;
+    private static double apart = FARTHEST / 2;
 
     private final Node where;
 
-    /** Each puts something there and says what is to be styled. */
-    private final Deque<Supplier<? extends Node>> rest;
+    private final Deque<Runnable> rest;
 
-    private Gradually(Node where, Stream<? extends Supplier<? extends Node>> steps) {
+    private Gradually(Node where, Stream<Runnable> steps) {
         this.where = where;
         this.rest = new ArrayDeque<>(steps.toList());
     }
@@ -60,10 +67,10 @@ public final class Gradually {
     public static void fill(Pane pane, Stream<? extends Supplier<? extends Node>> nodes) {
         List<? extends Supplier<? extends Node>> all = nodes.toList();
         pane.getChildren().clear();
-        start(new Gradually(pane, all.stream().map(next -> () -> {
+        start(new Gradually(pane, all.stream().<Runnable>map(next -> () -> {
             Node node = next.get();
             pane.getChildren().add(node);
-            return node;
+            style(node);
         })));
     }
 
@@ -101,10 +108,17 @@ public final class Gradually {
 
     /** Does what puts something somewhere in turn with all else that is put there: now, if there is time. */
     public static void inTurn(Node where, Runnable... steps) {
-        start(new Gradually(where, Arrays.stream(steps).map(step -> () -> {
-            step.run();
-            return where;
-        })));
+        start(new Gradually(where, Arrays.stream(steps)));
+    }
+
+    /**
+     * Styles a node that is new in the window, so that the time it takes counts as that of the moment. One that isn't new would
+     * be styled anew with all that is in it.
+     */
+    static void style(Node added) {
+        if (Soon.isApart()) {
+            added.applyCss();
+        }
     }
 
     private static void start(Gradually filling) {
@@ -116,7 +130,7 @@ public final class Gradually {
             filling.begin();
         } else {
             while (!filling.rest.isEmpty()) {
-                filling.rest.poll().get();
+                filling.rest.poll().run();
             }
         }
     }
@@ -149,14 +163,26 @@ public final class Gradually {
     private static void next() {
         if (!set && !PENDING.isEmpty()) {
             set = true;
-            // After the next pulse, which draws what there is.
-            PauseTransition pulse = new PauseTransition(Duration.millis(1));
-            pulse.setOnFinished(e -> Platform.runLater(() -> {
-                set = false;
-                fillNext();
-            }));
-            pulse.play();
+            PauseTransition pause = new PauseTransition(Duration.millis(apart));
+            pause.setOnFinished(e -> {
+                long began = System.nanoTime();
+                Platform.runLater(() -> {
+                    pace((System.nanoTime() - began) / 1e6);
+                    set = false;
+                    fillNext();
+                });
+            });
+            pause.play();
         }
+    }
+
+    /**
+     * Keeps moments as far apart as drawing takes: a pulse waits for the picture of the one before, and the window with it.
+     *
+     * @param pulse how long one took, in milliseconds
+     */
+    private static void pace(double pulse) {
+        apart = pulse > LONG_PULSE ? Math.min(FARTHEST, apart + pulse / 2) : Math.max(NEAREST, apart * EASED);
     }
 
     private static void fillNext() {
@@ -170,8 +196,7 @@ public final class Gradually {
                     PENDING.remove(top);
                     top.begin();
                 } else {
-                    // Styled here, so that the time it takes counts.
-                    top.rest.poll().get().applyCss();
+                    top.rest.poll().run();
                 }
             }
         } finally {

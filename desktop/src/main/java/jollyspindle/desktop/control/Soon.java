@@ -116,9 +116,16 @@ public final class Soon {
         return due;
     }
 
-    /** Shows at once what is due on nodes that were hidden and aren't any more. */
+    /** Shows what is due on nodes that were hidden and aren't any more: at once, as far as there is time in a moment. */
     public static void lookAgain() {
-        List.copyOf(UNSEEN).forEach(Soon::act);
+        long began = System.nanoTime();
+        for (Soon one : List.copyOf(UNSEEN)) {
+            if (System.nanoTime() - began > ENOUGH && isApart()) {
+                one.ask();
+            } else {
+                one.act();
+            }
+        }
     }
 
     private boolean isSeen() {
