@@ -1,7 +1,6 @@
 package jollyspindle.core.param;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -279,10 +278,16 @@ public sealed interface Param<M, T> {
     /** One of a few, by names that stay the same whatever the constants are called. */
     static <M, E extends Enum<E>> Choice<M, E> choice(String code, Class<E> type, Function<M, E> get, String... codes) {
         if (codes.length != type.getEnumConstants().length
-                || Stream.of(codes).distinct().count() != codes.length
-                || !Stream.of(codes).allMatch(c -> c.equals(c.toLowerCase(Locale.ROOT)))) {
+                || Stream.of(codes).distinct().count() != codes.length) {
             throw new IllegalArgumentException("a name of its own for each of " + type);
         }
         return new Choice<>(code, type, List.of(codes), get, Optional.empty());
+    }
+
+    /** One of a few that know their lasting names. */
+    static <M, E extends Enum<E>> Choice<M, E> choice(
+            String code, Class<E> type, Function<M, E> get, Function<E, String> codes) {
+        return choice(
+                code, type, get, Stream.of(type.getEnumConstants()).map(codes).toArray(String[]::new));
     }
 }

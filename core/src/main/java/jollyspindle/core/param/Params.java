@@ -59,11 +59,26 @@ public record Params<M>(List<List<Param<M, ?>>> rows, List<Param<M, ?>> all, Fun
     }
 
     /**
-     * A thing with another value of one param.
+     * A thing with another value of one param. Another one that doesn't go with it any more is as usual again.
      *
-     * @throws IllegalArgumentException if that can't be; {@link RefusedValue} if it doesn't go with another
+     * @throws IllegalArgumentException if that can't be
      */
     public <T> M with(M thing, Param<M, T> param, T value) {
-        return make.apply(values(thing).put(param, value));
+        Values<M> values = values(thing).put(param, value);
+        try {
+            return make.apply(values);
+        } catch (RefusedValue e) {
+            Param<M, ?> other = all.stream()
+                    .filter(p ->
+                            p != param && p.code().equals(e.code()) && p.usual().isPresent())
+                    .findFirst()
+                    .orElseThrow(() -> e);
+            asUsual(other, values);
+            return make.apply(values);
+        }
+    }
+
+    private static <M, T> void asUsual(Param<M, T> param, Values<M> values) {
+        values.put(param, param.usual().orElseThrow());
     }
 }

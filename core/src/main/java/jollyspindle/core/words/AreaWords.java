@@ -195,12 +195,7 @@ public record AreaWords(Words words) {
     }
 
     public static String name(AreaMotif.Corner corner) {
-        return switch (corner) {
-            case TOP_LEFT -> "upper left";
-            case TOP_RIGHT -> "upper right";
-            case BOTTOM_RIGHT -> "lower right";
-            case BOTTOM_LEFT -> "lower left";
-        };
+        return ParamWords.text("area.corner-rays.corner." + corner.code());
     }
 
     /** Why corners in this order are no outline of an appliqué. */
@@ -219,18 +214,6 @@ public record AreaWords(Words words) {
             case ROUND -> "round";
             case SQUARE -> "square";
             case OCTAGON -> "with eight sides";
-        };
-    }
-
-    public static String name(AreaMotif.Way way) {
-        return way == AreaMotif.Way.OUT_AND_BACK ? "out and back" : "out, along the edge, in";
-    }
-
-    public static String name(AreaMotif.Spokes spokes) {
-        return switch (spokes) {
-            case NONE -> "not joined: each begun anew";
-            case ONE -> "along one spoke";
-            case FOUR -> "along four spokes";
         };
     }
 

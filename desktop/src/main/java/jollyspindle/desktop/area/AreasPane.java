@@ -2,6 +2,8 @@ package jollyspindle.desktop.area;
 
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.area.AreaMotifType;
+import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.area.Ray;
@@ -16,14 +18,15 @@ import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.Tip;
+import jollyspindle.desktop.form.ParamForm;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
 
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import javafx.collections.FXCollections;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
@@ -232,8 +235,8 @@ public final class AreasPane extends VBox {
         title.setId("area-text-" + (index + 1));
         getChildren().addAll(name, title);
         getChildren()
-                .addAll(new AreaFields(bench, motif -> replace(index, new AreaDesign.Layer(motif, layer.templateId())))
-                        .of(layer.motif()));
+                .addAll(fields(
+                        layer.motif(), motif -> replace(index, new AreaDesign.Layer(motif, layer.templateId()))));
         getChildren().add(template(layer, index));
         Button instead = new Button("Another instead");
         instead.setId("area-instead-" + (index + 1));
@@ -252,21 +255,15 @@ public final class AreasPane extends VBox {
         desk.editPart(new AreaWords(bench.words()).text(layer.motif()), part -> part.withLayer(index, layer));
     }
 
-    /** The kinds of template that stitch a motif. */
-    private static Set<Kind> kinds(AreaMotif motif) {
-        return switch (motif.kind()) {
-            case ARMS -> EnumSet.of(Kind.TURNED_ARM, Kind.ARC, Kind.OUTLINE);
-            case RINGS, WREATH, CIRCLES -> EnumSet.of(Kind.CIRCLE, Kind.SLOTTED_CIRCLES);
-            case CLAMSHELLS -> EnumSet.of(Kind.SCALLOP_ROW);
-            case PETALS, PEEL, CURVED_HATCH -> EnumSet.of(Kind.ARC);
-            case POINTS, ECHOES, CROSSHATCH, QUARTERS, CORNER_RAYS, WHIRL, STRAIGHT_FANS ->
-                EnumSet.of(Kind.STRAIGHT_EDGE);
-        };
+    private <M extends AreaMotif> List<Node> fields(M motif, Consumer<AreaMotif> take) {
+        AreaMotifType<M> type = AreaMotifTypes.of(motif);
+        return new ParamForm<M>(bench, "area", "area." + type.code(), type.params(), motif, take::accept).rows();
     }
 
     private Node template(AreaDesign.Layer layer, int index) {
+        Set<Kind> kinds = AreaMotifTypes.of(layer.motif()).templates();
         List<Template> all = bench.shelf().templates().stream()
-                .filter(t -> kinds(layer.motif()).contains(t.kind()))
+                .filter(t -> kinds.contains(t.kind()))
                 .filter(t -> !t.retired()
                         || layer.templateId().filter(t.id()::equals).isPresent())
                 .toList();

@@ -1,0 +1,133 @@
+package jollyspindle.core.area;
+
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
+import jollyspindle.core.param.RandomValues;
+import jollyspindle.core.param.RefusedValue;
+import jollyspindle.core.words.ParamWords;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+
+import java.util.List;
+import java.util.Random;
+import java.util.stream.Stream;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+/** Each kind of motif has its type, and each type all that is asked of one. */
+class AreaMotifTypesTest {
+
+    /** The records that a sealed type comes down to. */
+    private static Stream<Class<?>> kinds(Class<?> type) {
+        return type.isSealed()
+                ? Stream.of(type.getPermittedSubclasses()).flatMap(AreaMotifTypesTest::kinds)
+                : Stream.of(type);
+    }
+
+    @Test
+    void eachKindHasItsTypeAndNoTwoAName() {
+        assertThat(AreaMotifTypes.ALL.stream().<Class<?>>map(AreaMotifType::type))
+                .containsExactlyInAnyOrderElementsOf(kinds(AreaMotif.class).toList());
+        assertThat(AreaMotifTypes.ALL.stream().map(AreaMotifType::code)).doesNotHaveDuplicates();
+        for (AreaMotifType<?> type : AreaMotifTypes.ALL) {
+            assertThat(AreaMotifTypes.of(type.code())).contains(type);
+            assertThat(type.templates()).isNotEmpty();
+        }
+        assertThat(AreaMotifTypes.of("nothing")).isEmpty();
+    }
+
+    @Test
+    void eachParamAndValueIsCalledSomething() {
+        for (AreaMotifType<?> type : AreaMotifTypes.ALL) {
+            named(type);
+        }
+    }
+
+    private static <M extends AreaMotif> void named(AreaMotifType<M> type) {
+        ParamWords words = new ParamWords("area." + type.code());
+        for (Param<M, ?> param : type.params().all()) {
+            assertThat(words.name(param)).isNotBlank();
+            if (param instanceof Param.Choice<?, ?> choice) {
+                values(words, choice);
+            }
+            if (param instanceof Param.Angle || param instanceof Param.MaybeOdd) {
+                assertThat(words.hint(param)).as(param.code()).isNotBlank();
+            }
+        }
+    }
+
+    private static <E extends Enum<E>> void values(ParamWords words, Param.Choice<?, E> choice) {
+        assertThat(choice.values().stream().map(v -> words.name(choice, v)))
+                .allMatch(name -> !name.isBlank())
+                .doesNotHaveDuplicates();
+        assertThat(choice.values()).allMatch(v -> choice.value(choice.code(v)).orElseThrow() == v);
+    }
+
+    @Property(tries = 300)
+    void whatIsChosenIsAllThereIs(@ForAll Random random) {
+        AreaMotifTypes.ALL.forEach(type -> chosen(type, random));
+    }
+
+    private static <M extends AreaMotif> void chosen(AreaMotifType<M> type, Random random) {
+        Params<M> params = type.params();
+        M motif = RandomValues.thing(params, random);
+        assertThat(AreaMotifTypes.of(motif)).isSameAs(type);
+        assertThat(params.make().apply(params.values(motif))).isEqualTo(motif);
+        M other = RandomValues.thing(params, random);
+        for (Param<M, ?> param : params.all()) {
+            changed(params, motif, param, other);
+        }
+    }
+
+    private static <M, T> void changed(Params<M> params, M motif, Param<M, T> param, M from) {
+        T value = param.of(from);
+        try {
+            assertThat(param.of(params.with(motif, param, value))).isEqualTo(value);
+        } catch (RefusedValue e) {
+            assertThat(e).hasMessageMatching("[a-z].*[^.]");
+        }
+    }
+
+    @Test
+    void whatDoesntGoWithItAnyMoreIsAsUsualAgain() {
+        AreaMotif.Arms circled = new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, 1, false, 0, true);
+        AreaMotif.Arms meeting = circled.withStop(0);
+        Params<AreaMotif.Arms> params = AreaMotifTypes.of(circled).params();
+        assertThat(with(params, circled, "stop", meeting)).isEqualTo(meeting);
+        assertThat(param(params, "circled").applies(circled)).isTrue();
+        assertThat(param(params, "circled").applies(meeting)).isFalse();
+        assertThatThrownBy(() -> with(params, meeting, "circled", circled))
+                .isInstanceOf(RefusedValue.class)
+                .hasMessage("arms that meet in the centre have no circle to stop on");
+    }
+
+    private static <M> Param<M, ?> param(Params<M> params, String code) {
+        return params.all().stream()
+                .filter(p -> p.code().equals(code))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** A thing with one param as another has it. */
+    private static <M> M with(Params<M> params, M thing, String code, M from) {
+        return with(params, thing, param(params, code), from);
+    }
+
+    private static <M, T> M with(Params<M> params, M thing, Param<M, T> param, M from) {
+        return params.with(thing, param, param.of(from));
+    }
+
+    @Test
+    void aFormShowsEachParamOnceAndTheyHaveNamesOfTheirOwn() {
+        Param.Length<Double> a = Param.length("a", 0, 1, d -> d);
+        Param.Length<Double> b = Param.length("b", 0, 1, d -> d);
+        assertThatThrownBy(() -> Params.<Double>of(v -> v.get(a), Params.row(a)).kept(a, b))
+                .isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() ->
+                        Params.<Double>of(v -> v.get(a), Params.row(a), Params.row(Param.length("a", 0, 2, d -> d))))
+                .isInstanceOf(IllegalArgumentException.class);
+        assertThat(List.of(a, b)).allMatch(p -> p.usual().isEmpty());
+    }
+}

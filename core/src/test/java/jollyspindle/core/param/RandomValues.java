@@ -1,0 +1,92 @@
+package jollyspindle.core.param;
+
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Random;
+
+/**
+ * Values at random, over the whole range of each param and often at its ends.
+ *
+ * @param <M> what they are chosen about
+ */
+public final class RandomValues<M> implements Param.Visitor<M, Void, RuntimeException> {
+
+    private static final int TRIES = 200;
+
+    private final Random random;
+    private final Values<M> values = new Values<>();
+
+    private RandomValues(Random random) {
+        this.random = random;
+    }
+
+    /** A thing with all its params at random; of values that don't go together others are tried. */
+    public static <M> M thing(Params<M> params, Random random) {
+        for (int i = 0; i < TRIES; i++) {
+            RandomValues<M> some = new RandomValues<>(random);
+            params.all().forEach(param -> param.accept(some));
+            try {
+                return params.make().apply(some.values);
+            } catch (RefusedValue e) {
+                // Others are tried.
+            }
+        }
+        throw new IllegalStateException("no values that go together");
+    }
+
+    private double within(Param.Ranged<M, ?> param) {
+        return switch (random.nextInt(8)) {
+            case 0 -> param.least();
+            case 1 -> param.most();
+            default -> param.least() + random.nextDouble() * (param.most() - param.least());
+        };
+    }
+
+    private int whole(Param.Ranged<M, ?> param) {
+        return (int) Math.round(within(param));
+    }
+
+    @Override
+    public Void length(Param.Length<M> param) {
+        values.put(param, within(param));
+        return null;
+    }
+
+    @Override
+    public Void maybeLength(Param.MaybeLength<M> param) {
+        values.put(param, random.nextBoolean() ? OptionalDouble.empty() : OptionalDouble.of(within(param)));
+        return null;
+    }
+
+    @Override
+    public Void angle(Param.Angle<M> param) {
+        values.put(param, Math.toRadians(within(param)));
+        return null;
+    }
+
+    @Override
+    public Void whole(Param.Whole<M> param) {
+        values.put(param, whole((Param.Ranged<M, ?>) param));
+        return null;
+    }
+
+    @Override
+    public Void maybeOdd(Param.MaybeOdd<M> param) {
+        values.put(
+                param,
+                random.nextBoolean() ? OptionalInt.empty() : OptionalInt.of(whole((Param.Ranged<M, ?>) param) | 1));
+        return null;
+    }
+
+    @Override
+    public Void flag(Param.Flag<M> param) {
+        values.put(param, random.nextBoolean());
+        return null;
+    }
+
+    @Override
+    public <E extends Enum<E>> Void choice(Param.Choice<M, E> param) {
+        values.put(param, param.values().get(random.nextInt(param.values().size())));
+        return null;
+    }
+}

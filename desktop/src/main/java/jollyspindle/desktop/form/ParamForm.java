@@ -1,0 +1,166 @@
+package jollyspindle.desktop.form;
+
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
+import jollyspindle.core.words.ParamWords;
+import jollyspindle.desktop.control.EntryFields;
+import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.control.TypedField;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+
+/**
+ * A field for each thing that is chosen about another, with its name, its range and its value.
+ *
+ * @param <M> what it is chosen about
+ */
+public final class ParamForm<M> extends EntryFields {
+
+    private final String id;
+    private final ParamWords words;
+    private final Params<M> params;
+    private final M now;
+    private final Consumer<M> take;
+
+    /**
+     * A form.
+     *
+     * @param id what the ids of its fields begin with; the lasting names of the params follow
+     * @param kind the lasting name of the kind of thing, by which its texts are found
+     * @param now as it stands
+     * @param take takes the thing with another value of one param; it goes through the workbench and does nothing else, since
+     *     it is tried
+     */
+    public ParamForm(Workbench bench, String id, String kind, Params<M> params, M now, Consumer<M> take) {
+        super(bench);
+        this.id = id;
+        this.words = new ParamWords(kind);
+        this.params = params;
+        this.now = now;
+        this.take = take;
+    }
+
+    /** The fields, a node a row. */
+    public List<Node> rows() {
+        return params.rows().stream().map(this::row).toList();
+    }
+
+    private Node row(List<Param<M, ?>> row) {
+        List<Node> nodes = row.stream().map(this::field).toList();
+        return nodes.size() == 1 ? nodes.get(0) : Labelled.row(nodes.toArray(Node[]::new));
+    }
+
+    private Node field(Param<M, ?> param) {
+        Node node = param.accept(new Maker());
+        node.setDisable(!param.applies(now));
+        return node;
+    }
+
+    private <T> void take(Param<M, T> param, T value) {
+        take.accept(params.with(now, param, value));
+    }
+
+    /** Makes the field for a param. */
+    private final class Maker implements Param.Visitor<M, Node, RuntimeException> {
+
+        private String id(Param<M, ?> param) {
+            return id + "-" + param.code();
+        }
+
+        @Override
+        public Node length(Param.Length<M> param) {
+            Param.Room room = param.room().apply(now);
+            return ParamForm.this.length(
+                    id(param),
+                    words.name(param),
+                    false,
+                    OptionalDouble.of(param.of(now)),
+                    room.least(),
+                    room.most(),
+                    inches -> take(param, inches.getAsDouble()));
+        }
+
+        @Override
+        public Node maybeLength(Param.MaybeLength<M> param) {
+            return ParamForm.this.length(
+                    id(param),
+                    words.name(param),
+                    true,
+                    param.of(now),
+                    param.least(),
+                    param.most(),
+                    inches -> take(param, inches));
+        }
+
+        @Override
+        public Node angle(Param.Angle<M> param) {
+            return degrees(
+                    id(param),
+                    words.name(param),
+                    param.of(now),
+                    param.least(),
+                    param.most(),
+                    words.hint(param),
+                    angle -> take(param, angle));
+        }
+
+        @Override
+        public Node whole(Param.Whole<M> param) {
+            return ParamForm.this.whole(
+                    id(param),
+                    words.name(param),
+                    param.of(now),
+                    (int) param.least(),
+                    (int) param.most(),
+                    number -> take(param, number));
+        }
+
+        @Override
+        public Node maybeOdd(Param.MaybeOdd<M> param) {
+            TypedField field = new TypedField(id(param), words.name(param), text -> odd(param, text.strip()));
+            OptionalInt number = param.of(now);
+            field.show(number.isPresent() ? Integer.toString(number.getAsInt()) : "");
+            return field;
+        }
+
+        private Optional<String> odd(Param.MaybeOdd<M> param, String text) {
+            if (text.isEmpty()) {
+                take(param, OptionalInt.empty());
+                return Optional.empty();
+            }
+            try {
+                int number = Integer.parseInt(text);
+                if (number >= param.least() && number <= param.most() && number % 2 != 0) {
+                    take(param, OptionalInt.of(number));
+                    return Optional.empty();
+                }
+            } catch (NumberFormatException e) {
+                // Told below, as a number out of range is.
+            }
+            return Optional.of("“" + text + "”: type an odd number from " + (int) param.least() + " to "
+                    + (int) param.most() + ", " + words.hint(param) + ".");
+        }
+
+        @Override
+        public Node flag(Param.Flag<M> param) {
+            return check(id(param), words.name(param), param.of(now), chosen -> take(param, chosen));
+        }
+
+        @Override
+        public <E extends Enum<E>> Node choice(Param.Choice<M, E> param) {
+            return ParamForm.this.choice(
+                    id(param),
+                    words.name(param),
+                    param.values(),
+                    param.of(now),
+                    value -> words.name(param, value),
+                    value -> take(param, value));
+        }
+    }
+}
