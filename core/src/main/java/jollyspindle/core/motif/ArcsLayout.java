@@ -1,14 +1,88 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.division.Figure;
+import jollyspindle.core.division.Repeating;
+import jollyspindle.core.division.Wish;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
+import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** Lays out {@link Motif.Arcs}: a row of arcs, then line by line what is nested in them. */
 final class ArcsLayout {
+
+    private static final Param.Choice<Motif.Arcs, Motif.Inner> INNER = Param.choice(
+                    "inner", Motif.Inner.class, Motif.Arcs::inner, "lowered", "shifted", "parallel")
+            .usually(Motif.Inner.LOWERED);
+    private static final Param.Whole<Motif.Arcs> LINES =
+            Param.whole("lines", 1, Motif.MOST_LINES, Motif.Arcs::lines).usually(1);
+    private static final Param.Length<Motif.Arcs> STEP = Param.length(
+                    "step", Motif.CLOSEST, Motif.FARTHEST, Motif.Arcs::step)
+            .usually(Motif.Arcs.single().step());
+    private static final Param.Lengths<Motif.Arcs> RISES =
+            Param.lengths("rises", Motif.CLOSEST, Motif.FARTHEST, Motif.MOST_LINES, Motif.Arcs::rises);
+    private static final Param.MaybeText<Motif.Arcs> OTHER_TEMPLATE =
+            Param.maybeText("otherTemplate", Motif.Arcs::otherTemplate);
+    private static final Param.Whole<Motif.Arcs> PASSES =
+            Param.whole("passes", 1, Motif.MOST_PASSES, Motif.Arcs::passes).usually(1);
+
+    static final MotifType<Motif.Arcs> TYPE =
+            new MotifType<>(
+                    Motif.Arcs.class,
+                    "arcs",
+                    Params.of(
+                                    v -> new Motif.Arcs(
+                                            v.get(INNER),
+                                            v.get(LINES),
+                                            v.get(STEP),
+                                            v.get(RISES),
+                                            v.get(OTHER_TEMPLATE),
+                                            v.get(PASSES)),
+                                    Params.row(LINES, STEP),
+                                    Params.row(INNER),
+                                    Params.row(RISES),
+                                    Params.row(OTHER_TEMPLATE),
+                                    Params.row(PASSES))
+                            .kept(INNER, LINES, STEP, RISES, OTHER_TEMPLATE, PASSES)
+                            // What a single line doesn't need yet was chosen all the same, and waits for the next line.
+                            .brief(INNER, arcs -> arcs.lines() > 1)
+                            .brief(LINES)
+                            .brief(STEP, arcs -> arcs.lines() > 1)
+                            .brief(RISES)
+                            .brief(PASSES)) {
+
+                @Override
+                Obstacle.EdgeKind edge(Motif.Arcs motif) {
+                    return Obstacle.EdgeKind.ARC;
+                }
+
+                @Override
+                Optional<DivisionConstraints> asks(Layer layer, Motif.Arcs motif, EdgeCatalog tools, double room) {
+                    return tools.arc(layer.templateId(), layer.guideId())
+                            .map(arc -> new DivisionConstraints(new Repeating.Arcs(arc), 0, parity(motif)));
+                }
+
+                @Override
+                Wish.Parity parity(Motif.Arcs motif) {
+                    // Two sizes in turn, with the first at both ends.
+                    return motif.otherTemplate().isPresent() ? Wish.Parity.ODD : Wish.Parity.ANY;
+                }
+
+                @Override
+                OptionalDouble echo(Motif.Arcs motif) {
+                    return motif.lines() > 1 ? OptionalDouble.of(motif.step()) : OptionalDouble.empty();
+                }
+
+                @Override
+                void lay(LayoutContext laying, Motif.Arcs motif, double echo) {
+                    new ArcsLayout(laying, motif).lay();
+                }
+            };
 
     private final LayoutContext laying;
     private final Motif.Arcs motif;

@@ -2,22 +2,27 @@ package jollyspindle.core.motif;
 
 import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Figure;
+import jollyspindle.core.division.Wish;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Lays out {@link Motif.Chevrons}: peaks or boxes, one a cell, with lines inside of them at a spacing.
@@ -26,6 +31,70 @@ import java.util.Optional;
  * sides (derived). Boxes take half of their cell; what joins them lies on the edge they stand on.
  */
 final class ChevronsLayout {
+
+    private static final Param.Choice<Motif.Chevrons, Motif.Points> POINTS = Param.choice(
+                    "points", Motif.Points.class, Motif.Chevrons::points, "peaks", "boxes")
+            .usually(Motif.Points.PEAKS);
+    private static final Param.MaybeLength<Motif.Chevrons> HEIGHT =
+            Param.maybeLength("height", Motif.CLOSEST, Motif.FARTHEST, Motif.Chevrons::height);
+    private static final Param.Length<Motif.Chevrons> ROUNDING =
+            Param.length("rounding", 0, Motif.WIDEST, Motif.Chevrons::rounding).usually(0);
+    private static final Param.Whole<Motif.Chevrons> LINES =
+            Param.whole("lines", 1, Motif.MOST_LINES, Motif.Chevrons::lines).usually(1);
+    private static final Param.Length<Motif.Chevrons> SPACING = Param.length(
+                    "spacing", Motif.CLOSEST, Motif.FARTHEST, Motif.Chevrons::spacing)
+            .usually(0.5);
+
+    static final MotifType<Motif.Chevrons> TYPE =
+            new MotifType<>(
+                    Motif.Chevrons.class,
+                    "chevrons",
+                    Params.of(
+                            v -> new Motif.Chevrons(
+                                    v.get(POINTS), v.get(HEIGHT), v.get(ROUNDING), v.get(LINES), v.get(SPACING)),
+                            Params.row(POINTS),
+                            Params.row(HEIGHT, ROUNDING),
+                            Params.row(LINES, SPACING))) {
+
+                @Override
+                Obstacle.EdgeKind edge(Motif.Chevrons motif) {
+                    return motif.points() == Motif.Points.PEAKS
+                            ? Obstacle.EdgeKind.ZIGZAG
+                            : Obstacle.EdgeKind.STRAIGHT_EDGE;
+                }
+
+                @Override
+                Optional<DivisionConstraints> asks(Layer layer, Motif.Chevrons motif, EdgeCatalog tools, double room) {
+                    Optional<ChevronStripLayout> strip = ChevronStripLayout.of(tools, layer);
+                    if (strip.isPresent()) {
+                        double module = strip.get().module();
+                        return Optional.of(DivisionConstraints.figures(
+                                OptionalDouble.of(module),
+                                ChevronStripLayout.WIDEST * module,
+                                strip.get().height(),
+                                ChevronStripLayout.NARROWEST * module));
+                    }
+                    return tools.straight(layer.templateId(), layer.guideId())
+                            .map(edge -> motif.height().isPresent()
+                                    ? DivisionConstraints.figures(
+                                            OptionalDouble.of(2 * motif.height().getAsDouble()),
+                                            Wish.LONGEST_REPEAT,
+                                            motif.height().getAsDouble(),
+                                            0)
+                                    : DivisionConstraints.figures(
+                                            OptionalDouble.empty(), Math.min(2 * room, Wish.LONGEST_REPEAT), 0, 0));
+                }
+
+                @Override
+                OptionalDouble echo(Motif.Chevrons motif) {
+                    return motif.lines() > 1 ? OptionalDouble.of(motif.spacing()) : OptionalDouble.empty();
+                }
+
+                @Override
+                void lay(LayoutContext laying, Motif.Chevrons motif, double echo) {
+                    new ChevronsLayout(laying, motif).lay();
+                }
+            };
 
     private static final Mark.Stage LOADED = Mark.Stage.LOADED;
 

@@ -2,11 +2,14 @@ package jollyspindle.core.motif;
 
 import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Figure;
+import jollyspindle.core.division.Wish;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
@@ -17,12 +20,51 @@ import jollyspindle.core.sewing.StitchingEdge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Lays out {@link Motif.Circles}: one in the middle of every cell, half-way between the edges. Each is stitched from the side
  * it is reached on, so that after an odd number of half turns the needle leaves opposite.
  */
 final class CirclesLayout {
+
+    private static final Param.Length<Motif.Circles> GAP =
+            Param.length("gap", 0, Motif.WIDEST, Motif.Circles::gap).usually(0);
+    private static final Param.Whole<Motif.Circles> HALF_TURNS =
+            Param.whole("halfTurns", 2, 6, Motif.Circles::halfTurns).usually(3);
+    private static final Param.Choice<Motif.Circles, Motif.Turning> TURNING = Param.choice(
+                    "turning", Motif.Turning.class, Motif.Circles::turning, "same", "alternating")
+            .usually(Motif.Turning.SAME);
+    private static final Param.Flag<Motif.Circles> SWIRL = Param.flag("swirl", Motif.Circles::swirl, false);
+
+    static final MotifType<Motif.Circles> TYPE =
+            new MotifType<>(
+                    Motif.Circles.class,
+                    "circles",
+                    Params.of(
+                            v -> new Motif.Circles(v.get(GAP), v.get(HALF_TURNS), v.get(TURNING), v.get(SWIRL)),
+                            Params.row(GAP, HALF_TURNS),
+                            Params.row(TURNING),
+                            Params.row(SWIRL))) {
+
+                @Override
+                Obstacle.EdgeKind edge(Motif.Circles motif) {
+                    return Obstacle.EdgeKind.CIRCLE;
+                }
+
+                @Override
+                Optional<DivisionConstraints> asks(Layer layer, Motif.Circles motif, EdgeCatalog tools, double room) {
+                    return tool(tools, layer.templateId(), layer.guideId(), room - 2 * motif.gap())
+                            .map(t -> 2 * t.stitched())
+                            .map(d -> DivisionConstraints.figures(
+                                    OptionalDouble.of(d + motif.gap()), Wish.LONGEST_REPEAT, d, d));
+                }
+
+                @Override
+                void lay(LayoutContext laying, Motif.Circles motif, double echo) {
+                    new CirclesLayout(laying, motif).lay();
+                }
+            };
 
     private final LayoutContext laying;
     private final RunSpace space;

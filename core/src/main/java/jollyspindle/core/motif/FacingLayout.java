@@ -2,6 +2,7 @@ package jollyspindle.core.motif;
 
 import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Figure;
+import jollyspindle.core.division.Repeating;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Curve;
@@ -9,9 +10,12 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcFit;
@@ -29,6 +33,61 @@ import java.util.Optional;
  * moved by half of the difference. All places are in the first row's own frame.
  */
 final class FacingLayout {
+
+    private static final Param.Choice<Motif.FacingArcs, Motif.Facing> FACING = Param.choice(
+            "facing", Motif.Facing.class, Motif.FacingArcs::facing, "crowns", "half-step", "two-to-one", "overlapping");
+    private static final Param.MaybeLength<Motif.FacingArcs> CHANNEL =
+            Param.maybeLength("channel", -Motif.FARTHEST, Motif.FARTHEST, Motif.FacingArcs::channel);
+    private static final Param.MaybeLength<Motif.FacingArcs> INSET =
+            Param.maybeLength("inset", Motif.CLOSEST, Motif.FARTHEST, Motif.FacingArcs::inset);
+    private static final Param.Flag<Motif.FacingArcs> CROWN_LINES =
+            Param.flag("crownLines", Motif.FacingArcs::crownLines, false);
+    private static final Param.Flag<Motif.FacingArcs> VALLEY_LINES =
+            Param.flag("valleyLines", Motif.FacingArcs::valleyLines, false);
+    private static final Param.MaybeText<Motif.FacingArcs> OTHER_TEMPLATE =
+            Param.maybeText("otherTemplate", Motif.FacingArcs::otherTemplate);
+    private static final Param.Whole<Motif.FacingArcs> PASSES = Param.whole(
+                    "passes", 1, Motif.MOST_PASSES, Motif.FacingArcs::passes)
+            .usually(1);
+
+    static final MotifType<Motif.FacingArcs> TYPE =
+            new MotifType<>(
+                    Motif.FacingArcs.class,
+                    "facing-arcs",
+                    Params.of(
+                                    v -> new Motif.FacingArcs(
+                                            v.get(FACING),
+                                            v.get(CHANNEL),
+                                            v.get(INSET),
+                                            v.get(CROWN_LINES),
+                                            v.get(VALLEY_LINES),
+                                            v.get(OTHER_TEMPLATE),
+                                            v.get(PASSES)),
+                                    Params.row(FACING),
+                                    Params.row(CHANNEL, INSET),
+                                    Params.row(CROWN_LINES),
+                                    Params.row(VALLEY_LINES),
+                                    Params.row(OTHER_TEMPLATE),
+                                    Params.row(PASSES))
+                            .brief(PASSES)) {
+
+                @Override
+                Obstacle.EdgeKind edge(Motif.FacingArcs motif) {
+                    return Obstacle.EdgeKind.ARC;
+                }
+
+                @Override
+                Optional<DivisionConstraints> asks(
+                        Layer layer, Motif.FacingArcs motif, EdgeCatalog tools, double room) {
+                    return tools.arc(layer.templateId(), layer.guideId())
+                            .map(arc -> new DivisionConstraints(new Repeating.Arcs(arc), 0, parity(motif)));
+                }
+
+                @Override
+                void lay(LayoutContext laying, Motif.FacingArcs motif, double echo) {
+                    new FacingLayout(laying, motif).lay();
+                }
+            };
 
     private final LayoutContext laying;
     private final RunSpace space;

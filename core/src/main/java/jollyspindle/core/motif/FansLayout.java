@@ -8,6 +8,8 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.EdgeCatalog;
@@ -17,6 +19,7 @@ import jollyspindle.core.sewing.StitchingEdge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Lays out {@link Motif.Fans}: a pivot on every valley, the first at the run's left end. Each blade starts on the ditch and
@@ -26,6 +29,38 @@ import java.util.Optional;
  * on the cusps of the first, at √(R² − q²/4).
  */
 final class FansLayout {
+
+    private static final Param.Whole<Motif.Fans> BLADES =
+            Param.whole("blades", 1, Motif.MOST_LINES, Motif.Fans::blades);
+    private static final Param.Whole<Motif.Fans> ROWS =
+            Param.whole("rows", 1, 6, Motif.Fans::rows).usually(1);
+
+    static final MotifType<Motif.Fans> TYPE =
+            new MotifType<>(
+                    Motif.Fans.class,
+                    "fans",
+                    Params.of(v -> new Motif.Fans(v.get(BLADES), v.get(ROWS)), Params.row(BLADES, ROWS))) {
+
+                @Override
+                Obstacle.EdgeKind edge(Motif.Fans motif) {
+                    return Obstacle.EdgeKind.FAN;
+                }
+
+                @Override
+                Optional<DivisionConstraints> asks(Layer layer, Motif.Fans motif, EdgeCatalog tools, double room) {
+                    return tools.fan(layer.templateId()).flatMap(fan -> fan.blades().stream()
+                            .map(StitchingEdge.Round::stitched)
+                            .filter(r -> r <= room + 1e-9)
+                            .limit(motif.blades())
+                            .reduce((a, b) -> b)
+                            .map(r -> DivisionConstraints.figures(OptionalDouble.of(r), 2 * r, r, 0)));
+                }
+
+                @Override
+                void lay(LayoutContext laying, Motif.Fans motif, double echo) {
+                    new FansLayout(laying, motif).lay();
+                }
+            };
 
     private final LayoutContext laying;
     private final RunSpace space;

@@ -8,10 +8,13 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcTemplate;
@@ -26,6 +29,42 @@ import java.util.Optional;
  * look alike.
  */
 final class HatchLayout {
+
+    private static final Param.Length<Motif.Crosshatch> SPACING =
+            Param.length("spacing", Motif.CLOSEST, Motif.FARTHEST, Motif.Crosshatch::spacing);
+    private static final Param.Angle<Motif.Crosshatch> ANGLE =
+            Param.angle("angle", 10, 170, Motif.Crosshatch::angle, Math.PI / 2);
+    private static final Param.Flag<Motif.Crosshatch> CURVED = Param.flag("curved", Motif.Crosshatch::curved, false);
+
+    static final MotifType<Motif.Crosshatch> TYPE =
+            new MotifType<>(
+                    Motif.Crosshatch.class,
+                    "crosshatch",
+                    Params.of(
+                            v -> new Motif.Crosshatch(v.get(SPACING), v.get(ANGLE), v.get(CURVED)),
+                            Params.row(SPACING, ANGLE),
+                            Params.row(CURVED))) {
+
+                @Override
+                Obstacle.EdgeKind edge(Motif.Crosshatch motif) {
+                    return motif.curved() ? Obstacle.EdgeKind.ARC : Obstacle.EdgeKind.STRAIGHT_EDGE;
+                }
+
+                @Override
+                Optional<DivisionConstraints> asks(
+                        Layer layer, Motif.Crosshatch motif, EdgeCatalog tools, double room) {
+                    return motif.curved()
+                                    || tools.straight(layer.templateId(), layer.guideId())
+                                            .isPresent()
+                            ? Optional.of(DivisionConstraints.anyRepeat())
+                            : Optional.empty();
+                }
+
+                @Override
+                void lay(LayoutContext laying, Motif.Crosshatch motif, double echo) {
+                    new HatchLayout(laying, motif, echo).lay();
+                }
+            };
 
     /** Spacings nearer than this, in inches, look alike. */
     private static final double LOOKS_ALIKE = 1.0 / 32;

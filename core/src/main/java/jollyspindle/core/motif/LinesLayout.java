@@ -6,10 +6,13 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 
@@ -22,6 +25,39 @@ import java.util.Optional;
  * lean, lines go on past the valleys until the run's ends are filled.
  */
 final class LinesLayout {
+
+    private static final Param.Whole<Motif.StraightLines> PER_REPEAT = Param.whole(
+                    "perRepeat", 1, Motif.MOST_LINES, Motif.StraightLines::perRepeat)
+            .usually(1);
+    private static final Param.Angle<Motif.StraightLines> ANGLE =
+            Param.angle("angle", 10, 170, Motif.StraightLines::angle, Math.PI / 2);
+
+    static final MotifType<Motif.StraightLines> TYPE =
+            new MotifType<>(
+                    Motif.StraightLines.class,
+                    "straight-lines",
+                    Params.of(
+                            v -> new Motif.StraightLines(v.get(PER_REPEAT), v.get(ANGLE)),
+                            Params.row(PER_REPEAT),
+                            Params.row(ANGLE))) {
+
+                @Override
+                Obstacle.EdgeKind edge(Motif.StraightLines motif) {
+                    return Obstacle.EdgeKind.STRAIGHT_EDGE;
+                }
+
+                @Override
+                Optional<DivisionConstraints> asks(
+                        Layer layer, Motif.StraightLines motif, EdgeCatalog tools, double room) {
+                    return tools.straight(layer.templateId(), layer.guideId())
+                            .map(edge -> DivisionConstraints.anyRepeat());
+                }
+
+                @Override
+                void lay(LayoutContext laying, Motif.StraightLines motif, double echo) {
+                    new LinesLayout(laying, motif).lay();
+                }
+            };
 
     private final LayoutContext laying;
     private final RunSpace space;

@@ -1,5 +1,7 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.param.RefusedValue;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -64,7 +66,7 @@ public sealed interface Motif {
             for (int i = 0; i < rises.size(); i++) {
                 checkDistance(rises.get(i));
                 if (i > 0 && rises.get(i) >= rises.get(i - 1)) {
-                    throw new IllegalArgumentException("rises become less and less, and stay over 0");
+                    throw new RefusedValue("rises", "rises become less and less, and stay over 0");
                 }
             }
         }

@@ -191,50 +191,26 @@ public final class RingDesigner {
     private static void layWithin(LayoutContext laying, PlacementBuilder sewing, double echo) {
         int before = sewing.lines().size();
         try {
-            lay(laying, echo);
+            lay(laying, laying.layer.motif(), echo);
         } catch (TooMuchException e) {
             sewing.discardAfter(before);
             laying.obstacle(new Obstacle.TooFine(Effort.MOST));
         }
     }
 
-    private static void lay(LayoutContext laying, double echo) {
-        Motif motif = laying.layer.motif();
-        if (motif instanceof Motif.Arcs arcs) {
-            new ArcsLayout(laying, arcs).lay();
-        } else if (motif instanceof Motif.FacingArcs facing) {
-            new FacingLayout(laying, facing).lay();
-        } else if (motif instanceof Motif.Sails sails) {
-            new SailsLayout(laying, sails).lay();
-        } else if (motif instanceof Motif.Fans fans) {
-            new FansLayout(laying, fans).lay();
-        } else if (motif instanceof Motif.Circles circles) {
-            new CirclesLayout(laying, circles).lay();
-        } else if (motif instanceof Motif.Serpentine serpentine) {
-            new SerpentineLayout(laying, serpentine).lay();
-        } else if (motif instanceof Motif.Chevrons chevrons) {
-            new ChevronsLayout(laying, chevrons).lay();
-        } else if (motif instanceof Motif.StraightLines lines) {
-            new LinesLayout(laying, lines).lay();
-        } else {
-            new HatchLayout(laying, (Motif.Crosshatch) motif, echo).lay();
-        }
+    private static <M extends Motif> void lay(LayoutContext laying, M motif, double echo) {
+        MotifTypes.of(motif).lay(laying, motif, echo);
     }
 
     /** The spacing of the echoes that the motifs before have, in inches; 0 if they have none. */
     private static double echo(List<LayoutContext> before) {
-        double echo = 0;
-        for (LayoutContext laying : before) {
-            Motif motif = laying.layer.motif();
-            if (motif instanceof Motif.Arcs arcs && arcs.lines() > 1) {
-                echo = arcs.step();
-            } else if (motif instanceof Motif.Sails sails && sails.echoes() > 0) {
-                echo = sails.spacing();
-            } else if (motif instanceof Motif.Chevrons chevrons && chevrons.lines() > 1) {
-                echo = chevrons.spacing();
-            }
-        }
-        return echo;
+        return before.stream()
+                .flatMapToDouble(laying -> echo(laying.layer.motif()).stream())
+                .reduce(0, (earlier, later) -> later);
+    }
+
+    private static <M extends Motif> OptionalDouble echo(M motif) {
+        return MotifTypes.of(motif).echo(motif);
     }
 
     /** What a motif may fill; nothing if the ones before leave no such space. */

@@ -8,10 +8,13 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcTemplate;
@@ -19,6 +22,7 @@ import jollyspindle.core.shelf.ArcTemplate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Lays out {@link Motif.Sails}: from each valley a curve to the outer mark half a repeat on, along the run; then the echoes,
@@ -28,6 +32,43 @@ import java.util.Optional;
  * between seam and sail at its foot (derived); that is the needle's walk.
  */
 final class SailsLayout {
+
+    private static final Param.Whole<Motif.Sails> ECHOES =
+            Param.whole("echoes", 0, Motif.MOST_LINES, Motif.Sails::echoes);
+    private static final Param.Length<Motif.Sails> SPACING =
+            Param.length("spacing", Motif.CLOSEST, Motif.FARTHEST, Motif.Sails::spacing);
+
+    static final MotifType<Motif.Sails> TYPE =
+            new MotifType<>(
+                    Motif.Sails.class,
+                    "sails",
+                    Params.of(v -> new Motif.Sails(v.get(ECHOES), v.get(SPACING)), Params.row(ECHOES, SPACING))) {
+
+                @Override
+                Obstacle.EdgeKind edge(Motif.Sails motif) {
+                    return Obstacle.EdgeKind.ARC;
+                }
+
+                @Override
+                Optional<DivisionConstraints> asks(Layer layer, Motif.Sails motif, EdgeCatalog tools, double room) {
+                    // From the seam to the limit, half a repeat on: no further than the circle is wide.
+                    return tools.arc(layer.templateId(), layer.guideId())
+                            .map(arc -> arc.stitchedRadius(tools.machine()))
+                            .filter(r -> 2 * r > room)
+                            .map(r -> DivisionConstraints.figures(
+                                    OptionalDouble.empty(), 2 * Math.sqrt(4 * r * r - room * room), 0, 0));
+                }
+
+                @Override
+                OptionalDouble echo(Motif.Sails motif) {
+                    return motif.echoes() > 0 ? OptionalDouble.of(motif.spacing()) : OptionalDouble.empty();
+                }
+
+                @Override
+                void lay(LayoutContext laying, Motif.Sails motif, double echo) {
+                    new SailsLayout(laying, motif).lay();
+                }
+            };
 
     /** An echo keeps as far from the next sail as this, in inches. */
     private static final double CLEAR = 1.0 / 16;

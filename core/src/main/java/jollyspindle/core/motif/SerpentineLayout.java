@@ -2,6 +2,8 @@ package jollyspindle.core.motif;
 
 import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Figure;
+import jollyspindle.core.division.Repeating;
+import jollyspindle.core.division.Wish;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Box;
@@ -10,6 +12,8 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
@@ -22,12 +26,58 @@ import jollyspindle.core.shelf.form.Kind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Lays out {@link Motif.Serpentine}: an S of two arcs from edge to edge, up one and down the next; along a round edge arc by
  * arc, or along a strip in one go.
  */
 final class SerpentineLayout {
+
+    private static final Param.Whole<Motif.Serpentine> PER_REPEAT = Param.whole(
+                    "perRepeat", 1, Motif.MOST_LINES, Motif.Serpentine::perRepeat)
+            .usually(1);
+    private static final Param.Flag<Motif.Serpentine> MIRRORED =
+            Param.flag("mirrored", Motif.Serpentine::mirrored, false);
+
+    static final MotifType<Motif.Serpentine> TYPE =
+            new MotifType<>(
+                    Motif.Serpentine.class,
+                    "serpentine",
+                    Params.of(
+                            v -> new Motif.Serpentine(v.get(PER_REPEAT), v.get(MIRRORED)),
+                            Params.row(PER_REPEAT),
+                            Params.row(MIRRORED))) {
+
+                @Override
+                Obstacle.EdgeKind edge(Motif.Serpentine motif) {
+                    return Obstacle.EdgeKind.S_CURVE;
+                }
+
+                @Override
+                Optional<DivisionConstraints> asks(
+                        Layer layer, Motif.Serpentine motif, EdgeCatalog tools, double room) {
+                    boolean round =
+                            tools.arc(layer.templateId(), layer.guideId()).isPresent();
+                    return round || strip(tools, layer).isPresent()
+                            ? Optional.of(new DivisionConstraints(
+                                    new Repeating.Figures(OptionalDouble.empty(), Wish.LONGEST_REPEAT, 0),
+                                    0,
+                                    parity(motif)))
+                            : Optional.empty();
+                }
+
+                @Override
+                Wish.Parity parity(Motif.Serpentine motif) {
+                    // Up one and down the next, so that the needle ends where it began.
+                    return motif.perRepeat() % 2 == 1 ? Wish.Parity.EVEN : Wish.Parity.ANY;
+                }
+
+                @Override
+                void lay(LayoutContext laying, Motif.Serpentine motif, double echo) {
+                    new SerpentineLayout(laying, motif).lay();
+                }
+            };
 
     private static final double ON = 1e-9;
 

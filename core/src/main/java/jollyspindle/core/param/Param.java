@@ -55,6 +55,10 @@ public sealed interface Param<M, T> {
         R flag(Flag<M> param) throws X;
 
         <E extends Enum<E>> R choice(Choice<M, E> param) throws X;
+
+        R lengths(Lengths<M> param) throws X;
+
+        R maybeText(MaybeText<M> param) throws X;
     }
 
     /**
@@ -92,6 +96,11 @@ public sealed interface Param<M, T> {
         @Override
         public <R, X extends Exception> R accept(Visitor<M, R, X> visitor) throws X {
             return visitor.length(this);
+        }
+
+        /** One that need not be said. */
+        public Length<M> usually(double inches) {
+            return new Length<>(code, least, most, get, Optional.of(inches), room);
         }
     }
 
@@ -149,6 +158,11 @@ public sealed interface Param<M, T> {
         @Override
         public <R, X extends Exception> R accept(Visitor<M, R, X> visitor) throws X {
             return visitor.whole(this);
+        }
+
+        /** One that need not be said. */
+        public Whole<M> usually(int number) {
+            return new Whole<>(code, least, most, get, Optional.of(number));
         }
     }
 
@@ -220,6 +234,11 @@ public sealed interface Param<M, T> {
             return visitor.choice(this);
         }
 
+        /** One that need not be said. */
+        public Choice<M, E> usually(E value) {
+            return new Choice<>(code, type, codes, get, Optional.of(value));
+        }
+
         public List<E> values() {
             return List.of(type.getEnumConstants());
         }
@@ -232,6 +251,49 @@ public sealed interface Param<M, T> {
         /** The one of a lasting name. */
         public Optional<E> value(String code) {
             return values().stream().filter(v -> code(v).equals(code)).findFirst();
+        }
+    }
+
+    /**
+     * Some lengths in inches, none as usual.
+     *
+     * @param mostOfThem how many there can be
+     */
+    record Lengths<M>(String code, double least, double most, int mostOfThem, Function<M, List<Double>> get)
+            implements Ranged<M, List<Double>> {
+
+        @Override
+        public List<Double> of(M about) {
+            return get.apply(about);
+        }
+
+        @Override
+        public Optional<List<Double>> usual() {
+            return Optional.of(List.of());
+        }
+
+        @Override
+        public <R, X extends Exception> R accept(Visitor<M, R, X> visitor) throws X {
+            return visitor.lengths(this);
+        }
+    }
+
+    /** The lasting name of something else, such as a template, or none. */
+    record MaybeText<M>(String code, Function<M, Optional<String>> get) implements Param<M, Optional<String>> {
+
+        @Override
+        public Optional<String> of(M about) {
+            return get.apply(about);
+        }
+
+        @Override
+        public Optional<Optional<String>> usual() {
+            return Optional.of(Optional.empty());
+        }
+
+        @Override
+        public <R, X extends Exception> R accept(Visitor<M, R, X> visitor) throws X {
+            return visitor.maybeText(this);
         }
     }
 
@@ -264,6 +326,15 @@ public sealed interface Param<M, T> {
 
     static <M> MaybeOdd<M> maybeOdd(String code, int least, int most, Function<M, OptionalInt> get) {
         return new MaybeOdd<>(code, least, most, get);
+    }
+
+    static <M> Lengths<M> lengths(
+            String code, double least, double most, int mostOfThem, Function<M, List<Double>> get) {
+        return new Lengths<>(code, least, most, mostOfThem, get);
+    }
+
+    static <M> MaybeText<M> maybeText(String code, Function<M, Optional<String>> get) {
+        return new MaybeText<>(code, get);
     }
 
     static <M> Flag<M> flag(String code, Function<M, Boolean> get) {

@@ -1,7 +1,11 @@
 package jollyspindle.core.param;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Predicate;
 
 /**
  * All that is chosen about a thing, and how it is made of that.
@@ -10,12 +14,18 @@ import java.util.function.Function;
  * @param rows the params as a form shows them, those of a row side by side
  * @param all the params as files keep them
  * @param make makes the thing of a value for each
+ * @param brief those that files leave out while they are as usual, unless something holds of the thing
  */
-public record Params<M>(List<List<Param<M, ?>>> rows, List<Param<M, ?>> all, Function<Values<M>, M> make) {
+public record Params<M>(
+        List<List<Param<M, ?>>> rows,
+        List<Param<M, ?>> all,
+        Function<Values<M>, M> make,
+        Map<Param<M, ?>, Predicate<M>> brief) {
 
     public Params {
         rows = rows.stream().map(List::copyOf).toList();
         all = List.copyOf(all);
+        brief = Map.copyOf(brief);
         List<Param<M, ?>> shown = rows.stream().flatMap(List::stream).toList();
         if (shown.size() != all.size() || !shown.containsAll(all)) {
             throw new IllegalArgumentException("rows show each param once");
@@ -37,14 +47,32 @@ public record Params<M>(List<List<Param<M, ?>>> rows, List<Param<M, ?>> all, Fun
     @SuppressWarnings("varargs")
     public static <M> Params<M> of(Function<Values<M>, M> make, List<Param<M, ?>>... rows) {
         List<List<Param<M, ?>>> all = List.of(rows);
-        return new Params<>(all, all.stream().flatMap(List::stream).toList(), make);
+        return new Params<>(all, all.stream().flatMap(List::stream).toList(), make, Map.of());
     }
 
     /** These params, kept in files in another order. */
     @SafeVarargs
     @SuppressWarnings("varargs")
     public final Params<M> kept(Param<M, ?>... order) {
-        return new Params<>(rows, List.of(order), make);
+        return new Params<>(rows, List.of(order), make, brief);
+    }
+
+    /** These params, of which files leave one out while it is as usual. */
+    public Params<M> brief(Param<M, ?> param) {
+        return brief(param, thing -> false);
+    }
+
+    /** These params, of which files leave one out while it is as usual, unless something holds of the thing. */
+    public Params<M> brief(Param<M, ?> param, Predicate<M> unless) {
+        Map<Param<M, ?>, Predicate<M>> more = new HashMap<>(brief);
+        more.put(param, unless);
+        return new Params<>(rows, all, make, more);
+    }
+
+    /** Whether files leave a param of a thing out. */
+    public boolean isLeftOut(Param<M, ?> param, M thing) {
+        Predicate<M> unless = brief.get(param);
+        return unless != null && !unless.test(thing) && param.usual().equals(Optional.of(param.of(thing)));
     }
 
     /** What is chosen about a thing. */

@@ -4,7 +4,6 @@ import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.param.RandomValues;
 import jollyspindle.core.param.RefusedValue;
-import jollyspindle.core.words.ParamWords;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
@@ -36,33 +35,6 @@ class AreaMotifTypesTest {
             assertThat(type.templates()).isNotEmpty();
         }
         assertThat(AreaMotifTypes.of("nothing")).isEmpty();
-    }
-
-    @Test
-    void eachParamAndValueIsCalledSomething() {
-        for (AreaMotifType<?> type : AreaMotifTypes.ALL) {
-            named(type);
-        }
-    }
-
-    private static <M extends AreaMotif> void named(AreaMotifType<M> type) {
-        ParamWords words = new ParamWords("area." + type.code());
-        for (Param<M, ?> param : type.params().all()) {
-            assertThat(words.name(param)).isNotBlank();
-            if (param instanceof Param.Choice<?, ?> choice) {
-                values(words, choice);
-            }
-            if (param instanceof Param.Angle || param instanceof Param.MaybeOdd) {
-                assertThat(words.hint(param)).as(param.code()).isNotBlank();
-            }
-        }
-    }
-
-    private static <E extends Enum<E>> void values(ParamWords words, Param.Choice<?, E> choice) {
-        assertThat(choice.values().stream().map(v -> words.name(choice, v)))
-                .allMatch(name -> !name.isBlank())
-                .doesNotHaveDuplicates();
-        assertThat(choice.values()).allMatch(v -> choice.value(choice.code(v)).orElseThrow() == v);
     }
 
     @Property(tries = 300)

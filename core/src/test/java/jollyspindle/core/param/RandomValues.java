@@ -1,5 +1,6 @@
 package jollyspindle.core.param;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Random;
@@ -87,6 +88,22 @@ public final class RandomValues<M> implements Param.Visitor<M, Void, RuntimeExce
     @Override
     public <E extends Enum<E>> Void choice(Param.Choice<M, E> param) {
         values.put(param, param.values().get(random.nextInt(param.values().size())));
+        return null;
+    }
+
+    @Override
+    public Void lengths(Param.Lengths<M> param) {
+        values.put(
+                param,
+                random.doubles(random.nextInt(4), param.least(), param.most())
+                        .boxed()
+                        .toList());
+        return null;
+    }
+
+    @Override
+    public Void maybeText(Param.MaybeText<M> param) {
+        values.put(param, random.nextBoolean() ? Optional.empty() : Optional.of("some-" + random.nextInt(9)));
         return null;
     }
 }

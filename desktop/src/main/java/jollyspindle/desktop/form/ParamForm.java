@@ -1,5 +1,7 @@
 package jollyspindle.desktop.form;
 
+import jollyspindle.core.measure.LengthParser;
+import jollyspindle.core.measure.LengthReading;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.words.ParamWords;
@@ -8,11 +10,19 @@ import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.Workbench;
 
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 
 /**
@@ -27,11 +37,13 @@ public final class ParamForm<M> extends EntryFields {
     private final Params<M> params;
     private final M now;
     private final Consumer<M> take;
+    private final Map<String, Function<M, Node>> odd = new HashMap<>();
+    private final Set<String> hidden = new HashSet<>();
 
     /**
      * A form.
      *
-     * @param id what the ids of its fields begin with; the lasting names of the params follow
+     * @param id what the ids of its fields begin with; the lasting names of the params follow, with hyphens
      * @param kind the lasting name of the kind of thing, by which its texts are found
      * @param now as it stands
      * @param take takes the thing with another value of one param; it goes through the workbench and does nothing else, since
@@ -48,7 +60,19 @@ public final class ParamForm<M> extends EntryFields {
 
     /** The fields, a node a row. */
     public List<Node> rows() {
-        return params.rows().stream().map(this::row).toList();
+        return params.rows().stream()
+                .map(row -> row.stream()
+                        .filter(param -> !hidden.contains(param.code()))
+                        .toList())
+                .filter(row -> !row.isEmpty())
+                .map(this::row)
+                .toList();
+    }
+
+    /** Leaves out fields that have nothing to say as the rest stands. */
+    public ParamForm<M> without(String... codes) {
+        hidden.addAll(List.of(codes));
+        return this;
     }
 
     private Node row(List<Param<M, ?>> row) {
@@ -56,8 +80,14 @@ public final class ParamForm<M> extends EntryFields {
         return nodes.size() == 1 ? nodes.get(0) : Labelled.row(nodes.toArray(Node[]::new));
     }
 
+    /** Shows something else in place of the field of one param. */
+    public ParamForm<M> instead(String code, Function<M, Node> field) {
+        odd.put(code, field);
+        return this;
+    }
+
     private Node field(Param<M, ?> param) {
-        Node node = param.accept(new Maker());
+        Node node = odd.containsKey(param.code()) ? odd.get(param.code()).apply(now) : param.accept(new Maker());
         node.setDisable(!param.applies(now));
         return node;
     }
@@ -70,7 +100,7 @@ public final class ParamForm<M> extends EntryFields {
     private final class Maker implements Param.Visitor<M, Node, RuntimeException> {
 
         private String id(Param<M, ?> param) {
-            return id + "-" + param.code();
+            return id + "-" + param.code().replaceAll("(?=[A-Z])", "-").toLowerCase(Locale.ROOT);
         }
 
         @Override
@@ -145,6 +175,36 @@ public final class ParamForm<M> extends EntryFields {
             }
             return Optional.of("“" + text + "”: type an odd number from " + (int) param.least() + " to "
                     + (int) param.most() + ", " + words.hint(param) + ".");
+        }
+
+        @Override
+        public Node lengths(Param.Lengths<M> param) {
+            TypedField field = new TypedField(id(param), words.name(param), text -> lengths(param, text.strip()));
+            field.show(param.of(now).stream().map(bench.words()::exact).collect(Collectors.joining("; ")));
+            return field;
+        }
+
+        private Optional<String> lengths(Param.Lengths<M> param, String text) {
+            List<Double> all = new ArrayList<>();
+            for (String one : text.isEmpty() ? new String[0] : text.split(";")) {
+                LengthReading read = LengthParser.parse(one, bench.job().tape());
+                if (read instanceof LengthReading.Refused refused) {
+                    return Optional.of(refused.message());
+                }
+                all.add(((LengthReading.Understood) read).inches());
+            }
+            try {
+                take(param, all);
+                return Optional.empty();
+            } catch (IllegalArgumentException e) {
+                return Optional.of("“" + text + "”: " + words.hint(param) + ".");
+            }
+        }
+
+        /** The lasting name of something that only who knows what it is of can show. */
+        @Override
+        public Node maybeText(Param.MaybeText<M> param) {
+            throw new IllegalArgumentException("no field for " + param.code());
         }
 
         @Override

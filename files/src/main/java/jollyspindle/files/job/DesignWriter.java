@@ -7,10 +7,11 @@ import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
+import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.words.Words;
-import jollyspindle.files.json.Degrees;
 import jollyspindle.files.json.Fields;
+import jollyspindle.files.json.ParamFields;
 
 import java.util.Map;
 
@@ -41,7 +42,7 @@ public final class DesignWriter {
     }
 
     private static void layer(ObjectNode node, Layer layer) {
-        node.put("motif", Fields.name(layer.motif().kind()));
+        node.put("motif", MotifTypes.of(layer.motif()).code());
         if (layer.edge() != Layer.Edge.SEAM) {
             node.put("edge", Fields.name(layer.edge()));
         }
@@ -56,65 +57,8 @@ public final class DesignWriter {
         motif(node, layer.motif());
     }
 
-    private static void motif(ObjectNode node, Motif motif) {
-        if (motif instanceof Motif.Arcs arcs) {
-            Motif.Arcs usual = Motif.Arcs.single();
-            boolean more = arcs.lines() > 1;
-            // What a single line doesn't need yet was chosen all the same, and waits for the next line.
-            if (more || arcs.inner() != usual.inner()) {
-                node.put("inner", Fields.name(arcs.inner()));
-            }
-            if (more) {
-                node.put("lines", arcs.lines());
-            }
-            if (more || arcs.step() != usual.step()) {
-                node.put("step", arcs.step());
-            }
-            if (!arcs.rises().isEmpty()) {
-                ArrayNode rises = node.putArray("rises");
-                arcs.rises().forEach(rises::add);
-            }
-            arcs.otherTemplate().ifPresent(id -> node.put("otherTemplate", id));
-            passes(node, arcs.passes());
-        } else if (motif instanceof Motif.FacingArcs facing) {
-            node.put("facing", Fields.name(facing.facing()));
-            facing.channel().ifPresent(inches -> node.put("channel", inches));
-            facing.inset().ifPresent(inches -> node.put("inset", inches));
-            node.put("crownLines", facing.crownLines());
-            node.put("valleyLines", facing.valleyLines());
-            facing.otherTemplate().ifPresent(id -> node.put("otherTemplate", id));
-            passes(node, facing.passes());
-        } else if (motif instanceof Motif.Sails sails) {
-            node.put("echoes", sails.echoes()).put("spacing", sails.spacing());
-        } else if (motif instanceof Motif.Fans fans) {
-            node.put("blades", fans.blades()).put("rows", fans.rows());
-        } else if (motif instanceof Motif.Circles circles) {
-            node.put("gap", circles.gap())
-                    .put("halfTurns", circles.halfTurns())
-                    .put("turning", Fields.name(circles.turning()))
-                    .put("swirl", circles.swirl());
-        } else if (motif instanceof Motif.Serpentine serpentine) {
-            node.put("perRepeat", serpentine.perRepeat()).put("mirrored", serpentine.mirrored());
-        } else if (motif instanceof Motif.Chevrons chevrons) {
-            node.put("points", Fields.name(chevrons.points()));
-            chevrons.height().ifPresent(inches -> node.put("height", inches));
-            node.put("rounding", chevrons.rounding())
-                    .put("lines", chevrons.lines())
-                    .put("spacing", chevrons.spacing());
-        } else if (motif instanceof Motif.StraightLines lines) {
-            node.put("perRepeat", lines.perRepeat());
-            Degrees.put(node, "angleDegrees", lines.angle());
-        } else if (motif instanceof Motif.Crosshatch hatch) {
-            node.put("spacing", hatch.spacing());
-            Degrees.put(node, "angleDegrees", hatch.angle());
-            node.put("curved", hatch.curved());
-        }
-    }
-
-    private static void passes(ObjectNode node, int passes) {
-        if (passes > 1) {
-            node.put("passes", passes);
-        }
+    private static <M extends Motif> void motif(ObjectNode node, M motif) {
+        ParamFields.write(node, MotifTypes.of(motif).params(), motif);
     }
 
     private static void corner(ObjectNode node, CornerDesign corner) {

@@ -9,6 +9,7 @@ import jollyspindle.core.param.RefusedValue;
 import jollyspindle.core.param.Values;
 import jollyspindle.files.FileTrouble;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 
@@ -27,7 +28,7 @@ public final class ParamFields {
     /** Writes all that is chosen. */
     public static <M> void write(ObjectNode node, Params<M> params, M thing) {
         Writer<M> writer = new Writer<>(node, thing);
-        params.all().forEach(param -> param.accept(writer));
+        params.all().stream().filter(param -> !params.isLeftOut(param, thing)).forEach(param -> param.accept(writer));
     }
 
     /**
@@ -115,6 +116,19 @@ public final class ParamFields {
             node.put(field(param), param.code(param.of(thing)));
             return null;
         }
+
+        @Override
+        public Void lengths(Param.Lengths<M> param) {
+            ArrayNode all = node.putArray(field(param));
+            param.of(thing).forEach(all::add);
+            return null;
+        }
+
+        @Override
+        public Void maybeText(Param.MaybeText<M> param) {
+            param.of(thing).ifPresent(text -> node.put(field(param), text));
+            return null;
+        }
     }
 
     /** Takes values out of fields that are there. */
@@ -155,6 +169,16 @@ public final class ParamFields {
             return values.put(
                     param,
                     param.value(fields.oneOf(field(param), param.codes())).orElseThrow());
+        }
+
+        @Override
+        public Values<M> lengths(Param.Lengths<M> param) throws FileTrouble {
+            return values.put(param, fields.numbers(field(param), param.least(), param.most(), param.mostOfThem()));
+        }
+
+        @Override
+        public Values<M> maybeText(Param.MaybeText<M> param) throws FileTrouble {
+            return values.put(param, Optional.of(fields.text(field(param))));
         }
 
         private double number(Param.Ranged<M, ?> param) throws FileTrouble {
@@ -204,6 +228,22 @@ public final class ParamFields {
         public <E extends Enum<E>> Void choice(Param.Choice<M, E> param) {
             ArrayNode all = node.putArray("enum");
             param.codes().forEach(all::add);
+            return null;
+        }
+
+        @Override
+        public Void lengths(Param.Lengths<M> param) {
+            node.put("type", "array").put("maxItems", param.mostOfThem());
+            node.putObject("items")
+                    .put("type", "number")
+                    .put("minimum", param.least())
+                    .put("maximum", param.most());
+            return null;
+        }
+
+        @Override
+        public Void maybeText(Param.MaybeText<M> param) {
+            node.put("type", "string");
             return null;
         }
 

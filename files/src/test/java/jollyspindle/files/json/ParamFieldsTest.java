@@ -5,6 +5,9 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.area.AreaMotifType;
 import jollyspindle.core.area.AreaMotifTypes;
+import jollyspindle.core.motif.MotifType;
+import jollyspindle.core.motif.MotifTypes;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -54,21 +57,53 @@ class ParamFieldsTest {
         assertThat(required).containsExactlyInAnyOrderElementsOf(asked);
     }
 
-    /** As text, numbers alike whether they are whole or not. */
+    @Test
+    void theSchemaSaysOfTheMotifsOfRunsWhatTheirParamsSay() {
+        JsonNode layer = SCHEMA.at("/$defs/layer");
+        List<String> codes = new ArrayList<>();
+        layer.at("/properties/motif/enum").forEach(code -> codes.add(code.asText()));
+        assertThat(codes)
+                .containsExactlyElementsOf(
+                        MotifTypes.ALL.stream().map(MotifType::code).toList());
+        // One description for all kinds: what any of them has, in the widest range that any of them has it.
+        ObjectNode described = ((ObjectNode) layer.get("properties")).deepCopy();
+        described.remove(List.of("motif", "edge", "space", "cells", "template", "guide"));
+        described.forEach(p -> ((ObjectNode) p).remove("description"));
+        ObjectNode wanted = new ObjectMapper().createObjectNode();
+        for (MotifType<?> type : MotifTypes.ALL) {
+            ParamFields.schema(type.params()).get("properties").properties().forEach(field -> {
+                ObjectNode one = (ObjectNode) field.getValue();
+                if (wanted.get(field.getKey()) instanceof ObjectNode there && there.has("minimum")) {
+                    widen(there, one);
+                } else {
+                    wanted.set(field.getKey(), one);
+                }
+            });
+        }
+        assertThat(sorted(described)).isEqualTo(sorted(wanted));
+    }
+
+    private static void widen(ObjectNode there, ObjectNode by) {
+        assertThat(by.get("type")).isEqualTo(there.get("type"));
+        there.put(
+                "minimum",
+                Math.min(there.get("minimum").doubleValue(), by.get("minimum").doubleValue()));
+        there.put(
+                "maximum",
+                Math.max(there.get("maximum").doubleValue(), by.get("maximum").doubleValue()));
+    }
+
+    /** As text, in no order, numbers alike whether they are whole or not. */
     private static String sorted(JsonNode node) {
-        List<String> all = new ArrayList<>();
-        node.properties().forEach(field -> {
-            List<String> said = new ArrayList<>();
-            field.getValue()
-                    .properties()
-                    .forEach(p -> said.add(p.getKey() + "="
-                            + (p.getValue().isNumber()
-                                    ? "" + p.getValue().doubleValue()
-                                    : p.getValue().toString())));
-            said.sort(null);
-            all.add(field.getKey() + said);
-        });
-        all.sort(null);
-        return String.join("\n", all);
+        if (node.isNumber()) {
+            return Double.toString(node.doubleValue());
+        }
+        return node.isObject()
+                ? node.properties().stream()
+                        .map(p -> p.getKey() + "=" + sorted(p.getValue()))
+                        .sorted()
+                        .toList()
+                        .toString()
+                : node.toString();
     }
 }

@@ -1,0 +1,71 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.division.Wish;
+import jollyspindle.core.param.Params;
+import jollyspindle.core.sewing.EdgeCatalog;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * All there is to know about a kind of motif of runs. Each stands in the file that lays it out; {@link MotifTypes} finds it.
+ *
+ * @param <M> the motif
+ */
+public abstract class MotifType<M extends Motif> {
+
+    private final Class<M> type;
+    private final String code;
+    private final Params<M> params;
+
+    /**
+     * A kind of motif.
+     *
+     * @param code its lasting name, by which files keep it
+     */
+    MotifType(Class<M> type, String code, Params<M> params) {
+        this.type = type;
+        this.code = code;
+        this.params = params;
+    }
+
+    public Class<M> type() {
+        return type;
+    }
+
+    public String code() {
+        return code;
+    }
+
+    public Params<M> params() {
+        return params;
+    }
+
+    /** What sort of template it is stitched with. */
+    abstract Obstacle.EdgeKind edge(M motif);
+
+    /**
+     * What it asks of the division.
+     *
+     * @param room from where the motif stands to the limit of stitching, in inches
+     * @return nothing if the template it needs isn't there
+     */
+    abstract Optional<DivisionConstraints> asks(Layer layer, M motif, EdgeCatalog tools, double room);
+
+    /** Which counts it comes out with, whatever the run and the template. */
+    Wish.Parity parity(M motif) {
+        return Wish.Parity.ANY;
+    }
+
+    /** How far apart its lines are where they lie side by side, in inches; nothing if they don't. */
+    OptionalDouble echo(M motif) {
+        return OptionalDouble.empty();
+    }
+
+    /**
+     * Lays it out.
+     *
+     * @param echo the spacing of the lines beside it, in inches; 0 if there are none
+     */
+    abstract void lay(LayoutContext laying, M motif, double echo);
+}

@@ -1,0 +1,59 @@
+package jollyspindle.core.words;
+
+import jollyspindle.core.area.AreaMotifTypes;
+import jollyspindle.core.motif.MotifTypes;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
+import org.junit.jupiter.api.Test;
+
+import java.util.Locale;
+import java.util.ResourceBundle;
+import java.util.Set;
+import java.util.TreeSet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+/** Each param of each kind is called something, and no text is left over. */
+class ParamWordsTest {
+
+    private final Set<String> used = new TreeSet<>();
+
+    @Test
+    void eachParamAndValueIsCalledSomething() {
+        MotifTypes.ALL.forEach(type -> named("run." + type.code(), type.params()));
+        AreaMotifTypes.ALL.forEach(type -> named("area." + type.code(), type.params()));
+        assertThat(ResourceBundle.getBundle("jollyspindle.core.words.params", Locale.ROOT)
+                        .keySet())
+                .containsExactlyInAnyOrderElementsOf(used);
+    }
+
+    private <M> void named(String kind, Params<M> params) {
+        ParamWords words = new ParamWords(kind);
+        for (Param<M, ?> param : params.all()) {
+            String key = kind + "." + param.code();
+            used.add(key);
+            assertThat(words.name(param)).as(key).isNotBlank();
+            if (param instanceof Param.Choice<?, ?> choice) {
+                values(key, words, choice);
+            }
+            if (param instanceof Param.Angle || param instanceof Param.MaybeOdd || param instanceof Param.Lengths) {
+                used.add(key + ".hint");
+                assertThat(words.hint(param)).as(key).isNotBlank();
+            } else {
+                assertThat(words.hint(param)).as(key).isEmpty();
+            }
+        }
+    }
+
+    private <E extends Enum<E>> void values(String key, ParamWords words, Param.Choice<?, E> choice) {
+        assertThat(choice.values().stream().map(v -> words.name(choice, v)))
+                .as(key)
+                .allMatch(name -> !name.isBlank())
+                .doesNotHaveDuplicates();
+        for (E value : choice.values()) {
+            used.add(key + "." + choice.code(value));
+            assertThat(choice.value(choice.code(value))).contains(value);
+        }
+        assertThat(choice.value("nothing")).isEmpty();
+    }
+}
