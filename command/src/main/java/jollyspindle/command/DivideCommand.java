@@ -3,6 +3,7 @@ package jollyspindle.command;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.DividedRun;
@@ -276,13 +277,13 @@ final class DivideCommand implements Callable<Integer> {
         middle(division).ifPresent(space -> {
             ObjectNode node = root.putObject("middle");
             space.oneArcsRadius().ifPresent(radius -> node.put("oneArcsRadius", radius));
-            space.halfArcsMeetAt().ifPresent(height -> node.put("halfArcsMeetAt", height)
-                    .put("meeting", space.meeting().name().toLowerCase(Locale.ROOT)));
+            space.halfArcsMeetAt()
+                    .ifPresent(height -> node.put("halfArcsMeetAt", height).put("meeting", Codes.of(space.meeting())));
         });
         ArrayNode cells = root.putArray("cells");
         for (Cell cell : division.cells()) {
             cells.addObject()
-                    .put("kind", cell.kind().name().toLowerCase(Locale.ROOT))
+                    .put("kind", Codes.of(cell.kind()))
                     .put("from", cell.from())
                     .put("to", cell.to());
         }

@@ -1,5 +1,6 @@
 package jollyspindle.core;
 
+import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -86,6 +87,22 @@ class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("..core.words..", "..core.demo..")
+                .check(CLASSES);
+    }
+
+    /** What the program or the screen calls a thing may change; its lasting name (Codes) doesn't. */
+    @Test
+    void namesOfTheProgramAreNoLastingNames() {
+        noClasses()
+                .that()
+                .resideOutsideOfPackages("jollyspindle.core.code..")
+                .should()
+                .callMethodWhere(DescribedPredicate.describe(
+                        "it is a constant's name",
+                        call -> call.getName().equals("name")
+                                && call.getTargetOwner().isAssignableTo(Enum.class)))
+                .orShould()
+                .callMethod(Class.class, "getSimpleName")
                 .check(CLASSES);
     }
 }

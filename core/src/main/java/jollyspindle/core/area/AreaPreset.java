@@ -4,7 +4,6 @@ import jollyspindle.core.quilt.Area;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 
@@ -75,7 +74,7 @@ public record AreaPreset(String code, AreaMotif motif) {
     }
 
     private static void add(List<AreaPreset> all, AreaMotif motif, String variant) {
-        String code = motif.kind().name().toLowerCase(Locale.ROOT).replace('_', '-') + variant;
+        String code = AreaMotifTypes.of(motif).code() + variant;
         if (all.stream().noneMatch(p -> p.code().equals(code))) {
             all.add(new AreaPreset(code, motif));
         }

@@ -2,6 +2,7 @@ package jollyspindle.core.inspection;
 
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaTold;
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.School;
@@ -21,7 +22,6 @@ import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Concern;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** Something a quilter should know before a stitch is sewn; as numbers, said in words elsewhere. */
@@ -582,7 +582,7 @@ public sealed interface Finding {
 
         @Override
         public String code() {
-            return "area-" + codeOf(what);
+            return "area-" + Codes.ofKind(what);
         }
 
         @Override
@@ -661,7 +661,7 @@ public sealed interface Finding {
             implements Told {
         @Override
         public String code() {
-            return "motif-" + codeOf(obstacle);
+            return "motif-" + Codes.ofKind(obstacle);
         }
     }
 
@@ -677,7 +677,7 @@ public sealed interface Finding {
             implements Told {
         @Override
         public String code() {
-            return "corner-" + codeOf(obstacle);
+            return "corner-" + Codes.ofKind(obstacle);
         }
     }
 
@@ -705,13 +705,5 @@ public sealed interface Finding {
                             ? Optional.of(new Remedy.SeeShelf())
                             : Optional.empty());
         }
-    }
-
-    /** {@code no-tool}, {@code too-high}. */
-    private static String codeOf(Object told) {
-        return told.getClass()
-                .getSimpleName()
-                .replaceAll("(?<=.)(?=[A-Z])", "-")
-                .toLowerCase(Locale.ROOT);
     }
 }

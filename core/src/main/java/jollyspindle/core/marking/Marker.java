@@ -1,5 +1,6 @@
 package jollyspindle.core.marking;
 
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.RunDivision;
 import jollyspindle.core.geometry.Places;
 import jollyspindle.core.geometry.Point;
@@ -12,7 +13,6 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -213,8 +213,7 @@ public final class Marker {
         int number = taken ? numbers.get(kind) + 1 : wanted;
         numbers.merge(kind, number, Math::max);
         Mark mark = new Mark(
-                region.code() + "-" + part
-                        + kind.name().toLowerCase(Locale.ROOT).replace('_', '-') + "-" + number,
+                region.code() + "-" + part + Codes.of(kind) + "-" + number,
                 region,
                 kind,
                 number,

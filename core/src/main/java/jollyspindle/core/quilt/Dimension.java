@@ -1,7 +1,8 @@
 package jollyspindle.core.quilt;
 
+import jollyspindle.core.code.Codes;
+
 import java.util.Comparator;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -117,9 +118,9 @@ public record Dimension(What what, int border, Optional<Side> side) implements C
 
     /** A lasting name: {@code body-top}, {@code depth-top} of the innermost border, {@code depth-2-top}. */
     public String code() {
-        return what.name().toLowerCase(Locale.ROOT).replace('_', '-')
+        return Codes.of(what)
                 + (border > 1 ? "-" + border : "")
-                + side.map(s -> "-" + s.name().toLowerCase(Locale.ROOT)).orElse("");
+                + side.map(s -> "-" + Codes.of(s)).orElse("");
     }
 
     @Override

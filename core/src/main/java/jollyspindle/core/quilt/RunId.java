@@ -1,7 +1,8 @@
 package jollyspindle.core.quilt;
 
+import jollyspindle.core.code.Codes;
+
 import java.util.Comparator;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -26,7 +27,7 @@ public sealed interface RunId extends RegionId, Comparable<RunId> {
 
         @Override
         public String code() {
-            String side = where.name().toLowerCase(Locale.ROOT);
+            String side = Codes.of(where);
             return border == 1 ? side : "border-" + border + "-" + side;
         }
 
@@ -105,7 +106,7 @@ public sealed interface RunId extends RegionId, Comparable<RunId> {
         return cut < 0
                 ? Optional.empty()
                 : GroupId.parse(code.substring(0, cut)).filter(g -> !g.strip()).flatMap(g -> Stream.of(Side.values())
-                        .filter(s -> s.name().toLowerCase(Locale.ROOT).equals(code.substring(cut + 1)))
+                        .filter(s -> Codes.of(s).equals(code.substring(cut + 1)))
                         .map(s -> of(g.number(), s))
                         .findFirst());
     }

@@ -1,5 +1,6 @@
 package jollyspindle.core.sewing;
 
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.effort.Effort;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
@@ -20,7 +21,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -266,7 +266,7 @@ public final class PlacementBuilder {
     private String id(Naming naming) {
         String stem =
                 region.code() + "-" + marker.part() + (layer > 1 ? layer + "-" : "") + (layer == 0 ? "corner-" : "")
-                        + naming.kind().name().toLowerCase(Locale.ROOT).replace('_', '-') + "-" + naming.number()
+                        + Codes.of(naming.kind()) + "-" + naming.number()
                         + (naming.sub() > 0 ? "-" + naming.sub() : "");
         int times = ids.merge(stem, 1, Integer::sum);
         return times == 1 ? stem : stem + "-again-" + times;

@@ -30,7 +30,6 @@ import jollyspindle.core.shelf.form.TurnedArm;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
@@ -70,11 +69,22 @@ public record ShelfWords(Words words) {
     }
 
     public static String name(SizeLabel label) {
-        return label.printed().name().toLowerCase(Locale.ROOT) + ", " + name(label.convention());
+        return name(label.printed()) + ", " + name(label.convention());
     }
 
     public static String name(Material.Tint tint) {
-        return tint.name().toLowerCase(Locale.ROOT);
+        return switch (tint) {
+            case CLEAR -> "clear";
+            case AMBER -> "amber";
+            case ROSE -> "rose";
+            case LEAF -> "leaf";
+            case SKY -> "sky";
+            case SMOKE -> "smoke";
+        };
+    }
+
+    private static String name(SizeLabel.Printed printed) {
+        return printed == SizeLabel.Printed.RADIUS ? "radius" : "diameter";
     }
 
     public static String name(Machine.FootType type) {
@@ -138,7 +148,7 @@ public record ShelfWords(Words words) {
     public String marked(Template template) {
         Form form = template.form();
         String how = name(template.label().convention());
-        String size = template.label().printed().name().toLowerCase(Locale.ROOT);
+        String size = name(template.label().printed());
         if (form instanceof ArcForm arc) {
             List<String> sizes = new ArrayList<>();
             arc.bulging().ifPresent(v -> sizes.add(words.exact(v)));

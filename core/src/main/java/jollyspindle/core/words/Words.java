@@ -59,7 +59,12 @@ public record Words(TapeScale tape) {
     }
 
     public static String name(Side side) {
-        return side.name().toLowerCase(Locale.ROOT);
+        return switch (side) {
+            case TOP -> "top";
+            case RIGHT -> "right";
+            case BOTTOM -> "bottom";
+            case LEFT -> "left";
+        };
     }
 
     public static String border(Side side) {

@@ -2,6 +2,7 @@ package jollyspindle.files.job;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.code.Coded;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.QuiltRules;
@@ -24,16 +25,27 @@ final class Areas {
     private static final String ANGLE = "angleDegrees";
 
     /** Areas, as files name them. */
-    private enum Kind {
-        BLOCKS,
-        MEDALLION,
-        BODY,
+    private enum Kind implements Coded {
+        BLOCKS("blocks"),
+        MEDALLION("medallion"),
+        BODY("body"),
         /** An appliqué that is an ellipse. */
-        ELLIPSE,
+        ELLIPSE("ellipse"),
         /** An appliqué with straight sides. */
-        CORNERS,
+        CORNERS("corners"),
         /** An appliqué of any shape. */
-        DRAWN
+        DRAWN("drawn");
+
+        private final String code;
+
+        Kind(String code) {
+            this.code = code;
+        }
+
+        @Override
+        public String code() {
+            return code;
+        }
     }
 
     private Areas() {}

@@ -1,5 +1,6 @@
 package jollyspindle.files.job;
 
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
@@ -8,7 +9,6 @@ import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.MotifType;
 import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.quilt.Side;
-import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.Fields;
 import jollyspindle.files.json.ParamFields;
@@ -29,8 +29,8 @@ public final class DesignReader {
         Optional<Fields> own = fields.optionalObject("sides");
         if (own.isPresent()) {
             for (Side side : Side.values()) {
-                if (own.get().has(Words.name(side))) {
-                    sides.put(side, layers(own.get(), Words.name(side)));
+                if (own.get().has(Codes.of(side))) {
+                    sides.put(side, layers(own.get(), Codes.of(side)));
                 }
             }
             own.get().done();
@@ -41,7 +41,7 @@ public final class DesignReader {
         Optional<Fields> single = fields.optionalObject("corners");
         if (single.isPresent()) {
             for (Side side : Side.values()) {
-                Optional<Fields> one = single.get().optionalObject(Words.name(side));
+                Optional<Fields> one = single.get().optionalObject(Codes.of(side));
                 if (one.isPresent()) {
                     corners.put(side, corner(one.get()));
                 }

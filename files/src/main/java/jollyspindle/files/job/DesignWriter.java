@@ -2,6 +2,7 @@ package jollyspindle.files.job;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
@@ -9,7 +10,6 @@ import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.quilt.Side;
-import jollyspindle.core.words.Words;
 import jollyspindle.files.json.Fields;
 import jollyspindle.files.json.ParamFields;
 
@@ -26,7 +26,7 @@ public final class DesignWriter {
         if (!design.sides().isEmpty()) {
             ObjectNode sides = node.putObject("sides");
             design.sides().forEach((side, own) -> {
-                ArrayNode array = sides.putArray(Words.name(side));
+                ArrayNode array = sides.putArray(Codes.of(side));
                 own.forEach(layer -> layer(array.addObject(), layer));
             });
         }
@@ -36,7 +36,7 @@ public final class DesignWriter {
         if (!design.corners().isEmpty()) {
             ObjectNode corners = node.putObject("corners");
             for (Map.Entry<Side, CornerDesign> one : design.corners().entrySet()) {
-                corner(corners.putObject(Words.name(one.getKey())), one.getValue());
+                corner(corners.putObject(Codes.of(one.getKey())), one.getValue());
             }
         }
     }

@@ -3,8 +3,8 @@ package jollyspindle.files.job;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.quilt.Side;
-import jollyspindle.core.words.Words;
 
 /** Brings jobs of earlier file versions up to the newest. What makes no sense is left for the reader to tell. */
 final class JobUpgrade {
@@ -59,7 +59,7 @@ final class JobUpgrade {
                     ArrayNode chosen = layout.putArray("chosen");
                     for (Side side : Side.values()) {
                         chosen.addObject()
-                                .put("id", Words.name(side))
+                                .put("id", Codes.of(side))
                                 .put("school", "even")
                                 .set("count", counts.get(side.isAcross() ? "across" : "down"));
                     }

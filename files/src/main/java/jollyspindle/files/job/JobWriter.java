@@ -2,6 +2,7 @@ package jollyspindle.files.job;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.Judging;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Border;
@@ -10,7 +11,6 @@ import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Strip;
-import jollyspindle.core.words.Words;
 import jollyspindle.files.json.Degrees;
 import jollyspindle.files.json.Fields;
 import jollyspindle.files.shelf.TemplateWriter;
@@ -42,7 +42,7 @@ final class JobWriter {
     private static void quilt(ObjectNode node, Quilt quilt) {
         ObjectNode body = node.putObject("body");
         for (Side side : Side.values()) {
-            put(body, Words.name(side), quilt, Dimension.body(side));
+            put(body, Codes.of(side), quilt, Dimension.body(side));
         }
         ObjectNode diagonals = node.putObject("diagonals");
         put(diagonals, DOWN, quilt, Dimension.DIAGONAL_DOWN);
@@ -77,7 +77,7 @@ final class JobWriter {
         border.unit().ifPresent(unit -> node.put("unit", unit));
         ObjectNode depth = node.putObject("depth");
         for (Side side : Side.values()) {
-            put(depth, Words.name(side), quilt, Dimension.depth(number, side));
+            put(depth, Codes.of(side), quilt, Dimension.depth(number, side));
         }
         boolean seams = number > 1
                 && quilt.measured().keySet().stream()
@@ -85,7 +85,7 @@ final class JobWriter {
         if (seams) {
             ObjectNode seam = node.putObject("innerSeam");
             for (Side side : Side.values()) {
-                put(seam, Words.name(side), quilt, Dimension.seam(number, side));
+                put(seam, Codes.of(side), quilt, Dimension.seam(number, side));
             }
         }
         put(node, "clearance", quilt, Dimension.clearance(number));

@@ -2,6 +2,7 @@ package jollyspindle.files.job;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.code.Coded;
 import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.School;
@@ -19,18 +20,40 @@ import java.util.TreeSet;
 final class LayoutWriter {
 
     /** What stands in the middle, as files name it. */
-    enum Middle {
-        TWO_HALF_ARCS,
-        LARGER_ARC,
-        OWN_MOTIF,
-        PLAIN
+    enum Middle implements Coded {
+        TWO_HALF_ARCS("two-half-arcs"),
+        LARGER_ARC("larger-arc"),
+        OWN_MOTIF("own-motif"),
+        PLAIN("plain");
+
+        private final String code;
+
+        Middle(String code) {
+            this.code = code;
+        }
+
+        @Override
+        public String code() {
+            return code;
+        }
     }
 
     /** What takes the leftover, as files name it. */
-    enum Over {
-        ALL,
-        ROUND_CENTRE,
-        CHOSEN
+    enum Over implements Coded {
+        ALL("all"),
+        ROUND_CENTRE("round-centre"),
+        CHOSEN("chosen");
+
+        private final String code;
+
+        Over(String code) {
+            this.code = code;
+        }
+
+        @Override
+        public String code() {
+            return code;
+        }
     }
 
     private LayoutWriter() {}

@@ -1,5 +1,6 @@
 package jollyspindle.files.job;
 
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.Border;
@@ -36,7 +37,7 @@ final class QuiltReader {
     private Quilt quilt(Fields fields, TapeScale tape) throws FileTrouble {
         Fields body = fields.object("body");
         for (Side side : Side.values()) {
-            take(body, Words.name(side), Dimension.body(side));
+            take(body, Codes.of(side), Dimension.body(side));
         }
         body.done();
         Optional<Fields> diagonals = fields.optionalObject("diagonals");
@@ -73,9 +74,9 @@ final class QuiltReader {
         Fields depth = fields.object("depth");
         Optional<Fields> seam = fields.optionalObject("innerSeam");
         for (Side side : Side.values()) {
-            take(depth, Words.name(side), Dimension.depth(number, side));
+            take(depth, Codes.of(side), Dimension.depth(number, side));
             if (seam.isPresent() && number > 1) {
-                take(seam.get(), Words.name(side), Dimension.seam(number, side));
+                take(seam.get(), Codes.of(side), Dimension.seam(number, side));
             }
         }
         depth.done();

@@ -2,11 +2,11 @@ package jollyspindle.files.json;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.code.Codes;
 import jollyspindle.files.FileTrouble;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -160,9 +160,7 @@ public final class Fields {
 
     /** One of an enum's constants, which files write in lower case with hyphens. */
     public <E extends Enum<E>> E choice(String field, Class<E> type) throws FileTrouble {
-        List<E> all = List.of(type.getEnumConstants());
-        List<String> names = all.stream().map(Fields::name).toList();
-        return all.get(names.indexOf(oneOf(field, names)));
+        return Codes.constant(type, oneOf(field, Codes.all(type))).orElseThrow();
     }
 
     /** A field that has just one known value in this version. */
@@ -174,7 +172,7 @@ public final class Fields {
     }
 
     public static String name(Enum<?> constant) {
-        return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return Codes.of(constant);
     }
 
     public Fields object(String field) throws FileTrouble {

@@ -3,6 +3,7 @@ package jollyspindle.files.planjson;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.RunDivision;
 import jollyspindle.core.division.Stepping;
 import jollyspindle.core.geometry.Point;
@@ -119,8 +120,8 @@ public final class PlanJson {
         ObjectNode measured = node.putObject("measured");
         ObjectNode planned = node.putObject("planned");
         for (Side side : Side.values()) {
-            number(measured, Words.name(side), plan.job().quilt().length(Dimension.body(side)));
-            number(planned, Words.name(side), plan.job().quilt().planned(side));
+            number(measured, Codes.of(side), plan.job().quilt().length(Dimension.body(side)));
+            number(planned, Codes.of(side), plan.job().quilt().planned(side));
         }
     }
 
@@ -147,7 +148,7 @@ public final class PlanJson {
         RunDivision cells = run.division();
         node.put("id", run.id().code());
         node.put("group", run.id().group().code());
-        run.id().side().ifPresent(side -> node.put("side", Words.name(side)));
+        run.id().side().ifPresent(side -> node.put("side", Codes.of(side)));
         point(node.putArray("origin"), run.frame().origin());
         degrees(node, "rotationDegrees", run.frame().rotation());
         number(node, "length", cells.length());
@@ -350,7 +351,7 @@ public final class PlanJson {
         node.put("severity", name(finding.severity()));
         finding.run().ifPresent(run -> {
             node.put("run", run.code());
-            run.side().ifPresent(side -> node.put("side", Words.name(side)));
+            run.side().ifPresent(side -> node.put("side", Codes.of(side)));
         });
         if (finding instanceof Finding.AreaTrouble area) {
             node.put("area", area.area().code()).put("letter", String.valueOf(area.letter()));

@@ -3,6 +3,7 @@ package jollyspindle.files.planjson;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.shelf.Concern;
@@ -19,7 +20,6 @@ import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
 
 import java.util.List;
-import java.util.Locale;
 
 import static jollyspindle.files.planjson.Values.degrees;
 import static jollyspindle.files.planjson.Values.name;
@@ -95,25 +95,13 @@ public final class ShelfJson {
     }
 
     private void concern(ObjectNode node, Concern concern) {
-        node.put("code", code(concern));
+        node.put("code", Codes.ofKind(concern));
         node.put("prevents", concern.prevents());
         node.put("text", new ConcernWords(words).text(concern));
     }
 
-    /** A record's name in lower case with hyphens: lasting, since the documented names stand on it. */
-    private static String code(Record value) {
-        return value.getClass()
-                .getSimpleName()
-                .replaceAll("(?<=[a-z])(?=[A-Z])", "-")
-                .toLowerCase(Locale.ROOT);
-    }
-
-    private static String code(Concern concern) {
-        return code((Record) concern);
-    }
-
     private void fact(ObjectNode node, StitchFact fact) {
-        node.put("fact", code((Record) fact));
+        node.put("fact", Codes.ofKind(fact));
         if (fact instanceof StitchFact.Round f) {
             node.put("guide", f.guide().id());
             number(node, "radius", f.radius());
@@ -196,7 +184,7 @@ public final class ShelfJson {
     // --- which template ------------------------------------------------------------------------------------------
 
     private static void wanted(ObjectNode node, Find.Wanted wanted) {
-        node.put("for", code((Record) wanted));
+        node.put("for", Codes.ofKind(wanted));
         if (wanted instanceof Find.Wanted.Span w) {
             number(node, "span", w.span());
             number(node, "room", w.room());
@@ -228,7 +216,7 @@ public final class ShelfJson {
     }
 
     private static void change(ObjectNode node, Find.Change change) {
-        node.put("change", code((Record) change));
+        node.put("change", Codes.ofKind(change));
         if (change instanceof Find.Change.Rises c) {
             number(node, "rise", c.rise());
             number(node, "roomLeft", c.roomLeft());
@@ -274,7 +262,7 @@ public final class ShelfJson {
     }
 
     private void missing(ObjectNode node, Find.Missing missing) {
-        node.put("wanted", code((Record) missing));
+        node.put("wanted", Codes.ofKind(missing));
         if (missing instanceof Find.Missing.StitchedRadius m) {
             number(node, "least", m.least());
             if (Double.isFinite(m.most())) {

@@ -2,12 +2,11 @@ package jollyspindle.files.planjson;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
-
-import java.util.Locale;
 
 /** Numbers, names and curves as all JSON for scripts has them: inches and degrees, to nine decimals. */
 final class Values {
@@ -18,7 +17,7 @@ final class Values {
 
     /** A constant in lower case with hyphens. */
     static String name(Enum<?> value) {
-        return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return Codes.of(value);
     }
 
     static double rounded(double value) {
