@@ -8,7 +8,8 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
 import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
-import org.locationtech.jts.operation.union.UnaryUnionOp;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -80,8 +81,10 @@ final class Gaps {
         if (inTheWay.isEmpty()) {
             return cloth;
         }
-        return cloth.difference(
-                UnaryUnionOp.union(inTheWay.stream().map(Gaps::polygon).toList()));
+        // Edges that nearly lie on each other are no trouble to these.
+        Geometry covered = OverlayNGRobust.union(
+                inTheWay.stream().<Geometry>map(Gaps::polygon).toList());
+        return OverlayNGRobust.overlay(cloth, covered, OverlayNG.DIFFERENCE);
     }
 
     private static Coordinate[] places(Path path) {

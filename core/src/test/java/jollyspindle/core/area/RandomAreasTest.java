@@ -17,6 +17,8 @@ import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.operation.linemerge.LineMerger;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -164,7 +166,8 @@ class RandomAreasTest {
         AreaPlan clipped = layOut(
                 block, design, List.of(AreaSpace.grown(one), AreaSpace.grown(two)), StarterShelf.templates(), MACHINE);
         check(block, clipped, StarterShelf.templates());
-        Geometry free = filled(AreaSpace.grown(one)).union(filled(AreaSpace.grown(two)));
+        Geometry free =
+                OverlayNGRobust.overlay(filled(AreaSpace.grown(one)), filled(AreaSpace.grown(two)), OverlayNG.UNION);
         Geometry inner = free.buffer(-2e-3);
         for (StitchLine line : clipped.lines()) {
             assertThat(flat(line.path()).intersection(inner).getLength())

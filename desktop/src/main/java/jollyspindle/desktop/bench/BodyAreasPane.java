@@ -185,6 +185,10 @@ final class BodyAreasPane extends VBox {
     }
 
     private void replace(int number, String what, Area area) {
+        if (number > bench.job().quilt().areas().size()) {
+            // The area is gone, and its fields are about to go.
+            return;
+        }
         bench.editQuilt(
                 AreaWords.name(new AreaId(number), bench.job().quilt()) + ": " + what.toLowerCase(Locale.ROOT), q -> {
                     List<Area> all = new ArrayList<>(q.areas());

@@ -91,6 +91,10 @@ final class BordersPane extends VBox {
 
     private void edit(String name, UnaryOperator<Border> change) {
         int edited = number;
+        if (edited > bench.job().quilt().borders().size()) {
+            // The border is gone, and its fields are about to go.
+            return;
+        }
         bench.editQuilt(
                 Words.name(GroupId.border(edited)).toLowerCase(Locale.ROOT) + " " + name,
                 quilt -> quilt.withBorder(edited, change.apply(quilt.border(edited))));

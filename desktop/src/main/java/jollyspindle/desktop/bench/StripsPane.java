@@ -122,6 +122,10 @@ final class StripsPane extends VBox {
 
     private void edit(String name, UnaryOperator<Strip> change) {
         int edited = number;
+        if (edited > bench.job().quilt().strips().size()) {
+            // The strip is gone, and its fields are about to go.
+            return;
+        }
         bench.editQuilt(bench.job().quilt().strips().get(edited - 1).name() + " " + name, quilt -> {
             List<Strip> strips = new ArrayList<>(quilt.strips());
             strips.set(edited - 1, change.apply(strips.get(edited - 1)));

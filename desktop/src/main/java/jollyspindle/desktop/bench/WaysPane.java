@@ -3,6 +3,7 @@ package jollyspindle.desktop.bench;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.plan.GroupPlan;
+import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.words.Words;
@@ -184,10 +185,11 @@ final class WaysPane extends VBox {
             shownFor = bench.whereProperty().get();
             // Cards of the same candidates are used again: a valley that is dragged changes but one.
             made.keySet().retainAll(identities(candidates));
+            WorkPlan of = bench.plan();
             Gradually.fill(
                     cards,
                     candidates.stream()
-                            .map(c -> () -> made.computeIfAbsent(c, way -> card(way, way == candidates.get(0)))));
+                            .map(c -> () -> made.computeIfAbsent(c, way -> card(way, of, way == candidates.get(0)))));
             if (candidates.isEmpty()) {
                 Label empty =
                         new Label("Measure the quilt first; then the ways it comes out even stand here, best first.");
@@ -220,10 +222,11 @@ final class WaysPane extends VBox {
         card(node).ifPresent(card -> bench.group().ifPresent(card::show));
     }
 
-    private Node card(Candidate candidate, boolean best) {
+    private Node card(Candidate candidate, WorkPlan plan, boolean best) {
         CandidateCard card = new CandidateCard(
                 candidate,
                 bench,
+                plan,
                 inTurn,
                 look.palette(),
                 PICTURE * look.scaleProperty().get(),

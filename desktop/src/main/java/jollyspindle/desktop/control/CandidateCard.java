@@ -40,12 +40,19 @@ public final class CandidateCard extends ToggleButton {
     /**
      * A card.
      *
+     * @param plan that the candidate is of; the one on the table may be another by now
      * @param inTurn lays out what is seen on its picture
      * @param width of its picture, in pixels
      * @param best whether it is the first of all
      */
     public CandidateCard(
-            Candidate candidate, Workbench bench, BackgroundQueue inTurn, Palette palette, double width, boolean best) {
+            Candidate candidate,
+            Workbench bench,
+            WorkPlan plan,
+            BackgroundQueue inTurn,
+            Palette palette,
+            double width,
+            boolean best) {
         this.candidate = candidate;
         this.picture = width;
         DivisionWords words = new DivisionWords(bench.words());
@@ -67,7 +74,8 @@ public final class CandidateCard extends ToggleButton {
         numbers.setWrapText(true);
         numbers.getStyleClass().add("reason");
         DividedRun shown = shown(candidate, bench.whereProperty().get());
-        content = new VBox(2, new HBox(8, kind, gap, flag), title, picture(bench, shown, palette, inTurn), numbers);
+        content =
+                new VBox(2, new HBox(8, kind, gap, flag), title, picture(bench, plan, shown, palette, inTurn), numbers);
         for (Reason.Tone tone : List.of(Reason.Tone.WARNING, Reason.Tone.GOOD, Reason.Tone.PLAIN)) {
             String said = candidate.reasons().stream()
                     .filter(reason -> reason.tone() == tone)
@@ -120,12 +128,11 @@ public final class CandidateCard extends ToggleButton {
     }
 
     /** The picture, drawn as soon as what is to be seen on it is laid out. */
-    private Node picture(Workbench bench, DividedRun shown, Palette palette, BackgroundQueue inTurn) {
-        WorkPlan plan = bench.plan();
+    private Node picture(Workbench bench, WorkPlan plan, DividedRun shown, Palette palette, BackgroundQueue inTurn) {
         RunFrame frame = plan.shape().orElseThrow().run(shown.id());
         StackPane place = new StackPane(RunPicture.draw(shown, frame, List.of(), palette, picture));
         if (!isPlain(plan, shown)) {
-            inTurn.ask(bench.stitching(shown), lines -> place.getChildren()
+            inTurn.ask(bench.stitching(plan, shown), lines -> place.getChildren()
                     .setAll(RunPicture.draw(shown, frame, lines, palette, picture)));
         }
         return place;

@@ -860,9 +860,8 @@ public final class Workbench {
     }
 
     /** What lays out, away from the window, what would be stitched on a run divided so; in the quilt's frame. */
-    public Supplier<List<StitchLine>> stitching(DividedRun divided) {
-        WorkPlan of = plan();
-        return () -> Planner.preview(of, divided);
+    public Supplier<List<StitchLine>> stitching(WorkPlan plan, DividedRun divided) {
+        return () -> Planner.preview(plan, divided);
     }
 
     /** What can be dragged: sizes of areas while measuring; numbers of the chosen run, or of the piece looked at, while laying out. */
