@@ -180,6 +180,11 @@ public final class LengthField extends VBox {
             value = OptionalDouble.empty();
             accept.accept(value);
         } else if (inches.isPresent() && !same(inches.get())) {
+            if (check.apply(inches.get()).isPresent()) {
+                // It went when it was typed; the job has become another since.
+                tell();
+                return;
+            }
             value = OptionalDouble.of(inches.get());
             accept.accept(value);
         }

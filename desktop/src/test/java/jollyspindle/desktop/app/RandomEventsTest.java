@@ -8,6 +8,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.model.Planning;
 import jollyspindle.desktop.model.WorkStage;
@@ -37,6 +38,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 import java.util.logging.Logger;
@@ -343,6 +345,11 @@ class RandomEventsTest {
     }
 
     private void settle() throws Exception {
+        WaitForAsyncUtils.waitForFxEvents();
+        // What is still to come into the window takes the focus from what goes, and so what was typed there.
+        CompletableFuture<Void> filled = new CompletableFuture<>();
+        Platform.runLater(() -> Gradually.whenFilled(() -> filled.complete(null)));
+        filled.get(PATIENCE, TimeUnit.SECONDS);
         WaitForAsyncUtils.waitForFxEvents();
         WaitForAsyncUtils.waitFor(PATIENCE, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(
                         () -> !bench.catchingUpProperty().get())
