@@ -30,7 +30,13 @@ public final class Deck extends StackPane {
         Soon.lookAgain();
     }
 
+    /** Whether a node is hidden since another is shown in its place. */
+    static boolean hides(Node node) {
+        return Boolean.FALSE.equals(node.getProperties().get(Deck.class));
+    }
+
     private static void turn(Node node, boolean seen) {
+        node.getProperties().put(Deck.class, seen);
         node.setVisible(seen);
         node.setManaged(seen);
     }

@@ -128,8 +128,12 @@ public final class Soon {
         }
     }
 
+    /** A view that has hidden itself, since it has nothing to say, is asked again; one that another hides isn't. */
     private boolean isSeen() {
-        for (Node node = seen; node != null; node = node.getParent()) {
+        if (Deck.hides(seen)) {
+            return false;
+        }
+        for (Node node = seen.getParent(); node != null; node = node.getParent()) {
             if (!node.isVisible()) {
                 return false;
             }

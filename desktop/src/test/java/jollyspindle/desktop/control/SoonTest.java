@@ -89,6 +89,20 @@ class SoonTest {
     }
 
     @Test
+    void aViewThatHasHiddenItselfIsAskedAgain(FxRobot robot) {
+        Soon soon = new Soon(view, () -> {
+            shown.add(System.nanoTime());
+            view.setVisible(shown.size() % 2 == 0);
+        });
+        robot.interact(soon::ask);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(view.isVisible()).isFalse();
+        robot.interact(soon::ask);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(view.isVisible()).isTrue();
+    }
+
+    @Test
     void aViewThatFailsKeepsNoOtherFromShowing(FxRobot robot) {
         Soon failing = new Soon(view, () -> {
             throw new IllegalStateException("on purpose");
