@@ -482,12 +482,10 @@ public sealed interface AreaMotif {
 
     /** A corner of a block. */
     enum Corner {
-        TOP_LEFT("top-left", -1, 1),
-        TOP_RIGHT("top-right", 1, 1),
-        BOTTOM_RIGHT("bottom-right", 1, -1),
-        BOTTOM_LEFT("bottom-left", -1, -1);
-
-        private final String code;
+        TOP_LEFT(-1, 1),
+        TOP_RIGHT(1, 1),
+        BOTTOM_RIGHT(1, -1),
+        BOTTOM_LEFT(-1, -1);
 
         /** Which way it lies from the middle: 1 to the right, -1 to the left. */
         final int across;
@@ -495,15 +493,9 @@ public sealed interface AreaMotif {
         /** 1 up, -1 down. */
         final int up;
 
-        Corner(String code, int across, int up) {
-            this.code = code;
+        Corner(int across, int up) {
             this.across = across;
             this.up = up;
-        }
-
-        /** Its lasting name. */
-        public String code() {
-            return code;
         }
     }
 

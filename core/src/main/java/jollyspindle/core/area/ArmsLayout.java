@@ -38,7 +38,7 @@ final class ArmsLayout {
     private static final Param.Whole<AreaMotif.Arms> ARMS =
             Param.whole("arms", AreaMotif.FEWEST_ARMS, AreaMotif.MOST_ARMS, AreaMotif.Arms::arms);
     private static final Param.Choice<AreaMotif.Arms, AreaMotif.Way> WAY =
-            Param.choice("way", AreaMotif.Way.class, AreaMotif.Arms::way, "out-and-back", "along-edge");
+            Param.choice("way", AreaMotif.Way.class, AreaMotif.Arms::way);
     private static final Param.Length<AreaMotif.Arms> STOP =
             Param.length("stop", 0, AreaMotif.LARGEST, AreaMotif.Arms::stop);
     private static final Param.Flag<AreaMotif.Arms> MIRRORED = Param.flag("mirrored", AreaMotif.Arms::mirrored, false);

@@ -29,7 +29,7 @@ import java.util.Optional;
 final class CornerRaysLayout {
 
     private static final Param.Choice<AreaMotif.CornerRays, AreaMotif.Corner> CORNER =
-            Param.choice("corner", AreaMotif.Corner.class, AreaMotif.CornerRays::corner, AreaMotif.Corner::code);
+            Param.choice("corner", AreaMotif.Corner.class, AreaMotif.CornerRays::corner);
     private static final Param.MaybeOdd<AreaMotif.CornerRays> PETALS =
             Param.maybeOdd("petals", 1, AreaMotif.MOST_ARMS - 1, AreaMotif.CornerRays::petals);
     private static final Param.Length<AreaMotif.CornerRays> STOP =

@@ -36,7 +36,7 @@ final class RingsLayout {
     private static final Param.Whole<AreaMotif.Rings> RINGS =
             Param.whole("rings", 1, AreaMotif.MOST, AreaMotif.Rings::rings);
     private static final Param.Choice<AreaMotif.Rings, AreaMotif.Spokes> SPOKES =
-            Param.choice("spokes", AreaMotif.Spokes.class, AreaMotif.Rings::spokes, "none", "one", "four");
+            Param.choice("spokes", AreaMotif.Spokes.class, AreaMotif.Rings::spokes);
 
     static final AreaMotifType<AreaMotif.Rings> TYPE = new AreaMotifType<>(
             AreaMotif.Rings.class,

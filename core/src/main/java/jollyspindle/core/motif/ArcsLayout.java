@@ -16,9 +16,8 @@ import java.util.OptionalDouble;
 /** Lays out {@link Motif.Arcs}: a row of arcs, then line by line what is nested in them. */
 final class ArcsLayout {
 
-    private static final Param.Choice<Motif.Arcs, Motif.Inner> INNER = Param.choice(
-                    "inner", Motif.Inner.class, Motif.Arcs::inner, "lowered", "shifted", "parallel")
-            .usually(Motif.Inner.LOWERED);
+    private static final Param.Choice<Motif.Arcs, Motif.Inner> INNER =
+            Param.choice("inner", Motif.Inner.class, Motif.Arcs::inner).usually(Motif.Inner.LOWERED);
     private static final Param.Whole<Motif.Arcs> LINES =
             Param.whole("lines", 1, Motif.MOST_LINES, Motif.Arcs::lines).usually(1);
     private static final Param.Length<Motif.Arcs> STEP = Param.length(

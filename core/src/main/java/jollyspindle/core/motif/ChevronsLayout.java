@@ -32,9 +32,8 @@ import java.util.OptionalDouble;
  */
 final class ChevronsLayout {
 
-    private static final Param.Choice<Motif.Chevrons, Motif.Points> POINTS = Param.choice(
-                    "points", Motif.Points.class, Motif.Chevrons::points, "peaks", "boxes")
-            .usually(Motif.Points.PEAKS);
+    private static final Param.Choice<Motif.Chevrons, Motif.Points> POINTS =
+            Param.choice("points", Motif.Points.class, Motif.Chevrons::points).usually(Motif.Points.PEAKS);
     private static final Param.MaybeLength<Motif.Chevrons> HEIGHT =
             Param.maybeLength("height", Motif.CLOSEST, Motif.FARTHEST, Motif.Chevrons::height);
     private static final Param.Length<Motif.Chevrons> ROUNDING =

@@ -32,9 +32,8 @@ final class CirclesLayout {
             Param.length("gap", 0, Motif.WIDEST, Motif.Circles::gap).usually(0);
     private static final Param.Whole<Motif.Circles> HALF_TURNS =
             Param.whole("halfTurns", 2, 6, Motif.Circles::halfTurns).usually(3);
-    private static final Param.Choice<Motif.Circles, Motif.Turning> TURNING = Param.choice(
-                    "turning", Motif.Turning.class, Motif.Circles::turning, "same", "alternating")
-            .usually(Motif.Turning.SAME);
+    private static final Param.Choice<Motif.Circles, Motif.Turning> TURNING =
+            Param.choice("turning", Motif.Turning.class, Motif.Circles::turning).usually(Motif.Turning.SAME);
     private static final Param.Flag<Motif.Circles> SWIRL = Param.flag("swirl", Motif.Circles::swirl, false);
 
     static final MotifType<Motif.Circles> TYPE =

@@ -34,8 +34,8 @@ import java.util.Optional;
  */
 final class FacingLayout {
 
-    private static final Param.Choice<Motif.FacingArcs, Motif.Facing> FACING = Param.choice(
-            "facing", Motif.Facing.class, Motif.FacingArcs::facing, "crowns", "half-step", "two-to-one", "overlapping");
+    private static final Param.Choice<Motif.FacingArcs, Motif.Facing> FACING =
+            Param.choice("facing", Motif.Facing.class, Motif.FacingArcs::facing);
     private static final Param.MaybeLength<Motif.FacingArcs> CHANNEL =
             Param.maybeLength("channel", -Motif.FARTHEST, Motif.FARTHEST, Motif.FacingArcs::channel);
     private static final Param.MaybeLength<Motif.FacingArcs> INSET =

@@ -6,7 +6,6 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.function.Predicate;
-import java.util.stream.Stream;
 
 /**
  * One thing that is chosen about another. Of the ranges, both ends are allowed.
@@ -217,11 +216,8 @@ public sealed interface Param<M, T> {
 
     /**
      * One of a few.
-     *
-     * @param codes of the values in their order, as files keep them
      */
-    record Choice<M, E extends Enum<E>>(
-            String code, Class<E> type, List<String> codes, Function<M, E> get, Optional<E> usual)
+    record Choice<M, E extends Enum<E>>(String code, Class<E> type, Function<M, E> get, Optional<E> usual)
             implements Param<M, E> {
 
         @Override
@@ -236,21 +232,11 @@ public sealed interface Param<M, T> {
 
         /** One that need not be said. */
         public Choice<M, E> usually(E value) {
-            return new Choice<>(code, type, codes, get, Optional.of(value));
+            return new Choice<>(code, type, get, Optional.of(value));
         }
 
         public List<E> values() {
             return List.of(type.getEnumConstants());
-        }
-
-        /** The lasting name of one of them. */
-        public String code(E value) {
-            return codes.get(value.ordinal());
-        }
-
-        /** The one of a lasting name. */
-        public Optional<E> value(String code) {
-            return values().stream().filter(v -> code(v).equals(code)).findFirst();
         }
     }
 
@@ -346,19 +332,8 @@ public sealed interface Param<M, T> {
         return new Flag<>(code, get, Optional.of(usual), m -> true);
     }
 
-    /** One of a few, by names that stay the same whatever the constants are called. */
-    static <M, E extends Enum<E>> Choice<M, E> choice(String code, Class<E> type, Function<M, E> get, String... codes) {
-        if (codes.length != type.getEnumConstants().length
-                || Stream.of(codes).distinct().count() != codes.length) {
-            throw new IllegalArgumentException("a name of its own for each of " + type);
-        }
-        return new Choice<>(code, type, List.of(codes), get, Optional.empty());
-    }
-
-    /** One of a few that know their lasting names. */
-    static <M, E extends Enum<E>> Choice<M, E> choice(
-            String code, Class<E> type, Function<M, E> get, Function<E, String> codes) {
-        return choice(
-                code, type, get, Stream.of(type.getEnumConstants()).map(codes).toArray(String[]::new));
+    /** One of a few, which files keep by their lasting names. */
+    static <M, E extends Enum<E>> Choice<M, E> choice(String code, Class<E> type, Function<M, E> get) {
+        return new Choice<>(code, type, get, Optional.empty());
     }
 }

@@ -9,6 +9,7 @@ import jollyspindle.core.area.BlockFigure;
 import jollyspindle.core.area.BlockFit;
 import jollyspindle.core.area.BlockSize;
 import jollyspindle.core.area.Ray;
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.QuiltJob;
@@ -195,7 +196,7 @@ public record AreaWords(Words words) {
     }
 
     public static String name(AreaMotif.Corner corner) {
-        return ParamWords.text("area.corner-rays.corner." + corner.code());
+        return ParamWords.text("area.corner-rays.corner." + Codes.of(corner));
     }
 
     /** Why corners in this order are no outline of an appliqué. */

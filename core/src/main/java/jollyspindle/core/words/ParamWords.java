@@ -1,5 +1,6 @@
 package jollyspindle.core.words;
 
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.param.Param;
 
 import java.util.Locale;
@@ -29,7 +30,7 @@ public final class ParamWords {
 
     /** What one of the values to choose from is called. */
     public <E extends Enum<E>> String name(Param.Choice<?, E> param, E value) {
-        return text(kind + "." + param.code() + "." + param.code(value));
+        return text(kind + "." + param.code() + "." + Codes.of(value));
     }
 
     /** What there is to know about a value besides its range; empty if there is nothing. */

@@ -37,33 +37,29 @@ final class MotifFields extends EntryFields {
         ParamForm<M> form = form(motif);
         if (motif instanceof Motif.Arcs arcs) {
             form.instead(
-                    "step",
-                    m -> distance("motif-step", "Each lower by", arcs.step(), d -> change.accept(arcs.withStep(d))));
+                    "step", name -> distance("motif-step", name, arcs.step(), d -> change.accept(arcs.withStep(d))));
             if (arcs.lines() == 1) {
                 form.without("inner", "rises");
             }
             form.instead(
                     "otherTemplate",
-                    m -> other(
-                            "Every second arc with",
-                            arcs.otherTemplate(),
-                            id -> change.accept(arcs.withOtherTemplate(id))));
-            form.instead("passes", m -> passes(arcs.passes(), n -> change.accept(arcs.withPasses(n))));
+                    name -> other(name, arcs.otherTemplate(), id -> change.accept(arcs.withOtherTemplate(id))));
+            form.instead("passes", name -> passes(name, arcs.passes(), n -> change.accept(arcs.withPasses(n))));
         } else if (motif instanceof Motif.FacingArcs facing) {
             form.instead(
                     "otherTemplate",
-                    m -> other(
-                            "The far row with",
-                            facing.otherTemplate(),
-                            id -> change.accept(facing.withOtherTemplate(id))));
-            form.instead("passes", m -> passes(facing.passes(), n -> change.accept(facing.withPasses(n))));
+                    name -> other(name, facing.otherTemplate(), id -> change.accept(facing.withOtherTemplate(id))));
+            form.instead("passes", name -> passes(name, facing.passes(), n -> change.accept(facing.withPasses(n))));
         } else if (motif instanceof Motif.Circles circles) {
-            form.instead("halfTurns", m -> turns(circles));
+            form.instead("halfTurns", name -> turns(name, circles));
         } else if (motif instanceof Motif.Serpentine s) {
             form.instead(
-                    "perRepeat", m -> perRepeat(s.perRepeat(), Math.PI / 2, n -> change.accept(s.withPerRepeat(n))));
+                    "perRepeat",
+                    name -> perRepeat(name, s.perRepeat(), Math.PI / 2, n -> change.accept(s.withPerRepeat(n))));
         } else if (motif instanceof Motif.StraightLines l) {
-            form.instead("perRepeat", m -> perRepeat(l.perRepeat(), l.angle(), n -> change.accept(l.withPerRepeat(n))));
+            form.instead(
+                    "perRepeat",
+                    name -> perRepeat(name, l.perRepeat(), l.angle(), n -> change.accept(l.withPerRepeat(n))));
         }
         return form.rows();
     }
@@ -79,9 +75,8 @@ final class MotifFields extends EntryFields {
         return (chevrons.points() == Motif.Points.PEAKS ? form.without("height", "rounding") : form).rows();
     }
 
-    private Node perRepeat(int now, double angle, IntConsumer take) {
-        return Labelled.row(
-                whole("motif-per-repeat", "To a repeat", now, 1, Motif.MOST_LINES, take), apart(now, angle, take));
+    private Node perRepeat(String name, int now, double angle, IntConsumer take) {
+        return Labelled.row(whole("motif-per-repeat", name, now, 1, Motif.MOST_LINES, take), apart(now, angle, take));
     }
 
     /** How far lines are apart, square to them, on the run that is looked at; typed, it asks for as many as come nearest. */
@@ -125,20 +120,20 @@ final class MotifFields extends EntryFields {
                 take);
     }
 
-    private Node turns(Motif.Circles circles) {
+    private Node turns(String name, Motif.Circles circles) {
         return choice(
                 "motif-turns",
-                "Round",
+                name,
                 List.of(2, 3, 4, 5, 6),
                 circles.halfTurns(),
                 MotifWords::turns,
                 n -> change.accept(circles.withHalfTurns(n)));
     }
 
-    private Node passes(int now, Consumer<Integer> take) {
+    private Node passes(String name, int now, Consumer<Integer> take) {
         return choice(
                 "motif-passes",
-                "Stitched",
+                name,
                 List.of(1, 2, 3),
                 now,
                 n -> n == 1 ? "once" : n == 2 ? "twice: the needle comes back" : "three times, as a thick line",

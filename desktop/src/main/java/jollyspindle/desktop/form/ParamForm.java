@@ -37,7 +37,7 @@ public final class ParamForm<M> extends EntryFields {
     private final Params<M> params;
     private final M now;
     private final Consumer<M> take;
-    private final Map<String, Function<M, Node>> odd = new HashMap<>();
+    private final Map<String, Function<String, Node>> odd = new HashMap<>();
     private final Set<String> hidden = new HashSet<>();
 
     /**
@@ -80,14 +80,16 @@ public final class ParamForm<M> extends EntryFields {
         return nodes.size() == 1 ? nodes.get(0) : Labelled.row(nodes.toArray(Node[]::new));
     }
 
-    /** Shows something else in place of the field of one param. */
-    public ParamForm<M> instead(String code, Function<M, Node> field) {
+    /** Shows something else in place of the field of one param; it is made with the param's name. */
+    public ParamForm<M> instead(String code, Function<String, Node> field) {
         odd.put(code, field);
         return this;
     }
 
     private Node field(Param<M, ?> param) {
-        Node node = odd.containsKey(param.code()) ? odd.get(param.code()).apply(now) : param.accept(new Maker());
+        Node node = odd.containsKey(param.code())
+                ? odd.get(param.code()).apply(words.name(param))
+                : param.accept(new Maker());
         node.setDisable(!param.applies(now));
         return node;
     }

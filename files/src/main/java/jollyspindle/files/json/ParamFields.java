@@ -3,6 +3,7 @@ package jollyspindle.files.json;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.param.RefusedValue;
@@ -113,7 +114,7 @@ public final class ParamFields {
 
         @Override
         public <E extends Enum<E>> Void choice(Param.Choice<M, E> param) {
-            node.put(field(param), param.code(param.of(thing)));
+            node.put(field(param), Codes.of(param.of(thing)));
             return null;
         }
 
@@ -166,9 +167,7 @@ public final class ParamFields {
 
         @Override
         public <E extends Enum<E>> Values<M> choice(Param.Choice<M, E> param) throws FileTrouble {
-            return values.put(
-                    param,
-                    param.value(fields.oneOf(field(param), param.codes())).orElseThrow());
+            return values.put(param, fields.choice(field(param), param.type()));
         }
 
         @Override
@@ -227,7 +226,7 @@ public final class ParamFields {
         @Override
         public <E extends Enum<E>> Void choice(Param.Choice<M, E> param) {
             ArrayNode all = node.putArray("enum");
-            param.codes().forEach(all::add);
+            Codes.all(param.type()).forEach(all::add);
             return null;
         }
 
