@@ -197,11 +197,12 @@ class RandomEventsTest {
         Waits waits = new Waits(windowThread);
         List<String> done = new ArrayList<>();
         for (int i = 0; i < EVENTS && faults.isEmpty(); i++) {
+            long wished = System.nanoTime();
             Platform.runLater(() -> {
                 try {
-                    waits.stamp(" before " + last(done));
+                    waits.stamp(wished, " before " + last(done));
                     done.add(event());
-                    waits.stamp(last(done));
+                    waits.stamp(0, last(done));
                 } catch (RuntimeException | FileTrouble e) {
                     faults.add(e);
                 }
@@ -242,7 +243,7 @@ class RandomEventsTest {
         return done.isEmpty() ? "nothing" : done.get(done.size() - 1);
     }
 
-    /** How long each step takes on the window's thread, which is asked again as soon as it has answered. */
+    /** How long each step takes on the window's thread, which is asked each millisecond unless it still owes an answer. */
     private static final class Waits {
 
         private static final long SLOW = 70_000_000;
@@ -253,9 +254,9 @@ class RandomEventsTest {
         private final Map<String, Integer> slow = new ConcurrentHashMap<>();
         private volatile boolean over;
         private volatile long asked;
+        private volatile long posted;
 
         Waits(Thread window) {
-            ask();
             Thread watch = new Thread(() -> watch(window), "waits");
             watch.setDaemon(true);
             watch.start();
@@ -264,7 +265,9 @@ class RandomEventsTest {
         /** Looks what the window's thread is at when it has been at it for long. */
         private void watch(Thread window) {
             while (!over) {
-                if (System.nanoTime() - asked > SLOW) {
+                ask();
+                long owed = posted;
+                if (owed != 0 && System.nanoTime() - owed > SLOW) {
                     List<String> at = Arrays.stream(window.getStackTrace())
                             .filter(e -> e.getClassName().startsWith("jollyspindle")
                                     && !e.getClassName().contains("Test"))
@@ -278,7 +281,7 @@ class RandomEventsTest {
                             Integer::sum);
                 }
                 try {
-                    Thread.sleep(10);
+                    Thread.sleep(1);
                 } catch (InterruptedException e) {
                     return;
                 }
@@ -298,23 +301,23 @@ class RandomEventsTest {
         }
 
         private void ask() {
+            if (posted != 0) {
+                return;
+            }
+            posted = System.nanoTime();
             Platform.runLater(() -> {
-                stamp("");
-                if (!over) {
-                    ask();
-                }
+                stamp(posted, "");
+                posted = 0;
             });
         }
 
-        /** Another step begins; the one before ends. */
-        void stamp(String what) {
+        /** Another step begins; the one before ends. It began when the thread was last free, or when this was asked of it. */
+        void stamp(long wished, String what) {
             long now = System.nanoTime();
-            if (asked > 0) {
-                double took = (now - asked) / 1e6;
-                millis.add(took);
-                if (took > LONG) {
-                    longSteps.add(Math.round(took) + " ms " + what);
-                }
+            double took = (now - Math.max(asked, wished)) / 1e6;
+            millis.add(took);
+            if (took > LONG) {
+                longSteps.add(Math.round(took) + " ms " + what);
             }
             asked = now;
         }
