@@ -5,6 +5,7 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.desktop.app.Dialogs;
 import jollyspindle.desktop.app.MainWindow;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.QuiltTable;
 import jollyspindle.desktop.model.Knob;
 import jollyspindle.desktop.model.Planning;
@@ -21,6 +22,7 @@ import java.util.Map;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
+import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.application.Platform;
 import javafx.event.Event;
 import javafx.event.EventType;
@@ -45,7 +47,9 @@ public final class WindowReport {
     private static final long QUIET = 700;
 
     private final Workbench bench = new Workbench(Planning.away());
+    private final Idle idle = new Idle();
     private Stage stage;
+    private MainWindow window;
 
     private WindowReport() {}
 
@@ -68,13 +72,14 @@ public final class WindowReport {
         var folder = Files.createTempDirectory("spindle-report");
         inWindow(() -> {
             stage = new Stage();
-            new MainWindow(stage, bench, Dialogs::inDialogs, folder);
+            window = new MainWindow(stage, bench, Dialogs::inDialogs, folder);
             stage.show();
             bench.start(job);
             bench.stageProperty().set(WorkStage.LAY_OUT);
             return null;
         });
         settle();
+        prepare();
         for (int round = 0; round < 2 && drags; round++) {
             boolean counts = round > 0;
             int moves = counts ? MOVES : WARM_UP;
@@ -86,6 +91,25 @@ public final class WindowReport {
             report(counts, "valley on the tape", dragValley(moves));
         }
         goAround();
+        System.out.printf(
+                Locale.ROOT,
+                "meanwhile the machine kept a thread that only sleeps waiting for up to %.0f ms, and over 50 ms %d times%n",
+                idle.longest,
+                idle.often);
+    }
+
+    /** Waits, as somebody does who looks at the quilt first, until what can be turned to is at hand. */
+    private void prepare() throws Exception {
+        List<Double> longest = new ArrayList<>();
+        AtomicBoolean more = new AtomicBoolean(true);
+        while (more.get()) {
+            longest.add(longest(() -> more.set(!Gradually.isFilled() || window.prepareNext())));
+        }
+        System.out.printf(
+                Locale.ROOT,
+                "%-40s longest step %.0f ms%n",
+                "made before it is asked for",
+                longest.stream().mapToDouble(m -> m).max().orElse(0));
     }
 
     /** Goes from stage to stage, from page to page and from light to dark; the first time all of it is new. */
@@ -233,6 +257,38 @@ public final class WindowReport {
         FutureTask<T> task = new FutureTask<>(what);
         Platform.runLater(task);
         return task.get();
+    }
+
+    /** A thread that does nothing; what keeps it waiting is the machine, not the window. */
+    private static final class Idle extends Thread {
+
+        private static final double LONG = 50;
+
+        private volatile double longest;
+        private volatile int often;
+
+        Idle() {
+            super("idle");
+            setDaemon(true);
+            start();
+        }
+
+        @Override
+        public void run() {
+            try {
+                while (true) {
+                    long began = System.nanoTime();
+                    Thread.sleep(1);
+                    double late = (System.nanoTime() - began) / 1e6 - 1;
+                    longest = Math.max(longest, late);
+                    if (late > LONG) {
+                        often++;
+                    }
+                }
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        }
     }
 
     /** Asks the window's thread every millisecond; what it answers at once isn't counted, since it had nothing to do. */

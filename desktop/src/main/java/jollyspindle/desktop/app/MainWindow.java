@@ -107,6 +107,7 @@ public final class MainWindow {
     private final Map<WorkStage, Late<? extends Region>> benches = new EnumMap<>(WorkStage.class);
     private final ShelfModel shelfModel;
     private final ShelfFiling shelfFiling;
+    private final Deque<Runnable> toPrepare = new ArrayDeque<>();
     private final Deque<Runnable> toBuild = new ArrayDeque<>();
 
     private final ChangeListener<Boolean> comesForward = (o, was, now) -> {
@@ -187,6 +188,8 @@ public final class MainWindow {
                 () -> benches.get(bench.stageProperty().get()).get(),
                 tape::get,
                 this::arrangeFromNow));
+        List.of(WorkStage.LAY_OUT, WorkStage.MARK, WorkStage.SHELF, WorkStage.MEASURE)
+                .forEach(this::prepare);
     }
 
     private static Region space(double width, double height) {
@@ -215,6 +218,28 @@ public final class MainWindow {
         while (buildNext()) {
             // The next one.
         }
+    }
+
+    /**
+     * Makes in a quiet moment what isn't seen yet, so that it is there when it is first asked for.
+     *
+     * @return whether there is more of it
+     */
+    public boolean prepareNext() {
+        Runnable part = toPrepare.poll();
+        if (part != null) {
+            part.run();
+        }
+        return !toPrepare.isEmpty();
+    }
+
+    private void prepare(WorkStage later) {
+        if (later == WorkStage.SHELF) {
+            toPrepare.add(shelf::get);
+            toPrepare.add(() -> middle.keep(shelf.get()));
+        }
+        toPrepare.add(benches.get(later)::get);
+        toPrepare.add(() -> right.keep(benches.get(later).get()));
     }
 
     private void dress() {
@@ -363,8 +388,12 @@ public final class MainWindow {
                 () -> {
                     // Nothing beside it that belongs to the stage before.
                     right.show(nothing);
-                    middle.show(now == WorkStage.SHELF ? shelf.get() : compared ? compare.get() : tablePane);
+                    if (now == WorkStage.SHELF) {
+                        shelf.get();
+                    }
                 },
+                () -> middle.show(now == WorkStage.SHELF ? shelf.get() : compared ? compare.get() : tablePane),
+                () -> benches.get(now).get(),
                 () -> right.show(benches.get(now).get()));
         boolean withTape = now == WorkStage.LAY_OUT && !compared || now == WorkStage.MARK;
         // Round an area's centre the tape is bent, on the table.

@@ -1,5 +1,6 @@
 package jollyspindle.desktop.app;
 
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.files.user.UserFolder;
 
 import java.util.List;
@@ -28,6 +29,9 @@ public final class SpindleApp extends Application {
     /** After so many pulses the window is completed even if the plan is still being made. */
     private static final int LONG_ENOUGH = 30;
 
+    /** So many pulses lie between parts that are made before they are asked for. */
+    private static final int QUIET = 12;
+
     private static CompletableFuture<Opening> opening;
 
     /** Begins with what doesn't need JavaFX, before it is launched with the same arguments. */
@@ -35,13 +39,17 @@ public final class SpindleApp extends Application {
         opening = Opening.begin(UserFolder.here(), List.of(arguments));
     }
 
-    /** Builds the rest of the window, a part at each pulse, once the first plan is on the screen or takes too long. */
+    /**
+     * Builds the rest of the window, a part at each pulse, once the first plan is on the screen or takes too long; then, in quiet
+     * moments, what can be turned to.
+     */
     private static final class Completing extends AnimationTimer {
 
         private final MainWindow window;
         private int sinceShown;
         private int sincePlanned;
         private boolean planned;
+        private boolean complete;
 
         Completing(MainWindow window, Opening opened) {
             this.window = window;
@@ -59,8 +67,12 @@ public final class SpindleApp extends Application {
                 stop();
                 return;
             }
-            if ((sincePlanned >= DRAWN || sinceShown >= LONG_ENOUGH) && !window.buildNext()) {
-                stop();
+            if (complete) {
+                if (sinceShown % QUIET == 0 && Gradually.isFilled() && !window.prepareNext()) {
+                    stop();
+                }
+            } else if ((sincePlanned >= DRAWN || sinceShown >= LONG_ENOUGH) && !window.buildNext()) {
+                complete = true;
                 window.offerUnsaved();
             }
         }

@@ -16,6 +16,7 @@ import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.form.ParamForm;
@@ -23,10 +24,12 @@ import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.collections.FXCollections;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
@@ -67,6 +70,11 @@ public final class AreasPane extends VBox {
     private final RotationPane rotation;
     private Page page = Page.MOTIFS;
 
+    /** What is seen, each made when it has its turn. */
+    private final List<Supplier<? extends Node>> parts = new ArrayList<>();
+
+    private String shown = "-";
+
     /** Which motif the gallery puts another in place of; one more than there are adds it. */
     private int place;
 
@@ -85,18 +93,28 @@ public final class AreasPane extends VBox {
     /** Shows the area that is looked at as it is. */
     public void show() {
         desk.chooseAny();
-        getChildren().clear();
+        parts.clear();
         gallery.leave();
         sizes.leave();
+        String subject = collect();
+        if (subject.equals(shown)) {
+            Gradually.atOnce(this, parts.stream().<Node>map(Supplier::get).toList());
+        } else {
+            shown = subject;
+            Gradually.fill(this, List.copyOf(parts).stream());
+        }
+    }
+
+    /** Says what the parts are of. */
+    private String collect() {
         if (!desk.isLooked()) {
-            getChildren()
-                    .add(Labelled.wrapped(
-                            desk.stitchable().isEmpty()
-                                    ? "No medallion, no blocks and no background yet. Give their sizes under Measure,"
-                                            + " Strips and areas."
-                                    : "Once the body is measured, what is stitched in its middle is chosen here.",
-                            "reason"));
-            return;
+            parts.add(() -> Labelled.wrapped(
+                    desk.stitchable().isEmpty()
+                            ? "No medallion, no blocks and no background yet. Give their sizes under Measure,"
+                                    + " Strips and areas."
+                            : "Once the body is measured, what is stitched in its middle is chosen here.",
+                    "reason"));
+            return "";
         }
         AreaId id = desk.lookedProperty().get().id();
         heads(id);
@@ -109,21 +127,22 @@ public final class AreasPane extends VBox {
             case MOTIFS -> motifs();
             case GALLERY -> {
                 gallery.show(id);
-                getChildren().add(gallery);
+                parts.add(() -> gallery);
             }
             case LETTERS -> {
                 letters.show();
-                getChildren().add(letters);
+                parts.add(() -> letters);
             }
             case SIZES -> {
                 sizes.show();
-                getChildren().add(sizes);
+                parts.add(() -> sizes);
             }
             case ROTATION -> {
                 rotation.show();
-                getChildren().add(rotation);
+                parts.add(() -> rotation);
             }
         }
+        return id.code() + page + desk.letter();
     }
 
     /** Shows what else could be stitched. */
@@ -167,20 +186,19 @@ public final class AreasPane extends VBox {
                     desk.choose(new AreaId(choice.getValue()), 1);
                 }
             });
-            getChildren().add(choice);
+            parts.add(() -> choice);
         } else {
-            getChildren().add(Labelled.heading(AreaWords.name(id, bench.job().quilt())));
+            parts.add(() -> Labelled.heading(AreaWords.name(id, bench.job().quilt())));
         }
         desk.plan().filter(plan -> plan.pieces().size() > 1).ifPresent(plan -> desk.piece()
-                .ifPresent(piece -> getChildren()
-                        .add(Labelled.wrapped(
-                                "Block " + piece.number() + " of "
-                                        + plan.pieces().size()
-                                        + (piece.letter() == AreaDesign.PLAIN
-                                                ? ", left plain"
-                                                : desk.design().parts().size() > 1 ? ", letter " + piece.letter() : "")
-                                        + ". Click another on the table.",
-                                "faint"))));
+                .ifPresent(piece -> parts.add(() -> Labelled.wrapped(
+                        "Block " + piece.number() + " of "
+                                + plan.pieces().size()
+                                + (piece.letter() == AreaDesign.PLAIN
+                                        ? ", left plain"
+                                        : desk.design().parts().size() > 1 ? ", letter " + piece.letter() : "")
+                                + ". Click another on the table.",
+                        "faint"))));
     }
 
     private void pills(boolean blocks) {
@@ -200,7 +218,7 @@ public final class AreasPane extends VBox {
                 row.getChildren().add(pill);
             }
         }
-        getChildren().add(row);
+        parts.add(() -> row);
     }
 
     // --- which motifs ------------------------------------------------------------------------------------------
@@ -214,7 +232,7 @@ public final class AreasPane extends VBox {
             Button add = new Button(part.layers().isEmpty() ? "Choose a motif" : "Another motif besides");
             add.setId("area-add");
             add.setOnAction(e -> showGallery());
-            getChildren().add(add);
+            parts.add(() -> add);
         }
         desk.plan().ifPresent(this::said);
     }
@@ -233,11 +251,9 @@ public final class AreasPane extends VBox {
         Label name = Labelled.heading(AreaWords.name(layer.motif()));
         Label title = Labelled.wrapped(Words.capital(new AreaWords(bench.words()).text(layer.motif())) + ".", "reason");
         title.setId("area-text-" + (index + 1));
-        getChildren().addAll(name, title);
-        getChildren()
-                .addAll(fields(
-                        layer.motif(), motif -> replace(index, new AreaDesign.Layer(motif, layer.templateId()))));
-        getChildren().add(template(layer, index));
+        parts.addAll(List.of(() -> name, () -> title));
+        parts.addAll(fields(layer.motif(), motif -> replace(index, new AreaDesign.Layer(motif, layer.templateId()))));
+        parts.add(() -> template(layer, index));
         Button instead = new Button("Another instead");
         instead.setId("area-instead-" + (index + 1));
         instead.setOnAction(e -> {
@@ -248,14 +264,14 @@ public final class AreasPane extends VBox {
         remove.setId("area-remove-" + (index + 1));
         remove.setOnAction(e -> desk.editPart(
                 Words.decapital(AreaWords.name(layer.motif())) + " left out", p -> p.withoutLayer(index)));
-        getChildren().add(new HBox(8, instead, remove));
+        parts.add(() -> new HBox(8, instead, remove));
     }
 
     private void replace(int index, AreaDesign.Layer layer) {
         desk.editPart(new AreaWords(bench.words()).text(layer.motif()), part -> part.withLayer(index, layer));
     }
 
-    private <M extends AreaMotif> List<Node> fields(M motif, Consumer<AreaMotif> take) {
+    private <M extends AreaMotif> List<Supplier<Node>> fields(M motif, Consumer<AreaMotif> take) {
         AreaMotifType<M> type = AreaMotifTypes.of(motif);
         return new ParamForm<M>(bench, "area", "area." + type.code(), type.params(), motif, take::accept).rows();
     }
@@ -299,11 +315,12 @@ public final class AreasPane extends VBox {
                     Label sums = Labelled.wrapped(
                             Words.capital(AreaWords.text(sum, plan.pieces().size() > 1)) + ".", "reason");
                     sums.setId("area-sums");
-                    getChildren().add(sums);
+                    parts.add(() -> sums);
                 });
         FindingWords words = new FindingWords(bench.words());
-        plan.told().stream().filter(told -> told.letter() == desk.letter()).forEach(told -> getChildren()
-                .add(Labelled.wrapped(
+        plan.told().stream()
+                .filter(told -> told.letter() == desk.letter())
+                .forEach(told -> parts.add(() -> Labelled.wrapped(
                         words.text(new Finding.AreaTrouble(
                                 plan.id(), told.letter(), false, told.layer(), told.what(), Optional.empty())),
                         told.what().stops() ? "refused" : "reason")));
@@ -315,20 +332,20 @@ public final class AreasPane extends VBox {
                 bench.placementProperty().set(desk.placements().get(0));
                 turnTo(Page.ROTATION);
             });
-            getChildren().add(step);
+            parts.add(() -> step);
         }
         desk.turning().ifPresent(turning -> {
             Label finding = Labelled.wrapped(new AreaWords(bench.words()).finding(turning), "reason");
             finding.setId("area-finding");
-            getChildren().add(finding);
+            parts.add(() -> finding);
         });
         String drawn = new AreaWords(bench.words())
                 .stopCircles(plan, desk.letter(), desk.design().part(desk.letter()));
         if (!drawn.isEmpty()) {
-            getChildren().add(Labelled.wrapped(drawn, "reason"));
+            parts.add(() -> Labelled.wrapped(drawn, "reason"));
         }
         for (Ray ray : desk.rays()) {
-            getChildren().add(Labelled.wrapped(Words.capital(new AreaWords(bench.words()).text(ray)) + ".", "faint"));
+            parts.add(() -> Labelled.wrapped(Words.capital(new AreaWords(bench.words()).text(ray)) + ".", "faint"));
         }
     }
 }

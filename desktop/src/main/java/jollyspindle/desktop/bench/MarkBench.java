@@ -70,7 +70,13 @@ public final class MarkBench extends VBox {
         tabs.setTabClosingPolicy(TabPane.TabClosingPolicy.UNAVAILABLE);
         VBox.setVgrow(tabs, Priority.ALWAYS);
         Gradually.fill(this, heading, note, tabs);
-        Gradually.inTurn(tabs, () -> markTab.setContent(marks), () -> placementTab.setContent(placements));
+        // A table's skin alone takes a moment, and is made before there are rows.
+        Gradually.inTurn(
+                tabs,
+                () -> markTab.setContent(marks),
+                marks::applyCss,
+                () -> placementTab.setContent(placements),
+                placements::applyCss);
         marks.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> {
             if (!showing && now != null) {
                 bench.pointedProperty().set(now);
@@ -85,7 +91,6 @@ public final class MarkBench extends VBox {
         Soon soon = new Soon(this, this::show);
         InvalidationListener follow = o -> soon.ask();
         bench.planProperty().addListener(follow);
-        bench.stageProperty().addListener(follow);
         bench.whereProperty().addListener(follow);
         bench.areas().lookedProperty().addListener(follow);
         Soon chosen = new Soon(this, this::select);

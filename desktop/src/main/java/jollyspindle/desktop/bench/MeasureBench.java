@@ -20,7 +20,6 @@ import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.control.Tip;
-import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.EnumMap;
@@ -157,15 +156,10 @@ public final class MeasureBench extends VBox {
         Gradually.again(this);
         turnTo(Page.BODY);
         // Shown while it is looked at; a valley that is dragged elsewhere needn't wait for it.
-        soon = new Soon(this, () -> {
-            if (bench.stageProperty().get() == WorkStage.MEASURE) {
-                show();
-            }
-        });
+        soon = new Soon(this, this::show);
         InvalidationListener follow = o -> soon.ask();
         bench.changesProperty().addListener(follow);
         bench.planProperty().addListener(follow);
-        bench.stageProperty().addListener(follow);
         show();
     }
 

@@ -18,6 +18,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import java.util.function.IntConsumer;
+import java.util.function.Supplier;
 import javafx.scene.Node;
 
 /** The few choices that each motif has. */
@@ -33,7 +34,7 @@ final class MotifFields extends EntryFields {
     }
 
     /** A field for each thing that is chosen about a motif; a few are told or taken in a way of their own. */
-    <M extends Motif> List<Node> of(M motif) {
+    <M extends Motif> List<Supplier<Node>> of(M motif) {
         ParamForm<M> form = form(motif);
         if (motif instanceof Motif.Arcs arcs) {
             form.instead(
@@ -70,7 +71,7 @@ final class MotifFields extends EntryFields {
     }
 
     /** The choices that a strip of its own shape leaves. */
-    List<Node> alongStrip(Motif.Chevrons chevrons) {
+    List<Supplier<Node>> alongStrip(Motif.Chevrons chevrons) {
         ParamForm<Motif.Chevrons> form = form(chevrons);
         return (chevrons.points() == Motif.Points.PEAKS ? form.without("height", "rounding") : form).rows();
     }

@@ -30,6 +30,7 @@ import jollyspindle.desktop.model.Workbench;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.collections.FXCollections;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -59,6 +60,10 @@ final class MotifPane extends VBox {
     private final GalleryPane gallery;
     private final FlowPane heads = new FlowPane(4, 4);
     private final VBox body = new VBox(8);
+
+    /** What the body has, each made when it has its turn. */
+    private final List<Supplier<? extends Node>> parts = new ArrayList<>();
+
     private int looked;
     private boolean choosing;
     private boolean alone;
@@ -111,20 +116,20 @@ final class MotifPane extends VBox {
             choosing = false;
         }
         heads();
-        Gradually.atOnce(body, List.of());
-        if (!choosing && looked != CORNERS) {
-            body.getChildren().add(scope(design));
-        }
+        parts.clear();
         if (choosing) {
             gallery.show(looked);
-            body.getChildren().addAll(galleryHead(), gallery);
+            parts.addAll(List.of(this::galleryHead, () -> gallery));
         } else if (looked == CORNERS) {
             corners(design);
         } else {
+            parts.add(() -> scope(design));
             layer(looked);
         }
         if (another) {
-            Gradually.again(body);
+            Gradually.fill(body, List.copyOf(parts).stream());
+        } else {
+            Gradually.atOnce(body, parts.stream().<Node>map(Supplier::get).toList());
         }
     }
 
@@ -345,49 +350,43 @@ final class MotifPane extends VBox {
             });
             buttons.getChildren().add(remove);
         }
-        body.getChildren()
-                .addAll(
-                        Labelled.wrapped(
-                                Words.capital(new MotifWords(bench.words()).text(layer.motif())) + ". " + counts(layer),
-                                "reason"),
-                        buttons);
+        parts.add(() -> Labelled.wrapped(
+                Words.capital(new MotifWords(bench.words()).text(layer.motif())) + ". " + counts(layer), "reason"));
+        parts.add(() -> buttons);
         MotifFields fields = new MotifFields(bench, motif -> change(index, motif));
         boolean strip = isStrip(layer);
-        body.getChildren().addAll(strip ? fields.alongStrip((Motif.Chevrons) layer.motif()) : fields.of(layer.motif()));
+        parts.addAll(strip ? fields.alongStrip((Motif.Chevrons) layer.motif()) : fields.of(layer.motif()));
         if (index == 0) {
-            bench.group().flatMap(g -> rise(fields, g.set())).ifPresent(body.getChildren()::add);
+            bench.group().flatMap(g -> rise(fields, g.set())).ifPresent(rise -> parts.add(() -> rise));
         }
-        body.getChildren()
-                .add(fields.choice(
-                        "motif-edge",
-                        "Stands on",
-                        List.of(Layer.Edge.values()),
-                        layer.edge(),
-                        e -> e == Layer.Edge.SEAM ? "the seam" : "the outer edge, hanging",
-                        edge -> change(index, layer.with(edge), "on the other edge")));
+        parts.add(() -> fields.choice(
+                "motif-edge",
+                "Stands on",
+                List.of(Layer.Edge.values()),
+                layer.edge(),
+                e -> e == Layer.Edge.SEAM ? "the seam" : "the outer edge, hanging",
+                edge -> change(index, layer.with(edge), "on the other edge")));
         if (index > 0) {
-            body.getChildren().add(template(index, layer));
-            body.getChildren()
-                    .add(fields.choice(
-                            "motif-space",
-                            "Fills",
-                            List.of(Layer.Space.values()),
-                            layer.space(),
-                            MotifWords::name,
-                            space -> change(index, layer.with(space), "filling " + MotifWords.name(space))));
+            parts.add(() -> template(index, layer));
+            parts.add(() -> fields.choice(
+                    "motif-space",
+                    "Fills",
+                    List.of(Layer.Space.values()),
+                    layer.space(),
+                    MotifWords::name,
+                    space -> change(index, layer.with(space), "filling " + MotifWords.name(space))));
             if (layer.space() != Layer.Space.ALL) {
-                body.getChildren()
-                        .add(fields.choice(
-                                "motif-cells",
-                                "Of the figures",
-                                List.of(Layer.Cells.values()),
-                                layer.cells(),
-                                c -> switch (c) {
-                                    case EVERY -> "every one";
-                                    case ODD -> "the first, the third …";
-                                    case EVEN -> "the second, the fourth …";
-                                },
-                                cells -> change(index, layer.with(cells), "other figures filled")));
+                parts.add(() -> fields.choice(
+                        "motif-cells",
+                        "Of the figures",
+                        List.of(Layer.Cells.values()),
+                        layer.cells(),
+                        c -> switch (c) {
+                            case EVERY -> "every one";
+                            case ODD -> "the first, the third …";
+                            case EVEN -> "the second, the fourth …";
+                        },
+                        cells -> change(index, layer.with(cells), "other figures filled")));
             }
         }
     }
@@ -483,68 +482,62 @@ final class MotifPane extends VBox {
             cornerAlone = single.isSelected();
             show();
         });
-        body.getChildren().add(single);
+        parts.add(() -> single);
         MotifFields fields = new MotifFields(bench, motif -> {});
-        body.getChildren()
-                .add(fields.choice(
-                        "corner-kind",
-                        own ? "In this corner" : "In every corner",
-                        List.of(CornerDesign.Kind.values()),
-                        corner.kind(),
-                        MotifWords::name,
-                        kind -> corner(corner.with(kind))));
+        parts.add(() -> fields.choice(
+                "corner-kind",
+                own ? "In this corner" : "In every corner",
+                List.of(CornerDesign.Kind.values()),
+                corner.kind(),
+                MotifWords::name,
+                kind -> corner(corner.with(kind))));
         if (corner.kind() == CornerDesign.Kind.MITRE_ARC) {
-            body.getChildren()
-                    .add(fields.length(
-                            "corner-feet",
-                            "Feet from the corner",
-                            true,
-                            corner.feet(),
-                            0.01,
-                            60,
-                            feet -> corner(corner.withFeet(feet))));
+            parts.add(() -> fields.length(
+                    "corner-feet",
+                    "Feet from the corner",
+                    true,
+                    corner.feet(),
+                    0.01,
+                    60,
+                    feet -> corner(corner.withFeet(feet))));
         }
         if (corner.kind() == CornerDesign.Kind.DIAGONAL_CUT) {
-            body.getChildren()
-                    .add(fields.choice(
-                            "corner-closing",
-                            "Closed by",
-                            List.of(CornerDesign.Closing.values()),
-                            corner.closing(),
-                            MotifWords::name,
-                            closing -> corner(corner.with(closing))));
+            parts.add(() -> fields.choice(
+                    "corner-closing",
+                    "Closed by",
+                    List.of(CornerDesign.Closing.values()),
+                    corner.closing(),
+                    MotifWords::name,
+                    closing -> corner(corner.with(closing))));
         }
         if (corner.kind() == CornerDesign.Kind.CORNERSTONE_RING || corner.kind() == CornerDesign.Kind.QUARTER_FAN) {
-            body.getChildren()
-                    .add(fields.whole(
-                            "corner-lines",
-                            corner.kind() == CornerDesign.Kind.QUARTER_FAN ? "Arcs" : "Rings",
-                            corner.lines(),
-                            1,
-                            Motif.MOST_LINES,
-                            n -> corner(corner.withLines(n))));
+            parts.add(() -> fields.whole(
+                    "corner-lines",
+                    corner.kind() == CornerDesign.Kind.QUARTER_FAN ? "Arcs" : "Rings",
+                    corner.lines(),
+                    1,
+                    Motif.MOST_LINES,
+                    n -> corner(corner.withLines(n))));
         }
         if (corner.kind() == CornerDesign.Kind.QUARTER_FAN) {
-            body.getChildren()
-                    .add(fields.choice(
-                            "corner-about",
-                            "About",
-                            List.of(false, true),
-                            corner.fromOuter(),
-                            outer -> outer ? "the outer corner" : "the inner corner",
-                            outer -> corner(corner.withFromOuter(outer))));
+            parts.add(() -> fields.choice(
+                    "corner-about",
+                    "About",
+                    List.of(false, true),
+                    corner.fromOuter(),
+                    outer -> outer ? "the outer corner" : "the inner corner",
+                    outer -> corner(corner.withFromOuter(outer))));
         }
         if (corner.kind() != CornerDesign.Kind.PLAIN) {
-            body.getChildren().add(cornerTemplate(corner));
-            body.getChildren()
-                    .add(fields.choice(
-                            "corner-ask",
-                            "Asks the runs for",
-                            List.of(CornerAsk.values()),
-                            corner.ask(),
-                            DivisionWords::name,
-                            ask -> corner(corner.with(ask))));
-            body.getChildren().add(Labelled.wrapped(said(), "reason"));
+            parts.add(() -> cornerTemplate(corner));
+            parts.add(() -> fields.choice(
+                    "corner-ask",
+                    "Asks the runs for",
+                    List.of(CornerAsk.values()),
+                    corner.ask(),
+                    DivisionWords::name,
+                    ask -> corner(corner.with(ask))));
+            parts.add(() -> Labelled.wrapped(said(), "reason"));
         }
     }
 

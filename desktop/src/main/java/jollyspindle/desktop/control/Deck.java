@@ -19,6 +19,15 @@ public final class Deck extends StackPane {
         Soon.lookAgain();
     }
 
+    /** Has one at hand that isn't shown yet. */
+    public void keep(Node later) {
+        if (!getChildren().contains(later)) {
+            turn(later, false);
+            getChildren().add(later);
+            Gradually.style(later);
+        }
+    }
+
     /** Lets those go that aren't seen, before all that is in the window is styled anew. */
     public void letHiddenGo() {
         getChildren().removeIf(node -> !node.isVisible());

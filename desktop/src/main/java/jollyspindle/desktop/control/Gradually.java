@@ -40,9 +40,9 @@ public final class Gradually {
     private static final double EASED = 0.8;
 
     /** By how much a table grows at a time, in pixels: its head, or some rows. */
-    private static final double STEP = 150;
+    private static final double STEP = 45;
 
-    private static final int STEPS = 6;
+    private static final int STEPS = 20;
 
     private static final Deque<Gradually> PENDING = new ArrayDeque<>();
     private static final List<Runnable> AFTER = new ArrayList<>();
@@ -100,6 +100,8 @@ public final class Gradually {
                 table,
                 IntStream.rangeClosed(1, STEPS)
                         .<Runnable>mapToObj(step -> () -> {
+                            // Without its skin it would be laid out as nothing, and all of it in the next pulse.
+                            table.applyCss();
                             table.setMaxHeight(step == STEPS ? Double.MAX_VALUE : step * STEP);
                             table.getScene().getRoot().layout();
                         })
@@ -139,6 +141,11 @@ public final class Gradually {
     public static void whenFilled(Runnable what) {
         AFTER.add(what);
         tell();
+    }
+
+    /** Whether nothing is still to come into a window. */
+    public static boolean isFilled() {
+        return PENDING.isEmpty();
     }
 
     private void begin() {

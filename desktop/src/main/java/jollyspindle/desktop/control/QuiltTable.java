@@ -64,6 +64,7 @@ public final class QuiltTable extends Pane {
     private View view = new View(5, 0, 0);
     private double kept;
     private boolean fitted = true;
+    private Optional<QuiltShape> shape;
 
     /** Whether the piece of an area is shown by itself. */
     private boolean onPiece;
@@ -101,8 +102,13 @@ public final class QuiltTable extends Pane {
         setClip(clip);
         widthProperty().addListener(o -> sized());
         heightProperty().addListener(o -> sized());
-        bench.planProperty().addListener((o, was, now) -> {
-            if (fitted || !was.shape().equals(now.shape())) {
+        shape = bench.plan().shape();
+        // Not told what the plan was: whoever wants to be is told only after all of it is compared with what it is.
+        bench.planProperty().addListener(o -> {
+            Optional<QuiltShape> next = bench.plan().shape();
+            boolean reshaped = !next.equals(shape);
+            shape = next;
+            if (fitted || reshaped) {
                 refit();
             }
             draw();

@@ -22,6 +22,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
 
@@ -58,14 +59,14 @@ public final class ParamForm<M> extends EntryFields {
         this.take = take;
     }
 
-    /** The fields, a node a row. */
-    public List<Node> rows() {
+    /** The fields, a node a row, each made when it is asked for. */
+    public List<Supplier<Node>> rows() {
         return params.rows().stream()
                 .map(row -> row.stream()
                         .filter(param -> !hidden.contains(param.code()))
                         .toList())
                 .filter(row -> !row.isEmpty())
-                .map(this::row)
+                .<Supplier<Node>>map(row -> () -> row(row))
                 .toList();
     }
 

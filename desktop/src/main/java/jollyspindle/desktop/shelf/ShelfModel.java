@@ -13,7 +13,6 @@ import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.desktop.control.Soon;
-import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.HashMap;
@@ -74,13 +73,8 @@ public final class ShelfModel {
 
     /** Calls when anything shown of the shelf may be different, while it is looked at and whenever it comes up. */
     void onChange(Node seen, Runnable view, Observable... others) {
-        Soon soon = new Soon(seen, () -> {
-            if (bench.stageProperty().get() == WorkStage.SHELF) {
-                view.run();
-            }
-        });
+        Soon soon = new Soon(seen, view);
         InvalidationListener listener = o -> soon.ask();
-        bench.stageProperty().addListener(listener);
         for (Observable other : others) {
             other.addListener(listener);
         }
