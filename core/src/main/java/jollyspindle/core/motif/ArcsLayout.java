@@ -24,7 +24,7 @@ final class ArcsLayout {
                     "step", Motif.CLOSEST, Motif.FARTHEST, Motif.Arcs::step)
             .usually(Motif.Arcs.single().step());
     private static final Param.Lengths<Motif.Arcs> RISES =
-            Param.lengths("rises", Motif.CLOSEST, Motif.FARTHEST, Motif.MOST_LINES, Motif.Arcs::rises);
+            Param.maybeLengths("rises", Motif.CLOSEST, Motif.FARTHEST, Motif.MOST_LINES, Motif.Arcs::rises);
     private static final Param.MaybeText<Motif.Arcs> OTHER_TEMPLATE =
             Param.maybeText("otherTemplate", Motif.Arcs::otherTemplate);
     private static final Param.Whole<Motif.Arcs> PASSES =

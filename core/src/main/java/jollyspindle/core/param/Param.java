@@ -47,6 +47,8 @@ public sealed interface Param<M, T> {
 
         R angle(Angle<M> param) throws X;
 
+        R decimal(Decimal<M> param) throws X;
+
         R whole(Whole<M> param) throws X;
 
         R maybeOdd(MaybeOdd<M> param) throws X;
@@ -58,6 +60,8 @@ public sealed interface Param<M, T> {
         R lengths(Lengths<M> param) throws X;
 
         R maybeText(MaybeText<M> param) throws X;
+
+        <T> R own(Own<M, T> param) throws X;
     }
 
     /**
@@ -77,6 +81,7 @@ public sealed interface Param<M, T> {
      * A length in inches.
      *
      * @param room the range as the rest stands, for what can't be chosen by itself
+     * @param none whether 0 means that there is none, and is shown as nothing
      */
     record Length<M>(
             String code,
@@ -84,7 +89,8 @@ public sealed interface Param<M, T> {
             double most,
             Function<M, Double> get,
             Optional<Double> usual,
-            Function<M, Room> room)
+            Function<M, Room> room,
+            boolean none)
             implements Ranged<M, Double> {
 
         @Override
@@ -99,7 +105,12 @@ public sealed interface Param<M, T> {
 
         /** One that need not be said. */
         public Length<M> usually(double inches) {
-            return new Length<>(code, least, most, get, Optional.of(inches), room);
+            return new Length<>(code, least, most, get, Optional.of(inches), room, none);
+        }
+
+        /** One that there is none of where it is 0. */
+        public Length<M> orNone() {
+            return new Length<>(code, least, most, get, usual, room, true);
         }
     }
 
@@ -142,6 +153,25 @@ public sealed interface Param<M, T> {
         @Override
         public <R, X extends Exception> R accept(Visitor<M, R, X> visitor) throws X {
             return visitor.angle(this);
+        }
+    }
+
+    /** A number that has no unit and need not be whole. */
+    record Decimal<M>(String code, double least, double most, Function<M, Double> get) implements Ranged<M, Double> {
+
+        @Override
+        public Double of(M about) {
+            return get.apply(about);
+        }
+
+        @Override
+        public <R, X extends Exception> R accept(Visitor<M, R, X> visitor) throws X {
+            return visitor.decimal(this);
+        }
+
+        @Override
+        public Optional<Double> usual() {
+            return Optional.empty();
         }
     }
 
@@ -241,21 +271,22 @@ public sealed interface Param<M, T> {
     }
 
     /**
-     * Some lengths in inches, none as usual.
+     * Some lengths in inches.
      *
      * @param mostOfThem how many there can be
      */
-    record Lengths<M>(String code, double least, double most, int mostOfThem, Function<M, List<Double>> get)
+    record Lengths<M>(
+            String code,
+            double least,
+            double most,
+            int mostOfThem,
+            Function<M, List<Double>> get,
+            Optional<List<Double>> usual)
             implements Ranged<M, List<Double>> {
 
         @Override
         public List<Double> of(M about) {
             return get.apply(about);
-        }
-
-        @Override
-        public Optional<List<Double>> usual() {
-            return Optional.of(List.of());
         }
 
         @Override
@@ -283,14 +314,37 @@ public sealed interface Param<M, T> {
         }
     }
 
+    /**
+     * Something of its own kind, which files and forms treat each in their way.
+     *
+     * @param type what it is
+     */
+    record Own<M, T>(String code, Class<?> type, Function<M, T> get) implements Param<M, T> {
+
+        @Override
+        public T of(M about) {
+            return get.apply(about);
+        }
+
+        @Override
+        public Optional<T> usual() {
+            return Optional.empty();
+        }
+
+        @Override
+        public <R, X extends Exception> R accept(Visitor<M, R, X> visitor) throws X {
+            return visitor.own(this);
+        }
+    }
+
     static <M> Length<M> length(String code, double least, double most, Function<M, Double> get) {
-        return new Length<>(code, least, most, get, Optional.empty(), m -> new Room(least, most));
+        return new Length<>(code, least, most, get, Optional.empty(), m -> new Room(least, most), false);
     }
 
     /** A length whose range hangs on what else is chosen; in a file it may lie anywhere from least to most. */
     static <M> Length<M> length(
             String code, double least, double most, Function<M, Double> get, Function<M, Room> room) {
-        return new Length<>(code, least, most, get, Optional.empty(), room);
+        return new Length<>(code, least, most, get, Optional.empty(), room, false);
     }
 
     static <M> MaybeLength<M> maybeLength(String code, double least, double most, Function<M, OptionalDouble> get) {
@@ -314,9 +368,20 @@ public sealed interface Param<M, T> {
         return new MaybeOdd<>(code, least, most, get);
     }
 
+    static <M> Decimal<M> decimal(String code, double least, double most, Function<M, Double> get) {
+        return new Decimal<>(code, least, most, get);
+    }
+
+    /** Some lengths, at least one of them. */
     static <M> Lengths<M> lengths(
             String code, double least, double most, int mostOfThem, Function<M, List<Double>> get) {
-        return new Lengths<>(code, least, most, mostOfThem, get);
+        return new Lengths<>(code, least, most, mostOfThem, get, Optional.empty());
+    }
+
+    /** Some lengths, as usual none. */
+    static <M> Lengths<M> maybeLengths(
+            String code, double least, double most, int mostOfThem, Function<M, List<Double>> get) {
+        return new Lengths<>(code, least, most, mostOfThem, get, Optional.of(List.of()));
     }
 
     static <M> MaybeText<M> maybeText(String code, Function<M, Optional<String>> get) {

@@ -9,10 +9,10 @@ import jollyspindle.core.shelf.form.CircleForm;
 import jollyspindle.core.shelf.form.Cut;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Form;
+import jollyspindle.core.shelf.form.FormTypes;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.shelf.form.SizeLabel;
-import jollyspindle.core.shelf.form.UsualForms;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -69,7 +69,7 @@ public record Template(
 
     /** A template of a kind as it begins, until its own sizes are typed. */
     public static Template usual(Kind kind, String id, String name) {
-        return of(id, name, UsualForms.of(kind), SizeLabel.RADIUS_AS_CUT, List.of());
+        return of(id, name, FormTypes.usual(kind), SizeLabel.RADIUS_AS_CUT, List.of());
     }
 
     /** This template in another size, with its lines as they are; what was checked on cloth no longer counts. */

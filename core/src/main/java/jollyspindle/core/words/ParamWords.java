@@ -23,6 +23,11 @@ public final class ParamWords {
         this.kind = kind;
     }
 
+    /** What something about it is called that is no param of it. */
+    public String name(String what) {
+        return text(kind + "." + what);
+    }
+
     /** What a param is called. */
     public String name(Param<?, ?> param) {
         return text(kind + "." + param.code());

@@ -1,5 +1,6 @@
 package jollyspindle.core.words;
 
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.shelf.ClothCheck;
 import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
@@ -39,29 +40,11 @@ import java.util.stream.Collectors;
  */
 public record ShelfWords(Words words) {
 
-    public static String name(Kind kind) {
-        return switch (kind) {
-            case ARC -> "Arc";
-            case CIRCLE -> "Circle";
-            case SLOTTED_CIRCLES -> "Slotted circles";
-            case SLOTTED_FAN -> "Slotted fan";
-            case SCALLOP_ROW -> "Scallop row";
-            case STRAIGHT_EDGE -> "Straight edge";
-            case CORNER -> "Notch and corner";
-            case SERPENTINE_STRIP -> "Serpentine strip";
-            case CHEVRON_STRIP -> "Chevron strip";
-            case TURNED_ARM -> "Turned arm";
-            case OUTLINE -> "Outline";
-        };
-    }
+    private static final String FORM = "form.";
 
-    public static String name(CircleForm.Cutting cutting) {
-        return switch (cutting) {
-            case HOLES -> "holes in a plate";
-            case DISCS -> "discs";
-            case RING -> "a ring";
-            case NEST -> "a nest of rings";
-        };
+    /** What templates of a kind are called. */
+    public static String name(Kind kind) {
+        return ParamWords.text(FORM + Codes.of(kind));
     }
 
     public static String name(LabelConvention convention) {
@@ -181,18 +164,16 @@ public record ShelfWords(Words words) {
             return "module " + words.exact(strip.module()) + ", " + Words.degrees(strip.angle()) + ", " + how;
         }
         if (form instanceof TurnedArm arm) {
-            return figure(arm.figure()) + ", reach " + words.exact(arm.reach()) + ", " + how;
+            return figure(arm) + ", reach " + words.exact(arm.reach()) + ", " + how;
         }
         OutlineForm outline = (OutlineForm) form;
         return (outline.window() ? "a window" : "a shape") + " of "
                 + Words.count(outline.corners().size(), "corner");
     }
 
-    public static String figure(TurnedArm.Figure figure) {
-        if (figure instanceof TurnedArm.Wave) {
-            return "wave";
-        }
-        return figure instanceof TurnedArm.Spiral ? "spiral" : "petal";
+    /** What figure it draws. */
+    private static String figure(Form form) {
+        return new ParamWords(FORM + form.type().code()).name("figure.this");
     }
 
     private String list(List<Double> sizes) {

@@ -1,9 +1,16 @@
 package jollyspindle.core.param;
 
+import jollyspindle.core.shelf.form.Form;
+import jollyspindle.core.shelf.form.OutlineForm;
+
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Random;
+import java.util.stream.Stream;
+
+import static org.assertj.core.api.Assertions.assertThat;
 
 /**
  * Values at random, over the whole range of each param and often at its ends.
@@ -28,7 +35,7 @@ public final class RandomValues<M> implements Param.Visitor<M, Void, RuntimeExce
             params.all().forEach(param -> param.accept(some));
             try {
                 return params.make().apply(some.values);
-            } catch (RefusedValue e) {
+            } catch (IllegalArgumentException e) {
                 // Others are tried.
             }
         }
@@ -66,6 +73,12 @@ public final class RandomValues<M> implements Param.Visitor<M, Void, RuntimeExce
     }
 
     @Override
+    public Void decimal(Param.Decimal<M> param) {
+        values.put(param, within(param));
+        return null;
+    }
+
+    @Override
     public Void whole(Param.Whole<M> param) {
         values.put(param, whole((Param.Ranged<M, ?>) param));
         return null;
@@ -93,12 +106,30 @@ public final class RandomValues<M> implements Param.Visitor<M, Void, RuntimeExce
 
     @Override
     public Void lengths(Param.Lengths<M> param) {
+        int least = param.usual().isPresent() ? 0 : 1;
         values.put(
                 param,
-                random.doubles(random.nextInt(4), param.least(), param.most())
+                random.doubles(least + random.nextInt(4), param.least(), param.most())
                         .boxed()
                         .toList());
         return null;
+    }
+
+    /** Outlines are the only thing of its own kind that there is. */
+    @Override
+    @SuppressWarnings("unchecked")
+    public <T> Void own(Param.Own<M, T> param) {
+        List<OutlineForm.Corner> corners = Stream.generate(() -> new OutlineForm.Corner(
+                        coordinate(), coordinate(), random.nextBoolean() ? 0 : random.nextDouble() - 0.5))
+                .limit(2 + random.nextInt(6))
+                .toList();
+        assertThat(param.type()).isEqualTo(OutlineForm.Corner.class);
+        values.put((Param<M, List<OutlineForm.Corner>>) param, corners);
+        return null;
+    }
+
+    private double coordinate() {
+        return (random.nextDouble() - 0.5) * 2 * Form.LARGEST;
     }
 
     @Override

@@ -5,8 +5,10 @@ import jollyspindle.core.code.Codes;
 import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
+import jollyspindle.core.shelf.form.FormTypes;
 import org.junit.jupiter.api.Test;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.ResourceBundle;
 import java.util.Set;
@@ -21,14 +23,23 @@ class ParamWordsTest {
 
     @Test
     void eachParamAndValueIsCalledSomething() {
-        MotifTypes.ALL.forEach(type -> named("run." + type.code(), type.params()));
-        AreaMotifTypes.ALL.forEach(type -> named("area." + type.code(), type.params()));
+        MotifTypes.ALL.forEach(type -> named("run." + type.code(), type.params(), true));
+        AreaMotifTypes.ALL.forEach(type -> named("area." + type.code(), type.params(), true));
+        FormTypes.ALL.forEach(type -> {
+            String kind = "form." + type.code();
+            // The fields of a template say by themselves what may be typed.
+            named(kind, type.params(), false);
+            used.add("form." + Codes.of(type.kind()));
+            if (type.figure().isPresent()) {
+                used.addAll(List.of(kind + ".figure", kind + ".figure.this"));
+            }
+        });
         assertThat(ResourceBundle.getBundle("jollyspindle.core.words.params", Locale.ROOT)
                         .keySet())
                 .containsExactlyInAnyOrderElementsOf(used);
     }
 
-    private <M> void named(String kind, Params<M> params) {
+    private <M> void named(String kind, Params<M> params, boolean hints) {
         ParamWords words = new ParamWords(kind);
         for (Param<M, ?> param : params.all()) {
             String key = kind + "." + param.code();
@@ -37,7 +48,10 @@ class ParamWordsTest {
             if (param instanceof Param.Choice<?, ?> choice) {
                 values(key, words, choice);
             }
-            if (param instanceof Param.Angle || param instanceof Param.MaybeOdd || param instanceof Param.Lengths) {
+            if (hints
+                    && (param instanceof Param.Angle
+                            || param instanceof Param.MaybeOdd
+                            || param instanceof Param.Lengths)) {
                 used.add(key + ".hint");
                 assertThat(words.hint(param)).as(key).isNotBlank();
             } else {

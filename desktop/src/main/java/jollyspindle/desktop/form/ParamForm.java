@@ -144,6 +144,11 @@ public final class ParamForm<M> extends EntryFields {
         }
 
         @Override
+        public Node decimal(Param.Decimal<M> param) {
+            throw new IllegalArgumentException("no field for " + param.code());
+        }
+
+        @Override
         public Node whole(Param.Whole<M> param) {
             return ParamForm.this.whole(
                     id(param),
@@ -207,6 +212,11 @@ public final class ParamForm<M> extends EntryFields {
         /** The lasting name of something that only who knows what it is of can show. */
         @Override
         public Node maybeText(Param.MaybeText<M> param) {
+            throw new IllegalArgumentException("no field for " + param.code());
+        }
+
+        @Override
+        public <T> Node own(Param.Own<M, T> param) {
             throw new IllegalArgumentException("no field for " + param.code());
         }
 

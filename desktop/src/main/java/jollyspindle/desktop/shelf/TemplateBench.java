@@ -182,7 +182,7 @@ final class TemplateBench extends VBox {
                 + (t.retired() ? ", retired" : "")
                 + (arcs ? "" : ". A border of arcs needs an arc or a circle."));
         name.show(t.name());
-        Object wanted = List.of(FormEntries.layout(t.form()), t.form().hasOpenings());
+        Object wanted = List.of(t.form().type(), t.form().hasOpenings());
         if (!wanted.equals(layout)) {
             layout = wanted;
             build(t);
@@ -204,7 +204,7 @@ final class TemplateBench extends VBox {
         List<FieldBinding> all = new ArrayList<>();
         Gradually.atOnce(fields, List.of());
         fields.getChildren().add(Labelled.heading("How it is cut"));
-        rows(new FormEntries(make).of(form), all);
+        new FormEntries(make).of(form.type()).forEach(row -> rows(row, all));
         if (form.hasSizeLabel()) {
             rows(label(form), all);
         }

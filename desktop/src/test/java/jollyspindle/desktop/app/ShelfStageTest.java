@@ -108,8 +108,8 @@ class ShelfStageTest extends Hands {
         assertThat(read(robot, "#stitch-summary")).startsWith("Stitches radius 4 1/2 scant");
         assertThat(bench.job().chosenTemplate()).contains(template("orchard-hill"));
         assertThat(read(robot, "#job-state")).startsWith("not saved");
-        type(robot, "#template-sweep", "270");
-        assertThat(read(robot, "#template-sweep-said")).contains("between 1 and 180", "152 stands");
+        type(robot, "#template-usable-sweep", "270");
+        assertThat(read(robot, "#template-usable-sweep-said")).contains("between 1 and 180", "152 stands");
         robot.push(KeyCode.ESCAPE);
         choose(robot, "#template-label", jollyspindle.core.shelf.LabelConvention.AS_CUT);
         assertThat(read(robot, "#stitch-summary")).startsWith("Stitches radius 4 3/4 scant");

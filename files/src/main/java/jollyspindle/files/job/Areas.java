@@ -11,7 +11,7 @@ import jollyspindle.core.words.AreaWords;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.Degrees;
 import jollyspindle.files.json.Fields;
-import jollyspindle.files.shelf.OutlineFields;
+import jollyspindle.files.json.OutlineFields;
 
 import java.util.ArrayList;
 import java.util.List;

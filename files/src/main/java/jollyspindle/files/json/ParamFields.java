@@ -95,6 +95,12 @@ public final class ParamFields {
         }
 
         @Override
+        public Void decimal(Param.Decimal<M> param) {
+            node.put(field(param), param.of(thing));
+            return null;
+        }
+
+        @Override
         public Void whole(Param.Whole<M> param) {
             node.put(field(param), param.of(thing));
             return null;
@@ -130,6 +136,12 @@ public final class ParamFields {
             param.of(thing).ifPresent(text -> node.put(field(param), text));
             return null;
         }
+
+        @Override
+        public <T> Void own(Param.Own<M, T> param) {
+            OwnField.<T>of(param).write(node, field(param), param.of(thing));
+            return null;
+        }
     }
 
     /** Takes values out of fields that are there. */
@@ -148,6 +160,11 @@ public final class ParamFields {
         @Override
         public Values<M> angle(Param.Angle<M> param) throws FileTrouble {
             return values.put(param, fields.degrees(field(param), param.least(), param.most()));
+        }
+
+        @Override
+        public Values<M> decimal(Param.Decimal<M> param) throws FileTrouble {
+            return values.put(param, number(param));
         }
 
         @Override
@@ -180,6 +197,11 @@ public final class ParamFields {
             return values.put(param, Optional.of(fields.text(field(param))));
         }
 
+        @Override
+        public <T> Values<M> own(Param.Own<M, T> param) throws FileTrouble {
+            return values.put(param, OwnField.<T>of(param).read(fields, field(param)));
+        }
+
         private double number(Param.Ranged<M, ?> param) throws FileTrouble {
             return fields.number(field(param), param.least(), param.most());
         }
@@ -204,6 +226,11 @@ public final class ParamFields {
 
         @Override
         public Void angle(Param.Angle<M> param) {
+            return ranged("number", param);
+        }
+
+        @Override
+        public Void decimal(Param.Decimal<M> param) {
             return ranged("number", param);
         }
 
@@ -233,6 +260,9 @@ public final class ParamFields {
         @Override
         public Void lengths(Param.Lengths<M> param) {
             node.put("type", "array").put("maxItems", param.mostOfThem());
+            if (param.usual().isEmpty()) {
+                node.put("minItems", 1);
+            }
             node.putObject("items")
                     .put("type", "number")
                     .put("minimum", param.least())
@@ -243,6 +273,12 @@ public final class ParamFields {
         @Override
         public Void maybeText(Param.MaybeText<M> param) {
             node.put("type", "string");
+            return null;
+        }
+
+        @Override
+        public <T> Void own(Param.Own<M, T> param) {
+            OwnField.<T>of(param).describe(node);
             return null;
         }
 

@@ -7,23 +7,15 @@ import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Material;
 import jollyspindle.core.shelf.Template;
-import jollyspindle.core.shelf.form.ArcForm;
-import jollyspindle.core.shelf.form.ChevronStrip;
-import jollyspindle.core.shelf.form.CircleForm;
-import jollyspindle.core.shelf.form.CornerForm;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Form;
+import jollyspindle.core.shelf.form.FormType;
+import jollyspindle.core.shelf.form.FormTypes;
 import jollyspindle.core.shelf.form.Kind;
-import jollyspindle.core.shelf.form.OutlineForm;
-import jollyspindle.core.shelf.form.ScallopRow;
-import jollyspindle.core.shelf.form.SerpentineStrip;
 import jollyspindle.core.shelf.form.SizeLabel;
-import jollyspindle.core.shelf.form.SlottedCircles;
-import jollyspindle.core.shelf.form.SlottedFan;
-import jollyspindle.core.shelf.form.StraightEdge;
-import jollyspindle.core.shelf.form.TurnedArm;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.Fields;
+import jollyspindle.files.json.ParamFields;
 
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -31,14 +23,16 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** From fields to templates and machines. */
 public final class TemplateReader {
 
+    /** The field that says what a template draws, where those of its kind draw several figures. */
+    static final String FIGURE = "figure";
+
     private static final int MOST_TEMPLATES = 500;
-    private static final int MOST_SIZES = 60;
     private static final int MOST_MEASUREMENTS = 50;
     private static final double LEAST = Form.SMALLEST;
     private static final double MOST = Form.LARGEST;
@@ -81,7 +75,7 @@ public final class TemplateReader {
         Fields formFields = fields.object("form");
         Form form;
         try {
-            form = form(kind, formFields);
+            form = ParamFields.read(formFields, type(kind, formFields).params());
         } catch (IllegalArgumentException e) {
             throw fields.trouble("form", e.getMessage() + ".");
         }
@@ -153,72 +147,22 @@ public final class TemplateReader {
         }
     }
 
-    private static Form form(Kind kind, Fields f) throws FileTrouble {
-        return switch (kind) {
-            case ARC -> arc(f);
-            case CIRCLE ->
-                new CircleForm(f.choice("cutting", CircleForm.Cutting.class), sizes(f), f.number("rim", LEAST, MOST));
-            case SLOTTED_CIRCLES ->
-                new SlottedCircles(
-                        sizes(f),
-                        f.number("slotWidth", LEAST, MOST),
-                        angle(f, "sweepDegrees", Form.LEAST_SWEEP, Form.MOST_SWEEP));
-            case SLOTTED_FAN ->
-                new SlottedFan(
-                        sizes(f),
-                        f.number("slotWidth", LEAST, MOST),
-                        angle(f, "sweepDegrees", Form.LEAST_SWEEP, Form.MOST_SWEEP),
-                        angle(f, "legAngleDegrees", Form.LEAST_SWEEP, Form.MOST_SWEEP));
-            case SCALLOP_ROW ->
-                new ScallopRow(f.whole("bumps", 1, ScallopRow.MOST_BUMPS), inches(f, "width"), inches(f, "depth"));
-            case STRAIGHT_EDGE -> new StraightEdge(inches(f, "length"), inches(f, "width"), f.number("notch", 0, MOST));
-            case CORNER -> new CornerForm(angle(f, "angleDegrees", 10, 170), inches(f, "arm"), inches(f, "width"));
-            case SERPENTINE_STRIP ->
-                new SerpentineStrip(
-                        inches(f, "module"), inches(f, "height"), f.whole("waves", 1, 40), inches(f, "depth"));
-            case CHEVRON_STRIP ->
-                new ChevronStrip(
-                        inches(f, "module"),
-                        angle(f, "angleDegrees", 20, 170),
-                        f.whole("tips", 1, 40),
-                        inches(f, "depth"));
-            case TURNED_ARM -> new TurnedArm(figure(f), inches(f, "reach"), inches(f, "hook"), inches(f, "width"));
-            case OUTLINE -> outline(f);
-        };
-    }
-
-    private static ArcForm arc(Fields f) throws FileTrouble {
-        OptionalDouble bulging = f.optionalNumber("bulging", LEAST, MOST);
-        OptionalDouble hollow = f.optionalNumber("hollow", LEAST, MOST);
-        return new ArcForm(
-                bulging,
-                hollow,
-                angle(f, "usableSweepDegrees", 1, 180),
-                f.optionalNumber("legs", 0, MOST).orElse(0),
-                f.has("halfCircle") && f.flag("halfCircle"),
-                inches(f, "depth"));
-    }
-
-    private static TurnedArm.Figure figure(Fields f) throws FileTrouble {
-        String figure = f.text("figure");
-        return switch (figure) {
-            case "wave" -> new TurnedArm.Wave(inches(f, "bend"), f.number("waves", 0.5, 6));
-            case "spiral" -> new TurnedArm.Spiral(angle(f, "turnDegrees", 1, 1080));
-            case "petal" -> new TurnedArm.Petal(inches(f, "rise"));
-            default ->
-                throw f.trouble(
-                        "figure",
-                        "“" + Fields.shortened(figure) + "” isn't known here. Known are: wave, spiral, petal.");
-        };
-    }
-
-    private static OutlineForm outline(Fields f) throws FileTrouble {
-        boolean window = f.flag("window");
-        return new OutlineForm(OutlineFields.read(f), window);
-    }
-
-    private static List<Double> sizes(Fields f) throws FileTrouble {
-        return f.numbers("sizes", LEAST, MOST, MOST_SIZES);
+    private static FormType<?> type(Kind kind, Fields f) throws FileTrouble {
+        List<FormType<?>> types = FormTypes.of(kind);
+        if (types.size() == 1) {
+            return types.get(0);
+        }
+        String figure = f.text(FIGURE);
+        return types.stream()
+                .filter(type -> type.figure().equals(Optional.of(figure)))
+                .findFirst()
+                .orElseThrow(() -> f.trouble(
+                        FIGURE,
+                        "“" + Fields.shortened(figure) + "” isn't known here. Known are: "
+                                + types.stream()
+                                        .map(type -> type.figure().orElseThrow())
+                                        .collect(Collectors.joining(", "))
+                                + "."));
     }
 
     private static double inches(Fields f, String field) throws FileTrouble {

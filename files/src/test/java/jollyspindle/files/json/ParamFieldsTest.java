@@ -2,11 +2,16 @@ package jollyspindle.files.json;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.area.AreaMotifType;
 import jollyspindle.core.area.AreaMotifTypes;
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.motif.MotifType;
 import jollyspindle.core.motif.MotifTypes;
+import jollyspindle.core.shelf.form.FormType;
+import jollyspindle.core.shelf.form.FormTypes;
+import jollyspindle.core.shelf.form.Kind;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -14,18 +19,21 @@ import org.junit.jupiter.params.provider.MethodSource;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 /** Params, and the schema that is documented. */
 class ParamFieldsTest {
 
-    private static final JsonNode SCHEMA = read();
+    private static final JsonNode SCHEMA = read("job");
+    private static final JsonNode TEMPLATE = read("template");
 
-    private static JsonNode read() {
+    private static JsonNode read(String name) {
         try {
             return new ObjectMapper()
-                    .readTree(Path.of("../docs/job.schema.json").toFile());
+                    .readTree(Path.of("../docs/" + name + ".schema.json").toFile());
         } catch (java.io.IOException e) {
             throw new java.io.UncheckedIOException(e);
         }
@@ -81,6 +89,54 @@ class ParamFieldsTest {
             });
         }
         assertThat(sorted(described)).isEqualTo(sorted(wanted));
+    }
+
+    static List<Kind> kinds() {
+        return List.of(Kind.values());
+    }
+
+    /** One description for a kind, whatever it draws: a field of one figure only need not be there. */
+    @ParameterizedTest
+    @MethodSource("kinds")
+    void theSchemaSaysOfATemplateWhatItsParamsSay(Kind kind) {
+        List<JsonNode> described = new ArrayList<>();
+        TEMPLATE.get("allOf").forEach(one -> {
+            if (one.at("/if/properties/kind/const").asText().equals(Codes.of(kind))) {
+                described.add(one.at("/then/properties/form"));
+            }
+        });
+        assertThat(described).hasSize(1);
+        List<FormType<?>> types = FormTypes.of(kind);
+        ObjectNode wanted = new ObjectMapper().createObjectNode();
+        Set<String> required = new TreeSet<>();
+        if (types.size() > 1) {
+            ArrayNode figures = wanted.putObject("figure").putArray("enum");
+            types.forEach(type -> figures.add(type.figure().orElseThrow()));
+            required.add("figure");
+        }
+        for (FormType<?> type : types) {
+            ObjectNode schema = ParamFields.schema(type.params());
+            schema.get("properties").properties().forEach(p -> wanted.set(p.getKey(), p.getValue()));
+            Set<String> own = new TreeSet<>();
+            schema.get("required").forEach(r -> own.add(r.asText()));
+            own.removeIf(r -> !types.stream()
+                    .allMatch(t ->
+                            ParamFields.schema(t.params()).get("properties").has(r)));
+            required.addAll(own);
+        }
+        ObjectNode properties = ((ObjectNode) described.get(0).get("properties")).deepCopy();
+        undescribed(properties);
+        assertThat(sorted(properties)).isEqualTo(sorted(wanted));
+        Set<String> asked = new TreeSet<>();
+        described.get(0).get("required").forEach(r -> asked.add(r.asText()));
+        assertThat(asked).isEqualTo(required);
+    }
+
+    private static void undescribed(JsonNode node) {
+        if (node instanceof ObjectNode object) {
+            object.remove("description");
+        }
+        node.forEach(ParamFieldsTest::undescribed);
     }
 
     private static void widen(ObjectNode there, ObjectNode by) {

@@ -5,6 +5,8 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.ArcEdge;
 
 import java.util.ArrayList;
@@ -37,14 +39,45 @@ public record ArcForm(
         boolean halfCircle,
         double depth)
         implements Form {
+    /** No arc edge is usable over more, in degrees. */
+    private static final double HALF_CIRCLE = 180;
+
+    private static final Param.MaybeLength<ArcForm> BULGING =
+            Param.maybeLength("bulging", SMALLEST, LARGEST, ArcForm::bulging);
+    private static final Param.MaybeLength<ArcForm> HOLLOW =
+            Param.maybeLength("hollow", SMALLEST, LARGEST, ArcForm::hollow);
+    private static final Param.Angle<ArcForm> SWEEP =
+            Param.angle("usableSweep", LEAST_SWEEP, HALF_CIRCLE, ArcForm::usableSweep);
+    private static final Param.Length<ArcForm> LEGS =
+            Param.<ArcForm>length("legs", 0, LARGEST, ArcForm::legs).usually(0).orNone();
+    private static final Param.Flag<ArcForm> HALF = Param.flag("halfCircle", ArcForm::halfCircle, false);
+    private static final Param.Length<ArcForm> DEPTH = Param.length("depth", SMALLEST, LARGEST, ArcForm::depth);
+
+    /** Templates of this form. */
+    public static final FormType<ArcForm> TYPE = FormType.of(
+            Kind.ARC,
+            ArcForm.class,
+            Params.of(
+                            v -> new ArcForm(
+                                    v.get(BULGING),
+                                    v.get(HOLLOW),
+                                    v.get(SWEEP),
+                                    v.get(LEGS),
+                                    v.get(HALF),
+                                    v.get(DEPTH)),
+                            Params.row(BULGING, HOLLOW),
+                            Params.row(SWEEP, DEPTH),
+                            Params.row(LEGS),
+                            Params.row(HALF))
+                    .kept(BULGING, HOLLOW, SWEEP, LEGS, HALF, DEPTH)
+                    .brief(LEGS)
+                    .brief(HALF),
+            bulging(4, Math.toRadians(120), 3));
 
     /** How wide the acrylic beside a hollow edge is, in inches, for want of a measured width. */
     private static final double BESIDE = 1;
 
     private static final double ROUNDING = 1e-9;
-
-    /** No arc edge is usable over more, in degrees. */
-    private static final double HALF_CIRCLE = 180;
 
     public ArcForm {
         if (bulging.isEmpty() && hollow.isEmpty()) {
@@ -84,8 +117,8 @@ public record ArcForm(
     }
 
     @Override
-    public Kind kind() {
-        return Kind.ARC;
+    public FormType<ArcForm> type() {
+        return TYPE;
     }
 
     @Override

@@ -4,6 +4,8 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -21,19 +23,39 @@ import java.util.Set;
  * @param depth from the notches to the far side, in inches
  */
 public record ChevronStrip(double module, double angle, int tips, double depth) implements Form {
+    private static final double LEAST_ANGLE = 20;
+    private static final double MOST_ANGLE = 170;
+    private static final int MOST_TIPS = 40;
+    private static final Param.Length<ChevronStrip> MODULE =
+            Param.length("module", SMALLEST, LARGEST, ChevronStrip::module);
+    private static final Param.Angle<ChevronStrip> ANGLE =
+            Param.angle("angle", LEAST_ANGLE, MOST_ANGLE, ChevronStrip::angle);
+    private static final Param.Whole<ChevronStrip> TIPS = Param.whole("tips", 1, MOST_TIPS, ChevronStrip::tips);
+    private static final Param.Length<ChevronStrip> DEPTH =
+            Param.length("depth", SMALLEST, LARGEST, ChevronStrip::depth);
+
+    /** Templates of this form. */
+    public static final FormType<ChevronStrip> TYPE = FormType.of(
+            Kind.CHEVRON_STRIP,
+            ChevronStrip.class,
+            Params.of(
+                    v -> new ChevronStrip(v.get(MODULE), v.get(ANGLE), v.get(TIPS), v.get(DEPTH)),
+                    Params.row(MODULE, ANGLE),
+                    Params.row(TIPS, DEPTH)),
+            new ChevronStrip(2, Math.PI / 2, 4, 1.25));
 
     public ChevronStrip {
         Form.size(module, "module");
         Form.size(depth, "depth");
-        Form.angle(angle, 20, 170, "chevron's angle");
-        if (tips < 1 || tips > 40) {
-            throw new IllegalArgumentException("a strip has 1 to 40 tips");
+        Form.angle(angle, LEAST_ANGLE, MOST_ANGLE, "chevron's angle");
+        if (tips < 1 || tips > MOST_TIPS) {
+            throw new IllegalArgumentException("a strip has 1 to " + MOST_TIPS + " tips");
         }
     }
 
     @Override
-    public Kind kind() {
-        return Kind.CHEVRON_STRIP;
+    public FormType<ChevronStrip> type() {
+        return TYPE;
     }
 
     @Override

@@ -5,6 +5,8 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.ArcEdge;
 
 import java.util.ArrayList;
@@ -20,6 +22,22 @@ import java.util.Set;
  * @param rim how much acrylic is left round holes and between them, in inches; discs of a set lie so far apart
  */
 public record CircleForm(Cutting cutting, List<Double> sizes, double rim) implements Form {
+    private static final Param.Choice<CircleForm, Cutting> CUTTING =
+            Param.choice("cutting", Cutting.class, CircleForm::cutting);
+    private static final Param.Lengths<CircleForm> SIZES =
+            Param.lengths("sizes", SMALLEST, LARGEST, MOST_SIZES, CircleForm::sizes);
+    private static final Param.Length<CircleForm> RIM_WIDTH = Param.length("rim", SMALLEST, LARGEST, CircleForm::rim);
+
+    /** Templates of this form. */
+    public static final FormType<CircleForm> TYPE = FormType.of(
+            Kind.CIRCLE,
+            CircleForm.class,
+            Params.of(
+                            v -> new CircleForm(v.get(CUTTING), v.get(SIZES), v.get(RIM_WIDTH)),
+                            Params.row(CUTTING, RIM_WIDTH),
+                            Params.row(SIZES))
+                    .kept(CUTTING, SIZES, RIM_WIDTH),
+            new CircleForm(Cutting.HOLES, List.of(3.0), RIM));
 
     /** How circles are cut. */
     public enum Cutting {
@@ -46,8 +64,8 @@ public record CircleForm(Cutting cutting, List<Double> sizes, double rim) implem
     }
 
     @Override
-    public Kind kind() {
-        return Kind.CIRCLE;
+    public FormType<CircleForm> type() {
+        return TYPE;
     }
 
     @Override

@@ -3,6 +3,8 @@ package jollyspindle.core.shelf.form;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 
 import java.util.EnumSet;
 import java.util.List;
@@ -17,16 +19,32 @@ import java.util.Set;
  * @param width from the outer edges square across to the inner ones, in inches
  */
 public record CornerForm(double angle, double arm, double width) implements Form {
+    private static final double LEAST_ANGLE = 10;
+    private static final double MOST_ANGLE = 170;
+    private static final Param.Angle<CornerForm> ANGLE =
+            Param.angle("angle", LEAST_ANGLE, MOST_ANGLE, CornerForm::angle);
+    private static final Param.Length<CornerForm> ARM = Param.length("arm", SMALLEST, LARGEST, CornerForm::arm);
+    private static final Param.Length<CornerForm> WIDTH = Param.length("width", SMALLEST, LARGEST, CornerForm::width);
+
+    /** Templates of this form. */
+    public static final FormType<CornerForm> TYPE = FormType.of(
+            Kind.CORNER,
+            CornerForm.class,
+            Params.of(
+                    v -> new CornerForm(v.get(ANGLE), v.get(ARM), v.get(WIDTH)),
+                    Params.row(ANGLE, ARM),
+                    Params.row(WIDTH)),
+            new CornerForm(Math.PI / 2, 4, 1.5));
 
     public CornerForm {
-        Form.angle(angle, 10, 170, "corner's angle");
+        Form.angle(angle, LEAST_ANGLE, MOST_ANGLE, "corner's angle");
         Form.size(arm, "arm");
         Form.size(width, "width");
     }
 
     @Override
-    public Kind kind() {
-        return Kind.CORNER;
+    public FormType<CornerForm> type() {
+        return TYPE;
     }
 
     @Override

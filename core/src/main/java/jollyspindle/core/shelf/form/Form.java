@@ -31,7 +31,15 @@ public sealed interface Form
     /** Acrylic that is left round an opening for want of a measured width, in inches. */
     double RIM = 0.75;
 
-    Kind kind();
+    /** More sizes than this are on no template. */
+    int MOST_SIZES = 60;
+
+    /** All that is kept, typed and shown of forms like this one. */
+    FormType<?> type();
+
+    default Kind kind() {
+        return type().kind();
+    }
 
     /**
      * The true geometry of the acrylic. Where the sizes can't be cut, nothing of what can't is in it; an inspector says

@@ -7,6 +7,8 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -20,11 +22,22 @@ import java.util.Set;
  * @param window whether the shape is a window that the foot runs inside of, and not a piece it runs round
  */
 public record OutlineForm(List<Corner> corners, boolean window) implements Form {
-
     public static final int MOST_CORNERS = 1500;
 
     /** Arcs further round, in radians, are two corners' business. */
     private static final double MOST_TURN = Math.toRadians(359);
+
+    private static final Param.Own<OutlineForm, List<Corner>> CORNERS =
+            new Param.Own<>("corners", Corner.class, OutlineForm::corners);
+    private static final Param.Flag<OutlineForm> WINDOW = Param.flag("window", OutlineForm::window);
+
+    /** Templates of this form. */
+    public static final FormType<OutlineForm> TYPE = FormType.of(
+            Kind.OUTLINE,
+            OutlineForm.class,
+            Params.of(v -> new OutlineForm(v.get(CORNERS), v.get(WINDOW)), Params.row(CORNERS), Params.row(WINDOW))
+                    .kept(WINDOW, CORNERS),
+            square(1.5));
 
     /**
      * A corner, and how it is joined to the next.
@@ -53,6 +66,16 @@ public record OutlineForm(List<Corner> corners, boolean window) implements Form 
         }
     }
 
+    private static OutlineForm square(double half) {
+        return new OutlineForm(
+                List.of(
+                        new Corner(-half, -half, 0),
+                        new Corner(half, -half, 0),
+                        new Corner(half, half, 0),
+                        new Corner(-half, half, 0)),
+                false);
+    }
+
     /** The outline that a closed path draws, moved so that the origin is in its middle. */
     public static OutlineForm of(Path path, boolean window) {
         Box box = path.box();
@@ -73,8 +96,8 @@ public record OutlineForm(List<Corner> corners, boolean window) implements Form 
     }
 
     @Override
-    public Kind kind() {
-        return Kind.OUTLINE;
+    public FormType<OutlineForm> type() {
+        return TYPE;
     }
 
     @Override

@@ -6,6 +6,8 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.Machine;
 
 import java.util.ArrayList;
@@ -23,6 +25,20 @@ import java.util.Set;
  * @param depth from the bumps' crowns to the far side, in inches
  */
 public record ScallopRow(int bumps, double width, double depth) implements Form {
+    private static final Param.Whole<ScallopRow> BUMPS =
+            Param.whole("bumps", 1, ScallopRow.MOST_BUMPS, ScallopRow::bumps);
+    private static final Param.Length<ScallopRow> WIDTH = Param.length("width", SMALLEST, LARGEST, ScallopRow::width);
+    private static final Param.Length<ScallopRow> DEPTH = Param.length("depth", SMALLEST, LARGEST, ScallopRow::depth);
+
+    /** Templates of this form. */
+    public static final FormType<ScallopRow> TYPE = FormType.of(
+            Kind.SCALLOP_ROW,
+            ScallopRow.class,
+            Params.of(
+                    v -> new ScallopRow(v.get(BUMPS), v.get(WIDTH), v.get(DEPTH)),
+                    Params.row(BUMPS, WIDTH),
+                    Params.row(DEPTH)),
+            new ScallopRow(4, 2, 2.5));
 
     public static final int MOST_BUMPS = 40;
 
@@ -35,8 +51,8 @@ public record ScallopRow(int bumps, double width, double depth) implements Form 
     }
 
     @Override
-    public Kind kind() {
-        return Kind.SCALLOP_ROW;
+    public FormType<ScallopRow> type() {
+        return TYPE;
     }
 
     @Override

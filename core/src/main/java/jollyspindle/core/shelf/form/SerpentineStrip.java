@@ -5,6 +5,8 @@ import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -22,13 +24,32 @@ import java.util.Set;
  * @param depth from the troughs to the far side, in inches
  */
 public record SerpentineStrip(double module, double height, int waves, double depth) implements Form {
+    private static final int MOST_WAVES = 40;
+    private static final Param.Length<SerpentineStrip> MODULE =
+            Param.length("module", SMALLEST, LARGEST, SerpentineStrip::module);
+    private static final Param.Length<SerpentineStrip> HEIGHT =
+            Param.length("height", SMALLEST, LARGEST, SerpentineStrip::height);
+    private static final Param.Whole<SerpentineStrip> WAVES =
+            Param.whole("waves", 1, MOST_WAVES, SerpentineStrip::waves);
+    private static final Param.Length<SerpentineStrip> DEPTH =
+            Param.length("depth", SMALLEST, LARGEST, SerpentineStrip::depth);
+
+    /** Templates of this form. */
+    public static final FormType<SerpentineStrip> TYPE = FormType.of(
+            Kind.SERPENTINE_STRIP,
+            SerpentineStrip.class,
+            Params.of(
+                    v -> new SerpentineStrip(v.get(MODULE), v.get(HEIGHT), v.get(WAVES), v.get(DEPTH)),
+                    Params.row(MODULE, HEIGHT),
+                    Params.row(WAVES, DEPTH)),
+            new SerpentineStrip(4, 1, 2, 1.25));
 
     public SerpentineStrip {
         Form.size(module, "module");
         Form.size(height, "height");
         Form.size(depth, "depth");
-        if (waves < 1 || waves > 40) {
-            throw new IllegalArgumentException("a strip has 1 to 40 waves");
+        if (waves < 1 || waves > MOST_WAVES) {
+            throw new IllegalArgumentException("a strip has 1 to " + MOST_WAVES + " waves");
         }
         if (height > module / 2 + 1e-9) {
             throw new IllegalArgumentException("a serpentine is at most half its module high: half circles");
@@ -36,8 +57,8 @@ public record SerpentineStrip(double module, double height, int waves, double de
     }
 
     @Override
-    public Kind kind() {
-        return Kind.SERPENTINE_STRIP;
+    public FormType<SerpentineStrip> type() {
+        return TYPE;
     }
 
     @Override

@@ -13,6 +13,9 @@ import java.util.List;
 /** Round slots about the origin, centred on the upward axis. */
 final class Slots {
 
+    /** A slot that lets a foot of the usual size in with a little play, in inches. */
+    static final double USUAL = 0.515;
+
     final List<Path> openings = new ArrayList<>();
     final List<Guide> guides = new ArrayList<>();
     private double reach;

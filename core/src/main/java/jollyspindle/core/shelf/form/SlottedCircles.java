@@ -2,6 +2,8 @@ package jollyspindle.core.shelf.form;
 
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -18,6 +20,22 @@ import java.util.Set;
  * @param sweep of each slot between its round ends, in radians, less than a full turn
  */
 public record SlottedCircles(List<Double> sizes, double slotWidth, double sweep) implements Form {
+    private static final Param.Lengths<SlottedCircles> SIZES =
+            Param.lengths("sizes", SMALLEST, LARGEST, MOST_SIZES, SlottedCircles::sizes);
+    private static final Param.Length<SlottedCircles> SLOT =
+            Param.length("slotWidth", SMALLEST, LARGEST, SlottedCircles::slotWidth);
+    private static final Param.Angle<SlottedCircles> SWEEP =
+            Param.angle("sweep", LEAST_SWEEP, MOST_SWEEP, SlottedCircles::sweep);
+
+    /** Templates of this form. */
+    public static final FormType<SlottedCircles> TYPE = FormType.of(
+            Kind.SLOTTED_CIRCLES,
+            SlottedCircles.class,
+            Params.of(
+                    v -> new SlottedCircles(v.get(SIZES), v.get(SLOT), v.get(SWEEP)),
+                    Params.row(SIZES),
+                    Params.row(SLOT, SWEEP)),
+            new SlottedCircles(List.of(2.0, 3.0, 4.0), Slots.USUAL, Math.toRadians(310)));
 
     public SlottedCircles {
         sizes = sizes.stream().sorted().distinct().toList();
@@ -26,8 +44,8 @@ public record SlottedCircles(List<Double> sizes, double slotWidth, double sweep)
     }
 
     @Override
-    public Kind kind() {
-        return Kind.SLOTTED_CIRCLES;
+    public FormType<SlottedCircles> type() {
+        return TYPE;
     }
 
     @Override

@@ -4,6 +4,8 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -21,6 +23,25 @@ import java.util.Set;
  * @param legAngle from one leg to the other, in radians; half a turn if both lie on one ditch
  */
 public record SlottedFan(List<Double> sizes, double slotWidth, double sweep, double legAngle) implements Form {
+    private static final Param.Lengths<SlottedFan> SIZES =
+            Param.lengths("sizes", SMALLEST, LARGEST, MOST_SIZES, SlottedFan::sizes);
+    private static final Param.Length<SlottedFan> SLOT =
+            Param.length("slotWidth", SMALLEST, LARGEST, SlottedFan::slotWidth);
+    private static final Param.Angle<SlottedFan> SWEEP =
+            Param.angle("sweep", LEAST_SWEEP, MOST_SWEEP, SlottedFan::sweep);
+    private static final Param.Angle<SlottedFan> LEGS =
+            Param.angle("legAngle", LEAST_SWEEP, MOST_SWEEP, SlottedFan::legAngle);
+
+    /** Templates of this form. */
+    public static final FormType<SlottedFan> TYPE = FormType.of(
+            Kind.SLOTTED_FAN,
+            SlottedFan.class,
+            Params.of(
+                    v -> new SlottedFan(v.get(SIZES), v.get(SLOT), v.get(SWEEP), v.get(LEGS)),
+                    Params.row(SIZES),
+                    Params.row(SLOT, SWEEP),
+                    Params.row(LEGS)),
+            new SlottedFan(List.of(1.5, 3.0, 4.5, 6.0), Slots.USUAL, Math.toRadians(120), Math.PI));
 
     public SlottedFan {
         sizes = sizes.stream().sorted().distinct().toList();
@@ -30,8 +51,8 @@ public record SlottedFan(List<Double> sizes, double slotWidth, double sweep, dou
     }
 
     @Override
-    public Kind kind() {
-        return Kind.SLOTTED_FAN;
+    public FormType<SlottedFan> type() {
+        return TYPE;
     }
 
     @Override

@@ -4,6 +4,8 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -19,6 +21,22 @@ import java.util.Set;
  * @param notch how deep the square-cornered notches in its two ends are, in inches; 0 if there are none
  */
 public record StraightEdge(double length, double width, double notch) implements Form {
+    private static final Param.Length<StraightEdge> LENGTH =
+            Param.length("length", SMALLEST, LARGEST, StraightEdge::length);
+    private static final Param.Length<StraightEdge> WIDTH =
+            Param.length("width", SMALLEST, LARGEST, StraightEdge::width);
+    private static final Param.Length<StraightEdge> NOTCH =
+            Param.<StraightEdge>length("notch", 0, LARGEST, StraightEdge::notch).orNone();
+
+    /** Templates of this form. */
+    public static final FormType<StraightEdge> TYPE = FormType.of(
+            Kind.STRAIGHT_EDGE,
+            StraightEdge.class,
+            Params.of(
+                    v -> new StraightEdge(v.get(LENGTH), v.get(WIDTH), v.get(NOTCH)),
+                    Params.row(LENGTH, WIDTH),
+                    Params.row(NOTCH)),
+            new StraightEdge(8, 2, 0));
 
     public StraightEdge {
         Form.size(length, "length");
@@ -29,8 +47,8 @@ public record StraightEdge(double length, double width, double notch) implements
     }
 
     @Override
-    public Kind kind() {
-        return Kind.STRAIGHT_EDGE;
+    public FormType<StraightEdge> type() {
+        return TYPE;
     }
 
     @Override

@@ -10,12 +10,16 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
+import jollyspindle.core.param.Values;
 import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -31,8 +35,25 @@ import java.util.Set;
  */
 public record TurnedArm(Figure figure, double reach, double hook, double width) implements Form {
 
+    private static final Param.Length<TurnedArm> REACH = Param.length("reach", SMALLEST, LARGEST, TurnedArm::reach);
+    private static final Param.Length<TurnedArm> HOOK = Param.length("hook", SMALLEST, LARGEST, TurnedArm::hook);
+    private static final Param.Length<TurnedArm> WIDTH = Param.length("width", SMALLEST, LARGEST, TurnedArm::width);
+
+    private static TurnedArm arm(Figure figure, Values<TurnedArm> v) {
+        return new TurnedArm(figure, v.get(REACH), v.get(HOOK), v.get(WIDTH));
+    }
+
+    /** Arms that draw a figure, in a common size. */
+    private static FormType<TurnedArm> type(String name, Params<TurnedArm> params, Figure usual) {
+        return new FormType<>(
+                Kind.TURNED_ARM, Optional.of(name), TurnedArm.class, params, new TurnedArm(usual, 6, 0.25, 1.25));
+    }
+
     /** What one arm draws, in formulas with x along the reference ray and y to its left. */
     public sealed interface Figure {
+
+        /** Arms that draw this figure. */
+        FormType<TurnedArm> type();
 
         /** The curve from the centre (0, 0) to the tip (reach, 0). */
         Path curve(double reach);
@@ -49,11 +70,33 @@ public record TurnedArm(Figure figure, double reach, double hook, double width) 
      */
     public record Wave(double bend, double waves) implements Figure {
 
+        private static final double LEAST_WAVES = 0.5;
+        private static final double MOST_WAVES = 6;
+        private static final Param.Length<TurnedArm> BEND =
+                Param.length("bend", SMALLEST, LARGEST, arm -> ((Wave) arm.figure()).bend());
+        private static final Param.Decimal<TurnedArm> WAVES =
+                Param.decimal("waves", LEAST_WAVES, MOST_WAVES, arm -> ((Wave) arm.figure()).waves());
+
+        static final FormType<TurnedArm> TYPE = TurnedArm.type(
+                "wave",
+                Params.of(
+                                v -> arm(new Wave(v.get(BEND), v.get(WAVES)), v),
+                                Params.row(REACH),
+                                Params.row(BEND, WAVES),
+                                Params.row(HOOK, WIDTH))
+                        .kept(BEND, WAVES, REACH, HOOK, WIDTH),
+                new Wave(0.75, 1));
+
         public Wave {
             Form.size(bend, "bend");
-            if (!(waves >= 0.5) || waves > 6) {
+            if (!(waves >= LEAST_WAVES) || waves > MOST_WAVES) {
                 throw new IllegalArgumentException("an arm has 1/2 to 6 waves");
             }
+        }
+
+        @Override
+        public FormType<TurnedArm> type() {
+            return TYPE;
         }
 
         @Override
@@ -79,9 +122,26 @@ public record TurnedArm(Figure figure, double reach, double hook, double width) 
     public record Spiral(double turn) implements Figure {
 
         private static final double THREE_TURNS = 1080;
+        private static final Param.Angle<TurnedArm> TURN =
+                Param.angle("turn", LEAST_SWEEP, THREE_TURNS, arm -> ((Spiral) arm.figure()).turn());
+
+        static final FormType<TurnedArm> TYPE = TurnedArm.type(
+                "spiral",
+                Params.of(
+                                v -> arm(new Spiral(v.get(TURN)), v),
+                                Params.row(REACH),
+                                Params.row(TURN),
+                                Params.row(HOOK, WIDTH))
+                        .kept(TURN, REACH, HOOK, WIDTH),
+                new Spiral(Math.toRadians(120)));
 
         public Spiral {
             Form.angle(turn, LEAST_SWEEP, THREE_TURNS, "spiral's turn");
+        }
+
+        @Override
+        public FormType<TurnedArm> type() {
+            return TYPE;
         }
 
         @Override
@@ -113,8 +173,26 @@ public record TurnedArm(Figure figure, double reach, double hook, double width) 
      */
     public record Petal(double rise) implements Figure {
 
+        private static final Param.Length<TurnedArm> RISE =
+                Param.length("rise", SMALLEST, LARGEST, arm -> ((Petal) arm.figure()).rise());
+
+        static final FormType<TurnedArm> TYPE = TurnedArm.type(
+                "petal",
+                Params.of(
+                                v -> arm(new Petal(v.get(RISE)), v),
+                                Params.row(REACH),
+                                Params.row(RISE),
+                                Params.row(HOOK, WIDTH))
+                        .kept(RISE, REACH, HOOK, WIDTH),
+                new Petal(1));
+
         public Petal {
             Form.size(rise, "rise");
+        }
+
+        @Override
+        public FormType<TurnedArm> type() {
+            return TYPE;
         }
 
         @Override
@@ -170,8 +248,8 @@ public record TurnedArm(Figure figure, double reach, double hook, double width) 
     }
 
     @Override
-    public Kind kind() {
-        return Kind.TURNED_ARM;
+    public FormType<TurnedArm> type() {
+        return figure.type();
     }
 
     @Override
