@@ -47,7 +47,8 @@ public record ArcTemplate(
      */
     public record RiseLine(double label, double belowCrown) {}
 
-    static ArcTemplate of(Template template, Cut cut, ArcEdge edge, double edgeRadius) {
+    /** The bulging or the hollow edge of an arc, of a radius in inches. */
+    public static ArcTemplate of(Template template, Cut cut, ArcEdge edge, double edgeRadius) {
         return cut.guides().stream()
                 .filter(guide -> guide.round().filter(r -> r.edge() == edge).isPresent())
                 .findFirst()
@@ -64,7 +65,8 @@ public record ArcTemplate(
                         template.material().thickness()));
     }
 
-    static ArcTemplate of(Template template, Cut cut, Guide guide) {
+    /** A round edge of another template. */
+    public static ArcTemplate of(Template template, Cut cut, Guide guide) {
         Guide.Round round = guide.round().orElseThrow();
         Point by = round.centre().times(-1);
         double crown = round.centre().y() + round.radius();

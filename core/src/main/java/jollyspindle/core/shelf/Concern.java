@@ -4,8 +4,17 @@ import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.SizeLabel;
 
+import java.util.List;
+
 /** Something about a template that can't be, or that wants another look. Inches and radians. */
 public sealed interface Concern {
+
+    /** Adds that a label makes no sense where what it says is an edge of no radius. */
+    static void small(double size, double radius, List<Concern> found) {
+        if (radius <= 0) {
+            found.add(new LabelSmallerThanFoot(size));
+        }
+    }
 
     /** Whether the template, or an edge of it, can't be used because of it. */
     default boolean prevents() {

@@ -1,18 +1,12 @@
 package jollyspindle.core.shelf;
 
-import jollyspindle.core.shelf.form.ArcForm;
-import jollyspindle.core.shelf.form.ChevronStrip;
-import jollyspindle.core.shelf.form.CornerForm;
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.shelf.form.Cut;
+import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.Guide;
-import jollyspindle.core.shelf.form.OutlineForm;
-import jollyspindle.core.shelf.form.ScallopRow;
-import jollyspindle.core.shelf.form.SerpentineStrip;
 import jollyspindle.core.shelf.form.SizeLabel;
-import jollyspindle.core.shelf.form.StraightEdge;
-import jollyspindle.core.shelf.form.TurnedArm;
 
-import java.util.OptionalDouble;
+import java.util.Optional;
 
 /**
  * The one number of a template that is easiest measured on cloth.
@@ -49,54 +43,47 @@ public record Prediction(What what, double inches) {
 
     /** The same, if its label meant something else. */
     static Prediction of(Template template, SizeLabel label, double foot) {
-        Cut cut = template.form().cut(label, template.gap());
-        if (template.form() instanceof ScallopRow row) {
-            return new Prediction(What.SHELL_RISE, row.bumpRadius() > 0 ? row.stitchedRise(foot) : 0);
-        }
-        if (template.form() instanceof StraightEdge) {
-            return new Prediction(What.EDGE_TO_LINE, foot);
-        }
-        if (template.form() instanceof CornerForm corner) {
-            return new Prediction(What.POINT_TO_POINT, corner.apexMoved(foot));
-        }
-        if (template.form() instanceof SerpentineStrip || template.form() instanceof ChevronStrip) {
-            return new Prediction(What.HEIGHT, stitchedBox(cut, foot, false).orElse(0));
-        }
-        if (template.form() instanceof TurnedArm) {
-            return new Prediction(What.REACH, reach(cut, foot));
-        }
-        if (template.form() instanceof OutlineForm) {
-            return new Prediction(What.WIDTH, stitchedBox(cut, foot, true).orElse(0));
-        }
-        double radius = round(template, label, cut, foot);
-        return template.label().printed() == SizeLabel.Printed.DIAMETER
+        Form form = template.form();
+        return form.foretell(form.cut(label, template.gap()), label, foot);
+    }
+
+    /** What a round main edge stitches. */
+    public static Prediction round(Cut cut, SizeLabel label, double foot) {
+        return round(
+                cut.main()
+                        .flatMap(Guide::round)
+                        .map(r -> r.radius() + r.edge().footSign() * foot)
+                        .orElse(0.0),
+                label);
+    }
+
+    /** A circle of a radius in inches, measured as it is labelled. */
+    public static Prediction round(double radius, SizeLabel label) {
+        return label.printed() == SizeLabel.Printed.DIAMETER
                 ? new Prediction(What.DIAMETER, 2 * radius)
                 : new Prediction(What.RADIUS, radius);
     }
 
-    private static double round(Template template, SizeLabel label, Cut cut, double foot) {
-        if (template.form() instanceof ArcForm arc) {
-            ArcEdge edge = arc.bulging().isPresent() ? ArcEdge.CONVEX : ArcEdge.CONCAVE;
-            return arc.edgeRadius(edge, label).orElseThrow() + edge.footSign() * foot;
-        }
-        return cut.main()
-                .flatMap(Guide::round)
-                .map(r -> r.radius() + r.edge().footSign() * foot)
-                .orElse(0.0);
+    /** How high the line along the main edge is. */
+    public static Prediction height(Cut cut, double foot) {
+        return new Prediction(
+                What.HEIGHT, line(cut, foot).map(p -> p.box().height()).orElse(0.0));
     }
 
-    private static OptionalDouble stitchedBox(Cut cut, double foot, boolean width) {
-        return cut.main().stream()
-                .flatMap(guide -> guide.stitched(foot).stream().limit(1))
-                .mapToDouble(p -> width ? p.box().width() : p.box().height())
-                .findFirst();
+    /** How wide the line along the main edge is. */
+    public static Prediction width(Cut cut, double foot) {
+        return new Prediction(
+                What.WIDTH, line(cut, foot).map(p -> p.box().width()).orElse(0.0));
     }
 
-    private static double reach(Cut cut, double foot) {
-        return cut.main().stream()
-                .flatMap(guide -> guide.stitched(foot).stream().limit(1))
-                .mapToDouble(path -> Math.hypot(path.end().x(), path.end().y()))
-                .findFirst()
-                .orElse(0);
+    /** How far from the centre the line along the main edge ends. */
+    public static Prediction reach(Cut cut, double foot) {
+        return new Prediction(
+                What.REACH,
+                line(cut, foot).map(p -> Math.hypot(p.end().x(), p.end().y())).orElse(0.0));
+    }
+
+    private static Optional<Path> line(Cut cut, double foot) {
+        return cut.main().flatMap(guide -> guide.stitched(foot).stream().findFirst());
     }
 }

@@ -4,8 +4,6 @@ import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
-import jollyspindle.core.shelf.form.ArcForm;
-import jollyspindle.core.shelf.form.CircleForm;
 import jollyspindle.core.shelf.form.Cut;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Form;
@@ -14,7 +12,6 @@ import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.shelf.form.SizeLabel;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -155,17 +152,7 @@ public record Template(
 
     /** Its edges that a border of arcs can be stitched along, the main one first; with the troublesome ones. */
     public List<ArcTemplate> arcs() {
-        List<ArcTemplate> arcs = new ArrayList<>();
-        if (form instanceof ArcForm arc) {
-            Cut cut = cut();
-            for (ArcEdge edge : ArcEdge.values()) {
-                arc.edgeRadius(edge, label).ifPresent(radius -> arcs.add(ArcTemplate.of(this, cut, edge, radius)));
-            }
-        } else if (form instanceof CircleForm) {
-            Cut cut = cut();
-            cut.guides().forEach(guide -> arcs.add(ArcTemplate.of(this, cut, guide)));
-        }
-        return arcs;
+        return form.arcs(this);
     }
 
     /**

@@ -1,11 +1,9 @@
 package jollyspindle.core.shelf;
 
 import jollyspindle.core.geometry.CircularSegment;
-import jollyspindle.core.shelf.form.ChevronStrip;
 import jollyspindle.core.shelf.form.CircleForm;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.ScallopRow;
-import jollyspindle.core.shelf.form.SerpentineStrip;
 import jollyspindle.core.shelf.form.SizeLabel;
 import jollyspindle.core.shelf.form.SlottedCircles;
 import jollyspindle.core.shelf.form.SlottedFan;
@@ -152,10 +150,7 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
     }
 
     private boolean followable(Template template) {
-        double slot = template.form() instanceof SlottedCircles circles
-                ? circles.slotWidth()
-                : template.form() instanceof SlottedFan fan ? fan.slotWidth() : Double.POSITIVE_INFINITY;
-        return slot >= 2 * foot() - 1e-9;
+        return template.form().slotWidth() >= 2 * foot() - 1e-9;
     }
 
     /**
@@ -336,12 +331,10 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
                     })
                     .toList();
         }
-        double module = template.form() instanceof SerpentineStrip s
-                ? s.module()
-                : template.form() instanceof ChevronStrip c ? c.module() : Double.NaN;
-        if (Double.isNaN(module)) {
+        if (template.form().repeat().isEmpty()) {
             return List.of();
         }
+        double module = template.form().repeat().getAsDouble();
         List<Find.Match> found = new ArrayList<>();
         double height = Prediction.of(template, foot()).inches();
         Optional<Guide> guide = template.cut().main();

@@ -1,16 +1,9 @@
 package jollyspindle.core.shelf;
 
-import jollyspindle.core.geometry.CircularSegment;
-import jollyspindle.core.shelf.form.ArcForm;
-import jollyspindle.core.shelf.form.CircleForm;
 import jollyspindle.core.shelf.form.Cut;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
-import jollyspindle.core.shelf.form.ScallopRow;
 import jollyspindle.core.shelf.form.SizeLabel;
-import jollyspindle.core.shelf.form.SlottedCircles;
-import jollyspindle.core.shelf.form.SlottedFan;
-import jollyspindle.core.shelf.form.TurnedArm;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -33,27 +26,12 @@ public final class TemplateInspector {
         Template template = stitching.template();
         List<Concern> found = new ArrayList<>();
         Cut cut = stitching.cut();
-        sizes(template, machine, cut, found);
-        if (template.form() instanceof ArcForm arc) {
-            arc(template, arc, machine, found);
-        }
-        if (template.form() instanceof SlottedCircles circles) {
-            slots(template, circles.sizes(), circles.slotWidth(), machine, found);
-            circles.sizes().stream()
-                    .filter(size -> circles.bridge(size, template.label()) <= 0)
-                    .forEach(size -> found.add(new Concern.BridgeCut(size)));
-        }
-        if (template.form() instanceof SlottedFan fan) {
-            slots(template, fan.sizes(), fan.slotWidth(), machine, found);
-            if (fan.reachesBeyondLegs(template.label())) {
-                found.add(new Concern.SlotsBeyondLegs(fan.sweep(), fan.legAngle()));
-            }
-        }
-        if (template.form() instanceof ScallopRow row && row.bumpRadius() <= 0) {
-            found.add(new Concern.ShellsTooNarrow(row.width(), 2 * machine.footRadius()));
-        }
-        if (template.form() instanceof TurnedArm arm && !arm.hookFits(machine)) {
-            found.add(new Concern.HookDoesntFit(arm.hook(), machine.footRadius()));
+        template.form().inspect(template, machine, found);
+        for (Guide guide : cut.guides()) {
+            guide.round()
+                    .filter(r -> r.edge() == ArcEdge.CONCAVE && r.radius() <= machine.footRadius())
+                    .ifPresent(
+                            r -> found.add(new Concern.HollowSmallerThanFoot(guide, r.radius(), machine.footRadius())));
         }
         followed(stitching, found);
         lines(template, cut, found);
@@ -63,82 +41,6 @@ public final class TemplateInspector {
         return found.stream()
                 .sorted((a, b) -> Boolean.compare(b.prevents(), a.prevents()))
                 .toList();
-    }
-
-    private static void sizes(Template template, Machine machine, Cut cut, List<Concern> found) {
-        if (template.form() instanceof ArcForm arc) {
-            for (ArcEdge edge : ArcEdge.values()) {
-                arc.edgeRadius(edge, template.label())
-                        .ifPresent(radius -> small(
-                                edge == ArcEdge.CONVEX
-                                        ? arc.bulging().getAsDouble()
-                                        : arc.hollow().getAsDouble(),
-                                radius,
-                                found));
-            }
-        }
-        if (template.form() instanceof CircleForm circles) {
-            for (double size : circles.sizes()) {
-                if (circles.cutting() == CircleForm.Cutting.DISCS) {
-                    small(size, template.label().cutRadius(size, ArcEdge.CONVEX), found);
-                }
-            }
-            if (circles.cutting() == CircleForm.Cutting.RING && cut.guides().isEmpty()) {
-                found.add(new Concern.RunsInto(
-                        circles.sizes().get(0), circles.sizes().get(1)));
-            }
-        }
-        for (Guide guide : cut.guides()) {
-            guide.round()
-                    .filter(r -> r.edge() == ArcEdge.CONCAVE && r.radius() <= machine.footRadius())
-                    .ifPresent(
-                            r -> found.add(new Concern.HollowSmallerThanFoot(guide, r.radius(), machine.footRadius())));
-        }
-    }
-
-    private static void small(double size, double radius, List<Concern> found) {
-        if (radius <= 0) {
-            found.add(new Concern.LabelSmallerThanFoot(size));
-        }
-    }
-
-    private static void arc(Template template, ArcForm arc, Machine machine, List<Concern> found) {
-        if ((arc.halfCircle() || arc.legs() > 0) && !arc.reachesHalfCircle()) {
-            found.add(new Concern.SweepShortOfHalfCircle(arc.usableSweep()));
-        }
-        for (ArcTemplate edge : template.arcs()) {
-            double radius = edge.stitchedRadius(machine);
-            for (ArcTemplate.RiseLine line : edge.riseLines()) {
-                double rise = edge.stitchedRise(line, machine);
-                if (rise <= 0 || radius <= 0) {
-                    continue;
-                }
-                double needed = rise >= radius
-                        ? Math.PI
-                        : CircularSegment.ofRadiusAndHeight(radius, rise).sweep();
-                // Half a degree is less than anybody places a template.
-                if (needed > edge.usableSweep() + Math.toRadians(0.5)) {
-                    template.lines().stream()
-                            .filter(l -> l.kind() == EngravedLine.Kind.RISE && l.value() == line.label())
-                            .findFirst()
-                            .ifPresent(l -> found.add(new Concern.LineBeyondSweep(l, needed, edge.usableSweep())));
-                }
-            }
-        }
-    }
-
-    private static void slots(
-            Template template, List<Double> sizes, double width, Machine machine, List<Concern> found) {
-        if (width < 2 * machine.footRadius() - 1e-9) {
-            found.add(new Concern.SlotTooNarrow(width, 2 * machine.footRadius()));
-        }
-        for (int i = 1; i < sizes.size(); i++) {
-            double apart =
-                    template.label().radius(sizes.get(i)) - template.label().radius(sizes.get(i - 1));
-            if (apart <= width) {
-                found.add(new Concern.RunsInto(sizes.get(i - 1), sizes.get(i)));
-            }
-        }
     }
 
     private static void followed(Stitching stitching, List<Concern> found) {

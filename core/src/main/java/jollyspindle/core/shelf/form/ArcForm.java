@@ -1,6 +1,7 @@
 package jollyspindle.core.shelf.form;
 
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -8,6 +9,12 @@ import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.ArcEdge;
+import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.Concern;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Prediction;
+import jollyspindle.core.shelf.StitchFacts;
+import jollyspindle.core.shelf.Template;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -119,6 +126,59 @@ public record ArcForm(
     @Override
     public FormType<ArcForm> type() {
         return TYPE;
+    }
+
+    @Override
+    public void facts(StitchFacts facts) {
+        facts.arc(this);
+    }
+
+    @Override
+    public Prediction foretell(Cut cut, SizeLabel label, double foot) {
+        ArcEdge edge = bulging.isPresent() ? ArcEdge.CONVEX : ArcEdge.CONCAVE;
+        return Prediction.round(edgeRadius(edge, label).orElseThrow() + edge.footSign() * foot, label);
+    }
+
+    @Override
+    public List<ArcTemplate> arcs(Template template) {
+        Cut cut = template.cut();
+        List<ArcTemplate> arcs = new ArrayList<>();
+        for (ArcEdge edge : ArcEdge.values()) {
+            edgeRadius(edge, template.label())
+                    .ifPresent(radius -> arcs.add(ArcTemplate.of(template, cut, edge, radius)));
+        }
+        return arcs;
+    }
+
+    @Override
+    public void inspect(Template template, Machine machine, List<Concern> found) {
+        for (ArcEdge edge : ArcEdge.values()) {
+            edgeRadius(edge, template.label())
+                    .ifPresent(radius ->
+                            Concern.small((edge == ArcEdge.CONVEX ? bulging : hollow).getAsDouble(), radius, found));
+        }
+        if ((halfCircle || legs > 0) && !reachesHalfCircle()) {
+            found.add(new Concern.SweepShortOfHalfCircle(usableSweep));
+        }
+        for (ArcTemplate edge : template.arcs()) {
+            double radius = edge.stitchedRadius(machine);
+            for (ArcTemplate.RiseLine line : edge.riseLines()) {
+                double rise = edge.stitchedRise(line, machine);
+                if (rise <= 0 || radius <= 0) {
+                    continue;
+                }
+                double needed = rise >= radius
+                        ? Math.PI
+                        : CircularSegment.ofRadiusAndHeight(radius, rise).sweep();
+                // Half a degree is less than anybody places a template.
+                if (needed > edge.usableSweep() + Math.toRadians(0.5)) {
+                    template.lines().stream()
+                            .filter(l -> l.kind() == EngravedLine.Kind.RISE && l.value() == line.label())
+                            .findFirst()
+                            .ifPresent(l -> found.add(new Concern.LineBeyondSweep(l, needed, edge.usableSweep())));
+                }
+            }
+        }
     }
 
     @Override

@@ -6,10 +6,14 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
+import jollyspindle.core.shelf.Prediction;
+import jollyspindle.core.shelf.StitchFact;
+import jollyspindle.core.shelf.StitchFacts;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 /**
@@ -56,6 +60,22 @@ public record ChevronStrip(double module, double angle, int tips, double depth) 
     @Override
     public FormType<ChevronStrip> type() {
         return TYPE;
+    }
+
+    @Override
+    public void facts(StitchFacts facts) {
+        facts.module(module, tips);
+        facts.add(new StitchFact.RoundCorner(facts.foot(), Math.PI - angle));
+    }
+
+    @Override
+    public Prediction foretell(Cut cut, SizeLabel label, double foot) {
+        return Prediction.height(cut, foot);
+    }
+
+    @Override
+    public OptionalDouble repeat() {
+        return OptionalDouble.of(module);
     }
 
     @Override

@@ -8,6 +8,11 @@ import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.ArcEdge;
+import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.Concern;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.StitchFacts;
+import jollyspindle.core.shelf.Template;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -66,6 +71,31 @@ public record CircleForm(Cutting cutting, List<Double> sizes, double rim) implem
     @Override
     public FormType<CircleForm> type() {
         return TYPE;
+    }
+
+    @Override
+    public void facts(StitchFacts facts) {
+        facts.rounds();
+        facts.uses();
+        facts.ringGap();
+    }
+
+    @Override
+    public List<ArcTemplate> arcs(Template template) {
+        Cut cut = template.cut();
+        return cut.guides().stream()
+                .map(guide -> ArcTemplate.of(template, cut, guide))
+                .toList();
+    }
+
+    @Override
+    public void inspect(Template template, Machine machine, List<Concern> found) {
+        if (cutting == Cutting.DISCS) {
+            sizes.forEach(size -> Concern.small(size, template.label().cutRadius(size, ArcEdge.CONVEX), found));
+        }
+        if (cutting == Cutting.RING && template.cut().guides().isEmpty()) {
+            found.add(new Concern.RunsInto(sizes.get(0), sizes.get(1)));
+        }
     }
 
     @Override

@@ -5,6 +5,9 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
+import jollyspindle.core.shelf.Prediction;
+import jollyspindle.core.shelf.StitchFact;
+import jollyspindle.core.shelf.StitchFacts;
 
 import java.util.EnumSet;
 import java.util.List;
@@ -45,6 +48,19 @@ public record CornerForm(double angle, double arm, double width) implements Form
     @Override
     public FormType<CornerForm> type() {
         return TYPE;
+    }
+
+    @Override
+    public void facts(StitchFacts facts) {
+        if (facts.hasEdge("notch")) {
+            facts.add(new StitchFact.SharpPoint(angle, apexMoved(facts.foot())));
+        }
+        facts.add(new StitchFact.RoundCorner(facts.foot(), Math.PI - angle));
+    }
+
+    @Override
+    public Prediction foretell(Cut cut, SizeLabel label, double foot) {
+        return new Prediction(Prediction.What.POINT_TO_POINT, apexMoved(foot));
     }
 
     @Override

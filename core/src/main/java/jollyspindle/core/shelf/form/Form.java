@@ -1,6 +1,14 @@
 package jollyspindle.core.shelf.form;
 
+import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.Concern;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Prediction;
+import jollyspindle.core.shelf.StitchFacts;
+import jollyspindle.core.shelf.Template;
+
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 /**
@@ -49,6 +57,39 @@ public sealed interface Form
      * @param gap how wide the way is that lets the foot into an opening, in inches; 0 if there is none
      */
     Cut cut(SizeLabel label, double gap);
+
+    /** Adds what there is to know of what it stitches, the most important first. */
+    void facts(StitchFacts facts);
+
+    /** What is measured on cloth to check it, and what that should be with a foot of a radius in inches. */
+    default Prediction foretell(Cut cut, SizeLabel label, double foot) {
+        return Prediction.round(cut, label, foot);
+    }
+
+    /** Adds what is the matter with a template of this form. */
+    default void inspect(Template template, Machine machine, List<Concern> found) {
+        // Most forms have nothing of their own.
+    }
+
+    /** The edges of a template of this form that a border of arcs can be stitched along, the main one first. */
+    default List<ArcTemplate> arcs(Template template) {
+        return List.of();
+    }
+
+    /** Whether lines are stitched along its main edge at a distance. */
+    default boolean isFollowedBeside() {
+        return true;
+    }
+
+    /** How wide the slots are that the foot runs in, in inches; without bounds if it runs in none. */
+    default double slotWidth() {
+        return Double.POSITIVE_INFINITY;
+    }
+
+    /** From repeat to repeat of a strip, in inches. */
+    default OptionalDouble repeat() {
+        return OptionalDouble.empty();
+    }
 
     /** Whether there are sizes on it that can be printed as radius or diameter, as cut or as stitched. */
     default boolean hasSizeLabel() {

@@ -9,6 +9,8 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
+import jollyspindle.core.shelf.Prediction;
+import jollyspindle.core.shelf.StitchFacts;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -98,6 +100,17 @@ public record OutlineForm(List<Corner> corners, boolean window) implements Form 
     @Override
     public FormType<OutlineForm> type() {
         return TYPE;
+    }
+
+    @Override
+    public void facts(StitchFacts facts) {
+        facts.lengths();
+        facts.extent();
+    }
+
+    @Override
+    public Prediction foretell(Cut cut, SizeLabel label, double foot) {
+        return Prediction.width(cut, foot);
     }
 
     @Override

@@ -8,7 +8,12 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
+import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Prediction;
+import jollyspindle.core.shelf.StitchFact;
+import jollyspindle.core.shelf.StitchFacts;
+import jollyspindle.core.shelf.Template;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -53,6 +58,31 @@ public record ScallopRow(int bumps, double width, double depth) implements Form 
     @Override
     public FormType<ScallopRow> type() {
         return TYPE;
+    }
+
+    @Override
+    public void facts(StitchFacts facts) {
+        if (bumpRadius() > 0) {
+            double foot = facts.foot();
+            facts.add(new StitchFact.Shells(bumps, width, stitchedRise(foot), bumpRadius() + foot));
+        }
+    }
+
+    @Override
+    public Prediction foretell(Cut cut, SizeLabel label, double foot) {
+        return new Prediction(Prediction.What.SHELL_RISE, bumpRadius() > 0 ? stitchedRise(foot) : 0);
+    }
+
+    @Override
+    public void inspect(Template template, Machine machine, List<Concern> found) {
+        if (bumpRadius() <= 0) {
+            found.add(new Concern.ShellsTooNarrow(width, 2 * machine.footRadius()));
+        }
+    }
+
+    @Override
+    public boolean isFollowedBeside() {
+        return false;
     }
 
     @Override

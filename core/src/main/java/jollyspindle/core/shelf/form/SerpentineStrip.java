@@ -7,10 +7,13 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
+import jollyspindle.core.shelf.Prediction;
+import jollyspindle.core.shelf.StitchFacts;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 /**
@@ -59,6 +62,21 @@ public record SerpentineStrip(double module, double height, int waves, double de
     @Override
     public FormType<SerpentineStrip> type() {
         return TYPE;
+    }
+
+    @Override
+    public void facts(StitchFacts facts) {
+        facts.module(module, waves);
+    }
+
+    @Override
+    public Prediction foretell(Cut cut, SizeLabel label, double foot) {
+        return Prediction.height(cut, foot);
+    }
+
+    @Override
+    public OptionalDouble repeat() {
+        return OptionalDouble.of(module);
     }
 
     @Override

@@ -4,6 +4,7 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.shelf.ArcEdge;
+import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
 
@@ -69,5 +70,18 @@ final class Slots {
         }
         sizes.forEach(size -> Form.size(size, "size"));
         Form.size(width, "slot width");
+    }
+
+    /** Adds what is the matter with slots: too narrow for the foot, or one running into the next. */
+    static void inspect(List<Double> sizes, double width, SizeLabel label, Machine machine, List<Concern> found) {
+        if (width < 2 * machine.footRadius() - 1e-9) {
+            found.add(new Concern.SlotTooNarrow(width, 2 * machine.footRadius()));
+        }
+        for (int i = 1; i < sizes.size(); i++) {
+            double apart = label.radius(sizes.get(i)) - label.radius(sizes.get(i - 1));
+            if (apart <= width) {
+                found.add(new Concern.RunsInto(sizes.get(i - 1), sizes.get(i)));
+            }
+        }
     }
 }

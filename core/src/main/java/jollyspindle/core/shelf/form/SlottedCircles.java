@@ -4,6 +4,10 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
+import jollyspindle.core.shelf.Concern;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.StitchFacts;
+import jollyspindle.core.shelf.Template;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -46,6 +50,21 @@ public record SlottedCircles(List<Double> sizes, double slotWidth, double sweep)
     @Override
     public FormType<SlottedCircles> type() {
         return TYPE;
+    }
+
+    @Override
+    public void facts(StitchFacts facts) {
+        facts.rounds();
+        facts.ringGap();
+        facts.slotPlay(slotWidth);
+    }
+
+    @Override
+    public void inspect(Template template, Machine machine, List<Concern> found) {
+        Slots.inspect(sizes, slotWidth, template.label(), machine, found);
+        sizes.stream()
+                .filter(size -> bridge(size, template.label()) <= 0)
+                .forEach(size -> found.add(new Concern.BridgeCut(size)));
     }
 
     @Override

@@ -6,6 +6,10 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
+import jollyspindle.core.shelf.Concern;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.StitchFacts;
+import jollyspindle.core.shelf.Template;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -53,6 +57,21 @@ public record SlottedFan(List<Double> sizes, double slotWidth, double sweep, dou
     @Override
     public FormType<SlottedFan> type() {
         return TYPE;
+    }
+
+    @Override
+    public void facts(StitchFacts facts) {
+        facts.rounds();
+        facts.fans(this);
+        facts.slotPlay(slotWidth);
+    }
+
+    @Override
+    public void inspect(Template template, Machine machine, List<Concern> found) {
+        Slots.inspect(sizes, slotWidth, template.label(), machine, found);
+        if (reachesBeyondLegs(template.label())) {
+            found.add(new Concern.SlotsBeyondLegs(sweep, legAngle));
+        }
     }
 
     @Override

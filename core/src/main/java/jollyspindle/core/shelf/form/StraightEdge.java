@@ -6,6 +6,8 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
+import jollyspindle.core.shelf.Prediction;
+import jollyspindle.core.shelf.StitchFacts;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -49,6 +51,16 @@ public record StraightEdge(double length, double width, double notch) implements
     @Override
     public FormType<StraightEdge> type() {
         return TYPE;
+    }
+
+    @Override
+    public void facts(StitchFacts facts) {
+        facts.lengths();
+    }
+
+    @Override
+    public Prediction foretell(Cut cut, SizeLabel label, double foot) {
+        return new Prediction(Prediction.What.EDGE_TO_LINE, foot);
     }
 
     @Override

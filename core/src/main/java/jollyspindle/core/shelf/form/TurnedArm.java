@@ -13,8 +13,12 @@ import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.param.Values;
+import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Prediction;
+import jollyspindle.core.shelf.StitchFacts;
+import jollyspindle.core.shelf.Template;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -250,6 +254,23 @@ public record TurnedArm(Figure figure, double reach, double hook, double width) 
     @Override
     public FormType<TurnedArm> type() {
         return figure.type();
+    }
+
+    @Override
+    public void facts(StitchFacts facts) {
+        facts.arm();
+    }
+
+    @Override
+    public Prediction foretell(Cut cut, SizeLabel label, double foot) {
+        return Prediction.reach(cut, foot);
+    }
+
+    @Override
+    public void inspect(Template template, Machine machine, List<Concern> found) {
+        if (!hookFits(machine)) {
+            found.add(new Concern.HookDoesntFit(hook, machine.footRadius()));
+        }
     }
 
     @Override
