@@ -1,6 +1,8 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.division.CornerAsk;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -31,6 +33,49 @@ public record CornerDesign(
     public static final double NEAREST_FEET = Motif.CLOSEST;
 
     public static final double FARTHEST_FEET = 60;
+
+    static final Param.MaybeLength<CornerDesign> FEET =
+            Param.maybeLength("feet", NEAREST_FEET, FARTHEST_FEET, CornerDesign::feet);
+    static final Param.Whole<CornerDesign> LINES = Param.<CornerDesign>whole(
+                    "lines", 1, Motif.MOST_LINES, CornerDesign::lines)
+            .usually(1);
+    static final Param.Flag<CornerDesign> FROM_OUTER = Param.flag("fromOuter", CornerDesign::fromOuter, false);
+    static final Param.Choice<CornerDesign, Closing> CLOSING = Param.<CornerDesign, Closing>choice(
+                    "closing", Closing.class, CornerDesign::closing)
+            .usually(Closing.DIAMOND);
+
+    private static final Param.Choice<CornerDesign, Kind> KIND = Param.<CornerDesign, Kind>choice(
+                    "kind", Kind.class, CornerDesign::kind)
+            .usually(Kind.PLAIN);
+    private static final Param.MaybeText<CornerDesign> TEMPLATE = Param.maybeText("template", CornerDesign::templateId);
+    private static final Param.MaybeText<CornerDesign> GUIDE = Param.maybeText("guide", CornerDesign::guideId);
+    private static final Param.Choice<CornerDesign, CornerAsk> ASKS = Param.<CornerDesign, CornerAsk>choice(
+                    "asks", CornerAsk.class, CornerDesign::ask)
+            .usually(CornerAsk.NOTHING);
+
+    /** All that is chosen about a corner, whatever stands in it; {@link CornerType} says what matters to each kind. */
+    public static final Params<CornerDesign> PARAMS = Params.of(
+                    v -> new CornerDesign(
+                            v.get(KIND),
+                            v.get(TEMPLATE),
+                            v.get(GUIDE),
+                            v.get(FEET),
+                            v.get(LINES),
+                            v.get(FROM_OUTER),
+                            v.get(ASKS),
+                            v.get(CLOSING)),
+                    Params.row(KIND),
+                    Params.row(FEET),
+                    Params.row(CLOSING),
+                    Params.row(LINES),
+                    Params.row(FROM_OUTER),
+                    Params.row(TEMPLATE, GUIDE),
+                    Params.row(ASKS))
+            .kept(KIND, TEMPLATE, GUIDE, FEET, LINES, FROM_OUTER, ASKS, CLOSING)
+            .brief(LINES)
+            .brief(FROM_OUTER)
+            .brief(ASKS)
+            .brief(CLOSING);
 
     /** The motifs there are for corners (common practice, no source). */
     public enum Kind {

@@ -180,7 +180,7 @@ public final class RingDesigner {
     }
 
     private Optional<Segment> mitre(Side side, Map<Side, RunFrame> ring, Corners meeting) {
-        if (design.corner(side).kind() != CornerDesign.Kind.DIAGONAL_CUT) {
+        if (!CornerTypes.of(design.corner(side).kind()).runsOn()) {
             return Optional.empty();
         }
         CornerSpace corner = new CornerSpace(ring.get(side), ring.get(side.previous()), meeting);
@@ -314,12 +314,10 @@ public final class RingDesigner {
     /** How far a corner's feet stand from it: as far in all corners that are asked for alike. */
     private static OptionalDouble feet(
             Design design, CornerDesign corner, EdgeCatalog tools, Map<Side, RunFrame> frames, double repeat) {
-        if (corner.kind() != CornerDesign.Kind.MITRE_ARC) {
-            return OptionalDouble.empty();
-        }
         double room = frames.values().stream().mapToDouble(RunFrame::room).min().orElseThrow();
         return arc(design, corner, tools)
-                .map(a -> CornerLayout.feet(corner, a.stitchedRadius(tools.machine()), room, comingOut(frames, repeat)))
+                .map(a -> CornerTypes.of(corner.kind())
+                        .feet(corner, a.stitchedRadius(tools.machine()), room, comingOut(frames, repeat)))
                 .filter(OptionalDouble::isPresent)
                 .filter(d -> d.getAsDouble() <= mostFeet(frames))
                 .orElse(OptionalDouble.empty());
@@ -368,16 +366,18 @@ public final class RingDesigner {
                     || !divided.containsKey(right.id())) {
                 continue;
             }
-            CornerLayout corner = new CornerLayout(
+            CornerContext corner = new CornerContext(
                     new CornerSpace(left, right, meeting),
                     wanted,
                     tools,
                     arc(design, wanted, tools),
-                    markers.get(left.id()),
-                    markers.get(right.id()),
-                    divided.get(left.id()).division(),
-                    divided.get(right.id()).division());
-            corner.lay(feet(design, wanted, tools, ring, repeat), mostFeet(ring), free());
+                    new CornerContext.Beside(
+                            markers.get(left.id()), divided.get(left.id()).division()),
+                    new CornerContext.Beside(
+                            markers.get(right.id()), divided.get(right.id()).division()),
+                    new CornerContext.Feet(feet(design, wanted, tools, ring, repeat), mostFeet(ring)),
+                    free());
+            corner.lay();
             corner.obstacles().forEach(o -> told.add(new Told(left.id(), 0, o)));
             corner.crown().ifPresent(crowns::add);
             corners.put(

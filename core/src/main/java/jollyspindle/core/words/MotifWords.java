@@ -1,5 +1,6 @@
 package jollyspindle.core.words;
 
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.motif.CornerDesign;
@@ -50,23 +51,9 @@ public record MotifWords(Words words) {
         };
     }
 
+    /** What stands in a corner. */
     public static String name(CornerDesign.Kind kind) {
-        return switch (kind) {
-            case PLAIN -> "Plain";
-            case MITRE_ARC -> "Arc astride the mitre";
-            case DIAGONAL_CUT -> "Diagonal cut";
-            case CORNERSTONE_RING -> "Cornerstone ring";
-            case QUARTER_FAN -> "Quarter fan";
-            case TURNED -> "Turned arc";
-        };
-    }
-
-    public static String name(CornerDesign.Closing closing) {
-        return switch (closing) {
-            case DIAMOND -> "a long diamond";
-            case ARC -> "one more arc";
-            case NOTHING -> "nothing";
-        };
+        return ParamWords.text("corner." + Codes.of(kind));
     }
 
     public static String name(Layer.Space space) {

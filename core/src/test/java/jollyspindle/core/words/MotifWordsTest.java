@@ -117,8 +117,6 @@ class MotifWordsTest {
     void everyPresetAndCornerHasItsOwnName() {
         assertThat(Preset.all().stream().map(MotifWords::name)).doesNotHaveDuplicates();
         assertThat(Stream.of(CornerDesign.Kind.values()).map(MotifWords::name)).doesNotHaveDuplicates();
-        assertThat(Stream.of(CornerDesign.Closing.values()).map(MotifWords::name))
-                .doesNotHaveDuplicates();
     }
 
     @ParameterizedTest

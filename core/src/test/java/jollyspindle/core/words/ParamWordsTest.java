@@ -2,9 +2,9 @@ package jollyspindle.core.words;
 
 import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.code.Codes;
+import jollyspindle.core.motif.CornerTypes;
 import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.param.Param;
-import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.form.FormTypes;
 import org.junit.jupiter.api.Test;
 
@@ -23,12 +23,17 @@ class ParamWordsTest {
 
     @Test
     void eachParamAndValueIsCalledSomething() {
-        MotifTypes.ALL.forEach(type -> named("run." + type.code(), type.params(), true));
-        AreaMotifTypes.ALL.forEach(type -> named("area." + type.code(), type.params(), true));
+        MotifTypes.ALL.forEach(type -> named("run." + type.code(), type.params().all(), true));
+        AreaMotifTypes.ALL.forEach(
+                type -> named("area." + type.code(), type.params().all(), true));
+        CornerTypes.ALL.forEach(type -> {
+            used.add("corner." + type.code());
+            named("corner." + type.code(), type.chosen(), true);
+        });
         FormTypes.ALL.forEach(type -> {
             String kind = "form." + type.code();
             // The fields of a template say by themselves what may be typed.
-            named(kind, type.params(), false);
+            named(kind, type.params().all(), false);
             used.add("form." + Codes.of(type.kind()));
             if (type.figure().isPresent()) {
                 used.addAll(List.of(kind + ".figure", kind + ".figure.this"));
@@ -39,9 +44,9 @@ class ParamWordsTest {
                 .containsExactlyInAnyOrderElementsOf(used);
     }
 
-    private <M> void named(String kind, Params<M> params, boolean hints) {
+    private <M> void named(String kind, List<Param<M, ?>> params, boolean hints) {
         ParamWords words = new ParamWords(kind);
-        for (Param<M, ?> param : params.all()) {
+        for (Param<M, ?> param : params) {
             String key = kind + "." + param.code();
             used.add(key);
             assertThat(words.name(param)).as(key).isNotBlank();

@@ -1,23 +1,18 @@
 package jollyspindle.desktop.bench;
 
-import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.RunSet;
 import jollyspindle.core.division.Wish;
-import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.DivisionConstraints;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
-import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.Preset;
 import jollyspindle.core.plan.Gallery;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunId;
-import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.form.Kind;
-import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
@@ -61,13 +56,14 @@ final class MotifPane extends VBox {
     private final FlowPane heads = new FlowPane(4, 4);
     private final VBox body = new VBox(8);
 
+    private final CornerFields corners;
+
     /** What the body has, each made when it has its turn. */
     private final List<Supplier<? extends Node>> parts = new ArrayList<>();
 
     private int looked;
     private boolean choosing;
     private boolean alone;
-    private boolean cornerAlone;
     private String shown = "";
 
     MotifPane(Workbench bench, Look look) {
@@ -75,6 +71,7 @@ final class MotifPane extends VBox {
         this.bench = bench;
         getStyleClass().add("motif-pane");
         gallery = new GalleryPane(bench, look, this::adopt);
+        corners = new CornerFields(bench, this::show);
         getChildren().addAll(heads, body);
     }
 
@@ -121,7 +118,7 @@ final class MotifPane extends VBox {
             gallery.show(looked);
             parts.addAll(List.of(this::galleryHead, () -> gallery));
         } else if (looked == CORNERS) {
-            corners(design);
+            parts.addAll(corners.parts());
         } else {
             parts.add(() -> scope(design));
             layer(looked);
@@ -465,124 +462,5 @@ final class MotifPane extends VBox {
             }
         });
         return Labelled.of("Template", box);
-    }
-
-    // --- corners -----------------------------------------------------------------------------------------------
-
-    private void corners(Design design) {
-        Optional<Side> side = bench.whereProperty().get().side();
-        boolean own = cornerAlone || side.filter(design.corners()::containsKey).isPresent();
-        CornerDesign corner = own ? design.corner(side.orElseThrow()) : design.corner();
-        CheckBox single = new CheckBox("Only the one at this side's left end");
-        single.setId("corner-alone");
-        single.setWrapText(true);
-        single.setSelected(own);
-        single.setDisable(own && !cornerAlone);
-        single.setOnAction(e -> {
-            cornerAlone = single.isSelected();
-            show();
-        });
-        parts.add(() -> single);
-        MotifFields fields = new MotifFields(bench, motif -> {});
-        parts.add(() -> fields.choice(
-                "corner-kind",
-                own ? "In this corner" : "In every corner",
-                List.of(CornerDesign.Kind.values()),
-                corner.kind(),
-                MotifWords::name,
-                kind -> corner(corner.with(kind))));
-        if (corner.kind() == CornerDesign.Kind.MITRE_ARC) {
-            parts.add(() -> fields.length(
-                    "corner-feet",
-                    "Feet from the corner",
-                    true,
-                    corner.feet(),
-                    0.01,
-                    60,
-                    feet -> corner(corner.withFeet(feet))));
-        }
-        if (corner.kind() == CornerDesign.Kind.DIAGONAL_CUT) {
-            parts.add(() -> fields.choice(
-                    "corner-closing",
-                    "Closed by",
-                    List.of(CornerDesign.Closing.values()),
-                    corner.closing(),
-                    MotifWords::name,
-                    closing -> corner(corner.with(closing))));
-        }
-        if (corner.kind() == CornerDesign.Kind.CORNERSTONE_RING || corner.kind() == CornerDesign.Kind.QUARTER_FAN) {
-            parts.add(() -> fields.whole(
-                    "corner-lines",
-                    corner.kind() == CornerDesign.Kind.QUARTER_FAN ? "Arcs" : "Rings",
-                    corner.lines(),
-                    1,
-                    Motif.MOST_LINES,
-                    n -> corner(corner.withLines(n))));
-        }
-        if (corner.kind() == CornerDesign.Kind.QUARTER_FAN) {
-            parts.add(() -> fields.choice(
-                    "corner-about",
-                    "About",
-                    List.of(false, true),
-                    corner.fromOuter(),
-                    outer -> outer ? "the outer corner" : "the inner corner",
-                    outer -> corner(corner.withFromOuter(outer))));
-        }
-        if (corner.kind() != CornerDesign.Kind.PLAIN) {
-            parts.add(() -> cornerTemplate(corner));
-            parts.add(() -> fields.choice(
-                    "corner-ask",
-                    "Asks the runs for",
-                    List.of(CornerAsk.values()),
-                    corner.ask(),
-                    DivisionWords::name,
-                    ask -> corner(corner.with(ask))));
-            parts.add(() -> Labelled.wrapped(said(), "reason"));
-        }
-    }
-
-    /** What the corners do to the runs. */
-    private String said() {
-        return bench.run()
-                .map(run -> {
-                    double left = run.division().cornerLeft();
-                    return left > 0
-                            ? "Its feet stand " + bench.words().length(left)
-                                    + " from the corner; the rest of each run is divided."
-                            : "The runs are divided from corner to corner.";
-                })
-                .orElse("");
-    }
-
-    private Node cornerTemplate(CornerDesign corner) {
-        boolean fan = corner.kind() == CornerDesign.Kind.QUARTER_FAN;
-        List<TemplateChoice> choices = TemplateChoice.of(
-                bench.job(), corner.templateId(), bench.shelf(), fan ? Obstacle.EdgeKind.FAN : Obstacle.EdgeKind.ARC);
-        ComboBox<TemplateChoice> box = new ComboBox<>();
-        Choices.prepare(box, "corner-template", "The template for the corners", choices, TemplateChoice::name);
-        choices.stream()
-                .filter(c -> c.is(corner.templateId(), corner.guideId()))
-                .findFirst()
-                .ifPresent(box::setValue);
-        box.setPromptText("the run's own");
-        box.setOnAction(e -> {
-            TemplateChoice chosen = box.getValue();
-            if (chosen != null) {
-                corner(corner.withTemplate(Optional.of(chosen.template().id()), chosen.guideId()));
-            }
-        });
-        return Labelled.of("Template", box);
-    }
-
-    private void corner(CornerDesign corner) {
-        Design now = design();
-        Optional<Side> side = bench.whereProperty().get().side();
-        boolean own = cornerAlone || side.filter(now.corners()::containsKey).isPresent();
-        bench.design(
-                (own ? "corner: " : "corners: ") + Words.decapital(MotifWords.name(corner.kind())),
-                l -> l.with(
-                        own
-                                ? l.design().withCorner(side.orElseThrow(), corner)
-                                : l.design().withCorner(corner)));
     }
 }

@@ -76,6 +76,15 @@ public final class ParamForm<M> extends EntryFields {
         return this;
     }
 
+    /** Shows these fields only. */
+    public ParamForm<M> only(List<String> codes) {
+        params.all().stream()
+                .map(Param::code)
+                .filter(code -> !codes.contains(code))
+                .forEach(hidden::add);
+        return this;
+    }
+
     private Node row(List<Param<M, ?>> row) {
         List<Node> nodes = row.stream().map(this::field).toList();
         return nodes.size() == 1 ? nodes.get(0) : Labelled.row(nodes.toArray(Node[]::new));

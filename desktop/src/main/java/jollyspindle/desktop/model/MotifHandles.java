@@ -208,7 +208,7 @@ final class MotifHandles {
                         arc.path().end(),
                         0,
                         1,
-                        feet -> feet > 0 && feet <= 60
+                        feet -> feet >= CornerDesign.NEAREST_FEET && feet <= CornerDesign.FARTHEST_FEET
                                 ? Optional.of(layout.with(
                                         layout.design().corners().containsKey(side.get())
                                                 ? layout.design()

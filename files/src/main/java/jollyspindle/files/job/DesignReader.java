@@ -1,7 +1,6 @@
 package jollyspindle.files.job;
 
 import jollyspindle.core.code.Codes;
-import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
@@ -83,26 +82,8 @@ public final class DesignReader {
         return ParamFields.read(fields, MotifTypes.of(code).orElseThrow().params());
     }
 
-    private static boolean flag(Fields fields, String field) throws FileTrouble {
-        return fields.has(field) && fields.flag(field);
-    }
-
-    private static int whole(Fields fields, String field, int least, int most, int usual) throws FileTrouble {
-        return fields.has(field) ? fields.whole(field, least, most) : usual;
-    }
-
     private static CornerDesign corner(Fields fields) throws FileTrouble {
-        CornerDesign corner = new CornerDesign(
-                choice(fields, "kind", CornerDesign.Kind.PLAIN),
-                fields.optionalText("template"),
-                fields.optionalText("guide"),
-                fields.optionalNumber("feet", CornerDesign.NEAREST_FEET, CornerDesign.FARTHEST_FEET),
-                whole(fields, "lines", 1, Motif.MOST_LINES, 1),
-                flag(fields, "fromOuter"),
-                fields.has("asks") ? fields.choice("asks", CornerAsk.class) : CornerAsk.NOTHING,
-                fields.has("closing")
-                        ? fields.choice("closing", CornerDesign.Closing.class)
-                        : CornerDesign.Closing.DIAMOND);
+        CornerDesign corner = ParamFields.read(fields, CornerDesign.PARAMS);
         fields.done();
         return corner;
     }

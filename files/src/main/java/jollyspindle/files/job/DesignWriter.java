@@ -3,7 +3,6 @@ package jollyspindle.files.job;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.code.Codes;
-import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
@@ -31,12 +30,12 @@ public final class DesignWriter {
             });
         }
         if (!design.corner().equals(CornerDesign.plain())) {
-            corner(node.putObject("corner"), design.corner());
+            ParamFields.write(node.putObject("corner"), CornerDesign.PARAMS, design.corner());
         }
         if (!design.corners().isEmpty()) {
             ObjectNode corners = node.putObject("corners");
             for (Map.Entry<Side, CornerDesign> one : design.corners().entrySet()) {
-                corner(corners.putObject(Codes.of(one.getKey())), one.getValue());
+                ParamFields.write(corners.putObject(Codes.of(one.getKey())), CornerDesign.PARAMS, one.getValue());
             }
         }
     }
@@ -59,24 +58,5 @@ public final class DesignWriter {
 
     private static <M extends Motif> void motif(ObjectNode node, M motif) {
         ParamFields.write(node, MotifTypes.of(motif).params(), motif);
-    }
-
-    private static void corner(ObjectNode node, CornerDesign corner) {
-        node.put("kind", Fields.name(corner.kind()));
-        corner.templateId().ifPresent(id -> node.put("template", id));
-        corner.guideId().ifPresent(id -> node.put("guide", id));
-        corner.feet().ifPresent(inches -> node.put("feet", inches));
-        if (corner.lines() > 1) {
-            node.put("lines", corner.lines());
-        }
-        if (corner.fromOuter()) {
-            node.put("fromOuter", true);
-        }
-        if (corner.ask() != CornerAsk.NOTHING) {
-            node.put("asks", Fields.name(corner.ask()));
-        }
-        if (corner.closing() != CornerDesign.Closing.DIAMOND) {
-            node.put("closing", Fields.name(corner.closing()));
-        }
     }
 }

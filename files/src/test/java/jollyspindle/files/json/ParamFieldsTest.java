@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.area.AreaMotifType;
 import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.code.Codes;
+import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.MotifType;
 import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.shelf.form.FormType;
@@ -89,6 +90,16 @@ class ParamFieldsTest {
             });
         }
         assertThat(sorted(described)).isEqualTo(sorted(wanted));
+    }
+
+    @Test
+    void theSchemaSaysOfCornersWhatTheirParamsSay() {
+        JsonNode described = SCHEMA.at("/$defs/corner").deepCopy();
+        undescribed(described);
+        ObjectNode wanted = ParamFields.schema(CornerDesign.PARAMS);
+        assertThat(sorted(described.get("properties"))).isEqualTo(sorted(wanted.get("properties")));
+        assertThat(wanted.get("required")).isEmpty();
+        assertThat(described.has("required")).isFalse();
     }
 
     static List<Kind> kinds() {

@@ -1,0 +1,179 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.division.RunDivision;
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.ArcsBetween;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.marking.Marker;
+import jollyspindle.core.placement.LineEnd;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.quilt.Corners;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.ArcTemplate;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/** What a corner's motif is laid out in and with, and what comes of it. */
+final class CornerContext {
+
+    /** A corner's lines that end so near to what they should reach, in inches, reach it. */
+    private static final double ON = 1e-6;
+
+    final CornerSpace space;
+    final CornerDesign design;
+    final EdgeCatalog tools;
+    final Marker leftMarker;
+    final Marker rightMarker;
+    final RunDivision leftDivision;
+    final RunDivision rightDivision;
+    final PlacementBuilder sewing;
+
+    /** How far from the corner the feet of its arc stand, in inches, if it has any and they go there. */
+    final OptionalDouble feet;
+
+    /** How far out they may be, in inches. */
+    final double mostFeet;
+
+    /** Whether nothing of the runs reaches into the corner. */
+    final boolean free;
+
+    private final Optional<ArcTemplate> arc;
+    private final List<Obstacle> obstacles = new ArrayList<>();
+
+    /**
+     * What is needed for a corner.
+     *
+     * @param arc the round edge its arcs are stitched along, if there is one
+     * @param left what the run has at whose left end it is
+     * @param right what the run has at whose right end it is
+     */
+    CornerContext(
+            CornerSpace space,
+            CornerDesign design,
+            EdgeCatalog tools,
+            Optional<ArcTemplate> arc,
+            Beside left,
+            Beside right,
+            Feet feet,
+            boolean free) {
+        this.space = space;
+        this.design = design;
+        this.tools = tools;
+        this.arc = arc;
+        this.leftMarker = left.marker();
+        this.rightMarker = right.marker();
+        this.leftDivision = left.division();
+        this.rightDivision = right.division();
+        this.feet = feet.at();
+        this.mostFeet = feet.most();
+        this.free = free;
+        this.sewing = new PlacementBuilder(space.left().id(), leftMarker);
+        sewing.begin(0, space.left().rotation());
+    }
+
+    /** A run that ends in the corner. */
+    record Beside(Marker marker, RunDivision division) {}
+
+    /**
+     * How far out the feet of an arc in the corner stand.
+     *
+     * @param at in inches; nothing if there are none or they can't stand there
+     * @param most how far out they may be, in inches
+     */
+    record Feet(OptionalDouble at, double most) {}
+
+    List<StitchLine> lines() {
+        return sewing.lines();
+    }
+
+    List<Placement> placements() {
+        return sewing.placements();
+    }
+
+    List<Obstacle> obstacles() {
+        return obstacles;
+    }
+
+    void obstacle(Obstacle obstacle) {
+        obstacles.add(obstacle);
+    }
+
+    /** Lays the motif out, in corners that have the room for one. */
+    void lay() {
+        if (space.corners() == Corners.MITRED || space.corners() == Corners.CORNERSTONES) {
+            CornerTypes.of(design.kind()).lay(this);
+        } else {
+            obstacle(new Obstacle.NoSpace());
+        }
+    }
+
+    /** How far the crown of what stands astride the mitre is from the inner corner, in inches. */
+    Optional<Double> crown() {
+        return CornerTypes.of(design.kind()).isAstride(design)
+                ? sewing.lines().stream()
+                        .findFirst()
+                        .map(l -> l.path().curves().get(0).at(0.5).distance(space.inner()))
+                : Optional.empty();
+    }
+
+    /** The round edge; nothing, and an obstacle, if there is none. */
+    Optional<StitchingEdge.Round> tool() {
+        if (arc.isEmpty()) {
+            obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.ARC, 0));
+        }
+        return arc.map(a -> StitchingEdge.Round.of(a, tools.machine()));
+    }
+
+    /** Whether an arc keeps within the limits of stitching. */
+    boolean staysInside(Arc arc) {
+        return space.region().within(Path.of(arc)).stream().anyMatch(p -> Math.abs(p.length() - arc.length()) < ON);
+    }
+
+    /** The arc of a radius that looks out of the corner, its feet so far out on the lines that go on from both seams. */
+    Optional<Arc> outward(double radius, double out) {
+        Point from = space.inner().plus(space.away().times(-out));
+        Point to = space.inner().plus(space.towards().times(out));
+        return ArcsBetween.bulgingTowards(from, to, radius, space.outer());
+    }
+
+    /** Stitches that arc; an obstacle if it passes the limits of stitching. */
+    void outward(StitchingEdge.Round tool, double out) {
+        Arc arc = outward(tool.stitched(), out).orElseThrow();
+        if (!staysInside(arc)) {
+            obstacle(new Obstacle.TooHigh(beyond(arc)));
+            return;
+        }
+        Mark start = leftMarker.next(Mark.Kind.FOOT, arc.start(), Mark.Stage.LOADED);
+        Mark end = leftMarker.next(Mark.Kind.FOOT, arc.end(), Mark.Stage.LOADED);
+        sewing.stitch(
+                PlacementBuilder.Naming.of(Stitched.CORNER_ARC, 1),
+                arc,
+                tool,
+                new Registration.OnMitre(),
+                LineEnd.at(start),
+                LineEnd.at(end),
+                PlacementBuilder.Turn.MARKED);
+    }
+
+    /** How far an arc passes the limits of stitching at most, in inches. */
+    private double beyond(Arc arc) {
+        double most = Math.max(space.beyond(arc.start()), space.beyond(arc.end()));
+        for (Point outward : List.of(space.left().outward(), space.right().outward())) {
+            Point top = arc.centre().plus(outward.times(arc.radius()));
+            if (arc.distance(top) < ON) {
+                most = Math.max(most, space.beyond(top));
+            }
+        }
+        return most;
+    }
+}

@@ -1,0 +1,68 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.code.Codes;
+import jollyspindle.core.param.Param;
+
+import java.util.List;
+import java.util.OptionalDouble;
+
+/** All there is to know about a kind of motif of corners. Each stands in the file that lays it out; {@link CornerTypes} finds it. */
+public abstract class CornerType {
+
+    private final CornerDesign.Kind kind;
+    private final List<Param<CornerDesign, ?>> chosen;
+
+    /**
+     * A kind of motif of corners.
+     *
+     * @param chosen what is chosen about it besides its template and what it asks of the runs
+     */
+    CornerType(CornerDesign.Kind kind, List<Param<CornerDesign, ?>> chosen) {
+        this.kind = kind;
+        this.chosen = List.copyOf(chosen);
+    }
+
+    public CornerDesign.Kind kind() {
+        return kind;
+    }
+
+    /** Its lasting name. */
+    public String code() {
+        return Codes.of(kind);
+    }
+
+    /** What is chosen about it besides its template and what it asks of the runs, in the order of a form. */
+    public List<Param<CornerDesign, ?>> chosen() {
+        return chosen;
+    }
+
+    /** What sort of template it is stitched with. */
+    public Obstacle.EdgeKind edge() {
+        return Obstacle.EdgeKind.ARC;
+    }
+
+    /**
+     * How far from the inner corner its feet stand on both seams; so much is taken of the runs.
+     *
+     * @param radius stitched, in inches
+     * @param room from the seam to the limit of stitching, in inches
+     * @param repeat about what the runs' repeats will be, in inches
+     * @return nothing if it has no feet there, or they can't stand
+     */
+    OptionalDouble feet(CornerDesign design, double radius, double room, double repeat) {
+        return OptionalDouble.empty();
+    }
+
+    /** Whether the repeats run on to the mitre and are cut off there. */
+    boolean runsOn() {
+        return false;
+    }
+
+    /** Whether its first line stands astride the mitre, with its crown on it. */
+    boolean isAstride(CornerDesign design) {
+        return false;
+    }
+
+    /** Lays it out. */
+    abstract void lay(CornerContext corner);
+}

@@ -1,0 +1,78 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.param.Params;
+import jollyspindle.core.placement.LineEnd;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
+
+import java.util.List;
+import java.util.Optional;
+
+/** Lays out quarter circles about the inner or the outer corner. */
+final class QuarterFanLayout {
+
+    static final CornerType TYPE =
+            new CornerType(CornerDesign.Kind.QUARTER_FAN, Params.row(CornerDesign.LINES, CornerDesign.FROM_OUTER)) {
+
+                @Override
+                public Obstacle.EdgeKind edge() {
+                    return Obstacle.EdgeKind.FAN;
+                }
+
+                @Override
+                void lay(CornerContext corner) {
+                    new QuarterFanLayout(corner).lay();
+                }
+            };
+
+    private final CornerContext corner;
+
+    private QuarterFanLayout(CornerContext corner) {
+        this.corner = corner;
+    }
+
+    private void lay() {
+        Optional<EdgeCatalog.Fan> fan = corner.tools.fan(corner.design.templateId());
+        if (fan.isEmpty()) {
+            corner.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.FAN, 0));
+            return;
+        }
+        Point pivot = corner.design.fromOuter() ? corner.space.outer() : corner.space.inner();
+        Point from = corner.design.fromOuter() ? corner.space.beyondLeft() : corner.space.beyondRight();
+        Point to = corner.design.fromOuter() ? corner.space.beyondRight() : corner.space.beyondLeft();
+        double most = Math.min(pivot.distance(from), pivot.distance(to));
+        List<StitchingEdge.Round> blades = fan.get().blades().stream()
+                .filter(b -> b.stitched() <= most + 1e-9)
+                .limit(corner.design.lines())
+                .toList();
+        if (blades.size() < corner.design.lines()) {
+            corner.obstacle(new Obstacle.TooMany(corner.design.lines(), blades.size()));
+        }
+        if (blades.isEmpty()) {
+            return;
+        }
+        Mark centre = corner.leftMarker.at(
+                corner.design.fromOuter() ? Mark.Kind.PIVOT : Mark.Kind.VALLEY, 0, pivot, Mark.Stage.LOADED);
+        double start = from.minus(pivot).angle();
+        double sweep = to.minus(pivot).angle() - start;
+        sweep -= 2 * Math.PI * Math.rint(sweep / (2 * Math.PI));
+        for (int b = 0; b < blades.size(); b++) {
+            Arc arc = new Arc(pivot, blades.get(b).stitched(), start, sweep);
+            Arc way = b % 2 == 0 ? arc : arc.reversed();
+            corner.sewing.stitch(
+                    PlacementBuilder.Naming.of(Stitched.CORNER_BLADE, 1, b + 1),
+                    way,
+                    blades.get(b),
+                    new Registration.CentreOnMark(centre, true),
+                    LineEnd.at(way.start(), LineEnd.ShownBy.RUN_END),
+                    LineEnd.at(way.end(), LineEnd.ShownBy.RUN_END),
+                    PlacementBuilder.Turn.ABOUT_CENTRE);
+        }
+    }
+}

@@ -1,0 +1,46 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.sewing.StitchingEdge;
+
+import java.util.List;
+import java.util.Optional;
+
+/** Lays out the run's arc once more, turned to look out of the corner. */
+final class TurnedArcLayout {
+
+    static final CornerType TYPE = new CornerType(CornerDesign.Kind.TURNED, List.of()) {
+
+        @Override
+        boolean isAstride(CornerDesign design) {
+            return true;
+        }
+
+        @Override
+        void lay(CornerContext corner) {
+            new TurnedArcLayout(corner).lay();
+        }
+    };
+
+    private final CornerContext corner;
+
+    private TurnedArcLayout(CornerContext corner) {
+        this.corner = corner;
+    }
+
+    private void lay() {
+        Optional<StitchingEdge.Round> tool = corner.tool();
+        if (tool.isEmpty()) {
+            return;
+        }
+        double radius = tool.get().stitched();
+        double chord = (corner.leftDivision.repeat() + corner.rightDivision.repeat()) / 2;
+        if (chord > 2 * radius) {
+            corner.obstacle(new Obstacle.TooFar(chord, 2 * radius));
+            return;
+        }
+        // The feet stand on the lines that go on from both seams, as far out on one as on the other.
+        corner.outward(
+                tool.get(),
+                chord / corner.space.towards().distance(corner.space.away().times(-1)));
+    }
+}
