@@ -3,8 +3,9 @@ package jollyspindle.benchmarks;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.CandidateFinder;
 import jollyspindle.core.division.Counts;
-import jollyspindle.core.division.School;
 import jollyspindle.core.division.Tie;
+import jollyspindle.core.division.school.ByHand;
+import jollyspindle.core.division.school.School;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
@@ -92,7 +93,7 @@ public class DivisionBenchmark {
     @Benchmark
     public WorkPlan dragStep() {
         step = (step + 1) % 16;
-        School dragged = new School.ByHand(16, Map.of(5, 20 + step / 16.0));
+        School dragged = new ByHand(16, Map.of(5, 20 + step / 16.0));
         return planner.planAgain(king.choosing(Map.of(RunId.of(Side.TOP), dragged)));
     }
 }

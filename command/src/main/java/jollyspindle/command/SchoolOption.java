@@ -1,9 +1,18 @@
 package jollyspindle.command;
 
 import jollyspindle.core.division.Counts;
-import jollyspindle.core.division.School;
-import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.division.school.ByHand;
+import jollyspindle.core.division.school.ByIncrements;
+import jollyspindle.core.division.school.ByPiecing;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.Fudged;
+import jollyspindle.core.division.school.HalfSteps;
+import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.SchoolKind;
+import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.QuiltRules;
@@ -161,21 +170,20 @@ final class SchoolOption {
     Optional<? extends School> school(CommandSpec spec, double length, Optional<Double> about, TapeScale tape) {
         try {
             return switch (way()) {
-                case EVEN -> Optional.of(new School.Even(countOr(length, about, spec)));
-                case HALF_STEPS -> Optional.of(new School.HalfSteps(countOr(length, about, spec)));
+                case EVEN -> Optional.of(new Even(countOr(length, about, spec)));
+                case HALF_STEPS -> Optional.of(new HalfSteps(countOr(length, about, spec)));
                 case CORNERS_IN ->
                     count == null
-                            ? School.CornersIn.most(length, repeat(about, spec))
-                            : Optional.of(new School.CornersIn(repeat(about, spec), count));
+                            ? CornersIn.most(length, repeat(about, spec))
+                            : Optional.of(new CornersIn(repeat(about, spec), count));
                 case CENTRE_OUT ->
                     count == null
-                            ? School.CentreOut.most(length, repeat(about, spec), centre == OnCentre.VALLEY)
-                            : Optional.of(new School.CentreOut(repeat(about, spec), count));
-                case FUDGE ->
-                    Optional.of(new School.Fudged(repeat(about, spec), countOr(length, about, spec), spread(spec)));
-                case PIECING -> Optional.of(new School.ByPiecing(needed("--unit", unit, spec, tape), units, parts));
-                case INCREMENTS -> Optional.of(new School.ByIncrements(needed("--step", step, spec, tape), steps));
-                case BY_HAND -> Optional.of(new School.ByHand(countOr(length, about, spec), pins(length, spec, tape)));
+                            ? CentreOut.most(length, repeat(about, spec), centre == OnCentre.VALLEY)
+                            : Optional.of(new CentreOut(repeat(about, spec), count));
+                case FUDGE -> Optional.of(new Fudged(repeat(about, spec), countOr(length, about, spec), spread(spec)));
+                case PIECING -> Optional.of(new ByPiecing(needed("--unit", unit, spec, tape), units, parts));
+                case INCREMENTS -> Optional.of(new ByIncrements(needed("--step", step, spec, tape), steps));
+                case BY_HAND -> Optional.of(new ByHand(countOr(length, about, spec), pins(length, spec, tape)));
             };
         } catch (IllegalArgumentException e) {
             throw wrong(spec, "--school " + way() + ": " + e.getMessage() + ".");
@@ -186,8 +194,8 @@ final class SchoolOption {
     Optional<String> comingOut(CommandSpec spec, double length, TapeScale tape) {
         if (way == Way.INCREMENTS) {
             double marks = needed("--step", step, spec, tape);
-            List<Integer> numbers = School.ByIncrements.all(length, marks).stream()
-                    .map(School.ByIncrements::steps)
+            List<Integer> numbers = ByIncrements.all(length, marks).stream()
+                    .map(ByIncrements::steps)
                     .sorted()
                     .toList();
             return numbers.isEmpty()
@@ -196,7 +204,7 @@ final class SchoolOption {
                             + numbers.stream().map(String::valueOf).collect(Collectors.joining(", ")) + ".");
         }
         if (way == Way.PIECING) {
-            String repeats = School.ByPiecing.all(length, needed("--unit", unit, spec, tape)).stream()
+            String repeats = ByPiecing.all(length, needed("--unit", unit, spec, tape)).stream()
                     .map(s -> s.units() + " --parts " + s.parts())
                     .collect(Collectors.joining(", "));
             return repeats.isEmpty() ? Optional.empty() : Optional.of("These --units come out: " + repeats + ".");
@@ -229,19 +237,19 @@ final class SchoolOption {
         return Typed.length(spec, option, text, tape, QuiltRules.LONGEST);
     }
 
-    private School.Spread spread(CommandSpec spec) {
+    private Spread spread(CommandSpec spec) {
         try {
             if (spread.equalsIgnoreCase("all")) {
-                return new School.Spread.All();
+                return new Spread.All();
             }
             if (spread.startsWith("round-centre=")) {
-                return new School.Spread.RoundCentre(Integer.parseInt(spread.substring("round-centre=".length())));
+                return new Spread.RoundCentre(Integer.parseInt(spread.substring("round-centre=".length())));
             }
             Set<Integer> numbers = new TreeSet<>();
             for (String number : spread.split(",")) {
                 numbers.add(Integer.parseInt(number.strip()));
             }
-            return new School.Spread.Chosen(numbers);
+            return new Spread.Chosen(numbers);
         } catch (NumberFormatException e) {
             throw wrong(spec, "--spread: “" + spread + "” isn't all, round-centre=4, or numbers like 3,4,9.");
         }

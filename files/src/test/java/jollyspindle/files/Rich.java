@@ -4,10 +4,17 @@ import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.Judging;
-import jollyspindle.core.division.School;
-import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.division.school.ByHand;
+import jollyspindle.core.division.school.ByIncrements;
+import jollyspindle.core.division.school.ByPiecing;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.Fudged;
+import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.SchoolKind;
+import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Area;
@@ -68,16 +75,16 @@ public final class Rich {
                 .with(Judging.usual().withTolerances(0.25, 0.1, 0.2, 0.01).withWeights(2, 3, 4, 5, 6))
                 .editing(GroupId.border(3), l -> l.with(wish).with(Optional.of(new Tie(3, 1, Tie.Ratio.DOUBLE))));
         Map<RunId, School> schools = Map.of(
-                RunId.of(Side.TOP), new School.CornersIn(6, 4, new Filling.LargerArc("mill-bridge", "bulging")),
-                RunId.of(Side.RIGHT), new School.CornersIn(6, 5, new Filling.TwoHalfArcs()),
-                RunId.of(Side.BOTTOM), new School.Fudged(7, 10, new School.Spread.Chosen(Set.of(3, 5))),
-                RunId.of(Side.LEFT), new School.ByHand(12, Map.of(3, 20.5, 7, 50.0)),
-                RunId.of(3, Side.TOP), new School.CentreOut(7, 9, EndUse.SHORT_ARC),
-                RunId.of(3, Side.RIGHT), new School.ByPiecing(4.5, 3, 2),
-                RunId.of(3, Side.BOTTOM), new School.ByIncrements(1, 6),
-                RunId.of(3, Side.LEFT), new School.Fudged(7, 14, new School.Spread.RoundCentre(4)),
-                RunId.strip(1), new School.Fudged(6, 10, new School.Spread.All()),
-                RunId.strip(2), new School.CornersIn(6, 2, new Filling.Plain()));
+                RunId.of(Side.TOP), new CornersIn(6, 4, new Filling.LargerArc("mill-bridge", "bulging")),
+                RunId.of(Side.RIGHT), new CornersIn(6, 5, new Filling.TwoHalfArcs()),
+                RunId.of(Side.BOTTOM), new Fudged(7, 10, new Spread.Chosen(Set.of(3, 5))),
+                RunId.of(Side.LEFT), new ByHand(12, Map.of(3, 20.5, 7, 50.0)),
+                RunId.of(3, Side.TOP), new CentreOut(7, 9, EndUse.SHORT_ARC),
+                RunId.of(3, Side.RIGHT), new ByPiecing(4.5, 3, 2),
+                RunId.of(3, Side.BOTTOM), new ByIncrements(1, 6),
+                RunId.of(3, Side.LEFT), new Fudged(7, 14, new Spread.RoundCentre(4)),
+                RunId.strip(1), new Fudged(6, 10, new Spread.All()),
+                RunId.strip(2), new CornersIn(6, 2, new Filling.Plain()));
         return job.choosing(schools);
     }
 }

@@ -1,5 +1,7 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcFit;

@@ -1,5 +1,15 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.division.school.ByIncrements;
+import jollyspindle.core.division.school.ByPiecing;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.Fudged;
+import jollyspindle.core.division.school.HalfSteps;
+import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.SchoolKind;
+import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 
@@ -246,10 +256,10 @@ public final class CandidateFinder {
 
     /** What stands in the odd space, whatever its size and its template. */
     private static Object look(School school) {
-        if (school instanceof School.CornersIn in) {
+        if (school instanceof CornersIn in) {
             return in.filling().getClass();
         }
-        return school instanceof School.CentreOut out ? out.ends() : school.kind();
+        return school instanceof CentreOut out ? out.ends() : school.kind();
     }
 
     private record Pair(School one, School two, double penalty) {
@@ -267,21 +277,17 @@ public final class CandidateFinder {
     /** What a school can do on an axis, fewest repeats first. */
     private List<School> options(SchoolKind kind, int axis) {
         return switch (kind) {
-            case EVEN -> counts(axis).<School>mapToObj(School.Even::new).toList();
-            case HALF_STEPS ->
-                counts(axis).<School>mapToObj(School.HalfSteps::new).toList();
+            case EVEN -> counts(axis).<School>mapToObj(Even::new).toList();
+            case HALF_STEPS -> counts(axis).<School>mapToObj(HalfSteps::new).toList();
             case CORNERS_IN -> fixed().flatMap(p -> cornersIn(axis, p)).toList();
             case CENTRE_OUT -> fixed().flatMap(p -> centreOut(axis, p)).toList();
             case FUDGED -> fixed().flatMap(p -> fudged(axis, p)).toList();
             case BY_PIECING ->
                 set.unit().isPresent()
-                        ? inRange(
-                                School.ByPiecing.all(
-                                        set.longest(axis), set.unit().getAsDouble()),
-                                axis)
+                        ? inRange(ByPiecing.all(set.longest(axis), set.unit().getAsDouble()), axis)
                         : List.of();
             case BY_INCREMENTS ->
-                inRange(School.ByIncrements.all(set.longest(axis), set.wish().increment()), axis);
+                inRange(ByIncrements.all(set.longest(axis), set.wish().increment()), axis);
             case BY_HAND -> List.of();
         };
     }
@@ -414,7 +420,7 @@ public final class CandidateFinder {
                 .boxed()
                 .flatMap(each -> fillings.stream()
                         .filter(f -> isWelcome(2 * each + (f instanceof Filling.OwnMotif ? 0 : 1), axis))
-                        .map(f -> new School.CornersIn(repeat, each, f)));
+                        .map(f -> new CornersIn(repeat, each, f)));
     }
 
     private Stream<School> centreOut(int axis, double repeat) {
@@ -424,7 +430,7 @@ public final class CandidateFinder {
         return IntStream.of(most, most - 1)
                 .filter(count -> count >= 1 && count <= Counts.MOST && suits(count, axis))
                 .boxed()
-                .flatMap(count -> Stream.of(left, EndUse.SHORT_ARC).map(e -> new School.CentreOut(repeat, count, e)));
+                .flatMap(count -> Stream.of(left, EndUse.SHORT_ARC).map(e -> new CentreOut(repeat, count, e)));
     }
 
     private Stream<School> fudged(int axis, double repeat) {
@@ -434,7 +440,7 @@ public final class CandidateFinder {
                 .boxed()
                 .flatMap(count -> IntStream.rangeClosed(2, Math.min(MOST_TAKING, count - 2))
                         .filter(taking -> taking % 2 == count % 2)
-                        .mapToObj(taking -> new School.Fudged(repeat, count, new School.Spread.RoundCentre(taking))));
+                        .mapToObj(taking -> new Fudged(repeat, count, new Spread.RoundCentre(taking))));
     }
 
     /**
@@ -587,7 +593,7 @@ public final class CandidateFinder {
                 schools.put(other.id(), next);
             }
         }
-        if (next instanceof School.Even even && opposite && set.axes().size() > 1) {
+        if (next instanceof Even even && opposite && set.axes().size() > 1) {
             return withCount(schools, run, even.count());
         }
         return judge(schools);
@@ -596,7 +602,7 @@ public final class CandidateFinder {
     /** The best even way whose axis of a run has so many repeats. */
     private Optional<Candidate> withCount(Map<RunId, School> schools, Run run, int count) {
         int other = 1 - run.axis();
-        if (!set.onAxis(other).stream().allMatch(r -> schools.get(r.id()) instanceof School.Even)) {
+        if (!set.onAxis(other).stream().allMatch(r -> schools.get(r.id()) instanceof Even)) {
             return judge(schools);
         }
         // Neighbours follow the repeat asked for, not the one wanted before.
@@ -608,7 +614,7 @@ public final class CandidateFinder {
                 .boxed()
                 .flatMap(n -> {
                     Map<RunId, School> both = new TreeMap<>(schools);
-                    set.onAxis(other).forEach(r -> both.put(r.id(), new School.Even(n)));
+                    set.onAxis(other).forEach(r -> both.put(r.id(), new Even(n)));
                     return judge(both).stream();
                 })
                 .min(Comparator.comparingDouble(Candidate::mismatch).thenComparing(BEST_FIRST));
@@ -616,7 +622,7 @@ public final class CandidateFinder {
 
     /** The even way with given counts on all sides of a border. */
     public Optional<Candidate> even(Counts counts) {
-        return judge(schools(new School.Even(counts.across()), new School.Even(counts.down())));
+        return judge(schools(new Even(counts.across()), new Even(counts.down())));
     }
 
     /** The best even way that has this many repeats on a side, brought into 1 to {@link Counts#MOST}. */
@@ -626,8 +632,7 @@ public final class CandidateFinder {
                 .filter(r -> r.id().side().filter(side::equals).isPresent())
                 .findFirst()
                 .orElseThrow();
-        return withCount(schools(new School.Even(n), new School.Even(n)), run, n)
-                .orElseThrow();
+        return withCount(schools(new Even(n), new Even(n)), run, n).orElseThrow();
     }
 
     /**
@@ -643,7 +648,7 @@ public final class CandidateFinder {
         for (int count = from; count <= Counts.MOST; count++) {
             Optional<Candidate> candidate = set.axes().size() > 1
                     ? Optional.of(withCount(first.id().side().orElseThrow(), count))
-                    : judge(Map.of(first.id(), new School.Even(count)));
+                    : judge(Map.of(first.id(), new Even(count)));
             if (candidate.filter(Candidate::clears).isPresent()) {
                 return candidate;
             }

@@ -1,5 +1,6 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.division.school.CornersIn;
 import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.ArrayList;
@@ -32,7 +33,7 @@ public record MiddleOption(Filling filling, Figure figure, double off, double ov
      * @param edges that arcs could be stitched along
      */
     public static List<MiddleOption> of(RunSet set, DividedRun run, List<ArcTemplate> edges) {
-        School.CornersIn school = (School.CornersIn) run.school();
+        CornersIn school = (CornersIn) run.school();
         List<ArcTemplate> usable = edges.stream()
                 .filter(e -> e.difficulty(set.machine()).isEmpty())
                 .toList();
@@ -52,9 +53,9 @@ public record MiddleOption(Filling filling, Figure figure, double off, double ov
         return List.copyOf(found);
     }
 
-    private static Stream<MiddleOption> of(RunSet set, DividedRun run, School.CornersIn school, Filling filling) {
+    private static Stream<MiddleOption> of(RunSet set, DividedRun run, CornersIn school, Filling filling) {
         double rise = run.fit().map(f -> f.segment().height()).orElse(0.0);
-        return set.divide(run.run(), new School.CornersIn(school.repeat(), school.each(), filling)).stream()
+        return set.divide(run.run(), new CornersIn(school.repeat(), school.each(), filling)).stream()
                 .flatMap(d -> d.middle().stream())
                 .map(figure -> new MiddleOption(
                         filling,

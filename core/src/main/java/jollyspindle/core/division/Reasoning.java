@@ -1,5 +1,9 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.division.school.ByIncrements;
+import jollyspindle.core.division.school.ByPiecing;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.HalfSteps;
 import jollyspindle.core.quilt.QuiltRules;
 
 import java.util.ArrayList;
@@ -87,10 +91,10 @@ record Reasoning(RunSet set) {
                 .max(Comparator.comparingDouble(r -> r.division().leftover()))
                 .ifPresent(r -> reasons.add(new Reason.Ends(
                         r.division().leftover(),
-                        ((School.CentreOut) r.school()).ends(),
+                        ((CentreOut) r.school()).ends(),
                         r.division().leftover() <= set.judging().leftoverAlone(),
                         corner(r))));
-        if (all.stream().anyMatch(r -> r.school() instanceof School.HalfSteps)) {
+        if (all.stream().anyMatch(r -> r.school() instanceof HalfSteps)) {
             reasons.add(new Reason.HalvesAtCorners());
         } else if (all.stream().allMatch(r -> r.end().isEmpty())) {
             double feet = all.stream().mapToDouble(r -> r.run().left()).max().orElse(0);
@@ -105,20 +109,20 @@ record Reasoning(RunSet set) {
                             : new Reason.ValleysAtCorners());
         }
         all.stream()
-                .filter(r -> r.school() instanceof School.ByIncrements)
+                .filter(r -> r.school() instanceof ByIncrements)
                 .max(Comparator.comparingDouble(r -> Math.abs(sliver(r))))
                 .filter(r -> Math.abs(sliver(r)) > SAME)
                 .ifPresent(r ->
                         reasons.add(new Reason.Sliver(sliver(r), r.division().onCentre() == OnCentre.VALLEY)));
         all.stream()
-                .filter(r -> r.school() instanceof School.ByPiecing)
-                .map(r -> (School.ByPiecing) r.school())
+                .filter(r -> r.school() instanceof ByPiecing)
+                .map(r -> (ByPiecing) r.school())
                 .findFirst()
                 .ifPresent(s -> reasons.add(new Reason.SeamsMark(s.units(), s.parts())));
     }
 
     private static double sliver(DividedRun run) {
-        return ((School.ByIncrements) run.school()).sliver(run.run().length());
+        return ((ByIncrements) run.school()).sliver(run.run().length());
     }
 
     /** What could stand astride the mitre; strips and arcs off the seam have no such place. */

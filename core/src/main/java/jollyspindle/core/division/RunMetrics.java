@@ -1,5 +1,6 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.division.school.HalfSteps;
 import jollyspindle.core.measure.TapeScale;
 
 /**
@@ -66,7 +67,7 @@ record RunMetrics(
                 leftover,
                 between == 0 ? 0 : 1 - (double) run.onTick(tape) / between,
                 run.tooWide() > 0,
-                run.school() instanceof School.HalfSteps,
+                run.school() instanceof HalfSteps,
                 run.division().onCentre(),
                 false,
                 look,

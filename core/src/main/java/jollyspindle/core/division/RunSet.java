@@ -1,5 +1,8 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.School;
 import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.RunId;
@@ -162,8 +165,8 @@ public record RunSet(
                     figures.add(fit.<Figure>map(f -> new Figure.HalfArc(cell, template, f, atLeft))
                             .orElseGet(() -> new Figure.Empty(cell, Figure.Why.TOO_WIDE)));
                 }
-                case MIDDLE -> figures.add(middle(cell, template, run, beside, ((School.CornersIn) school).filling()));
-                default -> figures.add(end(cell, template, run, ((School.CentreOut) school).ends()));
+                case MIDDLE -> figures.add(middle(cell, template, run, beside, ((CornersIn) school).filling()));
+                default -> figures.add(end(cell, template, run, ((CentreOut) school).ends()));
             }
         }
         return List.copyOf(figures);
@@ -176,12 +179,12 @@ public record RunSet(
             double width = cell.kind() == Cell.Kind.HALF ? 2 * cell.width() : cell.width();
             Optional<Figure.Why> empty = Optional.empty();
             if (cell.kind() == Cell.Kind.MIDDLE) {
-                Filling filling = ((School.CornersIn) school).filling();
+                Filling filling = ((CornersIn) school).filling();
                 empty = filling instanceof Filling.OwnMotif
                         ? Optional.of(Figure.Why.OWN_MOTIF)
                         : filling instanceof Filling.Plain ? Optional.of(Figure.Why.PLAIN) : Optional.empty();
             } else if (cell.kind() == Cell.Kind.END) {
-                empty = switch (((School.CentreOut) school).ends()) {
+                empty = switch (((CentreOut) school).ends()) {
                     case CORNER -> Optional.of(Figure.Why.CORNER);
                     case PLAIN -> Optional.of(Figure.Why.PLAIN);
                     case SHORT_ARC -> Optional.empty();

@@ -1,5 +1,8 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.HalfSteps;
+import jollyspindle.core.division.school.School;
 import jollyspindle.core.quilt.RunId;
 
 import java.util.Map;
@@ -57,9 +60,9 @@ public record Tie(int border, int to, Ratio ratio) {
         Map<RunId, School> followed = new TreeMap<>();
         for (Map.Entry<RunId, School> entry : inside.entrySet()) {
             RunId id = RunId.of(border, entry.getKey().side().orElseThrow());
-            if (entry.getValue() instanceof School.Even even && ratio.follows(even.count())) {
-                followed.put(id, new School.Even(ratio.of(even.count())));
-            } else if (entry.getValue() instanceof School.HalfSteps half && ratio == Ratio.SAME) {
+            if (entry.getValue() instanceof Even even && ratio.follows(even.count())) {
+                followed.put(id, new Even(ratio.of(even.count())));
+            } else if (entry.getValue() instanceof HalfSteps half && ratio == Ratio.SAME) {
                 followed.put(id, half);
             } else {
                 return Optional.empty();

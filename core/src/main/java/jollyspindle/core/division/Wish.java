@@ -1,5 +1,6 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.quilt.QuiltRules;
 
 import java.util.Optional;

@@ -1,7 +1,7 @@
 package jollyspindle.core.inspection;
 
 import jollyspindle.core.area.AreaDesign;
-import jollyspindle.core.division.School;
+import jollyspindle.core.division.school.School;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;

@@ -4,7 +4,8 @@ import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaReckoning;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.Judging;
-import jollyspindle.core.division.School;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.School;
 import jollyspindle.core.effort.Effort;
 import jollyspindle.core.effort.TooManyLinesException;
 import jollyspindle.core.geometry.Path;
@@ -304,7 +305,7 @@ public record QuiltJob(
     public QuiltJob withCounts(Counts counts) {
         TreeMap<RunId, School> schools = new TreeMap<>();
         for (Side side : Side.values()) {
-            schools.put(RunId.of(side), new School.Even(counts.on(side)));
+            schools.put(RunId.of(side), new Even(counts.on(side)));
         }
         return choosing(schools);
     }

@@ -1,8 +1,8 @@
 package jollyspindle.core.plan;
 
-import jollyspindle.core.division.School;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.division.school.School;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;

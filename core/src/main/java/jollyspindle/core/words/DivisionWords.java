@@ -10,10 +10,19 @@ import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.OnCentre;
 import jollyspindle.core.division.Reason;
-import jollyspindle.core.division.School;
-import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.division.school.ByHand;
+import jollyspindle.core.division.school.ByIncrements;
+import jollyspindle.core.division.school.ByPiecing;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.Fudged;
+import jollyspindle.core.division.school.HalfSteps;
+import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.SchoolKind;
+import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.plan.Moves;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.RunId;
@@ -121,40 +130,40 @@ public record DivisionWords(Words words) {
 
     /** A school with its numbers: {@code 10 repeats}, {@code 5 of 7 from each corner, two half arcs in the middle}. */
     public String school(School school) {
-        if (school instanceof School.Even even) {
+        if (school instanceof Even even) {
             return Words.count(even.count(), "repeat");
         }
-        if (school instanceof School.CornersIn in) {
+        if (school instanceof CornersIn in) {
             return in.each() + " of " + words.length(in.repeat()) + " from each corner, " + name(in.filling())
                     + " in the middle";
         }
-        if (school instanceof School.CentreOut out) {
+        if (school instanceof CentreOut out) {
             return out.count() + " of " + words.length(out.repeat()) + " from the centre; the ends " + name(out.ends());
         }
-        if (school instanceof School.HalfSteps half) {
+        if (school instanceof HalfSteps half) {
             return Words.count(half.count(), "repeat") + ", half of one at each end";
         }
-        if (school instanceof School.Fudged fudged) {
+        if (school instanceof Fudged fudged) {
             return fudged.count() + " of " + words.length(fudged.repeat()) + ", the leftover "
                     + spread(fudged.spread());
         }
-        if (school instanceof School.ByPiecing piecing) {
+        if (school instanceof ByPiecing piecing) {
             return "repeats of " + piecing.units() + (piecing.parts() > 1 ? "/" + piecing.parts() : "")
                     + (piecing.units() == 1 && piecing.parts() == 1 ? " unit" : " units");
         }
-        if (school instanceof School.ByIncrements steps) {
+        if (school instanceof ByIncrements steps) {
             return "repeats of " + steps.steps() + " marks, one every " + words.length(steps.step());
         }
-        School.ByHand hand = (School.ByHand) school;
+        ByHand hand = (ByHand) school;
         return Words.count(hand.count(), "repeat") + " with "
                 + Words.count(hand.pins().size(), "valley") + " pinned";
     }
 
-    private static String spread(School.Spread spread) {
-        if (spread instanceof School.Spread.RoundCentre round) {
+    private static String spread(Spread spread) {
+        if (spread instanceof Spread.RoundCentre round) {
             return "in " + round.repeats() + " about the centre";
         }
-        return spread instanceof School.Spread.Chosen chosen
+        return spread instanceof Spread.Chosen chosen
                 ? "in "
                         + new TreeSet<>(chosen.numbers())
                                 .stream().map(n -> "" + n).collect(Collectors.joining(", "))
@@ -169,7 +178,7 @@ public record DivisionWords(Words words) {
         if (said.size() == 1) {
             return said.keySet().iterator().next();
         }
-        boolean even = schools.values().stream().allMatch(School.Even.class::isInstance);
+        boolean even = schools.values().stream().allMatch(Even.class::isInstance);
         return said.entrySet().stream()
                 .map(e -> (even ? e.getKey().replaceAll(" repeats?$", "") : e.getKey()) + " " + where(e.getValue()))
                 .collect(Collectors.joining(even ? ", " : "; "));

@@ -1,5 +1,6 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.RunId;

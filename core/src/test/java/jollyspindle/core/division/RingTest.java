@@ -1,5 +1,11 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.HalfSteps;
+import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.measure.TapeScale;
@@ -156,7 +162,7 @@ class RingTest {
 
     private static double oddSpace(DividedRun run, double space) {
         double rise = run.fit().map(f -> f.segment().height()).orElse(0.0);
-        if (run.school() instanceof School.CentreOut out) {
+        if (run.school() instanceof CentreOut out) {
             return switch (out.ends()) {
                 case CORNER -> 1;
                 case PLAIN -> 2;
@@ -166,7 +172,7 @@ class RingTest {
                             : 2;
             };
         }
-        Filling filling = ((School.CornersIn) run.school()).filling();
+        Filling filling = ((CornersIn) run.school()).filling();
         if (filling instanceof Filling.OwnMotif) {
             return 1.25 + (space < run.division().repeat() / 2 ? 0.25 : 0);
         }
@@ -209,7 +215,7 @@ class RingTest {
                 if (narrow > 0.63 * wanted && wide < 1.45 * wanted && wide < 7.9) {
                     best = Math.min(
                             best,
-                            finder.judge(all(new School.HalfSteps(a), new School.HalfSteps(d)))
+                            finder.judge(all(new HalfSteps(a), new HalfSteps(d)))
                                     .orElseThrow()
                                     .penalty());
                 }
@@ -238,15 +244,14 @@ class RingTest {
                 for (int d = (int) (down / wanted); d >= (int) (down / wanted) - 1; d--) {
                     best = Math.min(
                             best,
-                            finder.judge(all(
-                                            new School.CentreOut(wanted, a, use), new School.CentreOut(wanted, d, use)))
+                            finder.judge(all(new CentreOut(wanted, a, use), new CentreOut(wanted, d, use)))
                                     .orElseThrow()
                                     .penalty());
                 }
             }
             double found = finder.find(Map.of()).stream()
-                    .filter(c -> c.runs().stream()
-                            .allMatch(r -> r.school() instanceof School.CentreOut out && out.ends() == use))
+                    .filter(c ->
+                            c.runs().stream().allMatch(r -> r.school() instanceof CentreOut out && out.ends() == use))
                     .mapToDouble(Candidate::penalty)
                     .min()
                     .orElse(Double.MAX_VALUE);
@@ -366,7 +371,7 @@ class RingTest {
             for (int d = 1; d <= 30; d++) {
                 boolean in = 60.0 / a > 3.7 && 60.0 / a < 8 && 80.0 / d > 3.7 && 80.0 / d < 8;
                 if (in && ratio.follows(a) && ratio.follows(d)) {
-                    Map<RunId, School> schools = all(new School.Even(a), new School.Even(d));
+                    Map<RunId, School> schools = all(new Even(a), new Even(d));
                     double sum = alone.judge(schools).orElseThrow().penalty()
                             + second.judge(tie.follow(schools).orElseThrow())
                                     .orElseThrow()
@@ -380,12 +385,11 @@ class RingTest {
         int times = ratio == Tie.Ratio.DOUBLE ? 2 : 1;
         int over = ratio == Tie.Ratio.HALF ? 2 : 1;
         for (Side side : Side.values()) {
-            assertThat(((School.Even) followed.get(RunId.of(2, side))).count() * over)
+            assertThat(((Even) followed.get(RunId.of(2, side))).count() * over)
                     .isEqualTo(both.best().count(RunId.of(side)) * times);
         }
-        assertThat(tie.follow(all(new School.CornersIn(6, 4), new School.CornersIn(6, 5))))
-                .isEmpty();
-        assertThat(new Tie(2, 1, Tie.Ratio.HALF).follow(all(new School.Even(9), new School.Even(10))))
+        assertThat(tie.follow(all(new CornersIn(6, 4), new CornersIn(6, 5)))).isEmpty();
+        assertThat(new Tie(2, 1, Tie.Ratio.HALF).follow(all(new Even(9), new Even(10))))
                 .isEmpty();
     }
 
@@ -417,7 +421,7 @@ class RingTest {
     void whatCanStandInTheMiddleIsListedNearestFirst() {
         RunSet set = ring(new double[] {71.625, 86.375, 71.625, 86.375}, 6.75, Wish.about(6), OptionalDouble.empty());
         Run top = set.runs().get(0);
-        DividedRun run = set.divide(top, new School.CornersIn(6, 5)).orElseThrow();
+        DividedRun run = set.divide(top, new CornersIn(6, 5)).orElseThrow();
         List<ArcTemplate> edges = StarterShelf.templates().stream()
                 .flatMap(t -> t.arcs().stream())
                 .toList();

@@ -1,5 +1,15 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.division.school.ByHand;
+import jollyspindle.core.division.school.ByIncrements;
+import jollyspindle.core.division.school.ByPiecing;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.Fudged;
+import jollyspindle.core.division.school.HalfSteps;
+import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.measure.TapeScale;
 import net.jqwik.api.Arbitraries;
@@ -30,14 +40,14 @@ class SchoolTest {
         Arbitrary<Integer> count = Arbitraries.integers().between(1, 30);
         Arbitrary<Double> repeat = Arbitraries.doubles().between(0.5, 14);
         return Arbitraries.oneOf(
-                count.map(School.Even::new),
-                repeat.flatMap(p -> count.map(n -> (School) new School.CornersIn(p, n))),
-                repeat.flatMap(p -> count.map(n -> (School) new School.CentreOut(p, n))),
-                count.map(School.HalfSteps::new),
-                repeat.flatMap(p -> count.map(n -> (School) new School.Fudged(p, n, new School.Spread.All()))),
-                repeat.flatMap(p -> count.map(n -> (School) new School.Fudged(p, n, new School.Spread.RoundCentre(4)))),
-                repeat.flatMap(p -> count.map(n -> (School) new School.ByPiecing(p, n, 2))),
-                repeat.flatMap(p -> count.map(n -> (School) new School.ByIncrements(p, n))));
+                count.map(Even::new),
+                repeat.flatMap(p -> count.map(n -> (School) new CornersIn(p, n))),
+                repeat.flatMap(p -> count.map(n -> (School) new CentreOut(p, n))),
+                count.map(HalfSteps::new),
+                repeat.flatMap(p -> count.map(n -> (School) new Fudged(p, n, new Spread.All()))),
+                repeat.flatMap(p -> count.map(n -> (School) new Fudged(p, n, new Spread.RoundCentre(4)))),
+                repeat.flatMap(p -> count.map(n -> (School) new ByPiecing(p, n, 2))),
+                repeat.flatMap(p -> count.map(n -> (School) new ByIncrements(p, n))));
     }
 
     /** The cells of every school sum to the run; what mirrors itself, mirrors its marks. */
@@ -61,10 +71,10 @@ class SchoolTest {
             @ForAll @DoubleRange(min = 2, max = 9) double repeat,
             @ForAll @IntRange(min = 1, max = 9) int count) {
         double k = 2.54;
-        alike(new School.CornersIn(repeat, count), new School.CornersIn(repeat * k, count), length, k);
-        alike(new School.CentreOut(repeat, count), new School.CentreOut(repeat * k, count), length, k);
-        School.Spread spread = new School.Spread.RoundCentre(2);
-        alike(new School.Fudged(repeat, count, spread), new School.Fudged(repeat * k, count, spread), length, k);
+        alike(new CornersIn(repeat, count), new CornersIn(repeat * k, count), length, k);
+        alike(new CentreOut(repeat, count), new CentreOut(repeat * k, count), length, k);
+        Spread spread = new Spread.RoundCentre(2);
+        alike(new Fudged(repeat, count, spread), new Fudged(repeat * k, count, spread), length, k);
     }
 
     private static void alike(School small, School large, double length, double k) {
@@ -84,7 +94,7 @@ class SchoolTest {
     @CsvSource({"62, 10, 6.2, 3.1", "63, 10, 6.3, 3.15", "65, 11, 5.909, 2.955"})
     void halfStepsAtTheEnds(double length, int count, double repeat, double half) {
         assertThat(RunCounts.near(length, 6, 1).get(0).count()).isEqualTo(count);
-        RunDivision divided = new School.HalfSteps(count).divide(length).orElseThrow();
+        RunDivision divided = new HalfSteps(count).divide(length).orElseThrow();
         assertThat(divided.repeat()).isCloseTo(repeat, within(6e-4));
         assertThat(divided.cells().get(0).width()).isCloseTo(half, within(6e-4));
         assertThat(divided.cells().get(0).kind()).isEqualTo(Cell.Kind.HALF);
@@ -100,9 +110,8 @@ class SchoolTest {
     @ParameterizedTest
     @CsvSource({"60, true", "66, true", "62, false", "63, false"})
     void threeInThenEverySix(double length, boolean worksOut) {
-        RunDivision divided = new School.HalfSteps((int) Math.round(length / 6))
-                .divide(length)
-                .orElseThrow();
+        RunDivision divided =
+                new HalfSteps((int) Math.round(length / 6)).divide(length).orElseThrow();
         assertThat(divided.cells().get(0).width() == 3).isEqualTo(worksOut);
     }
 
@@ -115,57 +124,52 @@ class SchoolTest {
 
     @Test
     void cornersInLeavesTheMiddleForAMotifOfItsOwn() {
-        School.CornersIn most = School.CornersIn.most(71.625, 6).orElseThrow();
+        CornersIn most = CornersIn.most(71.625, 6).orElseThrow();
         assertThat(most.each()).isEqualTo(5);
         RunDivision divided = most.divide(71.625).orElseThrow();
         assertThat(divided.repeats()).isEqualTo(10);
         assertThat(divided.leftover()).isCloseTo(11.625, within(1e-12));
         assertThat(divided.largestChange()).isCloseTo(0, within(1e-9));
         assertThat(divided.cells().get(5).kind()).isEqualTo(Cell.Kind.MIDDLE);
-        assertThat(new School.CornersIn(6, 6).divide(71.625)).as("no room").isEmpty();
-        assertThat(School.CornersIn.most(5, 6)).isEmpty();
-        assertThat(new School.CornersIn(6, 6).divide(72).orElseThrow().cells()).hasSize(12);
+        assertThat(new CornersIn(6, 6).divide(71.625)).as("no room").isEmpty();
+        assertThat(CornersIn.most(5, 6)).isEmpty();
+        assertThat(new CornersIn(6, 6).divide(72).orElseThrow().cells()).hasSize(12);
     }
 
     @ParameterizedTest
     @CsvSource({"true, 10, 5.8125", "false, 11, 2.8125"})
     void centreOutPutsAValleyOrACrownOnTheCentre(boolean valley, int count, double end) {
-        School.CentreOut most = School.CentreOut.most(71.625, 6, valley).orElseThrow();
+        CentreOut most = CentreOut.most(71.625, 6, valley).orElseThrow();
         RunDivision divided = most.divide(71.625).orElseThrow();
         assertThat(divided.repeats()).isEqualTo(count);
         assertThat(divided.leftover()).isCloseTo(end, within(1e-9));
         double centre = 71.625 / 2;
         List<Double> there = valley ? divided.boundaries() : divided.middles();
         assertThat(there).anyMatch(p -> Math.abs(p - centre) < 1e-9);
-        assertThat(School.CentreOut.most(5, 6, true)).isEmpty();
+        assertThat(CentreOut.most(5, 6, true)).isEmpty();
     }
 
     @Test
     void fudgeTakesWhatIsLeftWhereItIsTold() {
-        RunDivision all =
-                new School.Fudged(6, 12, new School.Spread.All()).divide(73.5).orElseThrow();
+        RunDivision all = new Fudged(6, 12, new Spread.All()).divide(73.5).orElseThrow();
         assertThat(all.largestChange()).isCloseTo(0.125, within(1e-9));
-        RunDivision centre = new School.Fudged(6, 12, new School.Spread.RoundCentre(4))
-                .divide(73.5)
-                .orElseThrow();
+        RunDivision centre =
+                new Fudged(6, 12, new Spread.RoundCentre(4)).divide(73.5).orElseThrow();
         assertThat(centre.cells().stream().map(Cell::width).map(w -> Math.round(w * 1000)))
                 .containsExactly(6000L, 6000L, 6000L, 6000L, 6375L, 6375L, 6375L, 6375L, 6000L, 6000L, 6000L, 6000L);
-        RunDivision odd = new School.Fudged(6, 11, new School.Spread.RoundCentre(4))
-                .divide(66.3)
-                .orElseThrow();
+        RunDivision odd =
+                new Fudged(6, 11, new Spread.RoundCentre(4)).divide(66.3).orElseThrow();
         assertThat(odd.cells().stream().filter(c -> c.width() > 6.01))
                 .as("three about a crown")
                 .hasSize(3);
-        RunDivision chosen = new School.Fudged(6, 12, new School.Spread.Chosen(Set.of(1, 12)))
-                .divide(71)
-                .orElseThrow();
+        RunDivision chosen =
+                new Fudged(6, 12, new Spread.Chosen(Set.of(1, 12))).divide(71).orElseThrow();
         assertThat(chosen.cells().get(0).width()).isCloseTo(5.5, within(1e-9));
-        assertThat(new School.Fudged(6, 2, new School.Spread.RoundCentre(2)).divide(13))
+        assertThat(new Fudged(6, 2, new Spread.RoundCentre(2)).divide(13))
                 .as("both are at corners")
                 .isEmpty();
-        assertThat(new School.Fudged(6, 12, new School.Spread.Chosen(Set.of(13))).divide(71))
-                .isEmpty();
-        assertThat(new School.Fudged(6, 12, new School.Spread.Chosen(Set.of(3))).divide(60))
+        assertThat(new Fudged(6, 12, new Spread.Chosen(Set.of(13))).divide(71)).isEmpty();
+        assertThat(new Fudged(6, 12, new Spread.Chosen(Set.of(3))).divide(60))
                 .as("would be below 0")
                 .isEmpty();
     }
@@ -173,22 +177,22 @@ class SchoolTest {
     @Test
     void piecedUnitsAndIncrementsServeAsMarks() {
         // 18 units meant to be 4, pieced over 71.625: repeats of 1 1/2 units.
-        RunDivision pieced = new School.ByPiecing(4, 3, 2).divide(71.625).orElseThrow();
+        RunDivision pieced = new ByPiecing(4, 3, 2).divide(71.625).orElseThrow();
         assertThat(pieced.repeats()).isEqualTo(12);
         assertThat(pieced.cells().get(0).width()).isCloseTo(71.625 / 18 * 1.5, within(1e-12));
-        assertThat(new School.ByPiecing(4, 5, 1).divide(71.625))
+        assertThat(new ByPiecing(4, 5, 1).divide(71.625))
                 .as("18 units aren't fives")
                 .isEmpty();
         // A stencil of inches: 72 marks in 71 5/8, so that 3/8 lacks at the centre, which is a valley.
-        RunDivision steps = new School.ByIncrements(1, 6).divide(71.625).orElseThrow();
+        RunDivision steps = new ByIncrements(1, 6).divide(71.625).orElseThrow();
         assertThat(steps.cells().get(4).width()).isEqualTo(6);
         assertThat(steps.cells().get(5).width()).isCloseTo(5.8125, within(1e-9));
         assertThat(steps.cells().get(6).width()).isCloseTo(5.8125, within(1e-9));
-        RunDivision odd = new School.ByIncrements(1, 8).divide(71.625).orElseThrow();
+        RunDivision odd = new ByIncrements(1, 8).divide(71.625).orElseThrow();
         assertThat(odd.cells().get(4).width())
                 .as("one repeat about the centre takes it all")
                 .isCloseTo(7.625, within(1e-9));
-        assertThat(new School.ByIncrements(1, 7).divide(71.625)).isEmpty();
+        assertThat(new ByIncrements(1, 7).divide(71.625)).isEmpty();
     }
 
     @ParameterizedTest
@@ -208,10 +212,10 @@ class SchoolTest {
     })
     void sliverOfLessThanAStepIsMergedIntoTheMiddleMark(
             double length, double step, int steps, int repeats, double sliver, double middle) {
-        School.ByIncrements way = new School.ByIncrements(step, steps);
+        ByIncrements way = new ByIncrements(step, steps);
         if (repeats == 0) {
             assertThat(way.divide(length)).isEmpty();
-            assertThat(School.ByIncrements.all(length, step)).doesNotContain(way);
+            assertThat(ByIncrements.all(length, step)).doesNotContain(way);
             return;
         }
         RunDivision division = way.divide(length).orElseThrow();
@@ -222,23 +226,22 @@ class SchoolTest {
         if (repeats > 2) {
             assertThat(division.cells().get(0).width()).isCloseTo(step * steps, within(1e-9));
         }
-        assertThat(School.ByIncrements.all(length, step)).contains(way);
+        assertThat(ByIncrements.all(length, step)).contains(way);
     }
 
     @Test
     void valleysPinnedByHandHoldAndTheOthersSpread() {
         RunDivision hand =
-                new School.ByHand(10, Map.of(3, 20.0, 7, 50.0)).divide(71.625).orElseThrow();
+                new ByHand(10, Map.of(3, 20.0, 7, 50.0)).divide(71.625).orElseThrow();
         assertThat(hand.boundaries().get(3)).isEqualTo(20);
         assertThat(hand.boundaries().get(1)).isCloseTo(20.0 / 3, within(1e-12));
         assertThat(hand.boundaries().get(5)).isCloseTo(35, within(1e-12));
         assertThat(hand.boundaries().get(8)).isCloseTo(50 + 21.625 / 3, within(1e-12));
-        assertThat(new School.ByHand(10, Map.of(3, 50.0, 7, 20.0)).divide(71.625))
-                .isEmpty();
-        assertThat(new School.ByHand(10, Map.of(3, 99.0)).divide(71.625)).isEmpty();
-        assertThatThrownBy(() -> new School.ByHand(10, Map.of(10, 3.0))).hasMessageContaining("between the ends");
-        assertThatThrownBy(() -> new School.Even(0)).hasMessageContaining("between 1 and 400");
-        assertThatThrownBy(() -> new School.CornersIn(-1, 3)).hasMessageContaining("length");
+        assertThat(new ByHand(10, Map.of(3, 50.0, 7, 20.0)).divide(71.625)).isEmpty();
+        assertThat(new ByHand(10, Map.of(3, 99.0)).divide(71.625)).isEmpty();
+        assertThatThrownBy(() -> new ByHand(10, Map.of(10, 3.0))).hasMessageContaining("between the ends");
+        assertThatThrownBy(() -> new Even(0)).hasMessageContaining("between 1 and 400");
+        assertThatThrownBy(() -> new CornersIn(-1, 3)).hasMessageContaining("length");
     }
 
     // R = 4, h = 3, half the space H = 3.5, 3, 2, 5: half arcs meet at 2.983, 2.904, 2.534 pointed, 2.838 in a dip

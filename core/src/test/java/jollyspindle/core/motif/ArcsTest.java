@@ -6,9 +6,10 @@ import jollyspindle.core.division.EvenDivision;
 import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.Run;
 import jollyspindle.core.division.RunSet;
-import jollyspindle.core.division.School;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.School;
 import jollyspindle.core.geometry.Angles;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Point;
@@ -67,7 +68,7 @@ class ArcsTest {
 
     private static LaidOut layOut(ArcTemplate template, double length, int count, double clearance) {
         RunFrame frame = new RunFrame(RunId.of(Side.TOP), Point.ORIGIN, new Point(1, 0), length, 8, clearance, 0.5);
-        return layOut(template, frame, new School.Even(count), List.of());
+        return layOut(template, frame, new Even(count), List.of());
     }
 
     private static LaidOut layOut(ArcTemplate template, RunFrame frame, School school, List<ArcTemplate> others) {

@@ -1,6 +1,6 @@
 package jollyspindle.core.motif;
 
-import jollyspindle.core.division.SchoolKind;
+import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;

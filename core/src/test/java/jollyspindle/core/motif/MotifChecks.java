@@ -1,7 +1,8 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.demo.DemoJob;
-import jollyspindle.core.division.School;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.School;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -224,7 +225,7 @@ final class MotifChecks {
     static Map<RunId, School> even(int count) {
         Map<RunId, School> all = new TreeMap<>();
         for (Side side : Side.values()) {
-            all.put(RunId.of(side), new School.Even(count));
+            all.put(RunId.of(side), new Even(count));
         }
         return all;
     }

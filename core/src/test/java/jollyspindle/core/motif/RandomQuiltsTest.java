@@ -4,8 +4,16 @@ import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.Filling;
-import jollyspindle.core.division.School;
-import jollyspindle.core.division.SchoolKind;
+import jollyspindle.core.division.school.ByHand;
+import jollyspindle.core.division.school.ByIncrements;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.Fudged;
+import jollyspindle.core.division.school.HalfSteps;
+import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.SchoolKind;
+import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
@@ -289,16 +297,16 @@ class RandomQuiltsTest {
     @Provide
     Arbitrary<School> leaving() {
         return Arbitraries.of(
-                new School.Even(10),
-                new School.Even(1),
-                new School.CornersIn(6, 4),
-                new School.CornersIn(6, 4, new Filling.TwoHalfArcs()),
-                new School.CornersIn(6, 4, new Filling.OwnMotif()),
-                new School.CentreOut(6, 9, EndUse.SHORT_ARC),
-                new School.CentreOut(6, 9, EndUse.CORNER),
-                new School.HalfSteps(10),
-                new School.Fudged(6, 10, new School.Spread.RoundCentre(4)),
-                new School.ByIncrements(1, 6),
-                new School.ByHand(9, Map.of(3, 20.0)));
+                new Even(10),
+                new Even(1),
+                new CornersIn(6, 4),
+                new CornersIn(6, 4, new Filling.TwoHalfArcs()),
+                new CornersIn(6, 4, new Filling.OwnMotif()),
+                new CentreOut(6, 9, EndUse.SHORT_ARC),
+                new CentreOut(6, 9, EndUse.CORNER),
+                new HalfSteps(10),
+                new Fudged(6, 10, new Spread.RoundCentre(4)),
+                new ByIncrements(1, 6),
+                new ByHand(9, Map.of(3, 20.0)));
     }
 }

@@ -2,7 +2,10 @@ package jollyspindle.core.motif;
 
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.EndUse;
-import jollyspindle.core.division.School;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.HalfSteps;
+import jollyspindle.core.division.school.School;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
@@ -81,7 +84,7 @@ class StripTemplatesTest {
     @ParameterizedTest
     @ValueSource(booleans = {false, true})
     void anSAcrossTheRunTakesOnePlacement(boolean mirrored) {
-        WorkPlan plan = plan(with(new Motif.Serpentine(1, mirrored), "brook-strip"), 60, 4, new School.Even(10));
+        WorkPlan plan = plan(with(new Motif.Serpentine(1, mirrored), "brook-strip"), 60, 4, new Even(10));
         List<StitchLine> lines = top(plan).laidOut().lines();
         assertThat(lines).hasSize(10);
         assertThat(top(plan).laidOut().placements()).hasSize(10);
@@ -106,7 +109,7 @@ class StripTemplatesTest {
     @CsvSource({"8, 2, 0", "9, 2, 0.5", "4, 1, 0", "7.5, 1, 1.75"})
     void aStripGoesIntoTheDepthAsOftenAsItDivides(double room, int rows, double over) {
         // Two waves there are; the mirrored S begins with the first of them.
-        WorkPlan plan = plan(with(new Motif.Serpentine(2, true), "brook-strip"), 60, room, new School.Even(10));
+        WorkPlan plan = plan(with(new Motif.Serpentine(2, true), "brook-strip"), 60, room, new Even(10));
         StitchLine first = top(plan).laidOut().lines().get(0);
         assertThat(first.path().curves()).hasSize(2 * rows);
         assertThat(local(top(plan), first.path().start()).y()).isCloseTo(over, within(1e-9));
@@ -115,7 +118,7 @@ class StripTemplatesTest {
 
     @Test
     void aRunLowerThanTheStripIsRefused() {
-        WorkPlan plan = plan(with(new Motif.Serpentine(2, false), "brook-strip"), 60, 3, new School.Even(10));
+        WorkPlan plan = plan(with(new Motif.Serpentine(2, false), "brook-strip"), 60, 3, new Even(10));
         assertThat(plan.runs()).allMatch(r -> r.laidOut().lines().isEmpty());
         assertThat(told(plan)).contains(new Obstacle.TooHigh(1));
     }
@@ -126,7 +129,7 @@ class StripTemplatesTest {
      */
     @Test
     void asManyPeaksAsTheStripHasAreStitchedInOneGo() {
-        WorkPlan plan = plan(with(PEAKS, "lane-strip"), 62, 4, new School.Even(31));
+        WorkPlan plan = plan(with(PEAKS, "lane-strip"), 62, 4, new Even(31));
         RunPlan run = top(plan);
         assertThat(run.laidOut().placements()).hasSize(8);
         double highest = run.laidOut().lines().stream()
@@ -156,7 +159,7 @@ class StripTemplatesTest {
     @ParameterizedTest
     @CsvSource({"62, 30, 0.0333333, 0", "62, 28, 0.1071429, 0", "62, 32, 0, 0.03125"})
     void repeatsThatArentTheStripsModuleAreStitchedOneByOne(double side, int count, double gap, double raised) {
-        WorkPlan plan = plan(with(PEAKS, "lane-strip"), side, 4, new School.Even(count));
+        WorkPlan plan = plan(with(PEAKS, "lane-strip"), side, 4, new Even(count));
         RunPlan run = top(plan);
         assertThat(run.laidOut().placements()).hasSize(count);
         for (int i = 0; i < count; i++) {
@@ -173,7 +176,7 @@ class StripTemplatesTest {
     @Test
     void linesInsideAreThePeaksLowered() {
         Motif motif = new Motif.Chevrons(Motif.Points.PEAKS, OptionalDouble.empty(), 0, 2, 0.25);
-        RunPlan run = top(plan(with(motif, "lane-strip"), 62, 4, new School.Even(31)));
+        RunPlan run = top(plan(with(motif, "lane-strip"), 62, 4, new Even(31)));
         List<StitchLine> inside =
                 run.laidOut().lines().stream().filter(l -> l.sub() == 1).toList();
         assertThat(inside).hasSize(31);
@@ -205,7 +208,7 @@ class StripTemplatesTest {
     @CsvSource({"PEAKS, lane-strip, 0.8964466", "PEAKS, furrow-short, 1", "BOXES, furrow-short, 1"})
     void halfFiguresStandAtTheEndsOfHalfSteps(Motif.Points points, String template, double height) {
         Motif motif = new Motif.Chevrons(points, OptionalDouble.empty(), 0, 1, 0.25);
-        RunPlan run = top(plan(with(motif, template), 62, 4, new School.HalfSteps(31)));
+        RunPlan run = top(plan(with(motif, template), 62, 4, new HalfSteps(31)));
         StitchLine first = run.laidOut().lines().get(0);
         StitchLine last = run.laidOut().lines().get(run.laidOut().lines().size() - 1);
         assertThat(local(run, first.path().start()).distance(new Point(0, height)))
@@ -262,7 +265,7 @@ class StripTemplatesTest {
     @ParameterizedTest
     @ValueSource(doubles = {62.02, 62.1, 62.5, 63.9})
     void shortPiecesAtTheEndsCarryWhatFits(double side) {
-        RunPlan run = top(plan(with(PEAKS, "lane-strip"), side, 4, new School.CentreOut(2, 31, EndUse.SHORT_ARC)));
+        RunPlan run = top(plan(with(PEAKS, "lane-strip"), side, 4, new CentreOut(2, 31, EndUse.SHORT_ARC)));
         assertThat(run.laidOut().placements()).hasSizeBetween(8, 10);
     }
 }

@@ -6,7 +6,10 @@ import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaReckoning;
 import jollyspindle.core.area.AreaTold;
 import jollyspindle.core.demo.DemoJob;
-import jollyspindle.core.division.School;
+import jollyspindle.core.division.school.ByPiecing;
+import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.effort.Effort;
 import jollyspindle.core.effort.TooManyLinesException;
 import jollyspindle.core.geometry.Box;
@@ -244,23 +247,22 @@ class BoundsTest {
     @Test
     void repeatsAreCountedWithinBoundsInEverySchool() {
         // 42 in of 1/10 would be 210 from each corner.
-        assertThat(School.CornersIn.most(42, 0.1)).isEmpty();
-        assertThatThrownBy(() -> new School.CornersIn(0.1, 210)).hasMessageContaining("400");
-        assertThat(new School.CornersIn(0.1, 200).stepped(1, 200)).isEmpty();
-        assertThat(new School.Even(400).stepped(1, 200)).isEmpty();
-        assertThat(new School.Even(1).stepped(-1, 200)).isEmpty();
-        assertThat(School.ByPiecing.all(200, 1.0 / 32))
+        assertThat(CornersIn.most(42, 0.1)).isEmpty();
+        assertThatThrownBy(() -> new CornersIn(0.1, 210)).hasMessageContaining("400");
+        assertThat(new CornersIn(0.1, 200).stepped(1, 200)).isEmpty();
+        assertThat(new Even(400).stepped(1, 200)).isEmpty();
+        assertThat(new Even(1).stepped(-1, 200)).isEmpty();
+        assertThat(ByPiecing.all(200, 1.0 / 32))
                 .allSatisfy(
                         way -> assertThat(way.divide(200).orElseThrow().count()).isLessThanOrEqualTo(400));
-        WorkPlan plan =
-                Planner.plan(DemoJob.heronWeir().choosing(Map.of(RunId.of(Side.TOP), new School.CornersIn(0.1, 200))));
+        WorkPlan plan = Planner.plan(DemoJob.heronWeir().choosing(Map.of(RunId.of(Side.TOP), new CornersIn(0.1, 200))));
         assertThat(plan.runs()).isNotEmpty();
     }
 
     @Test
     void aKeyDoesntChangeWithTheSetItWasMadeOf() {
         Set<Integer> numbers = new HashSet<>(Set.of(3, 5));
-        School.Spread.Chosen chosen = new School.Spread.Chosen(numbers);
+        Spread.Chosen chosen = new Spread.Chosen(numbers);
         int hash = chosen.hashCode();
         numbers.add(7);
         assertThat(chosen.hashCode()).isEqualTo(hash);

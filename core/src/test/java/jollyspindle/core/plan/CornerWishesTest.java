@@ -6,9 +6,10 @@ import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.Reason;
-import jollyspindle.core.division.School;
-import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.motif.CornerDesign;
@@ -149,7 +150,7 @@ class CornerWishesTest {
         QuiltJob job = job(61.5, 73.25, asking(ask)).editing(INNER, l -> {
             RunLayout layout = l;
             for (Side side : Side.values()) {
-                layout = layout.choosing(java.util.Map.of(RunId.of(side), new School.Even(count)));
+                layout = layout.choosing(java.util.Map.of(RunId.of(side), new Even(count)));
             }
             return layout;
         });
@@ -237,7 +238,7 @@ class CornerWishesTest {
         for (CornerAsk ask : CornerAsk.values()) {
             assertThat(group(job(71.625, 86, arc.with(ask))).candidates())
                     .flatExtracting(c -> c.schools().values())
-                    .noneMatch(s -> s instanceof School.CentreOut out && out.ends() == EndUse.CORNER);
+                    .noneMatch(s -> s instanceof CentreOut out && out.ends() == EndUse.CORNER);
         }
         assertThat(group(job(71.625, 86, arc.with(CornerAsk.EVEN))).chosen().kind())
                 .contains(SchoolKind.EVEN);

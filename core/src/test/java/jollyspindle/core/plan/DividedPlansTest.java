@@ -7,10 +7,19 @@ import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.Filling;
-import jollyspindle.core.division.School;
-import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.division.school.ByHand;
+import jollyspindle.core.division.school.ByIncrements;
+import jollyspindle.core.division.school.ByPiecing;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.Fudged;
+import jollyspindle.core.division.school.HalfSteps;
+import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.SchoolKind;
+import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
@@ -98,16 +107,16 @@ class DividedPlansTest {
                 new Filling.LargerArc("mill-bridge", "bulging"),
                 new Filling.LargerArc("lost", "bulging"));
         return Arbitraries.oneOf(
-                count.map(School.Even::new),
-                count.map(School.HalfSteps::new),
-                repeat.flatMap(p -> count.flatMap(n -> filling.map(f -> (School) new School.CornersIn(p, n, f)))),
-                repeat.flatMap(p -> count.flatMap(
-                        n -> Arbitraries.of(EndUse.values()).map(e -> (School) new School.CentreOut(p, n, e)))),
-                repeat.flatMap(p -> count.map(n -> (School) new School.Fudged(p, n, new School.Spread.RoundCentre(3)))),
-                repeat.flatMap(p -> count.map(n -> (School) new School.Fudged(p, n, new School.Spread.All()))),
-                repeat.map(p -> (School) new School.ByPiecing(p, 1, 1)),
-                repeat.map(p -> (School) new School.ByIncrements(p, 1)),
-                count.map(n -> (School) new School.ByHand(n + 4, Map.of(2, 9.0625, n + 2, 9.0625 + 3 * n))));
+                count.map(Even::new),
+                count.map(HalfSteps::new),
+                repeat.flatMap(p -> count.flatMap(n -> filling.map(f -> (School) new CornersIn(p, n, f)))),
+                repeat.flatMap(p ->
+                        count.flatMap(n -> Arbitraries.of(EndUse.values()).map(e -> (School) new CentreOut(p, n, e)))),
+                repeat.flatMap(p -> count.map(n -> (School) new Fudged(p, n, new Spread.RoundCentre(3)))),
+                repeat.flatMap(p -> count.map(n -> (School) new Fudged(p, n, new Spread.All()))),
+                repeat.map(p -> (School) new ByPiecing(p, 1, 1)),
+                repeat.map(p -> (School) new ByIncrements(p, 1)),
+                count.map(n -> (School) new ByHand(n + 4, Map.of(2, 9.0625, n + 2, 9.0625 + 3 * n))));
     }
 
     /**
@@ -194,11 +203,11 @@ class DividedPlansTest {
 
     private static BigFraction exactly(School school, BigFraction length, int k, int cells) {
         BigFraction half = length.divide(2);
-        if (school instanceof School.CornersIn in) {
+        if (school instanceof CornersIn in) {
             BigFraction p = BigFraction.from(in.repeat());
             return k <= in.each() ? p.multiply(k) : length.subtract(p.multiply(cells - k));
         }
-        if (school instanceof School.CentreOut out) {
+        if (school instanceof CentreOut out) {
             if (k == 0 || k == cells) {
                 return k == 0 ? BigFraction.ZERO : length;
             }
@@ -206,16 +215,16 @@ class DividedPlansTest {
             int from = ends ? k - 1 : k;
             return half.add(BigFraction.from(out.repeat()).multiply(BigFraction.of(2 * from - out.count(), 2)));
         }
-        if (school instanceof School.HalfSteps steps) {
+        if (school instanceof HalfSteps steps) {
             return k == 0
                     ? BigFraction.ZERO
                     : k == cells ? length : length.multiply(BigFraction.of(2 * k - 1, 2 * steps.count()));
         }
-        if (school instanceof School.Fudged fudged) {
+        if (school instanceof Fudged fudged) {
             BigFraction p = BigFraction.from(fudged.repeat());
             BigFraction left = length.subtract(p.multiply(fudged.count()));
             int taking = fudged.count();
-            if (fudged.spread() instanceof School.Spread.RoundCentre round) {
+            if (fudged.spread() instanceof Spread.RoundCentre round) {
                 taking = Math.min(round.repeats(), fudged.count() - 2);
                 taking -= (fudged.count() - taking) % 2;
             }
@@ -223,12 +232,12 @@ class DividedPlansTest {
             int taken = Math.max(0, Math.min(taking, k - before));
             return p.multiply(k).add(left.multiply(BigFraction.of(taken, taking)));
         }
-        if (school instanceof School.ByIncrements steps) {
+        if (school instanceof ByIncrements steps) {
             BigFraction p = BigFraction.from(steps.step()).multiply(steps.steps());
             int order = Integer.compare(2 * k, cells);
             return order == 0 ? half : order < 0 ? p.multiply(k) : length.subtract(p.multiply(cells - k));
         }
-        if (school instanceof School.ByHand hand) {
+        if (school instanceof ByHand hand) {
             TreeMap<Integer, BigFraction> pins = new TreeMap<>();
             hand.pins().forEach((valley, along) -> pins.put(valley, BigFraction.from(along)));
             pins.put(0, BigFraction.ZERO);
@@ -304,10 +313,10 @@ class DividedPlansTest {
 
     /** Only what is done by hand or chosen by number isn't its own mirror image. */
     private static School mirrored(School school, double length) {
-        if (school instanceof School.ByHand hand) {
+        if (school instanceof ByHand hand) {
             Map<Integer, Double> pins = new TreeMap<>();
             hand.pins().forEach((valley, along) -> pins.put(hand.count() - valley, length - along));
-            return new School.ByHand(hand.count(), pins);
+            return new ByHand(hand.count(), pins);
         }
         return school;
     }
@@ -453,7 +462,7 @@ class DividedPlansTest {
                                 .division()
                                 .length())
                 .isCloseTo(3.0 / plan.run(Side.TOP).orElseThrow().division().count(), within(1e-12));
-        WorkPlan broken = Planner.plan(tied.choosing(Map.of(RunId.of(Side.TOP), new School.CornersIn(7, 4))));
+        WorkPlan broken = Planner.plan(tied.choosing(Map.of(RunId.of(Side.TOP), new CornersIn(7, 4))));
         assertThat(broken.findings()).anyMatch(Finding.TieBroken.class::isInstance);
         assertThat(broken.runs()).as("it is planned by itself").hasSize(9);
         QuiltJob without = tied.withoutBorder(1);
@@ -465,7 +474,7 @@ class DividedPlansTest {
 
     @Test
     void whatWasChosenMovesInWithItsBorder() {
-        QuiltJob job = three().choosing(Map.of(RunId.of(3, Side.LEFT), new School.HalfSteps(13)));
+        QuiltJob job = three().choosing(Map.of(RunId.of(3, Side.LEFT), new HalfSteps(13)));
         QuiltJob fewer = job.withoutBorder(2);
         assertThat(fewer.layout(GroupId.border(2)).chosen()).containsOnlyKeys(RunId.of(2, Side.LEFT));
         assertThat(Planner.plan(fewer)
@@ -478,7 +487,7 @@ class DividedPlansTest {
                         .withStrips(List.of(
                                 job.quilt().strips().get(0),
                                 job.quilt().strips().get(0).withName("Other"))))
-                .choosing(Map.of(RunId.strip(2), new School.Even(10)));
+                .choosing(Map.of(RunId.strip(2), new Even(10)));
         assertThat(two.withoutStrip(1).layout(GroupId.strip(1)).chosen()).containsOnlyKeys(RunId.strip(1));
         assertThat(Planner.plan(two.withoutStrip(1))
                         .run(RunId.strip(1))
@@ -492,7 +501,7 @@ class DividedPlansTest {
     void pieceSeamsStandInForMarks() {
         Quilt quilt = quilt(54, 81, 54, 81, 6);
         QuiltJob job = job(quilt.withBorder(1, quilt.border(1).withUnit(OptionalDouble.of(4.5))));
-        WorkPlan plan = Planner.plan(job.choosing(Map.of(RunId.of(Side.TOP), new School.ByPiecing(4.5, 3, 2))));
+        WorkPlan plan = Planner.plan(job.choosing(Map.of(RunId.of(Side.TOP), new ByPiecing(4.5, 3, 2))));
         RunPlan top = plan.run(Side.TOP).orElseThrow();
         // Repeats of 6 3/4: every second valley on a seam of the units.
         List<Mark> valleys = top.laidOut().marks().stream()
@@ -523,7 +532,7 @@ class DividedPlansTest {
         });
         assertThat(Moves.between(before, before).isNothing()).isTrue();
         // A choice that no longer comes out is told, and the best is followed.
-        QuiltJob fixed = chosen.choosing(Map.of(RunId.of(Side.TOP), new School.CornersIn(7, 5)));
+        QuiltJob fixed = chosen.choosing(Map.of(RunId.of(Side.TOP), new CornersIn(7, 5)));
         WorkPlan shorter = Planner.plan(fixed.withQuilt(fixed.quilt().with(Dimension.BODY_TOP, 69.5)));
         assertThat(shorter.findings()).anyMatch(Finding.ChoiceGone.class::isInstance);
         assertThat(Moves.between(Planner.plan(fixed), shorter).runs()).anyMatch(m -> !m.kept());
@@ -608,30 +617,24 @@ class DividedPlansTest {
         return Stream.of(
                 Arguments.of("repeat-too-wide", demo.withCounts(new Counts(8, 12))),
                 Arguments.of("into-reserve", demo.withQuilt(demo.quilt().with(Dimension.DEPTH_TOP, 2.5))),
-                Arguments.of("counts-differ", demo.choosing(Map.of(top, new School.Even(11)))),
-                Arguments.of(
-                        "stretch-seen",
-                        demo.choosing(Map.of(top, new School.Fudged(7, 10, new School.Spread.RoundCentre(2))))),
+                Arguments.of("counts-differ", demo.choosing(Map.of(top, new Even(11)))),
+                Arguments.of("stretch-seen", demo.choosing(Map.of(top, new Fudged(7, 10, new Spread.RoundCentre(2))))),
                 Arguments.of("stretch-seen", demo.withCounts(new Counts(10, 13))),
                 Arguments.of(
                         "odd-at-corner",
                         demo.choosing(Map.of(
                                 top,
-                                new School.CentreOut(7, 9, EndUse.SHORT_ARC),
+                                new CentreOut(7, 9, EndUse.SHORT_ARC),
                                 RunId.of(Side.BOTTOM),
-                                new School.CentreOut(7, 9, EndUse.SHORT_ARC)))),
-                Arguments.of(
-                        "odd-at-corner", demo.choosing(Map.of(top, new School.ByHand(10, Map.of(1, 6.0, 9, 64.5))))),
-                Arguments.of("space-empty", demo.choosing(Map.of(top, new School.CornersIn(7, 4)))),
-                Arguments.of(
-                        "space-empty",
-                        demo.choosing(Map.of(top, new School.CornersIn(4, 5, new Filling.TwoHalfArcs())))),
+                                new CentreOut(7, 9, EndUse.SHORT_ARC)))),
+                Arguments.of("odd-at-corner", demo.choosing(Map.of(top, new ByHand(10, Map.of(1, 6.0, 9, 64.5))))),
+                Arguments.of("space-empty", demo.choosing(Map.of(top, new CornersIn(7, 4)))),
+                Arguments.of("space-empty", demo.choosing(Map.of(top, new CornersIn(4, 5, new Filling.TwoHalfArcs())))),
                 Arguments.of(
                         "space-empty",
-                        demo.choosing(
-                                Map.of(top, new School.CornersIn(7, 4, new Filling.LargerArc("lost", "bulging"))))),
-                Arguments.of("space-empty", demo.choosing(Map.of(top, new School.CentreOut(7, 9)))),
-                Arguments.of("choice-gone", demo.choosing(Map.of(top, new School.CornersIn(7, 6)))),
+                        demo.choosing(Map.of(top, new CornersIn(7, 4, new Filling.LargerArc("lost", "bulging"))))),
+                Arguments.of("space-empty", demo.choosing(Map.of(top, new CentreOut(7, 9)))),
+                Arguments.of("choice-gone", demo.choosing(Map.of(top, new CornersIn(7, 6)))),
                 Arguments.of("no-solution", wishing(demo, w -> w.with(Wish.Parity.ODD)
                         .withRange(OptionalDouble.of(7.1), OptionalDouble.of(7.25)))),
                 Arguments.of(

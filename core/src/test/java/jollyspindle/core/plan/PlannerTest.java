@@ -2,7 +2,7 @@ package jollyspindle.core.plan;
 
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Counts;
-import jollyspindle.core.division.SchoolKind;
+import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.geometry.Angles;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Point;

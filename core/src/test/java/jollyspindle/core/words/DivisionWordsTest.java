@@ -11,10 +11,19 @@ import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.OnCentre;
 import jollyspindle.core.division.Reason;
-import jollyspindle.core.division.School;
-import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.division.school.ByHand;
+import jollyspindle.core.division.school.ByIncrements;
+import jollyspindle.core.division.school.ByPiecing;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.Fudged;
+import jollyspindle.core.division.school.HalfSteps;
+import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.SchoolKind;
+import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.measure.TapeScale;
@@ -55,29 +64,25 @@ class DivisionWordsTest {
 
     static Stream<Arguments> schools() {
         return Stream.of(
-                Arguments.of(new School.Even(10), "10 repeats"),
-                Arguments.of(new School.Even(1), "1 repeat"),
-                Arguments.of(new School.HalfSteps(10), "10 repeats, half of one at each end"),
-                Arguments.of(new School.CornersIn(7, 4), "4 of 7 from each corner, a motif of its own in the middle"),
+                Arguments.of(new Even(10), "10 repeats"),
+                Arguments.of(new Even(1), "1 repeat"),
+                Arguments.of(new HalfSteps(10), "10 repeats, half of one at each end"),
+                Arguments.of(new CornersIn(7, 4), "4 of 7 from each corner, a motif of its own in the middle"),
                 Arguments.of(
-                        new School.CornersIn(6.5, 1, new Filling.TwoHalfArcs()),
+                        new CornersIn(6.5, 1, new Filling.TwoHalfArcs()),
                         "1 of 6 1/2 from each corner, two half arcs in the middle"),
-                Arguments.of(new School.CentreOut(7, 9), "9 of 7 from the centre; the ends go to the corner's motif"),
+                Arguments.of(new CentreOut(7, 9), "9 of 7 from the centre; the ends go to the corner's motif"),
                 Arguments.of(
-                        new School.CentreOut(7, 9, EndUse.SHORT_ARC),
-                        "9 of 7 from the centre; the ends carry a short repeat"),
-                Arguments.of(new School.Fudged(7, 10, new School.Spread.All()), "10 of 7, the leftover in all"),
+                        new CentreOut(7, 9, EndUse.SHORT_ARC), "9 of 7 from the centre; the ends carry a short repeat"),
+                Arguments.of(new Fudged(7, 10, new Spread.All()), "10 of 7, the leftover in all"),
                 Arguments.of(
-                        new School.Fudged(7, 10, new School.Spread.RoundCentre(4)),
-                        "10 of 7, the leftover in 4 about the centre"),
-                Arguments.of(
-                        new School.Fudged(7, 10, new School.Spread.Chosen(Set.of(7, 3))),
-                        "10 of 7, the leftover in 3, 7"),
-                Arguments.of(new School.ByPiecing(4.5, 1, 1), "repeats of 1 unit"),
-                Arguments.of(new School.ByPiecing(4.5, 3, 2), "repeats of 3/2 units"),
-                Arguments.of(new School.ByIncrements(1, 6), "repeats of 6 marks, one every 1"),
-                Arguments.of(new School.ByHand(10, Map.of(3, 20.0)), "10 repeats with 1 valley pinned"),
-                Arguments.of(new School.ByHand(10, Map.of(3, 20.0, 4, 27.0)), "10 repeats with 2 valleys pinned"));
+                        new Fudged(7, 10, new Spread.RoundCentre(4)), "10 of 7, the leftover in 4 about the centre"),
+                Arguments.of(new Fudged(7, 10, new Spread.Chosen(Set.of(7, 3))), "10 of 7, the leftover in 3, 7"),
+                Arguments.of(new ByPiecing(4.5, 1, 1), "repeats of 1 unit"),
+                Arguments.of(new ByPiecing(4.5, 3, 2), "repeats of 3/2 units"),
+                Arguments.of(new ByIncrements(1, 6), "repeats of 6 marks, one every 1"),
+                Arguments.of(new ByHand(10, Map.of(3, 20.0)), "10 repeats with 1 valley pinned"),
+                Arguments.of(new ByHand(10, Map.of(3, 20.0, 4, 27.0)), "10 repeats with 2 valleys pinned"));
     }
 
     @ParameterizedTest
@@ -92,14 +97,14 @@ class DivisionWordsTest {
     void saysSchoolsOfSeveralRuns() {
         TreeMap<RunId, School> even = new TreeMap<>();
         for (Side side : Side.values()) {
-            even.put(RunId.of(side), new School.Even(side.isAcross() ? 10 : 12));
+            even.put(RunId.of(side), new Even(side.isAcross() ? 10 : 12));
         }
         assertThat(SAID.schools(even)).isEqualTo("10 across, 12 down");
-        even.put(RunId.of(Side.LEFT), new School.HalfSteps(12));
+        even.put(RunId.of(Side.LEFT), new HalfSteps(12));
         assertThat(SAID.schools(even))
                 .isEqualTo("10 repeats across; 12 repeats on right border; 12 repeats, half of one at each end on left"
                         + " border");
-        even.replaceAll((id, s) -> new School.Even(9));
+        even.replaceAll((id, s) -> new Even(9));
         assertThat(SAID.schools(even)).isEqualTo("9 repeats");
     }
 
@@ -202,7 +207,7 @@ class DivisionWordsTest {
         // 71 5/8 by 10 and 86 3/8 by 12; the arc's radius is 3.989, so spans of 7.1625 and 7.198 rise 2.232 and 2.268.
         assertThat(SAID.repeats(even)).isEqualTo("7 3/16 scant and 7 3/16 generous");
         assertThat(SAID.rise(even)).isEqualTo("rise 2 1/4 scant and 2 1/4 generous");
-        Candidate mixed = chosen(job.choosing(Map.of(RunId.of(Side.TOP), new School.CentreOut(7, 10))));
+        Candidate mixed = chosen(job.choosing(Map.of(RunId.of(Side.TOP), new CentreOut(7, 10))));
         assertThat(SAID.repeats(mixed)).isEqualTo("7 to 7 3/16 generous");
         assertThat(SAID.rise(mixed)).isEqualTo("rise 2 1/16 generous to 2 1/4 generous");
     }
@@ -264,7 +269,7 @@ class DivisionWordsTest {
                         new Finding.CornersGiveWay(top, CornerAsk.HALVES, 9, Optional.empty()),
                         "this side has 9 figures without halves at its ends."),
                 Arguments.of(
-                        new Finding.ChoiceGone(top, new School.Even(10), 60),
+                        new Finding.ChoiceGone(top, new Even(10), 60),
                         "The run of 60 no longer comes out as chosen: 10 repeats."),
                 Arguments.of(
                         new Finding.SpaceEmpty(top, 11.625, Figure.Why.OWN_MOTIF, Optional.empty()),
@@ -292,7 +297,7 @@ class DivisionWordsTest {
         FindingWords said = new FindingWords(WORDS);
         GroupId first = GroupId.border(1);
         assertThat(List.of(
-                                new Remedy.Divide(Map.of(RunId.of(Side.TOP), new School.Even(10))),
+                                new Remedy.Divide(Map.of(RunId.of(Side.TOP), new Even(10))),
                                 new Remedy.FollowBest(first),
                                 new Remedy.AllowRange(first, 5.5, 6.5),
                                 new Remedy.Untie(first),

@@ -5,8 +5,8 @@ import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.demo.DemoRings;
 import jollyspindle.core.division.Candidate;
-import jollyspindle.core.division.School;
 import jollyspindle.core.division.Tie;
+import jollyspindle.core.division.school.ByHand;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
@@ -102,7 +102,7 @@ final class Pictures {
             new Shot("lay-out-by-hand", (bench, window) -> {
                 bench.comparingProperty().set(false);
                 bench.scopeProperty().set(Scope.ONE);
-                bench.divide(Map.of(RunId.of(Side.TOP), new School.ByHand(10, Map.of(3, 21.0, 7, 50.5))));
+                bench.divide(Map.of(RunId.of(Side.TOP), new ByHand(10, Map.of(3, 21.0, 7, 50.5))));
                 window.layOutBench().showRun();
                 bench.layZero(bench.run().orElseThrow().laidOut().marks().get(6));
             }),

@@ -5,8 +5,17 @@ import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.MiddleOption;
-import jollyspindle.core.division.School;
-import jollyspindle.core.division.SchoolKind;
+import jollyspindle.core.division.school.ByHand;
+import jollyspindle.core.division.school.ByIncrements;
+import jollyspindle.core.division.school.ByPiecing;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.Fudged;
+import jollyspindle.core.division.school.HalfSteps;
+import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.SchoolKind;
+import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Corners;
@@ -105,25 +114,20 @@ final class RunPane extends VBox {
         int count = Math.max(1, run.division().count());
         Optional<? extends School> school =
                 switch (wanted) {
-                    case EVEN -> Optional.of(new School.Even(count));
-                    case HALF_STEPS -> Optional.of(new School.HalfSteps(count));
-                    case CORNERS_IN -> School.CornersIn.most(length, repeat);
-                    case CENTRE_OUT -> School.CentreOut.most(length, repeat, true);
-                    case FUDGED -> Optional.of(new School.Fudged(repeat, count, new School.Spread.All()));
+                    case EVEN -> Optional.of(new Even(count));
+                    case HALF_STEPS -> Optional.of(new HalfSteps(count));
+                    case CORNERS_IN -> CornersIn.most(length, repeat);
+                    case CENTRE_OUT -> CentreOut.most(length, repeat, true);
+                    case FUDGED -> Optional.of(new Fudged(repeat, count, new Spread.All()));
                     case BY_PIECING ->
                         group.set().unit().isPresent()
                                 ? nearest(
-                                        School.ByPiecing.all(
-                                                length, group.set().unit().getAsDouble()),
-                                        run)
+                                        ByPiecing.all(length, group.set().unit().getAsDouble()), run)
                                 : Optional.empty();
                     case BY_INCREMENTS ->
-                        nearest(
-                                School.ByIncrements.all(
-                                        length, group.set().wish().increment()),
-                                run);
+                        nearest(ByIncrements.all(length, group.set().wish().increment()), run);
                     case BY_HAND ->
-                        Optional.of(new School.ByHand(run.division().cells().size(), Map.of()));
+                        Optional.of(new ByHand(run.division().cells().size(), Map.of()));
                 };
         Optional<String> wrong = school.isPresent()
                 ? divide(school.get())
@@ -162,14 +166,14 @@ final class RunPane extends VBox {
         School school = run.get().school();
         kind.setValue(school.kind());
         // A pin that is dragged changes what is said, not the fields.
-        Object numbered = school instanceof School.ByHand hand ? hand.count() : school;
+        Object numbered = school instanceof ByHand hand ? hand.count() : school;
         Object wanted =
                 List.of(run.get().id(), school.kind(), numbered, bench.job().tape(), bench.shelf());
         if (!wanted.equals(madeFor)) {
             madeFor = wanted;
             numbers.getChildren().setAll(fields(run.get(), school));
         }
-        if (school instanceof School.ByHand hand) {
+        if (school instanceof ByHand hand) {
             showPins(hand);
         }
         result.getStyleClass().setAll("label", "reason");
@@ -229,56 +233,55 @@ final class RunPane extends VBox {
     }
 
     private List<Node> fields(DividedRun run, School school) {
-        if (school instanceof School.Even even) {
-            return List.of(count("run-count", "Repeats", even.count(), School.Even::new));
+        if (school instanceof Even even) {
+            return List.of(count("run-count", "Repeats", even.count(), Even::new));
         }
-        if (school instanceof School.HalfSteps half) {
-            return List.of(
-                    count("run-count", "Repeats, two halves counted as one", half.count(), School.HalfSteps::new));
+        if (school instanceof HalfSteps half) {
+            return List.of(count("run-count", "Repeats, two halves counted as one", half.count(), HalfSteps::new));
         }
-        if (school instanceof School.CornersIn in) {
+        if (school instanceof CornersIn in) {
             return List.of(
                     Labelled.row(
-                            repeat(in.repeat(), p -> new School.CornersIn(p, in.each(), in.filling())),
+                            repeat(in.repeat(), p -> new CornersIn(p, in.each(), in.filling())),
                             count(
                                     "run-count",
                                     "From each corner",
                                     in.each(),
-                                    n -> new School.CornersIn(in.repeat(), n, in.filling()))),
+                                    n -> new CornersIn(in.repeat(), n, in.filling()))),
                     middle(run, in));
         }
-        if (school instanceof School.CentreOut out) {
+        if (school instanceof CentreOut out) {
             return List.of(
                     Labelled.row(
-                            repeat(out.repeat(), p -> new School.CentreOut(p, out.count(), out.ends())),
+                            repeat(out.repeat(), p -> new CentreOut(p, out.count(), out.ends())),
                             count(
                                     "run-count",
                                     "From the centre",
                                     out.count(),
-                                    n -> new School.CentreOut(out.repeat(), n, out.ends()))),
+                                    n -> new CentreOut(out.repeat(), n, out.ends()))),
                     choice(
                             "run-ends",
                             "The end pieces",
                             List.of(EndUse.values()),
                             out.ends(),
                             DivisionWords::name,
-                            ends -> new School.CentreOut(out.repeat(), out.count(), ends)));
+                            ends -> new CentreOut(out.repeat(), out.count(), ends)));
         }
-        if (school instanceof School.Fudged fudged) {
+        if (school instanceof Fudged fudged) {
             return List.of(
                     Labelled.row(
-                            repeat(fudged.repeat(), p -> new School.Fudged(p, fudged.count(), fudged.spread())),
+                            repeat(fudged.repeat(), p -> new Fudged(p, fudged.count(), fudged.spread())),
                             count(
                                     "run-count",
                                     "Repeats",
                                     fudged.count(),
-                                    n -> new School.Fudged(fudged.repeat(), n, fudged.spread()))),
+                                    n -> new Fudged(fudged.repeat(), n, fudged.spread()))),
                     spread(fudged));
         }
-        if (school instanceof School.ByPiecing piecing) {
-            return List.of(ways(School.ByPiecing.all(run.run().length(), piecing.unit()), piecing));
+        if (school instanceof ByPiecing piecing) {
+            return List.of(ways(ByPiecing.all(run.run().length(), piecing.unit()), piecing));
         }
-        if (school instanceof School.ByIncrements steps) {
+        if (school instanceof ByIncrements steps) {
             LengthField step = new LengthField(
                     "run-step",
                     "Stencil marks every",
@@ -287,18 +290,18 @@ final class RunPane extends VBox {
                     inches -> QuiltRules.isStep(inches)
                             ? Optional.empty()
                             : Optional.of(BordersPane.unitRange(bench.words())),
-                    inches -> nearest(School.ByIncrements.all(run.run().length(), inches.getAsDouble()), run)
+                    inches -> nearest(ByIncrements.all(run.run().length(), inches.getAsDouble()), run)
                             .map(this::divide)
                             .orElse(Optional.of("This run doesn't come out with such marks. Try another distance."))
                             .ifPresent(this::refuse));
             step.show(OptionalDouble.of(steps.step()));
-            return List.of(step, ways(School.ByIncrements.all(run.run().length(), steps.step()), steps));
+            return List.of(step, ways(ByIncrements.all(run.run().length(), steps.step()), steps));
         }
-        School.ByHand hand = (School.ByHand) school;
-        return List.of(count("run-count", "Repeats", hand.count(), n -> new School.ByHand(n, Map.of())), pinned, free);
+        ByHand hand = (ByHand) school;
+        return List.of(count("run-count", "Repeats", hand.count(), n -> new ByHand(n, Map.of())), pinned, free);
     }
 
-    private void showPins(School.ByHand hand) {
+    private void showPins(ByHand hand) {
         String pins = new TreeMap<>(hand.pins())
                 .entrySet().stream()
                         .map(p ->
@@ -309,7 +312,7 @@ final class RunPane extends VBox {
                         ? "Drag a valley on the tape, or point at it there and press Enter."
                         : "Pinned: " + pins + ".");
         free.setDisable(hand.pins().isEmpty());
-        free.setOnAction(e -> divide(new School.ByHand(hand.count(), Map.of())));
+        free.setOnAction(e -> divide(new ByHand(hand.count(), Map.of())));
     }
 
     private Node count(String id, String name, int now, IntFunction<School> with) {
@@ -381,10 +384,10 @@ final class RunPane extends VBox {
                 s -> s);
     }
 
-    private Node spread(School.Fudged fudged) {
-        List<School.Spread> spreads = new ArrayList<>(List.of(new School.Spread.All()));
+    private Node spread(Fudged fudged) {
+        List<Spread> spreads = new ArrayList<>(List.of(new Spread.All()));
         for (int taking = 2 - fudged.count() % 2; taking <= Math.min(12, fudged.count() - 2); taking += 2) {
-            spreads.add(new School.Spread.RoundCentre(taking));
+            spreads.add(new Spread.RoundCentre(taking));
         }
         if (!spreads.contains(fudged.spread())) {
             spreads.add(fudged.spread());
@@ -394,10 +397,10 @@ final class RunPane extends VBox {
                 "The leftover goes into",
                 spreads,
                 fudged.spread(),
-                s -> s instanceof School.Spread.RoundCentre round
+                s -> s instanceof Spread.RoundCentre round
                         ? round.repeats() + " about the centre"
-                        : s instanceof School.Spread.Chosen chosen ? "repeats " + numbers(chosen) : "all repeats",
-                s -> new School.Fudged(fudged.repeat(), fudged.count(), s));
+                        : s instanceof Spread.Chosen chosen ? "repeats " + numbers(chosen) : "all repeats",
+                s -> new Fudged(fudged.repeat(), fudged.count(), s));
         TypedField chosen = new TypedField("run-chosen", "or these repeats", text -> {
             Set<Integer> numbers = new TreeSet<>();
             try {
@@ -407,18 +410,18 @@ final class RunPane extends VBox {
             } catch (NumberFormatException e) {
                 return Optional.of("Type their numbers from the left end, such as 3, 4, 9.");
             }
-            return divide(new School.Fudged(fudged.repeat(), fudged.count(), new School.Spread.Chosen(numbers)));
+            return divide(new Fudged(fudged.repeat(), fudged.count(), new Spread.Chosen(numbers)));
         });
-        chosen.show(fudged.spread() instanceof School.Spread.Chosen c ? numbers(c) : "");
+        chosen.show(fudged.spread() instanceof Spread.Chosen c ? numbers(c) : "");
         return Labelled.row(over, chosen);
     }
 
-    private static String numbers(School.Spread.Chosen chosen) {
+    private static String numbers(Spread.Chosen chosen) {
         return new TreeSet<>(chosen.numbers()).stream().map(n -> "" + n).collect(Collectors.joining(", "));
     }
 
     /** What can stand in the middle, from the shelf and the job's own templates. */
-    private Node middle(DividedRun run, School.CornersIn school) {
+    private Node middle(DividedRun run, CornersIn school) {
         GroupPlan group = bench.group().orElseThrow();
         List<ArcTemplate> edges = Stream.concat(
                         bench.job().templates().stream(),
@@ -453,8 +456,8 @@ final class RunPane extends VBox {
     }
 
     /** Fills the middle; a template from the shelf comes into the job with it. */
-    private void fill(School.CornersIn school, Filling filling) {
-        School next = new School.CornersIn(school.repeat(), school.each(), filling);
+    private void fill(CornersIn school, Filling filling) {
+        School next = new CornersIn(school.repeat(), school.each(), filling);
         if (filling instanceof Filling.LargerArc arc
                 && bench.job().template(arc.templateId()).isEmpty()) {
             Optional<Template> copy = bench.shelf().template(arc.templateId());

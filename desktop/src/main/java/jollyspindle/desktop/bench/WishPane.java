@@ -1,9 +1,9 @@
 package jollyspindle.desktop.bench;
 
 import jollyspindle.core.division.Counts;
-import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.Words;

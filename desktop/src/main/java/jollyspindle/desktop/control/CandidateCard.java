@@ -3,7 +3,7 @@ package jollyspindle.desktop.control;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.Reason;
-import jollyspindle.core.division.SchoolKind;
+import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.plan.GroupPlan;

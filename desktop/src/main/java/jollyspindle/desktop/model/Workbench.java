@@ -3,8 +3,9 @@ package jollyspindle.desktop.model;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.Judging;
-import jollyspindle.core.division.School;
-import jollyspindle.core.division.SchoolKind;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.effort.TooManyLinesException;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
@@ -731,7 +732,7 @@ public final class Workbench {
 
     /** Divides runs by given schools; others stay as they are. */
     public void divide(Map<RunId, School> schools) {
-        boolean even = schools.values().stream().allMatch(School.Even.class::isInstance);
+        boolean even = schools.values().stream().allMatch(Even.class::isInstance);
         String said = new DivisionWords(words()).schools(new TreeMap<>(schools));
         edit((even ? "repeats " : "division ") + said, job -> job.choosing(schools));
     }

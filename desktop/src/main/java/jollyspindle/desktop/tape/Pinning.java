@@ -1,6 +1,8 @@
 package jollyspindle.desktop.tape;
 
-import jollyspindle.core.division.School;
+import jollyspindle.core.division.school.ByHand;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.School;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
@@ -20,13 +22,13 @@ final class Pinning {
         double left = run.division().cornerLeft();
         Map<Integer, Double> pins = pins(run);
         pins.put(valley, along - left);
-        School school = new School.ByHand(run.division().divided().size(), pins);
+        School school = new ByHand(run.division().divided().size(), pins);
         return school.divide(run.division().length() - left - run.division().cornerRight())
                 .map(d -> school);
     }
 
     private static Map<Integer, Double> pins(RunPlan run) {
-        return run.divided().school() instanceof School.ByHand hand ? new TreeMap<>(hand.pins()) : new TreeMap<>();
+        return run.divided().school() instanceof ByHand hand ? new TreeMap<>(hand.pins()) : new TreeMap<>();
     }
 
     /**
@@ -49,7 +51,7 @@ final class Pinning {
         Map<Integer, Double> pins = pins(run);
         if (pins.remove(valley) != null) {
             int count = run.division().divided().size();
-            School school = pins.isEmpty() ? new School.Even(count) : new School.ByHand(count, pins);
+            School school = pins.isEmpty() ? new Even(count) : new ByHand(count, pins);
             bench.edit(
                     "valley " + valley + " of the " + Words.decapital(bench.name(run.id())) + " let go",
                     job -> job.choosing(Map.of(run.id(), school)));

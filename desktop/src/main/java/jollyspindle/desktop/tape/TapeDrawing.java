@@ -2,7 +2,7 @@ package jollyspindle.desktop.tape;
 
 import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Figure;
-import jollyspindle.core.division.School;
+import jollyspindle.core.division.school.ByHand;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Point;
@@ -351,7 +351,7 @@ final class TapeDrawing {
 
     /** A pin's head on each valley that was pinned by hand. */
     private void pins(RunPlan run, Stretch view, double bandTop) {
-        if (!(run.divided().school() instanceof School.ByHand hand)) {
+        if (!(run.divided().school() instanceof ByHand hand)) {
             return;
         }
         hand.pins().keySet().stream().sorted().forEach(k -> {

@@ -1,6 +1,6 @@
 package jollyspindle.desktop.tape;
 
-import jollyspindle.core.division.School;
+import jollyspindle.core.division.school.School;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.desktop.model.Gesture;
 import jollyspindle.desktop.model.Workbench;

@@ -5,10 +5,15 @@ import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.MiddleOption;
-import jollyspindle.core.division.School;
-import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.Fudged;
+import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.SchoolKind;
+import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Easing;
 import jollyspindle.core.quilt.GroupId;
@@ -117,13 +122,13 @@ class DividingTest extends Hands {
         demo(robot, WorkStage.LAY_OUT);
         robot.clickOn("#scope-one").clickOn("#show-run");
         choose(robot, "#run-school", SchoolKind.CORNERS_IN);
-        assertThat(school(Side.TOP)).isEqualTo(new School.CornersIn(7, 5));
+        assertThat(school(Side.TOP)).isEqualTo(new CornersIn(7, 5));
         type(robot, "#run-count", "4");
-        assertThat(school(Side.TOP)).isEqualTo(new School.CornersIn(7, 4));
+        assertThat(school(Side.TOP)).isEqualTo(new CornersIn(7, 4));
         type(robot, "#run-count", "9");
         assertThat(read(robot, "#run-count-said")).contains("has no room for 9 of 7 from each corner");
         type(robot, "#run-repeat", "6 1/2");
-        assertThat(((School.CornersIn) school(Side.TOP)).repeat()).isEqualTo(6.5);
+        assertThat(((CornersIn) school(Side.TOP)).repeat()).isEqualTo(6.5);
         // An arc from the shelf over the middle: its template comes into the job.
         ComboBox<MiddleOption> middle = robot.lookup("#run-middle").queryComboBox();
         MiddleOption larger = middle.getItems().stream()
@@ -132,18 +137,18 @@ class DividingTest extends Hands {
                 .findFirst()
                 .orElseThrow();
         choose(robot, "#run-middle", larger);
-        Filling.LargerArc filling = (Filling.LargerArc) ((School.CornersIn) school(Side.TOP)).filling();
+        Filling.LargerArc filling = (Filling.LargerArc) ((CornersIn) school(Side.TOP)).filling();
         assertThat(bench.job().template(filling.templateId())).isPresent();
         assertThat(bench.run().orElseThrow().laidOut().lines())
                 .as("eight, and the one in the middle")
                 .hasSize(9);
         choose(robot, "#run-school", SchoolKind.CENTRE_OUT);
         choose(robot, "#run-ends", EndUse.SHORT_ARC);
-        assertThat(((School.CentreOut) school(Side.TOP)).ends()).isEqualTo(EndUse.SHORT_ARC);
+        assertThat(((CentreOut) school(Side.TOP)).ends()).isEqualTo(EndUse.SHORT_ARC);
         assertThat(read(robot, "#run-result")).contains("At each end", "one arc astride the mitre");
         choose(robot, "#run-school", SchoolKind.FUDGED);
         type(robot, "#run-chosen", "3, 4");
-        assertThat(((School.Fudged) school(Side.TOP)).spread()).isInstanceOf(School.Spread.Chosen.class);
+        assertThat(((Fudged) school(Side.TOP)).spread()).isInstanceOf(Spread.Chosen.class);
         type(robot, "#run-chosen", "third");
         assertThat(read(robot, "#run-chosen-said")).contains("Type their numbers");
         choose(robot, "#run-school", SchoolKind.BY_INCREMENTS);
@@ -152,7 +157,7 @@ class DividingTest extends Hands {
         assertThat(read(robot, "#run-result")).contains("No pieced unit is measured");
         choose(robot, "#run-school", SchoolKind.BY_HAND);
         assertThat(robot.lookup("#run-unpin").query().isDisabled()).isTrue();
-        assertThat(school(Side.BOTTOM)).as("the others were left alone").isEqualTo(new School.Even(10));
+        assertThat(school(Side.BOTTOM)).as("the others were left alone").isEqualTo(new Even(10));
     }
 
     @Test

@@ -4,7 +4,15 @@ import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.demo.DemoJob;
-import jollyspindle.core.division.School;
+import jollyspindle.core.division.school.ByHand;
+import jollyspindle.core.division.school.ByIncrements;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.Fudged;
+import jollyspindle.core.division.school.HalfSteps;
+import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Preset;
@@ -243,13 +251,13 @@ class EveryFieldTest extends Hands {
         }
         robot.interact(() -> bench.edit("back", job -> demo));
         for (School school : List.of(
-                new School.Even(10),
-                new School.CornersIn(6, 4),
-                new School.CentreOut(7, 9, jollyspindle.core.division.EndUse.PLAIN),
-                new School.HalfSteps(10),
-                new School.Fudged(7, 10, new School.Spread.All()),
-                new School.ByIncrements(1, 6),
-                new School.ByHand(10, Map.of(3, 20.0)))) {
+                new Even(10),
+                new CornersIn(6, 4),
+                new CentreOut(7, 9, jollyspindle.core.division.EndUse.PLAIN),
+                new HalfSteps(10),
+                new Fudged(7, 10, new Spread.All()),
+                new ByIncrements(1, 6),
+                new ByHand(10, Map.of(3, 20.0)))) {
             robot.interact(() -> {
                 bench.divide(Map.of(RunId.of(Side.TOP), school));
                 window.layOutBench().showRun();

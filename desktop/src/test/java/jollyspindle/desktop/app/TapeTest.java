@@ -1,7 +1,8 @@
 package jollyspindle.desktop.app;
 
-import jollyspindle.core.division.School;
-import jollyspindle.core.division.SchoolKind;
+import jollyspindle.core.division.school.ByHand;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.RunId;
@@ -66,7 +67,7 @@ class TapeTest extends Hands {
         Point2D from = valley(robot, "top-valley-3");
         robot.drag(from, MouseButton.PRIMARY).moveBy(0.9 * INCH, 0).drop();
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(bench.run().orElseThrow().divided().school()).isInstanceOfSatisfying(School.ByHand.class, hand -> {
+        assertThat(bench.run().orElseThrow().divided().school()).isInstanceOfSatisfying(ByHand.class, hand -> {
             assertThat(hand.pins()).containsOnlyKeys(3);
             double along = hand.pins().get(3);
             assertThat(along).isCloseTo(21.4875 + 0.9, within(0.2));
@@ -126,11 +127,11 @@ class TapeTest extends Hands {
         assertThat(mark("top-valley-6").along()).isEqualTo(stands);
         point(robot, 3);
         robot.push(KeyCode.DELETE);
-        assertThat(((School.ByHand) bench.run().orElseThrow().divided().school()).pins())
+        assertThat(((ByHand) bench.run().orElseThrow().divided().school()).pins())
                 .containsOnlyKeys(6);
         point(robot, 6);
         robot.push(KeyCode.DELETE);
-        assertThat(bench.run().orElseThrow().divided().school()).isEqualTo(new School.Even(10));
+        assertThat(bench.run().orElseThrow().divided().school()).isEqualTo(new Even(10));
     }
 
     @Test

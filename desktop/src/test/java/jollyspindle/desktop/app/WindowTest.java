@@ -2,7 +2,7 @@ package jollyspindle.desktop.app;
 
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Counts;
-import jollyspindle.core.division.SchoolKind;
+import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.RunId;

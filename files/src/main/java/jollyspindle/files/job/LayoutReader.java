@@ -4,10 +4,19 @@ import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.Judging;
-import jollyspindle.core.division.School;
-import jollyspindle.core.division.SchoolKind;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.division.school.ByHand;
+import jollyspindle.core.division.school.ByIncrements;
+import jollyspindle.core.division.school.ByPiecing;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.Fudged;
+import jollyspindle.core.division.school.HalfSteps;
+import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.SchoolKind;
+import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.quilt.GroupId;
@@ -110,23 +119,22 @@ final class LayoutReader {
     private static School school(Fields fields) throws FileTrouble {
         try {
             return switch (fields.choice("school", SchoolKind.class)) {
-                case EVEN -> new School.Even(count(fields));
+                case EVEN -> new Even(count(fields));
                 case CORNERS_IN ->
-                    new School.CornersIn(repeat(fields), fields.whole("each", 1, Counts.MOST / 2), filling(fields));
-                case CENTRE_OUT ->
-                    new School.CentreOut(repeat(fields), count(fields), fields.choice("ends", EndUse.class));
-                case HALF_STEPS -> new School.HalfSteps(count(fields));
-                case FUDGED -> new School.Fudged(repeat(fields), count(fields), spread(fields.object("spread")));
+                    new CornersIn(repeat(fields), fields.whole("each", 1, Counts.MOST / 2), filling(fields));
+                case CENTRE_OUT -> new CentreOut(repeat(fields), count(fields), fields.choice("ends", EndUse.class));
+                case HALF_STEPS -> new HalfSteps(count(fields));
+                case FUDGED -> new Fudged(repeat(fields), count(fields), spread(fields.object("spread")));
                 case BY_PIECING ->
-                    new School.ByPiecing(
+                    new ByPiecing(
                             fields.number("unit", QuiltRules.SMALLEST_STEP, QuiltRules.LONGEST),
                             fields.whole("units", 1, Counts.MOST),
                             fields.whole("parts", 1, Counts.MOST));
                 case BY_INCREMENTS ->
-                    new School.ByIncrements(
+                    new ByIncrements(
                             fields.number("step", QuiltRules.SMALLEST_STEP, QuiltRules.LONGEST),
                             fields.whole("steps", 1, Counts.MOST));
-                case BY_HAND -> new School.ByHand(count(fields), pins(fields));
+                case BY_HAND -> new ByHand(count(fields), pins(fields));
             };
         } catch (IllegalArgumentException e) {
             throw fields.trouble("school", e.getMessage() + ".");
@@ -154,17 +162,17 @@ final class LayoutReader {
         return filling;
     }
 
-    private static School.Spread spread(Fields fields) throws FileTrouble {
-        School.Spread spread =
+    private static Spread spread(Fields fields) throws FileTrouble {
+        Spread spread =
                 switch (fields.choice("over", LayoutWriter.Over.class)) {
-                    case ALL -> new School.Spread.All();
-                    case ROUND_CENTRE -> new School.Spread.RoundCentre(fields.whole("repeats", 1, Counts.MOST));
+                    case ALL -> new Spread.All();
+                    case ROUND_CENTRE -> new Spread.RoundCentre(fields.whole("repeats", 1, Counts.MOST));
                     case CHOSEN -> {
                         TreeSet<Integer> numbers = new TreeSet<>();
                         for (double number : fields.numbers("numbers", 1, Counts.MOST, Counts.MOST)) {
                             numbers.add((int) number);
                         }
-                        yield new School.Spread.Chosen(numbers);
+                        yield new Spread.Chosen(numbers);
                     }
                 };
         fields.done();

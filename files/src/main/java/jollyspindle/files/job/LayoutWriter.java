@@ -5,8 +5,17 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.code.Coded;
 import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.Judging;
-import jollyspindle.core.division.School;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.division.school.ByHand;
+import jollyspindle.core.division.school.ByIncrements;
+import jollyspindle.core.division.school.ByPiecing;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.Even;
+import jollyspindle.core.division.school.Fudged;
+import jollyspindle.core.division.school.HalfSteps;
+import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunId;
@@ -91,23 +100,23 @@ final class LayoutWriter {
     private static void school(ObjectNode node, RunId run, School school) {
         node.put("id", run.code());
         node.put("school", Fields.name(school.kind()));
-        if (school instanceof School.Even even) {
+        if (school instanceof Even even) {
             node.put("count", even.count());
-        } else if (school instanceof School.CornersIn in) {
+        } else if (school instanceof CornersIn in) {
             node.put("repeat", in.repeat()).put("each", in.each());
             filling(node.putObject("middle"), in.filling());
-        } else if (school instanceof School.CentreOut out) {
+        } else if (school instanceof CentreOut out) {
             node.put("repeat", out.repeat()).put("count", out.count()).put("ends", Fields.name(out.ends()));
-        } else if (school instanceof School.HalfSteps half) {
+        } else if (school instanceof HalfSteps half) {
             node.put("count", half.count());
-        } else if (school instanceof School.Fudged fudged) {
+        } else if (school instanceof Fudged fudged) {
             node.put("repeat", fudged.repeat()).put("count", fudged.count());
             spread(node.putObject("spread"), fudged.spread());
-        } else if (school instanceof School.ByPiecing piecing) {
+        } else if (school instanceof ByPiecing piecing) {
             node.put("unit", piecing.unit()).put("units", piecing.units()).put("parts", piecing.parts());
-        } else if (school instanceof School.ByIncrements steps) {
+        } else if (school instanceof ByIncrements steps) {
             node.put("step", steps.step()).put("steps", steps.steps());
-        } else if (school instanceof School.ByHand hand) {
+        } else if (school instanceof ByHand hand) {
             node.put("count", hand.count());
             ArrayNode pins = node.putArray("pins");
             new TreeMap<>(hand.pins())
@@ -128,10 +137,10 @@ final class LayoutWriter {
         }
     }
 
-    private static void spread(ObjectNode node, School.Spread spread) {
-        if (spread instanceof School.Spread.RoundCentre round) {
+    private static void spread(ObjectNode node, Spread spread) {
+        if (spread instanceof Spread.RoundCentre round) {
             node.put("over", Fields.name(Over.ROUND_CENTRE)).put("repeats", round.repeats());
-        } else if (spread instanceof School.Spread.Chosen chosen) {
+        } else if (spread instanceof Spread.Chosen chosen) {
             ArrayNode numbers = node.put("over", Fields.name(Over.CHOSEN)).putArray("numbers");
             new TreeSet<>(chosen.numbers()).forEach(numbers::add);
         } else {

@@ -1,4 +1,4 @@
-package jollyspindle.core.division;
+package jollyspindle.core.division.school;
 
 /** The trade's ways to make a run come out (common practice, no source). */
 public enum SchoolKind {

@@ -1,0 +1,64 @@
+package jollyspindle.core.division.school;
+
+import jollyspindle.core.division.Cell;
+import jollyspindle.core.division.RunDivision;
+import jollyspindle.core.quilt.QuiltRules;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/**
+ * Some valleys pinned by hand, the others spread evenly between those.
+ *
+ * @param pins where valleys stand, by their number from 1 to count − 1
+ */
+public record ByHand(int count, Map<Integer, Double> pins) implements School {
+
+    public ByHand {
+        Repeats.atLeastOne(count);
+        int most = count;
+        pins = Map.copyOf(pins);
+        if (!pins.values().stream().allMatch(along -> Math.abs(along) <= QuiltRules.LONGEST)) {
+            throw new IllegalArgumentException("valleys are pinned at most 200 along");
+        }
+        if (!pins.keySet().stream().allMatch(k -> k > 0 && k < most)) {
+            throw new IllegalArgumentException("only the valleys between the ends can be pinned");
+        }
+    }
+
+    @Override
+    public SchoolKind kind() {
+        return SchoolKind.BY_HAND;
+    }
+
+    @Override
+    public Optional<School> stepped(int by, double length) {
+        return Repeats.counted(count + by, more -> new ByHand(more, Map.of()));
+    }
+
+    @Override
+    public Optional<RunDivision> divide(double length) {
+        TreeMap<Integer, Double> fixed = new TreeMap<>(pins);
+        fixed.put(0, 0.0);
+        fixed.put(count, length);
+        List<Cell> cells = new ArrayList<>();
+        double at = 0;
+        for (int k = 1; k <= count; k++) {
+            Map.Entry<Integer, Double> before = fixed.lowerEntry(k);
+            Map.Entry<Integer, Double> after = fixed.ceilingEntry(k);
+            double part = (double) (k - before.getKey()) / (after.getKey() - before.getKey());
+            double to = k == after.getKey()
+                    ? after.getValue()
+                    : before.getValue() + part * (after.getValue() - before.getValue());
+            if (to <= at + NOTHING) {
+                return Optional.empty();
+            }
+            cells.add(new Cell(Cell.Kind.REPEAT, at, to));
+            at = to;
+        }
+        return Optional.of(new RunDivision(length / count, cells));
+    }
+}
