@@ -6,6 +6,7 @@ import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.demo.DemoRings;
+import jollyspindle.core.division.school.School;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.Recipe;
@@ -71,7 +72,8 @@ class GoldenFilesTest {
             Class<?> kind = (Class<?>) arguments.get()[0];
             BiFunction<QuiltJob, Object, QuiltJob> into =
                     (BiFunction<QuiltJob, Object, QuiltJob>) arguments.get()[1];
-            String name = kind.getName().replaceAll(".*\\.", "").replace('$', '-');
+            String name = (School.class.isAssignableFrom(kind) ? "School-" : "")
+                    + kind.getName().replaceAll(".*\\.", "").replace('$', '-');
             Object value = new RandomRecords(name.hashCode()).of(kind);
             jobs.put(
                     "job-" + name + ".json",

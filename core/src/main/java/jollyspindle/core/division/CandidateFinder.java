@@ -1,15 +1,10 @@
 package jollyspindle.core.division;
 
-import jollyspindle.core.division.school.ByIncrements;
-import jollyspindle.core.division.school.ByPiecing;
-import jollyspindle.core.division.school.CentreOut;
-import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.division.school.Asked;
 import jollyspindle.core.division.school.Even;
-import jollyspindle.core.division.school.Fudged;
-import jollyspindle.core.division.school.HalfSteps;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.division.school.SchoolKind;
-import jollyspindle.core.division.school.Spread;
+import jollyspindle.core.division.school.SchoolTypes;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 
@@ -42,7 +37,7 @@ import java.util.stream.Stream;
  *   <li><b>Corners in</b> and <b>centre out</b> with the wanted repeat and with the template's own: as many repeats as
  *       there is room for, or one less from each end; with each thing that can stand in the odd space.
  *   <li><b>Fixed with fudge</b> with the wanted repeat, at the counts next to L/p, the leftover taken by two repeats about the
- *       centre, or more of them, up to {@value #MOST_TAKING}. Spread over all of them it is the even way, which is listed as that.
+ *       centre, or more of them, up to twelve. Spread over all of them it is the even way, which is listed as that.
  *   <li><b>By piecing</b> and <b>by increments</b>: every repeat in the range that comes out.
  * </ul>
  *
@@ -89,7 +84,6 @@ public final class CandidateFinder {
     private static final double UNLIKE_SPACES = 0.1;
     private static final int EVEN_LISTED = 8;
     private static final int OTHERS_LISTED = 3;
-    private static final int MOST_TAKING = 12;
 
     /** A difference that isn't worth a word, in inches. */
     private static final double SAME = 1.0 / 128;
@@ -229,7 +223,7 @@ public final class CandidateFinder {
             }
             for (School two : second) {
                 // Unlike things in the odd spaces of top and sides are no quilter's wish.
-                if (onSecond.get(two).isPresent() && look(one).equals(look(two))) {
+                if (onSecond.get(two).isPresent() && SchoolTypes.look(one).equals(SchoolTypes.look(two))) {
                     RunMetrics both = here.get().with(onSecond.get(two).get());
                     Pair pair = new Pair(one, two, penalty(both, tied.isEmpty() ? Map.of() : schools(one, two)));
                     bestFirst.merge(one, pair, Pair::better);
@@ -251,15 +245,7 @@ public final class CandidateFinder {
 
     private static Predicate<Pair> firstOfItsLook() {
         Set<Object> seen = new HashSet<>();
-        return pair -> seen.add(look(pair.one));
-    }
-
-    /** What stands in the odd space, whatever its size and its template. */
-    private static Object look(School school) {
-        if (school instanceof CornersIn in) {
-            return in.filling().getClass();
-        }
-        return school instanceof CentreOut out ? out.ends() : school.kind();
+        return pair -> seen.add(SchoolTypes.look(pair.one));
     }
 
     private record Pair(School one, School two, double penalty) {
@@ -276,31 +262,67 @@ public final class CandidateFinder {
 
     /** What a school can do on an axis, fewest repeats first. */
     private List<School> options(SchoolKind kind, int axis) {
-        return switch (kind) {
-            case EVEN -> counts(axis).<School>mapToObj(Even::new).toList();
-            case HALF_STEPS -> counts(axis).<School>mapToObj(HalfSteps::new).toList();
-            case CORNERS_IN -> fixed().flatMap(p -> cornersIn(axis, p)).toList();
-            case CENTRE_OUT -> fixed().flatMap(p -> centreOut(axis, p)).toList();
-            case FUDGED -> fixed().flatMap(p -> fudged(axis, p)).toList();
-            case BY_PIECING ->
-                set.unit().isPresent()
-                        ? inRange(ByPiecing.all(set.longest(axis), set.unit().getAsDouble()), axis)
-                        : List.of();
-            case BY_INCREMENTS ->
-                inRange(ByIncrements.all(set.longest(axis), set.wish().increment()), axis);
-            case BY_HAND -> List.of();
-        };
+        return List.copyOf(SchoolTypes.of(kind).options(new OnAxis(axis)));
     }
 
-    /** Those with repeats in the range and counts that are wished for, on all runs of an axis. */
-    private List<School> inRange(List<? extends School> all, int axis) {
-        return all.stream()
-                .filter(school -> set.onAxis(axis).stream().allMatch(run -> divided(run, school)
-                        .filter(d -> isInRange(d.division().repeat())
-                                && suits(d.division().count(), axis))
-                        .isPresent()))
-                .map(School.class::cast)
-                .toList();
+    /** What is asked of the runs of an axis. */
+    private final class OnAxis implements Asked {
+
+        private final int axis;
+
+        OnAxis(int axis) {
+            this.axis = axis;
+        }
+
+        @Override
+        public RunSet set() {
+            return set;
+        }
+
+        @Override
+        public double longest() {
+            return set.longest(axis);
+        }
+
+        @Override
+        public double shortest() {
+            return set.shortest(axis);
+        }
+
+        @Override
+        public boolean isTakenOf() {
+            return set.onAxis(axis).stream().anyMatch(run -> run.left() > 0);
+        }
+
+        @Override
+        public IntStream counts() {
+            return CandidateFinder.this.counts(axis);
+        }
+
+        @Override
+        public Stream<Double> fixed() {
+            return CandidateFinder.this.fixed();
+        }
+
+        @Override
+        public boolean isWished(int count) {
+            return CandidateFinder.this.isWished(count, axis);
+        }
+
+        @Override
+        public boolean isWelcome(int figures) {
+            return CandidateFinder.this.isWelcome(figures, axis);
+        }
+
+        @Override
+        public <S extends School> List<S> inRange(List<S> all) {
+            return all.stream()
+                    .filter(school -> set.onAxis(axis).stream().allMatch(run -> divided(run, school)
+                            .filter(d -> isInRange(d.division().repeat())
+                                    && suits(d.division().count()))
+                            .isPresent()))
+                    .toList();
+        }
     }
 
     private boolean isInRange(double repeat) {
@@ -411,38 +433,6 @@ public final class CandidateFinder {
         return Stream.concat(Stream.of(wanted), own);
     }
 
-    private Stream<School> cornersIn(int axis, double repeat) {
-        int most = (int) Math.floor(set.shortest(axis) / (2 * repeat) + EXACT);
-        List<Filling> fillings = new ArrayList<>(List.of(new Filling.TwoHalfArcs(), new Filling.OwnMotif()));
-        set.others().forEach(t -> fillings.add(new Filling.LargerArc(t.templateId(), t.guideId())));
-        return IntStream.of(most, most - 1)
-                .filter(each -> each >= 1 && each <= Counts.MOST && isWished(2 * each, axis))
-                .boxed()
-                .flatMap(each -> fillings.stream()
-                        .filter(f -> isWelcome(2 * each + (f instanceof Filling.OwnMotif ? 0 : 1), axis))
-                        .map(f -> new CornersIn(repeat, each, f)));
-    }
-
-    private Stream<School> centreOut(int axis, double repeat) {
-        int most = (int) Math.floor(set.shortest(axis) / repeat + EXACT);
-        // Beside a corner's arc that stands already, what is left over isn't the corner's any more.
-        EndUse left = set.onAxis(axis).stream().anyMatch(run -> run.left() > 0) ? EndUse.PLAIN : EndUse.CORNER;
-        return IntStream.of(most, most - 1)
-                .filter(count -> count >= 1 && count <= Counts.MOST && suits(count, axis))
-                .boxed()
-                .flatMap(count -> Stream.of(left, EndUse.SHORT_ARC).map(e -> new CentreOut(repeat, count, e)));
-    }
-
-    private Stream<School> fudged(int axis, double repeat) {
-        int near = (int) Math.floor((set.longest(axis) + set.shortest(axis)) / 2 / repeat);
-        return IntStream.rangeClosed(near, near + 1)
-                .filter(count -> count >= 1 && count <= Counts.MOST && suits(count, axis))
-                .boxed()
-                .flatMap(count -> IntStream.rangeClosed(2, Math.min(MOST_TAKING, count - 2))
-                        .filter(taking -> taking % 2 == count % 2)
-                        .mapToObj(taking -> new Fudged(repeat, count, new Spread.RoundCentre(taking))));
-    }
-
     /**
      * The range of repeats that has a solution, where the wish has none: the nearest even way that has the wished counts and
      * kind of counts, on every side. Nothing if the wish can be fulfilled.
@@ -482,7 +472,7 @@ public final class CandidateFinder {
 
     private Optional<RunMetrics> weight(Run run, School school) {
         return weighed.computeIfAbsent(run.id(), id -> new HashMap<>()).computeIfAbsent(school, s -> divided(run, s)
-                .map(d -> RunMetrics.of(d, oddness(d), look(s), set.tape())));
+                .map(d -> RunMetrics.of(d, oddness(d), SchoolTypes.look(s), set.tape())));
     }
 
     /** What a school weighs on all runs of an axis; nothing if it leaves one no room. */

@@ -50,6 +50,24 @@ public record Params<M>(
         return new Params<>(all, all.stream().flatMap(List::stream).toList(), make, Map.of());
     }
 
+    /** The whole numbers among them. */
+    @SuppressWarnings("unchecked") // All are chosen about the same.
+    public List<Param.Whole<M>> wholes() {
+        return all.stream()
+                .filter(Param.Whole.class::isInstance)
+                .map(param -> (Param.Whole<M>) param)
+                .toList();
+    }
+
+    /** The lengths among them. */
+    @SuppressWarnings("unchecked") // All are chosen about the same.
+    public List<Param.Length<M>> lengths() {
+        return all.stream()
+                .filter(Param.Length.class::isInstance)
+                .map(param -> (Param.Length<M>) param)
+                .toList();
+    }
+
     /** These params, kept in files in another order. */
     @SafeVarargs
     @SuppressWarnings("varargs")

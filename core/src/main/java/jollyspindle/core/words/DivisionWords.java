@@ -1,5 +1,6 @@
 package jollyspindle.core.words;
 
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.Candidate;
 import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.CornerArc;
@@ -102,11 +103,7 @@ public record DivisionWords(Words words) {
     }
 
     public static String name(EndUse use) {
-        return switch (use) {
-            case CORNER -> "go to the corner's motif";
-            case SHORT_ARC -> "carry a short repeat";
-            case PLAIN -> "stay plain";
-        };
+        return ParamWords.text("school.centre-out.ends." + Codes.of(use));
     }
 
     public static String name(Tie.Ratio ratio) {

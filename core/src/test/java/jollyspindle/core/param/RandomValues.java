@@ -1,13 +1,19 @@
 package jollyspindle.core.param;
 
+import jollyspindle.core.division.Counts;
+import jollyspindle.core.division.Filling;
+import jollyspindle.core.division.school.Spread;
+import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.OutlineForm;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.Stream;
 
 import static org.assertj.core.api.Assertions.assertThat;
@@ -115,17 +121,39 @@ public final class RandomValues<M> implements Param.Visitor<M, Void, RuntimeExce
         return null;
     }
 
-    /** Outlines are the only thing of its own kind that there is. */
     @Override
-    @SuppressWarnings("unchecked")
+    @SuppressWarnings("unchecked") // What is made is of the param's type.
     public <T> Void own(Param.Own<M, T> param) {
-        List<OutlineForm.Corner> corners = Stream.generate(() -> new OutlineForm.Corner(
-                        coordinate(), coordinate(), random.nextBoolean() ? 0 : random.nextDouble() - 0.5))
-                .limit(2 + random.nextInt(6))
-                .toList();
-        assertThat(param.type()).isEqualTo(OutlineForm.Corner.class);
-        values.put((Param<M, List<OutlineForm.Corner>>) param, corners);
+        values.put(param, (T) own(param.type()));
         return null;
+    }
+
+    private Object own(Class<?> type) {
+        if (type == OutlineForm.Corner.class) {
+            return Stream.generate(() -> new OutlineForm.Corner(
+                            coordinate(), coordinate(), random.nextBoolean() ? 0 : random.nextDouble() - 0.5))
+                    .limit(2 + random.nextInt(6))
+                    .toList();
+        }
+        if (type == Filling.class) {
+            return List.of(
+                            new Filling.LargerArc("some-" + random.nextInt(9), "bulging"),
+                            new Filling.TwoHalfArcs(),
+                            new Filling.OwnMotif(),
+                            new Filling.Plain())
+                    .get(random.nextInt(4));
+        }
+        if (type == Spread.class) {
+            return List.of(
+                            new Spread.All(),
+                            new Spread.RoundCentre(1 + random.nextInt(Counts.MOST)),
+                            new Spread.Chosen(Set.of(1, 2 + random.nextInt(9))))
+                    .get(random.nextInt(3));
+        }
+        assertThat(type).isEqualTo(Map.class);
+        return random.nextBoolean()
+                ? Map.of()
+                : Map.of(1 + random.nextInt(20), (random.nextDouble() - 0.5) * 2 * QuiltRules.LONGEST);
     }
 
     private double coordinate() {

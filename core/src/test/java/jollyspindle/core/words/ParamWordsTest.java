@@ -2,6 +2,7 @@ package jollyspindle.core.words;
 
 import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.code.Codes;
+import jollyspindle.core.division.school.SchoolTypes;
 import jollyspindle.core.motif.CornerTypes;
 import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.param.Param;
@@ -30,6 +31,8 @@ class ParamWordsTest {
             used.add("corner." + type.code());
             named("corner." + type.code(), type.chosen(), true);
         });
+        SchoolTypes.ALL.forEach(
+                type -> named("school." + type.code(), type.params().all(), false));
         FormTypes.ALL.forEach(type -> {
             String kind = "form." + type.code();
             // The fields of a template say by themselves what may be typed.

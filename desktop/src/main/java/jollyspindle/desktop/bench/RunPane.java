@@ -2,20 +2,19 @@ package jollyspindle.desktop.bench;
 
 import jollyspindle.core.division.CornerArc;
 import jollyspindle.core.division.DividedRun;
-import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.MiddleOption;
 import jollyspindle.core.division.school.ByHand;
 import jollyspindle.core.division.school.ByIncrements;
 import jollyspindle.core.division.school.ByPiecing;
-import jollyspindle.core.division.school.CentreOut;
 import jollyspindle.core.division.school.CornersIn;
-import jollyspindle.core.division.school.Even;
 import jollyspindle.core.division.school.Fudged;
-import jollyspindle.core.division.school.HalfSteps;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.division.school.SchoolKind;
+import jollyspindle.core.division.school.SchoolType;
+import jollyspindle.core.division.school.SchoolTypes;
 import jollyspindle.core.division.school.Spread;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Corners;
@@ -32,11 +31,11 @@ import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.TypedField;
+import jollyspindle.desktop.form.ParamForm;
 import jollyspindle.desktop.model.Scope;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -47,6 +46,7 @@ import java.util.TreeSet;
 import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import java.util.function.IntFunction;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.scene.Node;
@@ -109,26 +109,13 @@ final class RunPane extends VBox {
     private void begin(SchoolKind wanted) {
         GroupPlan group = bench.group().orElseThrow();
         DividedRun run = run().orElseThrow();
-        double length = run.run().length();
-        double repeat = group.set().wish().repeat();
-        int count = Math.max(1, run.division().count());
-        Optional<? extends School> school =
-                switch (wanted) {
-                    case EVEN -> Optional.of(new Even(count));
-                    case HALF_STEPS -> Optional.of(new HalfSteps(count));
-                    case CORNERS_IN -> CornersIn.most(length, repeat);
-                    case CENTRE_OUT -> CentreOut.most(length, repeat, true);
-                    case FUDGED -> Optional.of(new Fudged(repeat, count, new Spread.All()));
-                    case BY_PIECING ->
-                        group.set().unit().isPresent()
-                                ? nearest(
-                                        ByPiecing.all(length, group.set().unit().getAsDouble()), run)
-                                : Optional.empty();
-                    case BY_INCREMENTS ->
-                        nearest(ByIncrements.all(length, group.set().wish().increment()), run);
-                    case BY_HAND ->
-                        Optional.of(new ByHand(run.division().cells().size(), Map.of()));
-                };
+        Optional<? extends School> school = SchoolTypes.of(wanted)
+                .near(new SchoolType.Now(
+                        run.run().length(),
+                        group.set().wish().repeat(),
+                        run.division(),
+                        group.set().unit(),
+                        group.set().wish().increment()));
         Optional<String> wrong = school.isPresent()
                 ? divide(school.get())
                 : Optional.of(
@@ -136,13 +123,6 @@ final class RunPane extends VBox {
                                 ? "No pieced unit is measured for this border: type it under Measure."
                                 : "This run doesn't come out so. Try another repeat.");
         wrong.ifPresent(this::refuse);
-    }
-
-    private static <S extends School> Optional<S> nearest(List<S> all, DividedRun run) {
-        return all.stream()
-                .min(Comparator.comparingDouble(s -> s.divide(run.run().length())
-                        .map(d -> Math.abs(d.repeat() - run.division().repeat()))
-                        .orElse(Double.MAX_VALUE)));
     }
 
     private void refuse(String why) {
@@ -232,73 +212,70 @@ final class RunPane extends VBox {
                 .orElse("");
     }
 
-    private List<Node> fields(DividedRun run, School school) {
-        if (school instanceof Even even) {
-            return List.of(count("run-count", "Repeats", even.count(), Even::new));
-        }
-        if (school instanceof HalfSteps half) {
-            return List.of(count("run-count", "Repeats, two halves counted as one", half.count(), HalfSteps::new));
-        }
+    private <S extends School> List<Node> fields(DividedRun run, S school) {
+        SchoolType<S> type = SchoolTypes.of(school);
+        Params<S> params = type.params();
+        ParamForm<S> form = new ParamForm<>(bench, "run", "school." + type.code(), params, school, next -> divide(next)
+                .ifPresent(this::refuse));
+        // What a run has no room for is said at the field itself.
+        params.wholes()
+                .forEach(whole -> form.instead(
+                        whole.code(),
+                        name -> count(
+                                "run-" + whole.code(), name, whole.of(school), n -> params.with(school, whole, n))));
+        params.lengths()
+                .forEach(length -> form.instead(
+                        length.code(),
+                        name -> length(
+                                "run-" + length.code(),
+                                name,
+                                length.of(school),
+                                inches -> params.with(school, length, inches))));
+        odd(form, run, school);
+        return form.rows().stream().map(Supplier::get).toList();
+    }
+
+    /** Fields of some schools that say more than the plain ones. */
+    private void odd(ParamForm<?> form, DividedRun run, School school) {
+        double length = run.run().length();
         if (school instanceof CornersIn in) {
-            return List.of(
-                    Labelled.row(
-                            repeat(in.repeat(), p -> new CornersIn(p, in.each(), in.filling())),
-                            count(
-                                    "run-count",
-                                    "From each corner",
-                                    in.each(),
-                                    n -> new CornersIn(in.repeat(), n, in.filling()))),
-                    middle(run, in));
+            form.instead("middle", name -> middle(run, in));
+        } else if (school instanceof Fudged fudged) {
+            form.instead("spread", name -> spread(fudged));
+        } else if (school instanceof ByPiecing piecing) {
+            form.only(List.of("units")).instead("units", name -> ways(ByPiecing.all(length, piecing.unit()), piecing));
+        } else if (school instanceof ByIncrements steps) {
+            form.instead("step", name -> step(name, run, steps))
+                    .instead("steps", name -> ways(ByIncrements.all(length, steps.step()), steps));
+        } else if (school instanceof ByHand hand) {
+            // With another count, no pin stands where it did.
+            form.instead("count", name -> count("run-count", name, hand.count(), n -> new ByHand(n, Map.of())))
+                    .instead("pins", name -> new VBox(8, pinned, free));
         }
-        if (school instanceof CentreOut out) {
-            return List.of(
-                    Labelled.row(
-                            repeat(out.repeat(), p -> new CentreOut(p, out.count(), out.ends())),
-                            count(
-                                    "run-count",
-                                    "From the centre",
-                                    out.count(),
-                                    n -> new CentreOut(out.repeat(), n, out.ends()))),
-                    choice(
-                            "run-ends",
-                            "The end pieces",
-                            List.of(EndUse.values()),
-                            out.ends(),
-                            DivisionWords::name,
-                            ends -> new CentreOut(out.repeat(), out.count(), ends)));
-        }
-        if (school instanceof Fudged fudged) {
-            return List.of(
-                    Labelled.row(
-                            repeat(fudged.repeat(), p -> new Fudged(p, fudged.count(), fudged.spread())),
-                            count(
-                                    "run-count",
-                                    "Repeats",
-                                    fudged.count(),
-                                    n -> new Fudged(fudged.repeat(), n, fudged.spread()))),
-                    spread(fudged));
-        }
-        if (school instanceof ByPiecing piecing) {
-            return List.of(ways(ByPiecing.all(run.run().length(), piecing.unit()), piecing));
-        }
-        if (school instanceof ByIncrements steps) {
-            LengthField step = new LengthField(
-                    "run-step",
-                    "Stencil marks every",
-                    false,
-                    () -> bench.job().tape(),
-                    inches -> QuiltRules.isStep(inches)
-                            ? Optional.empty()
-                            : Optional.of(BordersPane.unitRange(bench.words())),
-                    inches -> nearest(ByIncrements.all(run.run().length(), inches.getAsDouble()), run)
-                            .map(this::divide)
-                            .orElse(Optional.of("This run doesn't come out with such marks. Try another distance."))
-                            .ifPresent(this::refuse));
-            step.show(OptionalDouble.of(steps.step()));
-            return List.of(step, ways(ByIncrements.all(run.run().length(), steps.step()), steps));
-        }
-        ByHand hand = (ByHand) school;
-        return List.of(count("run-count", "Repeats", hand.count(), n -> new ByHand(n, Map.of())), pinned, free);
+    }
+
+    private Node step(String name, DividedRun run, ByIncrements steps) {
+        GroupPlan group = bench.group().orElseThrow();
+        LengthField step = new LengthField(
+                "run-step",
+                name,
+                false,
+                () -> bench.job().tape(),
+                inches -> QuiltRules.isStep(inches)
+                        ? Optional.empty()
+                        : Optional.of(BordersPane.unitRange(bench.words())),
+                inches -> ByIncrements.TYPE
+                        .near(new SchoolType.Now(
+                                run.run().length(),
+                                group.set().wish().repeat(),
+                                run.division(),
+                                group.set().unit(),
+                                inches.getAsDouble()))
+                        .map(this::divide)
+                        .orElse(Optional.of("This run doesn't come out with such marks. Try another distance."))
+                        .ifPresent(this::refuse));
+        step.show(OptionalDouble.of(steps.step()));
+        return step;
     }
 
     private void showPins(ByHand hand) {
@@ -336,11 +313,11 @@ final class RunPane extends VBox {
                         + bench.words().exact(QuiltRules.LONGEST) + ".");
     }
 
-    private Node repeat(double now, DoubleFunction<School> with) {
+    private Node length(String id, String name, double now, DoubleFunction<School> with) {
         double length = run().orElseThrow().run().length();
         LengthField field = new LengthField(
-                        "run-repeat",
-                        "Repeat of",
+                        id,
+                        name,
                         false,
                         () -> bench.job().tape(),
                         inches -> lengthObjection(inches)

@@ -123,10 +123,10 @@ class DividingTest extends Hands {
         robot.clickOn("#scope-one").clickOn("#show-run");
         choose(robot, "#run-school", SchoolKind.CORNERS_IN);
         assertThat(school(Side.TOP)).isEqualTo(new CornersIn(7, 5));
-        type(robot, "#run-count", "4");
+        type(robot, "#run-each", "4");
         assertThat(school(Side.TOP)).isEqualTo(new CornersIn(7, 4));
-        type(robot, "#run-count", "9");
-        assertThat(read(robot, "#run-count-said")).contains("has no room for 9 of 7 from each corner");
+        type(robot, "#run-each", "9");
+        assertThat(read(robot, "#run-each-said")).contains("has no room for 9 of 7 from each corner");
         type(robot, "#run-repeat", "6 1/2");
         assertThat(((CornersIn) school(Side.TOP)).repeat()).isEqualTo(6.5);
         // An arc from the shelf over the middle: its template comes into the job.

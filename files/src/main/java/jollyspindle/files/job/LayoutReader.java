@@ -1,22 +1,12 @@
 package jollyspindle.files.job;
 
 import jollyspindle.core.division.Counts;
-import jollyspindle.core.division.EndUse;
-import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
-import jollyspindle.core.division.school.ByHand;
-import jollyspindle.core.division.school.ByIncrements;
-import jollyspindle.core.division.school.ByPiecing;
-import jollyspindle.core.division.school.CentreOut;
-import jollyspindle.core.division.school.CornersIn;
-import jollyspindle.core.division.school.Even;
-import jollyspindle.core.division.school.Fudged;
-import jollyspindle.core.division.school.HalfSteps;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.division.school.SchoolKind;
-import jollyspindle.core.division.school.Spread;
+import jollyspindle.core.division.school.SchoolTypes;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.quilt.GroupId;
@@ -25,14 +15,13 @@ import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.Fields;
+import jollyspindle.files.json.ParamFields;
 
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.SortedMap;
 import java.util.TreeMap;
-import java.util.TreeSet;
 
 /** From a job file's fields to what was decided for borders and strips. */
 final class LayoutReader {
@@ -118,74 +107,12 @@ final class LayoutReader {
 
     private static School school(Fields fields) throws FileTrouble {
         try {
-            return switch (fields.choice("school", SchoolKind.class)) {
-                case EVEN -> new Even(count(fields));
-                case CORNERS_IN ->
-                    new CornersIn(repeat(fields), fields.whole("each", 1, Counts.MOST / 2), filling(fields));
-                case CENTRE_OUT -> new CentreOut(repeat(fields), count(fields), fields.choice("ends", EndUse.class));
-                case HALF_STEPS -> new HalfSteps(count(fields));
-                case FUDGED -> new Fudged(repeat(fields), count(fields), spread(fields.object("spread")));
-                case BY_PIECING ->
-                    new ByPiecing(
-                            fields.number("unit", QuiltRules.SMALLEST_STEP, QuiltRules.LONGEST),
-                            fields.whole("units", 1, Counts.MOST),
-                            fields.whole("parts", 1, Counts.MOST));
-                case BY_INCREMENTS ->
-                    new ByIncrements(
-                            fields.number("step", QuiltRules.SMALLEST_STEP, QuiltRules.LONGEST),
-                            fields.whole("steps", 1, Counts.MOST));
-                case BY_HAND -> new ByHand(count(fields), pins(fields));
-            };
+            return ParamFields.read(
+                    fields,
+                    SchoolTypes.of(fields.choice("school", SchoolKind.class)).params());
         } catch (IllegalArgumentException e) {
             throw fields.trouble("school", e.getMessage() + ".");
         }
-    }
-
-    private static int count(Fields fields) throws FileTrouble {
-        return fields.whole("count", 1, Counts.MOST);
-    }
-
-    private static double repeat(Fields fields) throws FileTrouble {
-        return fields.number("repeat", QuiltRules.SMALLEST, QuiltRules.LONGEST);
-    }
-
-    private static Filling filling(Fields fields) throws FileTrouble {
-        Fields middle = fields.object("middle");
-        Filling filling =
-                switch (middle.choice("kind", LayoutWriter.Middle.class)) {
-                    case TWO_HALF_ARCS -> new Filling.TwoHalfArcs();
-                    case OWN_MOTIF -> new Filling.OwnMotif();
-                    case PLAIN -> new Filling.Plain();
-                    case LARGER_ARC -> new Filling.LargerArc(middle.text("template"), middle.text("edge"));
-                };
-        middle.done();
-        return filling;
-    }
-
-    private static Spread spread(Fields fields) throws FileTrouble {
-        Spread spread =
-                switch (fields.choice("over", LayoutWriter.Over.class)) {
-                    case ALL -> new Spread.All();
-                    case ROUND_CENTRE -> new Spread.RoundCentre(fields.whole("repeats", 1, Counts.MOST));
-                    case CHOSEN -> {
-                        TreeSet<Integer> numbers = new TreeSet<>();
-                        for (double number : fields.numbers("numbers", 1, Counts.MOST, Counts.MOST)) {
-                            numbers.add((int) number);
-                        }
-                        yield new Spread.Chosen(numbers);
-                    }
-                };
-        fields.done();
-        return spread;
-    }
-
-    private static Map<Integer, Double> pins(Fields fields) throws FileTrouble {
-        Map<Integer, Double> pins = new TreeMap<>();
-        for (Fields pin : fields.objects("pins", Counts.MOST)) {
-            pins.put(pin.whole("valley", 1, Counts.MOST), pin.number("along", -QuiltRules.LONGEST, QuiltRules.LONGEST));
-            pin.done();
-        }
-        return pins;
     }
 
     static Judging judging(Fields fields) throws FileTrouble {

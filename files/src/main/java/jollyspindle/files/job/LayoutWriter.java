@@ -2,68 +2,21 @@ package jollyspindle.files.job;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import jollyspindle.core.code.Coded;
-import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.Wish;
-import jollyspindle.core.division.school.ByHand;
-import jollyspindle.core.division.school.ByIncrements;
-import jollyspindle.core.division.school.ByPiecing;
-import jollyspindle.core.division.school.CentreOut;
-import jollyspindle.core.division.school.CornersIn;
-import jollyspindle.core.division.school.Even;
-import jollyspindle.core.division.school.Fudged;
-import jollyspindle.core.division.school.HalfSteps;
 import jollyspindle.core.division.school.School;
-import jollyspindle.core.division.school.Spread;
+import jollyspindle.core.division.school.SchoolType;
+import jollyspindle.core.division.school.SchoolTypes;
 import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.files.json.Fields;
+import jollyspindle.files.json.ParamFields;
 
 import java.util.Map;
-import java.util.TreeMap;
-import java.util.TreeSet;
 
 /** From what was decided for borders and strips to a job file's fields. */
 final class LayoutWriter {
-
-    /** What stands in the middle, as files name it. */
-    enum Middle implements Coded {
-        TWO_HALF_ARCS("two-half-arcs"),
-        LARGER_ARC("larger-arc"),
-        OWN_MOTIF("own-motif"),
-        PLAIN("plain");
-
-        private final String code;
-
-        Middle(String code) {
-            this.code = code;
-        }
-
-        @Override
-        public String code() {
-            return code;
-        }
-    }
-
-    /** What takes the leftover, as files name it. */
-    enum Over implements Coded {
-        ALL("all"),
-        ROUND_CENTRE("round-centre"),
-        CHOSEN("chosen");
-
-        private final String code;
-
-        Over(String code) {
-            this.code = code;
-        }
-
-        @Override
-        public String code() {
-            return code;
-        }
-    }
 
     private LayoutWriter() {}
 
@@ -97,55 +50,11 @@ final class LayoutWriter {
         }
     }
 
-    private static void school(ObjectNode node, RunId run, School school) {
+    private static <S extends School> void school(ObjectNode node, RunId run, S school) {
+        SchoolType<S> type = SchoolTypes.of(school);
         node.put("id", run.code());
-        node.put("school", Fields.name(school.kind()));
-        if (school instanceof Even even) {
-            node.put("count", even.count());
-        } else if (school instanceof CornersIn in) {
-            node.put("repeat", in.repeat()).put("each", in.each());
-            filling(node.putObject("middle"), in.filling());
-        } else if (school instanceof CentreOut out) {
-            node.put("repeat", out.repeat()).put("count", out.count()).put("ends", Fields.name(out.ends()));
-        } else if (school instanceof HalfSteps half) {
-            node.put("count", half.count());
-        } else if (school instanceof Fudged fudged) {
-            node.put("repeat", fudged.repeat()).put("count", fudged.count());
-            spread(node.putObject("spread"), fudged.spread());
-        } else if (school instanceof ByPiecing piecing) {
-            node.put("unit", piecing.unit()).put("units", piecing.units()).put("parts", piecing.parts());
-        } else if (school instanceof ByIncrements steps) {
-            node.put("step", steps.step()).put("steps", steps.steps());
-        } else if (school instanceof ByHand hand) {
-            node.put("count", hand.count());
-            ArrayNode pins = node.putArray("pins");
-            new TreeMap<>(hand.pins())
-                    .forEach((valley, along) ->
-                            pins.addObject().put("valley", valley).put("along", along));
-        }
-    }
-
-    private static void filling(ObjectNode node, Filling filling) {
-        if (filling instanceof Filling.LargerArc arc) {
-            node.put("kind", Fields.name(Middle.LARGER_ARC))
-                    .put("template", arc.templateId())
-                    .put("edge", arc.guideId());
-        } else if (filling instanceof Filling.TwoHalfArcs) {
-            node.put("kind", Fields.name(Middle.TWO_HALF_ARCS));
-        } else {
-            node.put("kind", Fields.name(filling instanceof Filling.OwnMotif ? Middle.OWN_MOTIF : Middle.PLAIN));
-        }
-    }
-
-    private static void spread(ObjectNode node, Spread spread) {
-        if (spread instanceof Spread.RoundCentre round) {
-            node.put("over", Fields.name(Over.ROUND_CENTRE)).put("repeats", round.repeats());
-        } else if (spread instanceof Spread.Chosen chosen) {
-            ArrayNode numbers = node.put("over", Fields.name(Over.CHOSEN)).putArray("numbers");
-            new TreeSet<>(chosen.numbers()).forEach(numbers::add);
-        } else {
-            node.put("over", Fields.name(Over.ALL));
-        }
+        node.put("school", type.code());
+        ParamFields.write(node, type.params(), school);
     }
 
     static void judging(ObjectNode node, Judging judging) {

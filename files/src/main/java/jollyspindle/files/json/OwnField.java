@@ -1,6 +1,8 @@
 package jollyspindle.files.json;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import jollyspindle.core.division.Filling;
+import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.shelf.form.OutlineForm;
 import jollyspindle.files.FileTrouble;
@@ -15,7 +17,15 @@ import java.util.Map;
 interface OwnField<T> {
 
     /** By what they keep. */
-    Map<Class<?>, OwnField<?>> ALL = Map.of(OutlineForm.Corner.class, new OutlineFields());
+    Map<Class<?>, OwnField<?>> ALL = Map.of(
+            OutlineForm.Corner.class,
+            new OutlineFields(),
+            Filling.class,
+            new FillingField(),
+            Spread.class,
+            new SpreadField(),
+            Map.class,
+            new PinsField());
 
     /** How what a param says is kept. */
     @SuppressWarnings("unchecked")

@@ -7,6 +7,8 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.area.AreaMotifType;
 import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.code.Codes;
+import jollyspindle.core.division.school.SchoolType;
+import jollyspindle.core.division.school.SchoolTypes;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.MotifType;
 import jollyspindle.core.motif.MotifTypes;
@@ -100,6 +102,32 @@ class ParamFieldsTest {
         assertThat(sorted(described.get("properties"))).isEqualTo(sorted(wanted.get("properties")));
         assertThat(wanted.get("required")).isEmpty();
         assertThat(described.has("required")).isFalse();
+    }
+
+    static List<SchoolType<?>> schools() {
+        return SchoolTypes.ALL;
+    }
+
+    @ParameterizedTest
+    @MethodSource("schools")
+    void theSchemaSaysOfASchoolWhatItsParamsSay(SchoolType<?> type) {
+        List<JsonNode> described = new ArrayList<>();
+        SCHEMA.at("/$defs/school/oneOf").forEach(one -> {
+            if (one.at("/properties/school/const").asText().equals(type.code())) {
+                described.add(one);
+            }
+        });
+        assertThat(described).hasSize(1);
+        ObjectNode properties = ((ObjectNode) described.get(0).get("properties")).deepCopy();
+        properties.remove(List.of("id", "school"));
+        undescribed(properties);
+        ObjectNode wanted = ParamFields.schema(type.params());
+        assertThat(sorted(properties)).isEqualTo(sorted(wanted.get("properties")));
+        Set<String> asked = new TreeSet<>(Set.of("school"));
+        wanted.get("required").forEach(r -> asked.add(r.asText()));
+        Set<String> required = new TreeSet<>();
+        described.get(0).get("required").forEach(r -> required.add(r.asText()));
+        assertThat(required).isEqualTo(asked);
     }
 
     static List<Kind> kinds() {

@@ -1,7 +1,10 @@
 package jollyspindle.core.division.school;
 
 import jollyspindle.core.division.Cell;
+import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.RunDivision;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.quilt.QuiltRules;
 
 import java.util.ArrayList;
@@ -16,6 +19,27 @@ import java.util.TreeMap;
  * @param pins where valleys stand, by their number from 1 to count − 1
  */
 public record ByHand(int count, Map<Integer, Double> pins) implements School {
+
+    private static final Param.Whole<ByHand> COUNT = Param.whole("count", 1, Counts.MOST, ByHand::count);
+    private static final Param.Own<ByHand, Map<Integer, Double>> PINS =
+            new Param.Own<>("pins", Map.class, ByHand::pins);
+
+    public static final SchoolType<ByHand> TYPE =
+            new SchoolType<>(
+                    SchoolKind.BY_HAND,
+                    ByHand.class,
+                    Params.of(v -> new ByHand(v.get(COUNT), v.get(PINS)), Params.row(COUNT), Params.row(PINS))) {
+
+                @Override
+                public List<ByHand> options(Asked asked) {
+                    return List.of();
+                }
+
+                @Override
+                public Optional<ByHand> near(Now now) {
+                    return Optional.of(new ByHand(now.division().cells().size(), Map.of()));
+                }
+            };
 
     public ByHand {
         Repeats.atLeastOne(count);

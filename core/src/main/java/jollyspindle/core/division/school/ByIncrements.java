@@ -3,6 +3,9 @@ package jollyspindle.core.division.school;
 import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.RunDivision;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
+import jollyspindle.core.quilt.QuiltRules;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -20,6 +23,27 @@ import java.util.stream.LongStream;
  * @param steps to a repeat
  */
 public record ByIncrements(double step, int steps) implements School {
+
+    private static final Param.Length<ByIncrements> STEP =
+            Param.length("step", QuiltRules.SMALLEST_STEP, QuiltRules.LONGEST, ByIncrements::step);
+    private static final Param.Whole<ByIncrements> STEPS = Param.whole("steps", 1, Counts.MOST, ByIncrements::steps);
+
+    public static final SchoolType<ByIncrements> TYPE =
+            new SchoolType<>(
+                    SchoolKind.BY_INCREMENTS,
+                    ByIncrements.class,
+                    Params.of(v -> new ByIncrements(v.get(STEP), v.get(STEPS)), Params.row(STEP), Params.row(STEPS))) {
+
+                @Override
+                public List<ByIncrements> options(Asked asked) {
+                    return asked.inRange(all(asked.longest(), asked.set().wish().increment()));
+                }
+
+                @Override
+                public Optional<ByIncrements> near(Now now) {
+                    return Repeats.nearest(all(now.length(), now.increment()), now);
+                }
+            };
 
     public ByIncrements {
         Repeats.checkStep(step);

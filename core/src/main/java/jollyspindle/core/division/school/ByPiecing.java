@@ -2,12 +2,16 @@ package jollyspindle.core.division.school;
 
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.RunDivision;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
+import jollyspindle.core.quilt.QuiltRules;
 
 import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Repeats that are a multiple or a simple fraction of the pieced unit, so that its seams serve as marks. The run has a
@@ -18,6 +22,34 @@ import java.util.Optional;
  * @param parts a unit is shared by, for repeats smaller than it; 1 otherwise
  */
 public record ByPiecing(double unit, int units, int parts) implements School {
+
+    private static final Param.Length<ByPiecing> UNIT =
+            Param.length("unit", QuiltRules.SMALLEST_STEP, QuiltRules.LONGEST, ByPiecing::unit);
+    private static final Param.Whole<ByPiecing> UNITS = Param.whole("units", 1, Counts.MOST, ByPiecing::units);
+    private static final Param.Whole<ByPiecing> PARTS = Param.whole("parts", 1, Counts.MOST, ByPiecing::parts);
+
+    public static final SchoolType<ByPiecing> TYPE =
+            new SchoolType<>(
+                    SchoolKind.BY_PIECING,
+                    ByPiecing.class,
+                    Params.of(
+                            v -> new ByPiecing(v.get(UNIT), v.get(UNITS), v.get(PARTS)),
+                            Params.row(UNIT),
+                            Params.row(UNITS, PARTS))) {
+
+                @Override
+                public List<ByPiecing> options(Asked asked) {
+                    OptionalDouble unit = asked.set().unit();
+                    return unit.isPresent() ? asked.inRange(all(asked.longest(), unit.getAsDouble())) : List.of();
+                }
+
+                @Override
+                public Optional<ByPiecing> near(Now now) {
+                    return now.unit().isPresent()
+                            ? Repeats.nearest(all(now.length(), now.unit().getAsDouble()), now)
+                            : Optional.empty();
+                }
+            };
 
     public ByPiecing {
         Repeats.checkStep(unit);

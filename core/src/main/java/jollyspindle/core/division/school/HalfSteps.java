@@ -1,7 +1,10 @@
 package jollyspindle.core.division.school;
 
 import jollyspindle.core.division.Cell;
+import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.RunDivision;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -15,6 +18,25 @@ import java.util.Optional;
  * @param count n, the two halves counted as one
  */
 public record HalfSteps(int count) implements School {
+
+    private static final Param.Whole<HalfSteps> COUNT = Param.whole("count", 1, Counts.MOST, HalfSteps::count);
+
+    public static final SchoolType<HalfSteps> TYPE =
+            new SchoolType<>(
+                    SchoolKind.HALF_STEPS,
+                    HalfSteps.class,
+                    Params.of(v -> new HalfSteps(v.get(COUNT)), Params.row(COUNT))) {
+
+                @Override
+                public List<HalfSteps> options(Asked asked) {
+                    return asked.counts().mapToObj(HalfSteps::new).toList();
+                }
+
+                @Override
+                public Optional<HalfSteps> near(Now now) {
+                    return Optional.of(new HalfSteps(now.count()));
+                }
+            };
 
     public HalfSteps {
         Repeats.atLeastOne(count);

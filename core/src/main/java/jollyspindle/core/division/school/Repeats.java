@@ -6,6 +6,7 @@ import jollyspindle.core.division.RunDivision;
 import jollyspindle.core.quilt.QuiltRules;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntFunction;
@@ -57,5 +58,12 @@ final class Repeats {
         if (!QuiltRules.isStep(inches)) {
             throw new IllegalArgumentException("units and steps are 1/32 to 200, not " + inches);
         }
+    }
+
+    /** The way whose repeats are nearest to those of now. */
+    static <S extends School> Optional<S> nearest(List<S> all, SchoolType.Now now) {
+        return all.stream().min(Comparator.comparingDouble(s -> s.divide(now.length())
+                .map(d -> Math.abs(d.repeat() - now.division().repeat()))
+                .orElse(Double.MAX_VALUE)));
     }
 }
