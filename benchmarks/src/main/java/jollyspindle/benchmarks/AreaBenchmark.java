@@ -52,7 +52,8 @@ public class AreaBenchmark {
     private static List<Path> appliques() {
         List<Path> all = new ArrayList<>();
         for (int i = 0; i < 144; i += 3) {
-            Point centre = new Point((i % 12 - 5.5) * BLOCK, (i / 12 - 5.5) * BLOCK);
+            int row = i / 12;
+            Point centre = new Point((i % 12 - 5.5) * BLOCK, (row - 5.5) * BLOCK);
             all.addAll(AreaDesigner.keptFree(new Area.Applique(new Area.Ellipse(centre, 3, 2, i), 0.25), BODY));
         }
         return all;

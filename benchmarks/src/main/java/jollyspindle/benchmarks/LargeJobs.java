@@ -64,7 +64,8 @@ public enum LargeJobs {
             areas.add(new Area.Body(0));
             areas.add(new Area.Blocks(columns, rows, block, block, 0));
             for (int i = 0; i < 4 * times; i++) {
-                Point centre = new Point((i % 4 - 1.5) * 3 * block, (i / 4 - times / 2.0 + 0.5) * block);
+                int row = i / 4;
+                Point centre = new Point((i % 4 - 1.5) * 3 * block, (row - times / 2.0 + 0.5) * block);
                 areas.add(new Area.Applique(new Area.Ellipse(centre, 3, 2, i % 3), 0.25));
             }
             List<Area> some = areas.subList(0, Math.min(areas.size(), Area.MOST_AREAS));

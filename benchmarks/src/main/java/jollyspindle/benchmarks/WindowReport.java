@@ -23,6 +23,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
 import javafx.application.Platform;
 import javafx.event.Event;
 import javafx.event.EventType;
@@ -95,7 +96,7 @@ public final class WindowReport {
                 Locale.ROOT,
                 "meanwhile the machine kept a thread that only sleeps waiting for up to %.0f ms, and over 50 ms %d times%n",
                 idle.longest,
-                idle.often);
+                idle.often.get());
     }
 
     /** Waits, as somebody does who looks at the quilt first, until what can be turned to is at hand. */
@@ -265,7 +266,7 @@ public final class WindowReport {
         private static final double LONG = 50;
 
         private volatile double longest;
-        private volatile int often;
+        private final AtomicInteger often = new AtomicInteger();
 
         Idle() {
             super("idle");
@@ -282,7 +283,7 @@ public final class WindowReport {
                     double late = (System.nanoTime() - began) / 1e6 - 1;
                     longest = Math.max(longest, late);
                     if (late > LONG) {
-                        often++;
+                        often.incrementAndGet();
                     }
                 }
             } catch (InterruptedException e) {

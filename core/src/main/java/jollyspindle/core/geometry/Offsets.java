@@ -1,8 +1,9 @@
 package jollyspindle.core.geometry;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedList;
+import java.util.Deque;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.Stream;
@@ -148,9 +149,9 @@ public final class Offsets {
 
     private static List<Path> strung(List<Curve> pieces) {
         List<Path> paths = new ArrayList<>();
-        LinkedList<Curve> left = new LinkedList<>(pieces);
+        List<Curve> left = new ArrayList<>(pieces);
         while (!left.isEmpty()) {
-            LinkedList<Curve> chain = new LinkedList<>(List.of(left.removeFirst()));
+            Deque<Curve> chain = new ArrayDeque<>(List.of(left.remove(0)));
             boolean grown = true;
             while (grown) {
                 grown = false;
@@ -168,7 +169,7 @@ public final class Offsets {
                     break;
                 }
             }
-            paths.add(new Path(chain));
+            paths.add(new Path(List.copyOf(chain)));
         }
         return paths;
     }

@@ -12,11 +12,14 @@ import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 
@@ -58,6 +61,11 @@ final class LinesLayout {
                     new LinesLayout(laying, motif).lay();
                 }
             };
+
+    /** No line leaves the seam further from the run's left end than this, in inches, before it. */
+    private static final double FARTHEST_BEFORE = QuiltRules.LONGEST;
+
+    private static final double FARTHEST_AFTER = 2 * QuiltRules.LONGEST;
 
     private final LayoutContext laying;
     private final RunSpace space;
@@ -117,11 +125,10 @@ final class LinesLayout {
 
     /** Where lines leave the seam, also beyond the run's ends if they lean into it from there. */
     private List<Double> starts(double lean) {
-        List<Double> starts = new ArrayList<>();
-        double first = Double.NaN;
-        double last = Double.NaN;
+        Deque<Double> starts = new ArrayDeque<>();
         double firstStep = 0;
         double lastStep = 0;
+        double widest = 0;
         for (Figure figure : space.divided()) {
             Cell cell = figure.cell();
             if (figure instanceof Figure.Empty) {
@@ -129,31 +136,39 @@ final class LinesLayout {
             }
             int lines = cell.kind() == Cell.Kind.HALF ? Math.max(1, motif.perRepeat() / 2) : motif.perRepeat();
             double step = cell.width() / lines;
-            for (int i = 0; i <= lines; i++) {
-                double along = i == lines ? cell.to() : cell.from() + i * step;
-                if (Double.isNaN(last) || along > last + 1e-9) {
-                    starts.add(along);
-                    last = along;
-                }
-            }
-            if (Double.isNaN(first)) {
-                first = cell.from();
+            if (starts.isEmpty()) {
                 firstStep = step;
             }
+            for (int i = 0; i <= lines; i++) {
+                double along = i == lines ? cell.to() : cell.from() + i * step;
+                if (starts.isEmpty() || along > starts.getLast() + 1e-9) {
+                    starts.add(along);
+                }
+            }
             lastStep = step;
+            widest = Math.max(widest, step);
         }
         if (starts.isEmpty()) {
-            return starts;
+            return List.of();
         }
-        for (double along = first - firstStep; along + Math.max(lean, 0) > 1e-9 && along > -200; along -= firstStep) {
-            starts.add(0, along);
+        double before = beyond(firstStep, widest);
+        for (double along = starts.getFirst() - before;
+                along + Math.max(lean, 0) > 1e-9 && along > -FARTHEST_BEFORE;
+                along -= before) {
+            starts.addFirst(along);
         }
-        for (double along = last + lastStep;
-                along + Math.min(lean, 0) < space.length() - 1e-9 && along < 400;
-                along += lastStep) {
-            starts.add(along);
+        double after = beyond(lastStep, widest);
+        for (double along = starts.getLast() + after;
+                along + Math.min(lean, 0) < space.length() - 1e-9 && along < FARTHEST_AFTER;
+                along += after) {
+            starts.addLast(along);
         }
-        return starts;
+        return List.copyOf(starts);
+    }
+
+    /** How far lines beyond the run are apart: as in the piece at its end, or as in the widest where that is but a sliver. */
+    private static double beyond(double atEnd, double widest) {
+        return atEnd >= Motif.CLOSEST ? atEnd : Math.max(Motif.CLOSEST, widest);
     }
 
     /** A line along the end of the run lies in the corner's seam, or on the limit of stitching. */

@@ -229,7 +229,8 @@ public record DivisionWords(Words words) {
     private String lengths(Candidate candidate, Function<DividedRun, Stream<Double>> length) {
         List<DoubleSummaryStatistics> axes = Stream.of(true, false)
                 .map(across -> candidate.runs().stream()
-                        .filter(r -> r.id().side().map(Side::isAcross).orElse(true) == across)
+                        .filter(r ->
+                                r.id().side().map(Side::isAcross).orElse(true).equals(across))
                         .flatMap(length)
                         .mapToDouble(d -> d)
                         .summaryStatistics())

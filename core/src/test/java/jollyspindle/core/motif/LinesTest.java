@@ -1,5 +1,8 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.division.EndUse;
+import jollyspindle.core.division.school.CentreOut;
+import jollyspindle.core.division.school.School;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
@@ -12,6 +15,7 @@ import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
@@ -56,6 +60,24 @@ class LinesTest {
         double lean = Math.abs(top.frame().room() / Math.tan(Math.toRadians(degrees)));
         int beyond = (int) Math.ceil(lean / (top.division().repeat() / perRepeat) - 1e-6);
         assertThat(top.laidOut().lines().size()).isBetween(repeats - 1, repeats + 1 + beyond);
+    }
+
+    /** Repeats that all but fill a run leave slivers at its ends; leaning lines go on beyond them at the repeats' own distance. */
+    @Test
+    void sliversAtTheEndsDontMakeLinesWithoutEnd() {
+        QuiltJob job = square(Design.of(with(new Motif.StraightLines(2, Math.toRadians(60)), "furrow-long")), 6);
+        double sliver = 2e-9;
+        double repeat = (72 - 2 * sliver) / 12;
+        School school = new CentreOut(repeat, 12, EndUse.SHORT_ARC);
+        QuiltJob sliced = job.editing(GroupId.border(1), layout -> layout.choosing(Map.of(RunId.of(Side.TOP), school)));
+        WorkPlan plan = Planner.plan(sliced);
+        check(plan);
+        RunPlan top = plan.run(Side.TOP).orElseThrow();
+        assertThat(top.divided().school()).isEqualTo(school);
+        assertThat(top.division().cells().get(0).width()).isLessThan(1e-8);
+        WorkPlan even = Planner.plan(job);
+        assertThat(top.laidOut().lines().size())
+                .isCloseTo(even.run(Side.TOP).orElseThrow().laidOut().lines().size(), within(3));
     }
 
     @Test

@@ -18,6 +18,7 @@ import picocli.CommandLine.Spec;
 
 import java.io.IOException;
 import java.io.PrintWriter;
+import java.nio.charset.Charset;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -50,13 +51,15 @@ public final class Main {
         // A window is there sooner if no command has to be made out first.
         Optional<String> job = plainlyOpened(args);
         if (job.isPresent() && hasDisplay()) {
-            return launch(new PrintWriter(System.err, true), job.get());
+            return launch(new PrintWriter(System.err, true, Charset.defaultCharset()), job.get());
         }
         if (args.length == 0 && hasDisplay()) {
-            return launch(new PrintWriter(System.err, true));
+            return launch(new PrintWriter(System.err, true, Charset.defaultCharset()));
         }
         if (List.of(args).equals(List.of(DEMO)) && hasDisplay()) {
-            return demoInWindow(new PrintWriter(System.out, true), new PrintWriter(System.err, true));
+            return demoInWindow(
+                    new PrintWriter(System.out, true, Charset.defaultCharset()),
+                    new PrintWriter(System.err, true, Charset.defaultCharset()));
         }
         CommandLine line = SpindleCommand.commandLine();
         line.addSubcommand(new Open());

@@ -503,7 +503,7 @@ public final class MainWindow {
                     "another range of repeats",
                     job -> job.editing(
                             range.group(),
-                            layout -> layout.with(layout.wish()
+                            run -> run.with(run.wish()
                                     .withRange(
                                             OptionalDouble.of(Math.max(Wish.SHORTEST_REPEAT, range.shortest())),
                                             OptionalDouble.of(Math.min(Wish.LONGEST_REPEAT, range.longest()))))));

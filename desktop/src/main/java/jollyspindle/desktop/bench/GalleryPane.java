@@ -108,7 +108,7 @@ final class GalleryPane extends VBox {
                 return "";
             }
             List<String> templates = entry.templates();
-            return String.join(", ", templates) + "; " + Words.count((int) entry.marks(), "mark") + ", "
+            return String.join(", ", templates) + "; " + Words.count(entry.marks(), "mark") + ", "
                     + Words.count(entry.placements(), "placement") + ", " + Words.count(entry.starts(), "start");
         }
     }

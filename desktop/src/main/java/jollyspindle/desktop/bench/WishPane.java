@@ -136,7 +136,7 @@ final class WishPane extends VBox {
 
     private Optional<String> objection(Function<Wish, Wish> change) {
         try {
-            change.apply(bench.job().layout(bench.groupId()).wish());
+            Wish unused = change.apply(bench.job().layout(bench.groupId()).wish());
             return Optional.empty();
         } catch (IllegalArgumentException e) {
             Words words = bench.words();

@@ -2,6 +2,7 @@ package jollyspindle.desktop.control;
 
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
@@ -10,7 +11,7 @@ import javafx.application.Platform;
 public final class BackgroundQueue {
 
     private final ExecutorService worker;
-    private volatile int asked;
+    private final AtomicInteger asked = new AtomicInteger();
 
     /** Work in a thread of its own, which doesn't keep the application alive. */
     public BackgroundQueue(String name) {
@@ -23,7 +24,7 @@ public final class BackgroundQueue {
 
     /** Lets go what was asked for so far. */
     public void letGo() {
-        asked++;
+        asked.incrementAndGet();
     }
 
     /**
@@ -33,12 +34,12 @@ public final class BackgroundQueue {
      * @param show takes it, in the window, unless it was let go meanwhile
      */
     public <T> void ask(Supplier<T> make, Consumer<T> show) {
-        int turn = asked;
+        int turn = asked.get();
         worker.execute(() -> {
-            if (turn == asked) {
+            if (turn == asked.get()) {
                 T made = make.get();
                 Platform.runLater(() -> {
-                    if (turn == asked) {
+                    if (turn == asked.get()) {
                         show.accept(made);
                     }
                 });

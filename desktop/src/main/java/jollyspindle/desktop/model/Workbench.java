@@ -559,7 +559,7 @@ public final class Workbench {
 
         void run(UndoState from, UnaryOperator<UndoState> change) {
             try {
-                change.apply(from);
+                UndoState unused = change.apply(from);
             } catch (TooManyLinesException e) {
                 tooMuch = Optional.of(e.getMessage());
             } catch (IllegalArgumentException | IndexOutOfBoundsException e) {

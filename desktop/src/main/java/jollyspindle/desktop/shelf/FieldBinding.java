@@ -74,7 +74,7 @@ record FieldBinding(Node node, Consumer<Template> show, boolean wide) {
         /** What is wrong with a changed template that can't be; nothing if it can. */
         private Optional<String> objection(Supplier<Template> changed) {
             try {
-                changed.get();
+                Template unused = changed.get();
                 return Optional.empty();
             } catch (IllegalArgumentException e) {
                 return Optional.of(Words.capital(e.getMessage()) + ".");

@@ -18,6 +18,7 @@ import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.Workbench;
 
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -326,7 +327,7 @@ final class TemplateBench extends VBox {
                                     inches.isEmpty()
                                             ? Optional.empty()
                                             : Optional.of(new ClothCheck(
-                                                    LocalDate.now(),
+                                                    LocalDate.now(ZoneId.systemDefault()),
                                                     bench.job().machine().footRadius(),
                                                     inches.getAsDouble())))));
             checking.getChildren().setAll(measuredField, uncheck);

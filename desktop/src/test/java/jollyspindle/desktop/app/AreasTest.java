@@ -199,7 +199,7 @@ class AreasTest extends Hands {
         assertThat(tape.isFocused()).isTrue();
         double band = bandAt(tape);
         assertThat(band).isEqualTo(large);
-        robot.clickOn(onTape(tape, band, 90));
+        robot.clickOn(onTape(band, 90));
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(bench.areas().ray().orElseThrow().number()).isEqualTo(3);
         assertThat(tape.getAccessibleText()).contains("Ray 3: in the middle of the right side", "turned 90");
@@ -216,9 +216,9 @@ class AreasTest extends Hands {
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(motif()).isEqualTo(new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, 0));
         // The second ray dragged from 45 to 30 degrees: twelve arms. The first dragged to 20: all turned.
-        dragOnTape(robot, tape, band, 45, 30);
+        dragOnTape(robot, band, 45, 30);
         assertThat(((AreaMotif.Arms) motif()).arms()).isEqualTo(12);
-        dragOnTape(robot, tape, band, 0, 20);
+        dragOnTape(robot, band, 0, 20);
         assertThat(((AreaMotif.Arms) motif()).turn()).isCloseTo(Math.toRadians(20), within(Math.toRadians(1.01)));
         assertThat(bench.undoName().orElseThrow()).startsWith("the first arm at");
         robot.interact(bench::undo);
@@ -227,7 +227,7 @@ class AreasTest extends Hands {
         robot.interact(
                 () -> bench.areas().design("petals", AreaDesign.of(new AreaMotif.Petals(8, 1, 5), Optional.empty())));
         WaitForAsyncUtils.waitForFxEvents();
-        dragOnTape(robot, tape, bandAt(tape), 45, 72);
+        dragOnTape(robot, bandAt(tape), 45, 72);
         assertThat(motif()).isEqualTo(new AreaMotif.Petals(5, 1, 5));
         assertThat(bench.undoName()).contains("5 petals");
         robot.push(KeyCode.ADD);
@@ -235,9 +235,9 @@ class AreasTest extends Hands {
         assertThat(motif()).isEqualTo(new AreaMotif.Petals(6, 1, 5));
         // A second button in the middle of it changes nothing, and leaves nothing hanging.
         var begun = bench.job();
-        robot.moveTo(onTape(tape, band, 60)).press(MouseButton.PRIMARY).moveTo(onTape(tape, band, 66));
+        robot.moveTo(onTape(band, 60)).press(MouseButton.PRIMARY).moveTo(onTape(band, 66));
         robot.press(MouseButton.SECONDARY)
-                .moveTo(onTape(tape, band, 72))
+                .moveTo(onTape(band, 72))
                 .release(MouseButton.SECONDARY)
                 .release(MouseButton.PRIMARY);
         WaitForAsyncUtils.waitForFxEvents();
@@ -249,11 +249,11 @@ class AreasTest extends Hands {
                 () -> bench.areas().design("points", AreaDesign.of(new AreaMotif.Points(6, 2, 5), Optional.empty())));
         WaitForAsyncUtils.waitForFxEvents();
         // A tip half-way between two notches, from 30 to 20 degrees.
-        dragOnTape(robot, tape, bandAt(tape), 30, 20);
+        dragOnTape(robot, bandAt(tape), 30, 20);
         assertThat(motif()).isEqualTo(new AreaMotif.Points(9, 2, 5));
     }
 
-    private Point2D onTape(Node tape, double band, double degrees) {
+    private Point2D onTape(double band, double degrees) {
         Point centre = bench.areas().piece().orElseThrow().cloth().centre();
         Point2D at = window.table().onScreen(centre);
         double angle = Math.toRadians(degrees);
@@ -272,11 +272,11 @@ class AreasTest extends Hands {
         throw new AssertionError("no band");
     }
 
-    private void dragOnTape(FxRobot robot, Node tape, double band, double from, double to) {
-        robot.moveTo(onTape(tape, band, from))
+    private void dragOnTape(FxRobot robot, double band, double from, double to) {
+        robot.moveTo(onTape(band, from))
                 .press(MouseButton.PRIMARY)
-                .moveTo(onTape(tape, band, (from + to) / 2))
-                .moveTo(onTape(tape, band, to))
+                .moveTo(onTape(band, (from + to) / 2))
+                .moveTo(onTape(band, to))
                 .release(MouseButton.PRIMARY);
         WaitForAsyncUtils.waitForFxEvents();
     }

@@ -146,7 +146,7 @@ class LaggingPlanTest extends Hands {
                 () -> window.layOutBench().showAreaGallery(),
                 () -> window.layOutBench().showAreaLetters(),
                 () -> window.layOutBench().showWays())) {
-            robot.interact(page::run);
+            robot.interact(page);
         }
         WaitForAsyncUtils.waitForFxEvents();
     }

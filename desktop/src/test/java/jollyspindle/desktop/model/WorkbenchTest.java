@@ -15,6 +15,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -98,7 +99,7 @@ class WorkbenchTest {
     @Test
     void whatAFileHeldBeyondThisVersionSurvivesChangesAndUndo() throws Exception {
         Path file = folder.resolve("c.spindle.json");
-        String text = new String(JobFile.format(DemoJob.heronWeir(), UnknownFields.none()), "UTF-8");
+        String text = new String(JobFile.format(DemoJob.heronWeir(), UnknownFields.none()), StandardCharsets.UTF_8);
         Files.writeString(file, text.replaceFirst("\\{", "{ \"batting\": \"wool\","));
         bench.open(file);
         bench.edit("name", job -> job.withName("Other"));

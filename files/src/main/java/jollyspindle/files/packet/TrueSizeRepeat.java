@@ -28,14 +28,12 @@ final class TrueSizeRepeat {
     private static final Sheet.Pen MARK = new Sheet.Pen(Sheet.MARK, 1, new float[] {4, 2});
     private static final Sheet.Pen RESERVE = new Sheet.Pen(Sheet.RULE, 0.6, new float[] {6, 3});
 
-    private final WorkPlan plan;
     private final RunPlan run;
     private final ArcTemplate template;
     private final CircularSegment segment;
     private final Words words;
 
     TrueSizeRepeat(WorkPlan plan, RunPlan run) {
-        this.plan = plan;
         this.run = run;
         this.template = plan.job().arc(run.id().group()).orElseThrow();
         this.segment = run.fit().orElseThrow().segment();

@@ -113,8 +113,8 @@ class JobFileTest {
                 List.of(StarterShelf.template("mill-bridge")
                         .withForm(
                                 edge == ArcEdge.CONVEX
-                                        ? ArcForm.bulging(5.5, Math.toRadians(Math.round(sweep)), 3)
-                                        : ArcForm.hollow(5.5, Math.toRadians(Math.round(sweep)), 3))
+                                        ? ArcForm.bulging(5.5, Math.toRadians(Math.rint(sweep)), 3)
+                                        : ArcForm.hollow(5.5, Math.toRadians(Math.rint(sweep)), 3))
                         .withLabel(new SizeLabel(SizeLabel.Printed.RADIUS, label))),
                 RunLayout.of(Optional.of("mill-bridge"), wanted)
                         .withTemplate(

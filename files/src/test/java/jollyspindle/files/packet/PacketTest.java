@@ -355,7 +355,7 @@ class PacketTest {
                             "Arc 6 +a quarter turn to the right +as before +Valley 5, 36 scant +Valley 6, 43 3/16");
             assertThat(right).contains("lay that edge on the seam");
             String last = text(document, document.getNumberOfPages());
-            assertThat(last).contains("Fingers".toLowerCase(), "needle down", "high-shank", "manual and its dealer");
+            assertThat(last).contains("fingers", "needle down", "high-shank", "manual and its dealer");
         }
     }
 

@@ -20,6 +20,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
 
 import static org.assertj.core.api.Assertions.assertThat;
@@ -31,7 +32,7 @@ class PlanJsonTest {
         return new ObjectMapper().readTree(PlanJson.format(Planner.plan(job)));
     }
 
-    private static void names(JsonNode node, TreeSet<String> found) {
+    private static void names(JsonNode node, Set<String> found) {
         for (Map.Entry<String, JsonNode> field : node.properties()) {
             found.add(field.getKey());
             names(field.getValue(), found);

@@ -84,8 +84,6 @@ public record ArcForm(
     /** How wide the acrylic beside a hollow edge is, in inches, for want of a measured width. */
     private static final double BESIDE = 1;
 
-    private static final double ROUNDING = 1e-9;
-
     public ArcForm {
         if (bulging.isEmpty() && hollow.isEmpty()) {
             throw new IllegalArgumentException("an arc has a bulging or a hollow edge");
