@@ -250,7 +250,7 @@ final class RunPane extends VBox {
         } else if (school instanceof ByHand hand) {
             // With another count, no pin stands where it did.
             form.instead("count", name -> count("run-count", name, hand.count(), n -> new ByHand(n, Map.of())))
-                    .instead("pins", name -> new VBox(8, pinned, free));
+                    .instead("pins", name -> new VBox(6, pinned, free));
         }
     }
 
