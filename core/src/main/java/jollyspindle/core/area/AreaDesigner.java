@@ -19,6 +19,7 @@ import jollyspindle.core.route.Router;
 import jollyspindle.core.route.Travel;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.Spacing;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -33,9 +34,6 @@ import java.util.stream.Collectors;
 
 /** Lays out what is stitched in an area: in each of its blocks, or about the centre. */
 public final class AreaDesigner {
-
-    /** Spacings nearer than this, in inches, look the same. */
-    private static final double ALIKE = 1.0 / 16;
 
     /** A motif that a line of is stitched. */
     private record Stitching(char letter, int layer) {}
@@ -325,7 +323,7 @@ public final class AreaDesigner {
                     AreaMotifTypes.of(layers.get(i).motif())
                             .spacings(layers.get(i).motif(), space.box())
                             .stream()
-                            .filter(s -> echoes.stream().anyMatch(e -> Math.abs(e - s) < ALIKE))
+                            .filter(s -> echoes.stream().anyMatch(e -> Spacing.looksAlike(e, s)))
                             .findFirst()
                             .map(AreaTold.HatchLikeEcho::new)
                             .orElse(null);

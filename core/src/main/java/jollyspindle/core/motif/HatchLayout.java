@@ -16,6 +16,7 @@ import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.Spacing;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 
@@ -66,9 +67,6 @@ final class HatchLayout {
                 }
             };
 
-    /** Spacings nearer than this, in inches, look alike. */
-    private static final double LOOKS_ALIKE = 1.0 / 32;
-
     /** A line no further off than so many spacings lies beside. */
     private static final double NEAR = 1.6;
 
@@ -102,7 +100,7 @@ final class HatchLayout {
     }
 
     void lay() {
-        if (echo > 0 && Math.abs(echo - motif.spacing()) < LOOKS_ALIKE) {
+        if (echo > 0 && Spacing.looksAlike(echo, motif.spacing())) {
             laying.obstacle(new Obstacle.HatchLikeEcho(motif.spacing()));
         }
         int before = laying.sewing.lines().size();

@@ -24,6 +24,7 @@ import jollyspindle.core.shelf.Template;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 import java.util.HashSet;
 import java.util.List;
@@ -111,10 +112,13 @@ class LinesTest {
                 .hasSize((top.division().count() + 1) / 2);
     }
 
-    @Test
-    void hatchingLikeTheEchoesIsTold() {
+    /** As in the middle of the quilt: within 1/16. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.5, 0.55, 0.45})
+    void hatchingLikeTheEchoesIsTold(double spacing) {
         Layer arcs = with(new Motif.Arcs(Motif.Inner.LOWERED, 2, 0.5, List.of(), Optional.empty(), 1), "orchard-hill");
-        Layer hatch = Layer.of(new Motif.Crosshatch(0.5, Math.PI / 4, false)).with(Layer.Space.INSIDE);
+        Layer hatch =
+                Layer.of(new Motif.Crosshatch(spacing, Math.PI / 4, false)).with(Layer.Space.INSIDE);
         WorkPlan plan = Planner.plan(square(new Design(List.of(arcs, hatch), CornerDesign.plain(), Map.of()), 6));
         Finding told = plan.findings().stream()
                 .filter(f -> f.code().equals("motif-hatch-like-echo"))
