@@ -2,54 +2,29 @@ package jollyspindle.desktop.bench;
 
 import jollyspindle.core.division.CornerArc;
 import jollyspindle.core.division.DividedRun;
-import jollyspindle.core.division.Filling;
-import jollyspindle.core.division.MiddleOption;
 import jollyspindle.core.division.school.ByHand;
-import jollyspindle.core.division.school.ByIncrements;
-import jollyspindle.core.division.school.ByPiecing;
-import jollyspindle.core.division.school.CornersIn;
-import jollyspindle.core.division.school.Fudged;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.division.school.SchoolType;
 import jollyspindle.core.division.school.SchoolTypes;
-import jollyspindle.core.division.school.Spread;
-import jollyspindle.core.param.Params;
 import jollyspindle.core.plan.GroupPlan;
-import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
-import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
-import jollyspindle.core.shelf.ArcTemplate;
-import jollyspindle.core.shelf.Template;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
-import jollyspindle.desktop.control.LengthField;
-import jollyspindle.desktop.control.TypedField;
-import jollyspindle.desktop.form.ParamForm;
 import jollyspindle.desktop.model.Scope;
 import jollyspindle.desktop.model.Workbench;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.TreeMap;
-import java.util.TreeSet;
-import java.util.function.DoubleFunction;
-import java.util.function.Function;
-import java.util.function.IntFunction;
-import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -58,14 +33,13 @@ import javafx.scene.layout.VBox;
 /** How the run that is looked at comes out: its school, and that school's own numbers. */
 final class RunPane extends VBox {
 
-    private static final int CHOICES = 40;
-
     private final Workbench bench;
     private final ComboBox<SchoolKind> kind = new ComboBox<>();
     private final VBox numbers = new VBox(6);
     private final Label result = Labelled.wrapped("", "reason");
     private final Label pinned = Labelled.wrapped("", "reason");
     private final Button free = new Button("Let all pins go");
+    private final SchoolFields fields;
     private boolean showing;
 
     /** What the fields were made for; made anew only when that changes, so that the keyboard's place isn't lost. */
@@ -74,6 +48,7 @@ final class RunPane extends VBox {
     RunPane(Workbench bench) {
         super(6);
         this.bench = bench;
+        fields = new SchoolFields(bench, this, pinned, free);
         Choices.prepare(
                 kind, "run-school", "How this run comes out", List.of(SchoolKind.values()), DivisionWords::name);
         kind.setOnAction(e -> {
@@ -89,13 +64,13 @@ final class RunPane extends VBox {
 
     // --- changing it -------------------------------------------------------------------------------------------
 
-    private Optional<DividedRun> run() {
+    Optional<DividedRun> run() {
         RunId where = bench.whereProperty().get();
         return bench.group().map(g -> g.chosen().run(where));
     }
 
     /** Divides the run, and the one opposite if both are to be alike. */
-    private Optional<String> divide(School school) {
+    Optional<String> divide(School school) {
         DividedRun run = run().orElseThrow();
         if (school.divide(run.run().length()).isEmpty()) {
             return Optional.of("The run of " + bench.words().length(run.run().length()) + " has no room for "
@@ -125,7 +100,7 @@ final class RunPane extends VBox {
         wrong.ifPresent(this::refuse);
     }
 
-    private void refuse(String why) {
+    void refuse(String why) {
         show();
         result.setText(why);
         result.getStyleClass().setAll("label", "refused");
@@ -151,7 +126,7 @@ final class RunPane extends VBox {
                 List.of(run.get().id(), school.kind(), numbered, bench.job().tape(), bench.shelf());
         if (!wanted.equals(madeFor)) {
             madeFor = wanted;
-            numbers.getChildren().setAll(fields(run.get(), school));
+            numbers.getChildren().setAll(fields.of(run.get(), school));
         }
         if (school instanceof ByHand hand) {
             showPins(hand);
@@ -212,72 +187,6 @@ final class RunPane extends VBox {
                 .orElse("");
     }
 
-    private <S extends School> List<Node> fields(DividedRun run, S school) {
-        SchoolType<S> type = SchoolTypes.of(school);
-        Params<S> params = type.params();
-        ParamForm<S> form = new ParamForm<>(bench, "run", "school." + type.code(), params, school, next -> divide(next)
-                .ifPresent(this::refuse));
-        // What a run has no room for is said at the field itself.
-        params.wholes()
-                .forEach(whole -> form.instead(
-                        whole.code(),
-                        name -> count(
-                                "run-" + whole.code(), name, whole.of(school), n -> params.with(school, whole, n))));
-        params.lengths()
-                .forEach(length -> form.instead(
-                        length.code(),
-                        name -> length(
-                                "run-" + length.code(),
-                                name,
-                                length.of(school),
-                                inches -> params.with(school, length, inches))));
-        odd(form, run, school);
-        return form.rows().stream().map(Supplier::get).toList();
-    }
-
-    /** Fields of some schools that say more than the plain ones. */
-    private void odd(ParamForm<?> form, DividedRun run, School school) {
-        double length = run.run().length();
-        if (school instanceof CornersIn in) {
-            form.instead("middle", name -> middle(run, in));
-        } else if (school instanceof Fudged fudged) {
-            form.instead("spread", name -> spread(fudged));
-        } else if (school instanceof ByPiecing piecing) {
-            form.only(List.of("units")).instead("units", name -> ways(ByPiecing.all(length, piecing.unit()), piecing));
-        } else if (school instanceof ByIncrements steps) {
-            form.instead("step", name -> step(name, run, steps))
-                    .instead("steps", name -> ways(ByIncrements.all(length, steps.step()), steps));
-        } else if (school instanceof ByHand hand) {
-            // With another count, no pin stands where it did.
-            form.instead("count", name -> count("run-count", name, hand.count(), n -> new ByHand(n, Map.of())))
-                    .instead("pins", name -> new VBox(6, pinned, free));
-        }
-    }
-
-    private Node step(String name, DividedRun run, ByIncrements steps) {
-        GroupPlan group = bench.group().orElseThrow();
-        LengthField step = new LengthField(
-                "run-step",
-                name,
-                false,
-                () -> bench.job().tape(),
-                inches -> QuiltRules.isStep(inches)
-                        ? Optional.empty()
-                        : Optional.of(BordersPane.unitRange(bench.words())),
-                inches -> ByIncrements.TYPE
-                        .near(new SchoolType.Now(
-                                run.run().length(),
-                                group.set().wish().repeat(),
-                                run.division(),
-                                group.set().unit(),
-                                inches.getAsDouble()))
-                        .map(this::divide)
-                        .orElse(Optional.of("This run doesn't come out with such marks. Try another distance."))
-                        .ifPresent(this::refuse));
-        step.show(OptionalDouble.of(steps.step()));
-        return step;
-    }
-
     private void showPins(ByHand hand) {
         String pins = new TreeMap<>(hand.pins())
                 .entrySet().stream()
@@ -292,163 +201,8 @@ final class RunPane extends VBox {
         free.setOnAction(e -> divide(new ByHand(hand.count(), Map.of())));
     }
 
-    private Node count(String id, String name, int now, IntFunction<School> with) {
-        TypedField field = new TypedField(id, name, text -> {
-            try {
-                return divide(with.apply(Integer.parseInt(text.strip())));
-            } catch (NumberFormatException e) {
-                return Optional.of("“" + text.strip() + "” isn't a whole number.");
-            } catch (IllegalArgumentException e) {
-                return Optional.of("A count lies between 1 and 400.");
-            }
-        });
-        field.show("" + now);
-        return field;
-    }
-
-    private Optional<String> lengthObjection(double inches) {
-        return QuiltRules.isLength(inches)
-                ? Optional.empty()
-                : Optional.of("At least " + QuiltRules.SMALLEST + " and at most "
-                        + bench.words().exact(QuiltRules.LONGEST) + ".");
-    }
-
-    private Node length(String id, String name, double now, DoubleFunction<School> with) {
-        double length = run().orElseThrow().run().length();
-        LengthField field = new LengthField(
-                        id,
-                        name,
-                        false,
-                        () -> bench.job().tape(),
-                        inches -> lengthObjection(inches)
-                                .or(() -> with.apply(inches).divide(length).isPresent()
-                                        ? Optional.empty()
-                                        : Optional.of("So many of that length have no room on "
-                                                + bench.words().length(length) + ".")),
-                        inches -> divide(with.apply(inches.getAsDouble())).ifPresent(this::refuse))
-                .compact();
-        field.show(OptionalDouble.of(now));
-        return field;
-    }
-
-    private <T> Node choice(
-            String id, String name, List<T> values, T now, Function<T, String> said, Function<T, School> with) {
-        ComboBox<T> box = new ComboBox<>();
-        Choices.prepare(box, id, name, values, said);
-        box.setValue(now);
-        box.setOnAction(e -> {
-            if (!showing && box.getValue() != null) {
-                divide(with.apply(box.getValue())).ifPresent(this::refuse);
-            }
-        });
-        return Labelled.of(name, box);
-    }
-
-    private Node ways(List<? extends School> all, School now) {
-        List<School> schools =
-                all.stream().limit(CHOICES).map(School.class::cast).toList();
-        DivisionWords said = new DivisionWords(bench.words());
-        double length = run().orElseThrow().run().length();
-        return choice(
-                "run-way",
-                "Repeats",
-                schools,
-                now,
-                s -> s.divide(length)
-                                .map(d -> d.count() + " of " + bench.words().length(d.repeat()) + ": ")
-                                .orElse("")
-                        + said.school(s).replace("repeats of ", ""),
-                s -> s);
-    }
-
-    private Node spread(Fudged fudged) {
-        List<Spread> spreads = new ArrayList<>(List.of(new Spread.All()));
-        for (int taking = 2 - fudged.count() % 2; taking <= Math.min(12, fudged.count() - 2); taking += 2) {
-            spreads.add(new Spread.RoundCentre(taking));
-        }
-        if (!spreads.contains(fudged.spread())) {
-            spreads.add(fudged.spread());
-        }
-        Node over = choice(
-                "run-spread",
-                "The leftover goes into",
-                spreads,
-                fudged.spread(),
-                s -> s instanceof Spread.RoundCentre round
-                        ? round.repeats() + " about the centre"
-                        : s instanceof Spread.Chosen chosen ? "repeats " + numbers(chosen) : "all repeats",
-                s -> new Fudged(fudged.repeat(), fudged.count(), s));
-        TypedField chosen = new TypedField("run-chosen", "or these repeats", text -> {
-            Set<Integer> numbers = new TreeSet<>();
-            try {
-                for (String number : text.split("[,; ]+")) {
-                    numbers.add(Integer.parseInt(number.strip()));
-                }
-            } catch (NumberFormatException e) {
-                return Optional.of("Type their numbers from the left end, such as 3, 4, 9.");
-            }
-            return divide(new Fudged(fudged.repeat(), fudged.count(), new Spread.Chosen(numbers)));
-        });
-        chosen.show(fudged.spread() instanceof Spread.Chosen c ? numbers(c) : "");
-        return Labelled.row(over, chosen);
-    }
-
-    private static String numbers(Spread.Chosen chosen) {
-        return new TreeSet<>(chosen.numbers()).stream().map(n -> "" + n).collect(Collectors.joining(", "));
-    }
-
-    /** What can stand in the middle, from the shelf and the job's own templates. */
-    private Node middle(DividedRun run, CornersIn school) {
-        GroupPlan group = bench.group().orElseThrow();
-        List<ArcTemplate> edges = Stream.concat(
-                        bench.job().templates().stream(),
-                        bench.shelf().templates().stream()
-                                .filter(t -> !t.retired())
-                                .filter(t -> bench.job().template(t.id()).isEmpty()))
-                .flatMap(t -> t.arcs().stream())
-                .toList();
-        List<MiddleOption> options = new ArrayList<>(MiddleOption.of(group.set(), run, edges));
-        DivisionWords said = new DivisionWords(bench.words());
-        double rise = run.fit().map(f -> f.segment().height()).orElse(0.0);
-        ComboBox<MiddleOption> box = new ComboBox<>();
-        Choices.prepare(
-                box,
-                "run-middle",
-                "What stands on the odd space",
-                options,
-                o -> said.space(o.figure(), rise)
-                        + (o.overRoom() > 1e-9
-                                ? ", " + bench.words().difference(o.overRoom()) + " past the room"
-                                : ""));
-        box.setValue(options.stream()
-                .filter(o -> o.filling().equals(school.filling()))
-                .findFirst()
-                .orElse(null));
-        box.setOnAction(e -> {
-            if (!showing && box.getValue() != null) {
-                fill(school, box.getValue().filling());
-            }
-        });
-        return Labelled.of("In the middle", box);
-    }
-
-    /** Fills the middle; a template from the shelf comes into the job with it. */
-    private void fill(CornersIn school, Filling filling) {
-        School next = new CornersIn(school.repeat(), school.each(), filling);
-        if (filling instanceof Filling.LargerArc arc
-                && bench.job().template(arc.templateId()).isEmpty()) {
-            Optional<Template> copy = bench.shelf().template(arc.templateId());
-            RunId id = run().orElseThrow().id();
-            copy.ifPresent(template ->
-                    bench.edit(template.name() + " in the middle", (QuiltJob job) -> job.withTemplate(template)
-                            .choosing(both(id, next))));
-            return;
-        }
-        divide(next).ifPresent(this::refuse);
-    }
-
     /** A run's school, and the same for the run opposite if both are to be alike, or for all that are picked. */
-    private Map<RunId, School> both(RunId id, School school) {
+    Map<RunId, School> both(RunId id, School school) {
         Map<RunId, School> schools = new TreeMap<>(Map.of(id, school));
         Scope scope = bench.scopeProperty().get();
         if (scope != Scope.ONE) {

@@ -200,6 +200,9 @@ class BodyAreasTest extends Hands {
         assertThat(((Area.Applique) areas().get(0)).outline().path().box().height())
                 .isCloseTo(2.25, within(1e-3));
         Files.writeString(leaf, "not a drawing");
+        // The message went with the change, and all below it moved up.
+        WaitForAsyncUtils.waitForFxEvents();
+        scrollTo(robot, "#applique-from-drawing");
         robot.clickOn("#applique-from-drawing");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(read(robot, "#message")).contains("“leaf.svg”");

@@ -20,7 +20,9 @@ import java.util.TreeMap;
  */
 public record ByHand(int count, Map<Integer, Double> pins) implements School {
 
-    private static final Param.Whole<ByHand> COUNT = Param.whole("count", 1, Counts.MOST, ByHand::count);
+    /** How many repeats there are. */
+    public static final Param.Whole<ByHand> COUNT = Param.whole("count", 1, Counts.MOST, ByHand::count);
+
     private static final Param.Own<ByHand, Map<Integer, Double>> PINS =
             new Param.Own<>("pins", Map.class, ByHand::pins);
 
