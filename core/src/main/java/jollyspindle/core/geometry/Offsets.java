@@ -149,9 +149,10 @@ public final class Offsets {
 
     private static List<Path> strung(List<Curve> pieces) {
         List<Path> paths = new ArrayList<>();
-        List<Curve> left = new ArrayList<>(pieces);
+        // Pieces mostly come in order: what is taken near the front costs next to nothing.
+        Deque<Curve> left = new ArrayDeque<>(pieces);
         while (!left.isEmpty()) {
-            Deque<Curve> chain = new ArrayDeque<>(List.of(left.remove(0)));
+            Deque<Curve> chain = new ArrayDeque<>(List.of(left.removeFirst()));
             boolean grown = true;
             while (grown) {
                 grown = false;

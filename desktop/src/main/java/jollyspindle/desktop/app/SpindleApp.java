@@ -10,6 +10,7 @@ import java.util.logging.Logger;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.input.InputEvent;
 import javafx.stage.Stage;
 
 /** The application in a window. */
@@ -29,7 +30,7 @@ public final class SpindleApp extends Application {
     /** After so many pulses the window is completed even if the plan is still being made. */
     private static final int LONG_ENOUGH = 30;
 
-    /** So many pulses lie between parts that are made before they are asked for. */
+    /** A moment is quiet if the quilter has done nothing for so many pulses, and nothing was made in them. */
     private static final int QUIET = 12;
 
     private static CompletableFuture<Opening> opening;
@@ -50,9 +51,11 @@ public final class SpindleApp extends Application {
         private int sincePlanned;
         private boolean planned;
         private boolean complete;
+        private int sinceDone;
 
         Completing(MainWindow window, Opening opened) {
             this.window = window;
+            window.stage().addEventFilter(InputEvent.ANY, e -> sinceDone = 0);
             opened.bench().whenPlanned(plan -> planned = true);
         }
 
@@ -68,8 +71,12 @@ public final class SpindleApp extends Application {
                 return;
             }
             if (complete) {
-                if (sinceShown % QUIET == 0 && Gradually.isFilled() && !window.prepareNext()) {
-                    stop();
+                sinceDone++;
+                if (sinceDone >= QUIET && Gradually.isFilled()) {
+                    sinceDone = 0;
+                    if (!window.prepareNext()) {
+                        stop();
+                    }
                 }
             } else if ((sincePlanned >= DRAWN || sinceShown >= LONG_ENOUGH) && !window.buildNext()) {
                 complete = true;

@@ -143,8 +143,8 @@ final class SchoolFields {
                 int number = Integer.parseInt(typed);
                 return number >= param.least() && number <= param.most()
                         ? pane.divide(with.apply(number))
-                        : Optional.of(
-                                "“" + typed + "”: from " + (int) param.least() + " to " + (int) param.most() + ".");
+                        : Optional.of("“" + typed + "”: type a whole number from " + (int) param.least() + " to "
+                                + (int) param.most() + ".");
             } catch (NumberFormatException e) {
                 return Optional.of("“" + typed + "” isn't a whole number.");
             }
