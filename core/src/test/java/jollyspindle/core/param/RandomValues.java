@@ -36,6 +36,15 @@ public final class RandomValues<M> implements Param.Visitor<M, Void, RuntimeExce
 
     /** A thing with all its params at random; of values that don't go together others are tried. */
     public static <M> M thing(Params<M> params, Random random) {
+        return thing(params, random, RefusedValue.class);
+    }
+
+    /**
+     * The same of something that refuses what doesn't go together in another way.
+     *
+     * @param refusal how; what is thrown otherwise is a fault
+     */
+    public static <M> M thing(Params<M> params, Random random, Class<? extends IllegalArgumentException> refusal) {
         for (int i = 0; i < TRIES; i++) {
             RandomValues<M> some = new RandomValues<>(random);
             params.all().forEach(param -> param.accept(some));
@@ -43,9 +52,34 @@ public final class RandomValues<M> implements Param.Visitor<M, Void, RuntimeExce
                 return params.make().apply(some.values);
             } catch (IllegalArgumentException e) {
                 // Others are tried.
+                assertThat(e).isInstanceOf(refusal);
             }
         }
         throw new IllegalStateException("no values that go together");
+    }
+
+    /**
+     * Checks that a thing is made of what its params say, and that each can be changed by itself, or is refused with a reason.
+     *
+     * @param refusal how a value is refused that doesn't go with the others
+     * @return a thing with all its params at random
+     */
+    public static <M> M check(Params<M> params, Random random, Class<? extends IllegalArgumentException> refusal) {
+        M thing = thing(params, random, refusal);
+        assertThat(params.make().apply(params.values(thing))).isEqualTo(thing);
+        M other = thing(params, random, refusal);
+        params.all().forEach(param -> changed(params, thing, param, other, refusal));
+        return thing;
+    }
+
+    private static <M, T> void changed(
+            Params<M> params, M thing, Param<M, T> param, M from, Class<? extends IllegalArgumentException> refusal) {
+        T value = param.of(from);
+        try {
+            assertThat(param.of(params.with(thing, param, value))).isEqualTo(value);
+        } catch (IllegalArgumentException e) {
+            assertThat(e).isInstanceOf(refusal).hasMessageMatching("[a-z0-9].*[^.]");
+        }
     }
 
     private double within(Param.Ranged<M, ?> param) {

@@ -109,14 +109,6 @@ public record ArcForm(
         return new ArcForm(bulging, hollow, other, legs, halfCircle, depth);
     }
 
-    public ArcForm withLegs(double other) {
-        return new ArcForm(bulging, hollow, usableSweep, other, halfCircle, depth);
-    }
-
-    public ArcForm withHalfCircle(boolean other) {
-        return new ArcForm(bulging, hollow, usableSweep, legs, other, depth);
-    }
-
     public ArcForm withDepth(double other) {
         return new ArcForm(bulging, hollow, usableSweep, legs, halfCircle, other);
     }
