@@ -13,7 +13,6 @@ import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 
 /** Lays out arcs from midpoint to midpoint of the cornerstone, and again lower. */
 final class CornerstoneRingLayout {
@@ -22,7 +21,7 @@ final class CornerstoneRingLayout {
 
         @Override
         void lay(CornerContext corner) {
-            new CornerstoneRingLayout(corner).lay();
+            corner.tool().ifPresent(tool -> new CornerstoneRingLayout(corner).lay(tool));
         }
     };
 
@@ -32,12 +31,8 @@ final class CornerstoneRingLayout {
         this.corner = corner;
     }
 
-    private void lay() {
-        Optional<StitchingEdge.Round> tool = corner.tool();
-        if (tool.isEmpty()) {
-            return;
-        }
-        double radius = tool.get().stitched();
+    private void lay(StitchingEdge.Round tool) {
+        double radius = tool.stitched();
         List<Point> corners = List.of(
                 corner.space.inner(), corner.space.beyondLeft(), corner.space.outer(), corner.space.beyondRight());
         List<Point> middles = new ArrayList<>();
@@ -47,7 +42,7 @@ final class CornerstoneRingLayout {
         Point centre = middles.get(0).midpoint(middles.get(2));
         for (int ring = 0; ring < corner.design.lines(); ring++) {
             double size = (corner.design.lines() - ring) / (double) corner.design.lines();
-            if (!ring(tool.get(), radius, middles, centre, size, ring)) {
+            if (!ring(tool, radius, middles, centre, size, ring)) {
                 return;
             }
         }

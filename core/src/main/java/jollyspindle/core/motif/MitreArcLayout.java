@@ -10,7 +10,6 @@ import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 
-import java.util.Optional;
 import java.util.OptionalDouble;
 
 /** Lays out one arc astride the mitre, its feet on both seams. */
@@ -30,7 +29,7 @@ final class MitreArcLayout {
 
         @Override
         void lay(CornerContext corner) {
-            new MitreArcLayout(corner).lay();
+            corner.tool().ifPresent(tool -> new MitreArcLayout(corner).lay(tool));
         }
     };
 
@@ -67,12 +66,8 @@ final class MitreArcLayout {
         return feet > 0 ? OptionalDouble.of(feet) : OptionalDouble.empty();
     }
 
-    private void lay() {
-        Optional<StitchingEdge.Round> tool = corner.tool();
-        if (tool.isEmpty()) {
-            return;
-        }
-        double radius = tool.get().stitched();
+    private void lay(StitchingEdge.Round tool) {
+        double radius = tool.stitched();
         if (corner.feet.isEmpty() && corner.design.feet().isPresent()) {
             corner.obstacle(new Obstacle.FeetTooFar(corner.design.feet().getAsDouble(), corner.mostFeet));
             return;
@@ -113,7 +108,7 @@ final class MitreArcLayout {
         corner.sewing.stitch(
                 PlacementBuilder.Naming.of(Stitched.CORNER_ARC, 1),
                 line,
-                tool.get(),
+                tool,
                 new Registration.OnMitre(),
                 LineEnd.at(from),
                 LineEnd.at(to),

@@ -3,7 +3,6 @@ package jollyspindle.core.motif;
 import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.List;
-import java.util.Optional;
 
 /** Lays out the run's arc once more, turned to look out of the corner. */
 final class TurnedArcLayout {
@@ -17,7 +16,7 @@ final class TurnedArcLayout {
 
         @Override
         void lay(CornerContext corner) {
-            new TurnedArcLayout(corner).lay();
+            corner.tool().ifPresent(tool -> new TurnedArcLayout(corner).lay(tool));
         }
     };
 
@@ -27,12 +26,8 @@ final class TurnedArcLayout {
         this.corner = corner;
     }
 
-    private void lay() {
-        Optional<StitchingEdge.Round> tool = corner.tool();
-        if (tool.isEmpty()) {
-            return;
-        }
-        double radius = tool.get().stitched();
+    private void lay(StitchingEdge.Round tool) {
+        double radius = tool.stitched();
         double chord = (corner.leftDivision.repeat() + corner.rightDivision.repeat()) / 2;
         if (chord > 2 * radius) {
             corner.obstacle(new Obstacle.TooFar(chord, 2 * radius));
@@ -40,7 +35,7 @@ final class TurnedArcLayout {
         }
         // The feet stand on the lines that go on from both seams, as far out on one as on the other.
         corner.outward(
-                tool.get(),
+                tool,
                 chord / corner.space.towards().distance(corner.space.away().times(-1)));
     }
 }

@@ -173,7 +173,7 @@ public record ShelfWords(Words words) {
 
     /** What figure it draws. */
     private static String figure(Form form) {
-        return new ParamWords(FORM + form.type().code()).name("figure.this");
+        return ParamWords.text(FORM + form.type().code());
     }
 
     private String list(List<Double> sizes) {

@@ -39,7 +39,7 @@ class ParamWordsTest {
             named(kind, type.params().all(), false);
             used.add("form." + Codes.of(type.kind()));
             if (type.figure().isPresent()) {
-                used.addAll(List.of(kind + ".figure", kind + ".figure.this"));
+                used.addAll(List.of("form." + Codes.of(type.kind()) + ".figure", kind));
             }
         });
         assertThat(ResourceBundle.getBundle("jollyspindle.core.words.params", Locale.ROOT)

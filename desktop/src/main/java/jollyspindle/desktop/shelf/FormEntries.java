@@ -1,5 +1,6 @@
 package jollyspindle.desktop.shelf;
 
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.Form;
@@ -43,12 +44,12 @@ final class FormEntries {
 
     /** What it draws, where templates of its kind draw several figures. */
     private FieldBinding figure(FormType<?> shown) {
-        ParamWords words = new ParamWords(KIND + shown.code());
+        ParamWords words = new ParamWords(KIND + Codes.of(shown.kind()));
         return make.choice(
                 "figure",
                 words.name("figure"),
                 FormTypes.of(shown.kind()),
-                type -> new ParamWords(KIND + type.code()).name("figure.this"),
+                type -> words.name(type.figure().orElseThrow()),
                 t -> t.form().type(),
                 (t, type) -> t.form().type() == type ? t : t.withForm(type.like(t.form())));
     }
