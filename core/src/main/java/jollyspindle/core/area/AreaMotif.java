@@ -1,6 +1,7 @@
 package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Box;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.RefusedValue;
 
 import java.util.Arrays;
@@ -398,7 +399,7 @@ public sealed interface AreaMotif {
 
         /** Whether the first set stands upright; the second lies level then. */
         boolean upright() {
-            return Math.abs(angle - Math.PI / 2) < 1e-9;
+            return Math.abs(angle - Math.PI / 2) < Tolerances.ROUNDING;
         }
 
         /** From line to line along the lower edge, as it divides a box's width evenly; in inches. */

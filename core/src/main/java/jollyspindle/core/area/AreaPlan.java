@@ -3,6 +3,7 @@ package jollyspindle.core.area;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.AreaId;
@@ -137,7 +138,7 @@ public record AreaPlan(
         return placement
                 .marks()
                 .map(m -> m.place().minus(piece.cloth().centre()))
-                .filter(p -> p.dot(p) > 1e-9)
+                .filter(p -> p.dot(p) > Tolerances.ROUNDING)
                 .flatMap(p -> rays(piece.letter()).stream().filter(r -> r.leadsTo(p)))
                 .findFirst();
     }

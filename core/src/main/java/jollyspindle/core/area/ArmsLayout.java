@@ -8,13 +8,13 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.form.Kind;
@@ -66,9 +66,6 @@ final class ArmsLayout {
 
     /** A difference in reach that is worth a word, in inches. */
     private static final double WORTH = 1.0 / 16;
-
-    /** A chalk line's width, in inches: nearer places are the same mark. */
-    private static final double CHALK = 1.0 / 64;
 
     private final PieceContext laying;
     private final AreaMotif.Arms motif;
@@ -183,7 +180,7 @@ final class ArmsLayout {
         Optional<StitchingEdge.Round> nearest = laying.tools().circles(Optional.empty()).stream()
                 .min(Comparator.comparingDouble(t -> Math.abs(t.stitched() - motif.stop())));
         Optional<StitchingEdge.Round> found =
-                nearest.filter(tool -> Math.abs(tool.stitched() - motif.stop()) <= EdgeCatalog.SAME_RADIUS);
+                nearest.filter(tool -> Math.abs(tool.stitched() - motif.stop()) <= Tolerances.CHALK);
         if (found.isEmpty()) {
             laying.tell(new AreaTold.RingMissing(
                     2 * motif.stop(),
@@ -255,15 +252,16 @@ final class ArmsLayout {
         List<StitchLine> lines = laying.sewing().lines();
         return !lines.isEmpty()
                 && lines.get(lines.size() - 1).kind() == Stitched.ARM
-                && lines.get(lines.size() - 1).needleAt().distance(space.centre()) > Math.max(CHALK, stop + CHALK);
+                && lines.get(lines.size() - 1).needleAt().distance(space.centre())
+                        > Math.max(Tolerances.CHALK, stop + Tolerances.CHALK);
     }
 
     private LineEnd spot(Arm arm, Point place, Mark centre) {
-        if (!arm.closed() && stop > 0 && Math.abs(place.distance(space.centre()) - stop) < CHALK) {
+        if (!arm.closed() && stop > 0 && Math.abs(place.distance(space.centre()) - stop) < Tolerances.CHALK) {
             return LineEnd.at(place, circled ? LineEnd.ShownBy.STITCHING : LineEnd.ShownBy.STOP_CIRCLE);
         }
         // A foot that isn't quite the one the arm is cut for begins a thread's width beside the centre.
-        if (place.distance(centre.place()) < CHALK) {
+        if (place.distance(centre.place()) < Tolerances.CHALK) {
             return new LineEnd(place, LineEnd.ShownBy.MARK, Optional.of(centre));
         }
         LineEnd shown = laying.shown(place);

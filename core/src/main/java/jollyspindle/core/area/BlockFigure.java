@@ -1,5 +1,6 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.Machine;
@@ -46,7 +47,7 @@ public enum BlockFigure {
         }
 
         private int fewest(double length, double square) {
-            return (int) Math.ceil(length / square - 1e-10);
+            return (int) Math.ceil(length / square - Tolerances.ROUNDING);
         }
     },
 

@@ -5,6 +5,7 @@ import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
@@ -27,9 +28,6 @@ import java.util.OptionalDouble;
  * @param blocks how it comes out in each size
  */
 public record BlockFit(BlockFigure figure, Template template, OptionalDouble radius, List<InBlock> blocks) {
-
-    /** Differences that don't count, in inches. */
-    private static final double ALIKE = 1.0 / 128;
 
     /** Squares stretched or squeezed by less than this part of them look alike (common practice, no source). */
     private static final double UNSEEN = 1.0 / 20;
@@ -130,7 +128,9 @@ public record BlockFit(BlockFigure figure, Template template, OptionalDouble rad
 
     /** Shells are left over or cut, and each bit shows; what all squares share is only seen from some size on. */
     private long rank() {
-        return figure == BlockFigure.CLAMSHELLS ? Math.round(off() / ALIKE) : (long) Math.floor(stretch() / UNSEEN);
+        return figure == BlockFigure.CLAMSHELLS
+                ? Math.round(off() / Tolerances.UNSAID)
+                : (long) Math.floor(stretch() / UNSEEN);
     }
 
     public int count() {
@@ -228,7 +228,7 @@ public record BlockFit(BlockFigure figure, Template template, OptionalDouble rad
 
     private static boolean isOf(StitchLine line, double radius) {
         return line.path().curves().stream()
-                .allMatch(c -> c instanceof Arc arc && Math.abs(arc.radius() - radius) < 1e-9);
+                .allMatch(c -> c instanceof Arc arc && Math.abs(arc.radius() - radius) < Tolerances.ROUNDING);
     }
 
     private static InBlock shells(BlockSize size, AreaMotif motif, AreaTold.Shells shells, AreaPlan plan) {

@@ -8,6 +8,7 @@ import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
@@ -53,8 +54,6 @@ final class ClamshellsLayout {
     /** The part of a row that is worth another one (common practice, no source: about half). */
     private static final double WORTH_A_ROW = 0.4;
 
-    private static final double ON = 1e-6;
-
     private final PieceContext laying;
     private final AreaMotif.Clamshells motif;
     private final Box box;
@@ -99,17 +98,17 @@ final class ClamshellsLayout {
         Optional<Shells> cut = Shells.of(found.get());
         double height = box.height() - motif.allowance();
         // A foot as wide as a shell fills it.
-        boolean wider = found.get().module() > 2 * laying.tools().machine().footRadius() + ON;
+        boolean wider = found.get().module() > 2 * laying.tools().machine().footRadius() + Tolerances.SAME_PLACE;
         if (!wider
                 || cut.isEmpty()
                 || cut.get().rise() < PieceContext.SHORTEST
-                || cut.get().rise() > height + ON) {
+                || cut.get().rise() > height + Tolerances.SAME_PLACE) {
             laying.tell(new AreaTold.NoShells(
                     found.get().module(), cut.map(Shells::rise).orElse(0.0)));
             return;
         }
         Shells shells = cut.get();
-        int rows = (int) Math.floor(height / shells.rise() + ON);
+        int rows = (int) Math.floor(height / shells.rise() + Tolerances.SAME_PLACE);
         double over = height - rows * shells.rise();
         boolean squeezed = over >= WORTH_A_ROW * shells.rise();
         laying.tell(new AreaTold.Shells(
@@ -143,7 +142,7 @@ final class ClamshellsLayout {
         List<PlacementBuilder.Piece> pieces = new ArrayList<>();
         double from = row % 2 == 0 ? 0 : -shells.strip().module() / 2;
         Registration registration = registration(shells, up, before);
-        for (double at = from; at < box.width() - ON; at += shells.across()) {
+        for (double at = from; at < box.width() - Tolerances.SAME_PLACE; at += shells.across()) {
             Point start = laying.space().place(at, up);
             Pose pose = new Pose(start.minus(new Point(-shells.across() / 2, shells.valley())), 0);
             StitchingEdge tool =
@@ -161,7 +160,7 @@ final class ClamshellsLayout {
         StitchingEdge.Strip strip = shells.strip();
         double laid = before.map(Before::crowns).orElseGet(() -> seam().orElse(Double.NEGATIVE_INFINITY));
         double below = strip.top() - shells.valley() + up - laid;
-        if (below < -ON || below > strip.top() - strip.bottom()) {
+        if (below < -Tolerances.SAME_PLACE || below > strip.top() - strip.bottom()) {
             return new Registration.FootOnBothMarks();
         }
         Optional<String> row = before.map(b -> b.line().id());
@@ -173,7 +172,7 @@ final class ClamshellsLayout {
         Path cloth = laying.space().cloth();
         double bottom = cloth.box().bottom();
         boolean level = cloth.curves().stream()
-                .anyMatch(c -> c instanceof Segment && c.box().top() - bottom < ON);
+                .anyMatch(c -> c instanceof Segment && c.box().top() - bottom < Tolerances.SAME_PLACE);
         return level ? OptionalDouble.of(bottom - box.bottom()) : OptionalDouble.empty();
     }
 
@@ -187,7 +186,7 @@ final class ClamshellsLayout {
             List<Point> foot =
                     List.of(right, new Point(right.x(), box.bottom()), new Point(left.x(), box.bottom()), left);
             for (int i = 0; i + 1 < foot.size(); i++) {
-                if (foot.get(i).distance(foot.get(i + 1)) > ON) {
+                if (foot.get(i).distance(foot.get(i + 1)) > Tolerances.SAME_PLACE) {
                     closed.add(new Segment(foot.get(i), foot.get(i + 1)));
                 }
             }
@@ -255,7 +254,7 @@ final class ClamshellsLayout {
     private static PlacementBuilder.Piece piece(Curve curve, List<PlacementBuilder.Piece> pieces) {
         Point middle = curve.at(0.5);
         return pieces.stream()
-                .filter(p -> p.curve().passes(middle, ON))
+                .filter(p -> p.curve().passes(middle, Tolerances.SAME_PLACE))
                 .findFirst()
                 .map(of -> new PlacementBuilder.Piece(curve, of.tool(), of.registration(), of.reaches()))
                 .orElseThrow();

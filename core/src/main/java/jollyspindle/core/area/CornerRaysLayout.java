@@ -6,6 +6,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.Stitched;
@@ -113,7 +114,10 @@ final class CornerRaysLayout {
                 new Path(sides),
                 tool.get(),
                 p -> laying.marked(
-                        p.distance(corner) < motif.stop() + 1e-6 ? Mark.Kind.LINE_START : Mark.Kind.LINE_END, p));
+                        p.distance(corner) < motif.stop() + Tolerances.SAME_PLACE
+                                ? Mark.Kind.LINE_START
+                                : Mark.Kind.LINE_END,
+                        p));
     }
 
     private static int nearestOdd(double number) {

@@ -2,6 +2,7 @@ package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.sewing.StitchingEdge;
@@ -76,7 +77,7 @@ final class CrosshatchLayout {
 
     private List<Segment> level(double step) {
         List<Segment> lines = new ArrayList<>();
-        for (int i = 0; i * step < box.height() + 1e-9; i++) {
+        for (int i = 0; i * step < box.height() + Tolerances.ROUNDING; i++) {
             lines.add(new Segment(
                     laying.space().place(0, i * step), laying.space().place(box.width(), i * step)));
         }

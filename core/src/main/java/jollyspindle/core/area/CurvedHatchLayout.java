@@ -7,6 +7,7 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.Registration;
@@ -70,7 +71,7 @@ final class CurvedHatchLayout {
     private void set(StitchingEdge.Round tool, int set, double length, double span) {
         double step = motif.step(length);
         double bulge = tool.stitched() - Math.sqrt(tool.stitched() * tool.stitched() - span * span / 4);
-        int first = -(int) Math.floor(bulge / step + 1e-9);
+        int first = -(int) Math.floor(bulge / step + Tolerances.ROUNDING);
         int last = (int) Math.round(length / step);
         int number = 0;
         for (int i = first; i < last; i++) {

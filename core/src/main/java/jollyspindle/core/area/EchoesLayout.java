@@ -6,16 +6,15 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
-import jollyspindle.core.shelf.SeamRegister;
 import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
@@ -103,7 +102,7 @@ final class EchoesLayout {
     private List<StitchLine> round(PieceContext there, int echo, Path line) {
         Arc arc = (Arc) line.curves().get(0);
         Optional<StitchingEdge.Round> tool = there.tools().circles(Optional.empty()).stream()
-                .filter(t -> Math.abs(t.stitched() - arc.radius()) <= EdgeCatalog.SAME_RADIUS)
+                .filter(t -> Math.abs(t.stitched() - arc.radius()) <= Tolerances.CHALK)
                 .findFirst();
         if (tool.isEmpty()) {
             there.tell(new AreaTold.RingMissing(2 * arc.radius(), OptionalDouble.empty()));
@@ -125,8 +124,7 @@ final class EchoesLayout {
             return List.of();
         }
         double fromEdge = motif.spacing() - there.tools().machine().footRadius();
-        boolean engraved =
-                tool.get().parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) <= SeamRegister.LINE_TOLERANCE);
+        boolean engraved = tool.get().parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) <= Tolerances.CHALK);
         // The corner of the line before shows where this one turns; only the first needs marks.
         Function<Point, LineEnd> corner = p -> before.isEmpty() || fromEdge < 0
                 ? there.marked(Mark.Kind.TURN, p)
@@ -143,7 +141,8 @@ final class EchoesLayout {
 
     private Optional<StitchLine> beside(Segment side, List<StitchLine> before, double fromEdge) {
         return before.stream()
-                .filter(l -> fromEdge >= 0 && Math.abs(l.path().distance(side.at(0.5)) - motif.spacing()) < 1e-6)
+                .filter(l -> fromEdge >= 0
+                        && Math.abs(l.path().distance(side.at(0.5)) - motif.spacing()) < Tolerances.SAME_PLACE)
                 .findFirst();
     }
 }

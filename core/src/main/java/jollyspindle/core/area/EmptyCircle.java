@@ -2,6 +2,7 @@ package jollyspindle.core.area;
 
 import jollyspindle.core.effort.Effort;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.measure.Tolerances;
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
@@ -21,9 +22,6 @@ import java.util.PriorityQueue;
  * the lines and with the cloth that is nearly too open, and not with the cloth.
  */
 final class EmptyCircle {
-
-    /** A circle that is larger by less than this, in inches across, isn't seen to be: a chalk line's width. */
-    private static final double SEEN = 1.0 / 64;
 
     /** How exactly the radius is found, in inches. */
     private static final double EXACT = 1.0 / 2000;
@@ -113,7 +111,7 @@ final class EmptyCircle {
         while (!open.isEmpty()) {
             Square square = open.poll();
             // Until one is found, what is hardly larger than may be doesn't count.
-            if (square.bound <= best + (found == null ? SEEN / 2 : EXACT)) {
+            if (square.bound <= best + (found == null ? Tolerances.CHALK / 2 : EXACT)) {
                 break;
             }
             if ((looked++ & STEP) == 0) {
@@ -130,14 +128,14 @@ final class EmptyCircle {
                     best = part.distance;
                     found = part;
                 }
-                if (part.bound > best + (found == null ? SEEN / 2 : EXACT)) {
+                if (part.bound > best + (found == null ? Tolerances.CHALK / 2 : EXACT)) {
                     open.add(part);
                 }
             }
         }
         return Optional.ofNullable(found)
                 .map(f -> new Gaps.Circle(new Point(f.x, f.y), 2 * f.distance))
-                .filter(c -> c.diameter() > most + SEEN);
+                .filter(c -> c.diameter() > most + Tolerances.CHALK);
     }
 
     /** Measures from a square's middle. */

@@ -106,7 +106,7 @@ final class OverlappingCirclesLayout {
                     c -> tool,
                     c -> new Registration.CentreOnMark(mark, false),
                     p -> {
-                        if (p.distance(whole.start()) > 1e-6) {
+                        if (!p.isAt(whole.start())) {
                             return laying.shown(p);
                         }
                         return first
@@ -127,7 +127,7 @@ final class OverlappingCirclesLayout {
             Curve curve = path.curves().get(0);
             double before = curve.nearest(whole.start());
             double least = PieceContext.SHORTEST / curve.length();
-            if (curve.at(before).distance(whole.start()) < 1e-6 && before > least && before < 1 - least) {
+            if (curve.at(before).isAt(whole.start()) && before > least && before < 1 - least) {
                 parts.add(Path.of(curve.piece(before, 1)));
                 last.add(Path.of(curve.piece(0, before)));
             } else {

@@ -3,12 +3,12 @@ package jollyspindle.core.area;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
-import jollyspindle.core.shelf.SeamRegister;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -52,8 +52,7 @@ final class ParallelLines {
             Optional<StitchLine> beside = before.stream()
                     .filter(l -> fromEdge >= 0 && l.path().distance(line.at(0.5)) < NEAR * spacing)
                     .findFirst();
-            boolean engraved =
-                    tool.parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) <= SeamRegister.LINE_TOLERANCE);
+            boolean engraved = tool.parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) <= Tolerances.CHALK);
             stitched.add(laying.sewing()
                     .stitch(
                             PlacementBuilder.Naming.of(Stitched.HATCH, number, set),

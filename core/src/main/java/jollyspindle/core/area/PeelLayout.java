@@ -7,6 +7,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
@@ -70,7 +71,7 @@ final class PeelLayout {
             laying.tell(new AreaTold.TooFar(longest, 2 * tool.stitched()));
             return;
         }
-        if (tool.stitched() < longest / Math.sqrt(2) - 1e-9) {
+        if (tool.stitched() < longest / Math.sqrt(2) - Tolerances.ROUNDING) {
             laying.tell(new AreaTold.TooRound(tool.stitched(), longest / Math.sqrt(2)));
             return;
         }
@@ -193,6 +194,6 @@ final class PeelLayout {
     }
 
     private LineEnd spot(Point place, Mark mark) {
-        return place.distance(mark.place()) < 1e-6 ? LineEnd.at(mark) : laying.shown(place);
+        return place.isAt(mark.place()) ? LineEnd.at(mark) : laying.shown(place);
     }
 }

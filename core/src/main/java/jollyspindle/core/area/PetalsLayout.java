@@ -5,6 +5,7 @@ import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.Stitched;
@@ -81,9 +82,7 @@ final class PetalsLayout {
                     Path.of(out, back),
                     tool,
                     p -> laying.marked(
-                            p.distance(to) < 1e-6
-                                    ? Mark.Kind.TIP
-                                    : motif.from() == 0 ? Mark.Kind.CENTRE : Mark.Kind.LINE_START,
+                            p.isAt(to) ? Mark.Kind.TIP : motif.from() == 0 ? Mark.Kind.CENTRE : Mark.Kind.LINE_START,
                             p));
         }
     }
@@ -92,6 +91,7 @@ final class PetalsLayout {
     private boolean strays(Arc side, Point way) {
         return IntStream.range(1, PROBES)
                 .mapToObj(i -> side.at((double) i / PROBES).minus(centre))
-                .anyMatch(p -> Math.abs(Math.atan2(way.cross(p), way.dot(p))) > Math.PI / motif.petals() + 1e-9);
+                .anyMatch(p -> Math.abs(Math.atan2(way.cross(p), way.dot(p)))
+                        > Math.PI / motif.petals() + Tolerances.ROUNDING);
     }
 }

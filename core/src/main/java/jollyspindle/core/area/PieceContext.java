@@ -6,6 +6,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.Marker;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
@@ -45,8 +46,6 @@ record PieceContext(
 
     /** Shorter pieces than this, in inches, are left out: a stitch or two. */
     static final double SHORTEST = 1.0 / 8;
-
-    private static final double ON = 1e-6;
 
     PieceContext(
             AreaSpace space,
@@ -123,10 +122,12 @@ record PieceContext(
 
     /** Where a line ends: on the area's edge, on what is stitched already, or with the template. */
     LineEnd shown(Point place) {
-        boolean seam = seams.stream().anyMatch(path -> path.passes(place, ON));
+        boolean seam = seams.stream().anyMatch(path -> path.passes(place, Tolerances.SAME_PLACE));
         boolean edge = onEdge(place);
-        boolean stitched =
-                !edge && sewing.placements().stream().map(Placement::path).anyMatch(path -> path.passes(place, ON));
+        boolean stitched = !edge
+                && sewing.placements().stream()
+                        .map(Placement::path)
+                        .anyMatch(path -> path.passes(place, Tolerances.SAME_PLACE));
         return LineEnd.at(
                 place,
                 edge
@@ -159,7 +160,7 @@ record PieceContext(
         List<Point> corners = new ArrayList<>(List.of(whole.start()));
         whole.curves().forEach(c -> corners.add(c.end()));
         Function<Point, LineEnd> spot =
-                p -> corners.stream().anyMatch(c -> c.distance(p) < ON) ? corner.apply(p) : shown(p);
+                p -> corners.stream().anyMatch(c -> c.distance(p) < Tolerances.SAME_PLACE) ? corner.apply(p) : shown(p);
         List<StitchLine> lines = new ArrayList<>();
         for (Path piece : kept(whole)) {
             lines.add(sewing.stitch(
@@ -179,11 +180,13 @@ record PieceContext(
     /** Whether a line lies on the area's own edge, and so in the seam. */
     boolean onEdge(Segment line) {
         Path outline = space.outline();
-        return outline.passes(line.at(0.25), ON) && outline.passes(line.at(0.75), ON);
+        return outline.passes(line.at(0.25), Tolerances.SAME_PLACE)
+                && outline.passes(line.at(0.75), Tolerances.SAME_PLACE);
     }
 
     /** Whether a place lies on the area's own edge, or on that of something in the way. */
     boolean onEdge(Point place) {
-        return space.outline().passes(place, ON) || space.inTheWay().stream().anyMatch(path -> path.passes(place, ON));
+        return space.outline().passes(place, Tolerances.SAME_PLACE)
+                || space.inTheWay().stream().anyMatch(path -> path.passes(place, Tolerances.SAME_PLACE));
     }
 }

@@ -2,6 +2,7 @@ package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.Side;
 
 /**
@@ -35,6 +36,6 @@ public record Ray(int number, double angle, Found found, Side side, double fromM
     /** Whether a place lies on it, seen from the centre. */
     boolean leadsTo(Point fromCentre) {
         Point way = new Point(Math.sin(angle), Math.cos(angle));
-        return Math.abs(way.cross(fromCentre)) < 1e-6 && way.dot(fromCentre) > 0;
+        return Math.abs(way.cross(fromCentre)) < Tolerances.SAME_PLACE && way.dot(fromCentre) > 0;
     }
 }

@@ -7,6 +7,7 @@ import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.Marker;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.Side;
 
 import java.util.ArrayList;
@@ -22,8 +23,6 @@ import java.util.Optional;
 final class Rays {
 
     private static final double EIGHTH = Math.PI / 4;
-    private static final double SAME = 1e-9;
-
     private final AreaSpace space;
     private final Marker marker;
     private final List<Ray> all = new ArrayList<>();
@@ -48,9 +47,9 @@ final class Rays {
      * @param angle from the top, clockwise, in radians
      */
     Ray at(double angle) {
-        double turned = angle - 2 * Math.PI * Math.floor(angle / (2 * Math.PI) + SAME);
+        double turned = angle - 2 * Math.PI * Math.floor(angle / (2 * Math.PI) + Tolerances.ROUNDING);
         return all.stream()
-                .filter(r -> Math.abs(Math.IEEEremainder(r.angle() - turned, 2 * Math.PI)) < SAME)
+                .filter(r -> Math.abs(Math.IEEEremainder(r.angle() - turned, 2 * Math.PI)) < Tolerances.ROUNDING)
                 .findFirst()
                 .orElseGet(() -> add(Math.max(0, turned)));
     }
@@ -95,7 +94,7 @@ final class Rays {
 
     private Reading onFourSides(Point place) {
         Curve on = space.outline().curves().stream()
-                .filter(c -> c.distance(place) < 1e-6)
+                .filter(c -> c.distance(place) < Tolerances.SAME_PLACE)
                 .findFirst()
                 .orElseThrow();
         Point middle = on.at(0.5);
@@ -116,11 +115,11 @@ final class Rays {
     /** The usual eight are there; what halves the space between them again and again is found so; the rest is stepped. */
     private static Ray.Found found(double angle) {
         double eighths = angle / EIGHTH;
-        if (Math.abs(eighths - Math.rint(eighths)) < SAME) {
+        if (Math.abs(eighths - Math.rint(eighths)) < Tolerances.ROUNDING) {
             return Ray.Found.USUAL;
         }
         for (int parts = 2; parts <= AreaMotif.MOST_ARMS / 8; parts *= 2) {
-            if (Math.abs(eighths * parts - Math.rint(eighths * parts)) < SAME) {
+            if (Math.abs(eighths * parts - Math.rint(eighths * parts)) < Tolerances.ROUNDING) {
                 return Ray.Found.HALVED;
             }
         }

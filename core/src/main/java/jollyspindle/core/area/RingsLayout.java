@@ -5,12 +5,12 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.form.Kind;
@@ -87,7 +87,7 @@ final class RingsLayout {
             laying.tell(new AreaTold.NoTool(AreaTold.EdgeKind.STRAIGHT_EDGE));
         }
         // Spread evenly, rings take the nearest sizes there are, as long as no gap looks like another.
-        double near = motif.gap().isPresent() ? EdgeCatalog.SAME_RADIUS : motif.gap(edge) * SEEN;
+        double near = motif.gap().isPresent() ? Tolerances.CHALK : motif.gap(edge) * SEEN;
         List<Double> stitched = new ArrayList<>();
         for (int ring = 1; ring <= motif.rings(); ring++) {
             double radius = motif.diameter(ring, edge) / 2;
@@ -128,7 +128,7 @@ final class RingsLayout {
         Arc whole = new Arc(centre, tool.stitched(), Math.PI / 2, -2 * Math.PI);
         for (Path piece : laying.kept(Path.of(whole))) {
             Arc arc = (Arc) piece.curves().get(0);
-            boolean round = Math.abs(Math.abs(arc.sweep()) - 2 * Math.PI) < 1e-9;
+            boolean round = Math.abs(Math.abs(arc.sweep()) - 2 * Math.PI) < Tolerances.ROUNDING;
             LineEnd start = !round
                     ? laying.shown(arc.start())
                     : reached

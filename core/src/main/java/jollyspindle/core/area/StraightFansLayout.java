@@ -6,6 +6,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
@@ -45,8 +46,6 @@ final class StraightFansLayout {
             (piece, motif) -> new StraightFansLayout(piece, motif).lay(),
             (fans, cloth) -> (double) fans.across() * fans.down() * fans.lines(),
             Kind.STRAIGHT_EDGE);
-
-    private static final double ON = 1e-9;
 
     private final PieceContext laying;
     private final AreaMotif.StraightFans motif;
@@ -146,8 +145,10 @@ final class StraightFansLayout {
         List<Curve> way = new ArrayList<>();
         Point a = from.minus(hub);
         Point b = to.minus(hub);
-        boolean level = Math.abs(Math.abs(a.y()) - height) < ON && Math.abs(Math.abs(b.y()) - height) < ON;
-        boolean upright = Math.abs(Math.abs(a.x()) - width) < ON && Math.abs(Math.abs(b.x()) - width) < ON;
+        boolean level = Math.abs(Math.abs(a.y()) - height) < Tolerances.ROUNDING
+                && Math.abs(Math.abs(b.y()) - height) < Tolerances.ROUNDING;
+        boolean upright = Math.abs(Math.abs(a.x()) - width) < Tolerances.ROUNDING
+                && Math.abs(Math.abs(b.x()) - width) < Tolerances.ROUNDING;
         if (level || upright) {
             way.add(new Segment(from, to));
         } else {
@@ -159,7 +160,7 @@ final class StraightFansLayout {
     }
 
     private LineEnd spot(Point hub, Point place) {
-        boolean tip = place.distance(hub) < motif.stop() + 1e-6;
+        boolean tip = place.distance(hub) < motif.stop() + Tolerances.SAME_PLACE;
         return laying.marked(tip ? Mark.Kind.LINE_START : Mark.Kind.LINE_END, place);
     }
 }

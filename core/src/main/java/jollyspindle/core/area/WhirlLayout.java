@@ -75,7 +75,7 @@ final class WhirlLayout {
                         PlacementBuilder.Naming.of(Stitched.WHIRL, set + 1, line),
                         Path.of(whole),
                         tool.get(),
-                        p -> laying.marked(p.distance(from) < 1e-6 ? Mark.Kind.LINE_START : Mark.Kind.LINE_END, p));
+                        p -> laying.marked(p.isAt(from) ? Mark.Kind.LINE_START : Mark.Kind.LINE_END, p));
             }
             left.set(next, far.at(taken / far.length()));
         }

@@ -4,12 +4,12 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.form.Kind;
@@ -62,7 +62,7 @@ final class WreathLayout {
         Optional<StitchingEdge.Round> found = motif.out().isPresent()
                 ? all.stream().min(Comparator.comparingDouble(t -> Math.abs(t.stitched() - touching())))
                 : all.stream()
-                        .filter(t -> out(t) + t.stitched() <= space.inside() + 1e-9)
+                        .filter(t -> out(t) + t.stitched() <= space.inside() + Tolerances.ROUNDING)
                         .max(Comparator.comparingDouble(StitchingEdge.Round::stitched));
         if (found.isEmpty()) {
             laying.tell(new AreaTold.NoRoom());
@@ -72,7 +72,7 @@ final class WreathLayout {
         double out = out(tool);
         double gap = 2 * out * Math.sin(half) - 2 * tool.stitched();
         laying.tell(new AreaTold.Wreath(2 * tool.stitched(), out, gap));
-        if (Math.abs(gap) < EdgeCatalog.SAME_RADIUS && motif.circles() > 2) {
+        if (Math.abs(gap) < Tolerances.CHALK && motif.circles() > 2) {
             touching(tool, tool.stitched() / Math.sin(half));
         } else {
             apart(tool, out);
@@ -117,7 +117,7 @@ final class WreathLayout {
                     Path.of(arc),
                     c -> tool,
                     c -> new Registration.CentreOnMark(middle(circle, out), false),
-                    p -> begins && p.distance(arc.start()) < 1e-6
+                    p -> begins && p.isAt(arc.start())
                             ? laying.marked(Mark.Kind.LINE_START, p)
                             : LineEnd.at(p, LineEnd.ShownBy.STITCHING));
         }

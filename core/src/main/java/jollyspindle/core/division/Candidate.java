@@ -2,6 +2,7 @@ package jollyspindle.core.division;
 
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.division.school.SchoolKind;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcFit;
@@ -93,6 +94,6 @@ public record Candidate(SortedMap<RunId, DividedRun> byRun, double penalty, List
 
     /** Whether it can be stitched, clear of where nothing may be. */
     public boolean clears() {
-        return spans() && runs().stream().allMatch(r -> r.overRoom() <= 1e-9);
+        return spans() && runs().stream().allMatch(r -> r.overRoom() <= Tolerances.ROUNDING);
     }
 }

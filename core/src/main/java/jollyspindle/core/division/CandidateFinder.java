@@ -5,6 +5,7 @@ import jollyspindle.core.division.school.Even;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.division.school.SchoolTypes;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 
@@ -84,11 +85,6 @@ public final class CandidateFinder {
     private static final double UNLIKE_SPACES = 0.1;
     private static final int EVEN_LISTED = 8;
     private static final int OTHERS_LISTED = 3;
-
-    /** A difference that isn't worth a word, in inches. */
-    private static final double SAME = 1.0 / 128;
-
-    private static final double EXACT = 1e-9;
 
     /** Kinds in the order in which ties between them are settled. */
     private static final Comparator<Candidate> BEST_FIRST = Comparator.comparingDouble(Candidate::penalty)
@@ -326,7 +322,7 @@ public final class CandidateFinder {
     }
 
     private boolean isInRange(double repeat) {
-        return repeat >= shortest() - EXACT && repeat <= longest() + EXACT;
+        return repeat >= shortest() - Tolerances.ROUNDING && repeat <= longest() + Tolerances.ROUNDING;
     }
 
     private double shortest() {
@@ -401,9 +397,9 @@ public final class CandidateFinder {
             int n = set.wish().count(axis).getAsInt();
             return new CountRange(n, n);
         }
-        int fewest = (int) Math.ceil(set.longest(axis) / longest() - EXACT);
-        int most = (int) Math.floor(set.shortest(axis) / shortest() + EXACT);
-        int spanned = (int) Math.ceil(set.longest(axis) / set.widest() - EXACT);
+        int fewest = (int) Math.ceil(set.longest(axis) / longest() - Tolerances.ROUNDING);
+        int most = (int) Math.floor(set.shortest(axis) / shortest() + Tolerances.ROUNDING);
+        int spanned = (int) Math.ceil(set.longest(axis) / set.widest() - Tolerances.ROUNDING);
         // Where the template can span none of them, the first it can.
         fewest = Math.max(fewest, spanned);
         if (set.wish().longest().isEmpty() && set.wish().shortest().isEmpty()) {
@@ -417,7 +413,8 @@ public final class CandidateFinder {
         int nearest = clip((int) Math.round(set.longest(axis) / set.wish().repeat()));
         return all.fewest <= all.most
                 ? IntStream.rangeClosed(all.fewest, all.most)
-                : IntStream.of(clip(Math.max(nearest, (int) Math.ceil(set.longest(axis) / set.widest() - EXACT))));
+                : IntStream.of(clip(
+                        Math.max(nearest, (int) Math.ceil(set.longest(axis) / set.widest() - Tolerances.ROUNDING))));
     }
 
     private static int clip(int count) {
@@ -428,7 +425,7 @@ public final class CandidateFinder {
     private Stream<Double> fixed() {
         double wanted = set.wish().repeat();
         Stream<Double> own = set.ownRepeat().stream()
-                .filter(p -> Math.abs(p - wanted) > SAME && isInRange(p))
+                .filter(p -> Math.abs(p - wanted) > Tolerances.UNSAID && isInRange(p))
                 .boxed();
         return Stream.concat(Stream.of(wanted), own);
     }
@@ -448,7 +445,7 @@ public final class CandidateFinder {
         double high = 0;
         for (int axis : axes) {
             double wanted = set.wish().repeat();
-            int spanned = (int) Math.ceil(set.longest(axis) / set.widest() - EXACT);
+            int spanned = (int) Math.ceil(set.longest(axis) / set.widest() - Tolerances.ROUNDING);
             int n = IntStream.rangeClosed(clip(spanned), Counts.MOST)
                     .filter(count -> isWished(count, axis))
                     .boxed()

@@ -1,6 +1,7 @@
 package jollyspindle.core.division;
 
 import jollyspindle.core.division.school.CornersIn;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.ArrayList;
@@ -43,7 +44,7 @@ public record MiddleOption(Filling filling, Figure figure, double off, double ov
                 .map(edge -> new Filling.LargerArc(edge.templateId(), edge.guideId()))
                 .flatMap(filling -> of(with, run, school, filling))
                 .filter(MiddleOption::isStitched)
-                .sorted(Comparator.comparing((MiddleOption o) -> o.overRoom > 1e-9)
+                .sorted(Comparator.comparing((MiddleOption o) -> o.overRoom > Tolerances.ROUNDING)
                         .thenComparingDouble(o -> Math.abs(o.off)))
                 .limit(ARCS_LISTED)
                 .forEach(found::add);

@@ -1,6 +1,7 @@
 package jollyspindle.core.division;
 
 import jollyspindle.core.geometry.CircularSegment;
+import jollyspindle.core.measure.Tolerances;
 
 import java.util.OptionalDouble;
 
@@ -19,8 +20,6 @@ public record MiddleSpace(double width, CircularSegment beside) {
         DIP
     }
 
-    private static final double ALIKE = 1e-9;
-
     /**
      * The stitched radius of one arc over the space that rises as high as its neighbours: (c²/4 + h²)/(2h).
      *
@@ -28,7 +27,7 @@ public record MiddleSpace(double width, CircularSegment beside) {
      */
     public OptionalDouble oneArcsRadius() {
         double rise = beside.height();
-        return width < 2 * rise - ALIKE
+        return width < 2 * rise - Tolerances.ROUNDING
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(
                         CircularSegment.ofChordAndHeight(width, rise).radius());
@@ -50,6 +49,6 @@ public record MiddleSpace(double width, CircularSegment beside) {
     /** How two half arcs look where they meet. */
     public Meeting meeting() {
         double aside = width / 2 - beside.chord() / 2;
-        return Math.abs(aside) < ALIKE ? Meeting.SMOOTH : aside < 0 ? Meeting.POINTED : Meeting.DIP;
+        return Math.abs(aside) < Tolerances.ROUNDING ? Meeting.SMOOTH : aside < 0 ? Meeting.POINTED : Meeting.DIP;
     }
 }

@@ -4,6 +4,7 @@ import jollyspindle.core.division.school.ByIncrements;
 import jollyspindle.core.division.school.ByPiecing;
 import jollyspindle.core.division.school.CentreOut;
 import jollyspindle.core.division.school.HalfSteps;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.QuiltRules;
 
 import java.util.ArrayList;
@@ -15,11 +16,6 @@ import java.util.Optional;
 /** Why a way to come out even is as good as it is: what is seen of it on the cloth, on the tape and in the work. */
 record Reasoning(RunSet set) {
 
-    /** A difference that isn't worth a word, in inches. */
-    private static final double SAME = 1.0 / 128;
-
-    private static final double EXACT = 1e-9;
-
     /** What there is to say of runs divided together, always in the same order. */
     List<Reason> of(Collection<DividedRun> runs) {
         List<Reason> reasons = new ArrayList<>();
@@ -29,7 +25,7 @@ record Reasoning(RunSet set) {
             reasons.add(new Reason.TooWide(set.widest()));
         }
         double over = all.stream().mapToDouble(DividedRun::overRoom).max().orElse(0);
-        if (over > EXACT) {
+        if (over > Tolerances.ROUNDING) {
             reasons.add(new Reason.IntoReserve(over));
         }
         reasons.add(new Reason.Centres(
@@ -49,12 +45,12 @@ record Reasoning(RunSet set) {
         }
         double uneven =
                 all.stream().mapToDouble(r -> r.division().unevenness()).max().orElse(0);
-        if (uneven > SAME) {
+        if (uneven > Tolerances.UNSAID) {
             reasons.add(new Reason.Uneven(uneven, j.stretchUnseen()));
         }
         double mean =
                 all.stream().mapToDouble(r -> r.division().repeat()).average().orElseThrow();
-        if (Math.abs(mean - set.wish().repeat()) > SAME) {
+        if (Math.abs(mean - set.wish().repeat()) > Tolerances.UNSAID) {
             reasons.add(new Reason.OffWanted(mean - set.wish().repeat()));
         }
         set.ownRepeat().ifPresent(own -> {
@@ -111,7 +107,7 @@ record Reasoning(RunSet set) {
         all.stream()
                 .filter(r -> r.school() instanceof ByIncrements)
                 .max(Comparator.comparingDouble(r -> Math.abs(sliver(r))))
-                .filter(r -> Math.abs(sliver(r)) > SAME)
+                .filter(r -> Math.abs(sliver(r)) > Tolerances.UNSAID)
                 .ifPresent(r ->
                         reasons.add(new Reason.Sliver(sliver(r), r.division().onCentre() == OnCentre.VALLEY)));
         all.stream()

@@ -1,5 +1,7 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.measure.Tolerances;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -13,13 +15,11 @@ import java.util.stream.IntStream;
  */
 public record RunDivision(double repeat, List<Cell> cells) {
 
-    private static final double ROUNDING = 1e-6;
-
     public RunDivision {
         cells = List.copyOf(cells);
         double at = 0;
         for (Cell cell : cells) {
-            if (Math.abs(cell.from() - at) > ROUNDING) {
+            if (Math.abs(cell.from() - at) > Tolerances.SAME_PLACE) {
                 throw new IllegalArgumentException("cells leave a gap at " + at);
             }
             at = cell.to();
@@ -121,7 +121,7 @@ public record RunDivision(double repeat, List<Cell> cells) {
     /** What stands on the centre. */
     public OnCentre onCentre() {
         double centre = centre();
-        double near = 1e-9 * Math.max(1, length());
+        double near = Tolerances.ROUNDING * Math.max(1, length());
         for (Cell cell : cells) {
             if (Math.abs(cell.to() - centre) < near) {
                 return OnCentre.VALLEY;
@@ -149,7 +149,7 @@ public record RunDivision(double repeat, List<Cell> cells) {
                 .mapToDouble(Cell::width)
                 .summaryStatistics();
         double apart = widths.getCount() == 0 ? 0 : widths.getMax() - widths.getMin();
-        return apart < ROUNDING ? 0 : apart;
+        return apart < Tolerances.SAME_PLACE ? 0 : apart;
     }
 
     /** The odd space in the middle, or at each end; 0 if the repeats fill the run. */

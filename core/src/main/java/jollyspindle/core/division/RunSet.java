@@ -5,6 +5,7 @@ import jollyspindle.core.division.school.CornersIn;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.shelf.ArcTemplate;
@@ -190,7 +191,7 @@ public record RunSet(
                     case SHORT_ARC -> Optional.empty();
                 };
             }
-            if (empty.isEmpty() && width > what.widest() + 1e-9) {
+            if (empty.isEmpty() && width > what.widest() + Tolerances.ROUNDING) {
                 empty = Optional.of(Figure.Why.TOO_WIDE);
             }
             figures.add(empty.<Figure>map(why -> new Figure.Empty(cell, why))
@@ -200,7 +201,7 @@ public record RunSet(
     }
 
     private static boolean same(double a, double b) {
-        return Math.abs(a - b) < 1e-9;
+        return Math.abs(a - b) < Tolerances.ROUNDING;
     }
 
     private Optional<ArcFit> fit(ArcTemplate with, Run run, double span) {

@@ -1,6 +1,7 @@
 package jollyspindle.core.division;
 
 import jollyspindle.core.division.school.SchoolKind;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.QuiltRules;
 
 import java.util.Optional;
@@ -117,7 +118,7 @@ public record Wish(
 
     /** Whether a repeat of this length is within the range that was said. */
     boolean allows(double inches) {
-        double slack = 1e-9;
+        double slack = Tolerances.ROUNDING;
         return inches >= shortest.orElse(0) - slack && inches <= longest.orElse(Double.MAX_VALUE) + slack;
     }
 }

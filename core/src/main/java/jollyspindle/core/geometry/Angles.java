@@ -1,5 +1,7 @@
 package jollyspindle.core.geometry;
 
+import jollyspindle.core.measure.Tolerances;
+
 /** Angles in radians. */
 public final class Angles {
 
@@ -9,9 +11,9 @@ public final class Angles {
     public static double normal(double angle) {
         double turn = 2 * Math.PI;
         double a = angle % turn;
-        if (a <= -Math.PI + 1e-12) {
+        if (a <= -Math.PI + Tolerances.LAST_DIGITS) {
             a += turn;
-        } else if (a > Math.PI + 1e-12) {
+        } else if (a > Math.PI + Tolerances.LAST_DIGITS) {
             a -= turn;
         }
         return Math.min(a, Math.PI);

@@ -1,5 +1,7 @@
 package jollyspindle.core.geometry;
 
+import jollyspindle.core.measure.Tolerances;
+
 /**
  * A piece of a circle, exact.
  *
@@ -10,14 +12,11 @@ package jollyspindle.core.geometry;
  */
 public record Arc(Point centre, double radius, double startAngle, double sweep) implements Curve {
 
-    /** Angles nearer than this, in radians, are the same. */
-    private static final double ROUNDING = 1e-12;
-
     public Arc {
         if (!(radius > 0) || !Double.isFinite(radius)) {
             throw new IllegalArgumentException("an arc needs a radius over 0, not " + radius);
         }
-        if (!(Math.abs(sweep) <= 2 * Math.PI + 1e-9)) {
+        if (!(Math.abs(sweep) <= 2 * Math.PI + Tolerances.ROUNDING)) {
             throw new IllegalArgumentException("an arc runs at most a full turn, not " + sweep);
         }
     }
@@ -71,10 +70,10 @@ public record Arc(Point centre, double radius, double startAngle, double sweep) 
         double turn = 2 * Math.PI;
         double along = sweep >= 0 ? angle - startAngle : startAngle - angle;
         double whole = along - turn * Math.floor(along / turn);
-        if (turn - whole < ROUNDING) {
+        if (turn - whole < Tolerances.LAST_DIGITS) {
             whole = 0;
         }
-        return sweep == 0 ? (whole < ROUNDING ? 0 : 2) : whole / Math.abs(sweep);
+        return sweep == 0 ? (whole < Tolerances.LAST_DIGITS ? 0 : 2) : whole / Math.abs(sweep);
     }
 
     @Override

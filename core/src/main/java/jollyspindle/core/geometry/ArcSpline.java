@@ -1,5 +1,7 @@
 package jollyspindle.core.geometry;
 
+import jollyspindle.core.measure.Tolerances;
+
 import java.util.ArrayList;
 import java.util.List;
 
@@ -14,6 +16,9 @@ public final class ArcSpline {
 
     /** How far arcs may stray from the curve they stand for, in inches. */
     public static final double TOLERANCE = 1.0 / 4000;
+
+    /** How far along a curve, as a part of it, its direction is looked for. */
+    private static final double STEP = 1e-6;
 
     private static final int DEEPEST = 14;
     private static final int PROBES = 8;
@@ -42,9 +47,9 @@ public final class ArcSpline {
     private static void stretch(FreeCurve curve, double from, double to, double tolerance, int depth, List<Curve> out) {
         Point p = curve.at(from);
         Point q = curve.at(to);
-        List<Curve> arcs = biarc(p, tangent(curve, from, 1e-6), q, tangent(curve, to, -1e-6));
+        List<Curve> arcs = biarc(p, tangent(curve, from, STEP), q, tangent(curve, to, -STEP));
         if (depth >= DEEPEST || follows(curve, from, to, arcs, tolerance)) {
-            arcs.stream().filter(c -> c.length() > Crossings.SAME).forEach(out::add);
+            arcs.stream().filter(c -> c.length() > Tolerances.ROUNDING).forEach(out::add);
         } else {
             double middle = (from + to) / 2;
             stretch(curve, from, middle, tolerance, depth + 1, out);
@@ -55,7 +60,7 @@ public final class ArcSpline {
     /** The direction of travel; beside a place where the curve stands still, the direction a little further on. */
     private static Point tangent(FreeCurve curve, double t, double aside) {
         Point d = curve.derivative(t);
-        if (Math.hypot(d.x(), d.y()) > 1e-9) {
+        if (Math.hypot(d.x(), d.y()) > Tolerances.ROUNDING) {
             return d.unit();
         }
         Point chord = curve.at(t + aside * 100).minus(curve.at(t)).times(Math.signum(aside));
@@ -88,15 +93,15 @@ public final class ArcSpline {
     static List<Curve> biarc(Point p, Point start, Point q, Point end) {
         Point v = q.minus(p);
         double square = v.dot(v);
-        if (square < Crossings.SAME * Crossings.SAME) {
+        if (square < Tolerances.ROUNDING * Tolerances.ROUNDING) {
             return List.of();
         }
         Point sum = start.plus(end);
         double bend = 2 * (1 - start.dot(end));
         double d;
-        if (bend < 1e-12) {
+        if (bend < Tolerances.LAST_DIGITS) {
             double along = 4 * v.dot(end);
-            if (along <= 1e-12) {
+            if (along <= Tolerances.LAST_DIGITS) {
                 return List.of(new Segment(p, q));
             }
             d = square / along;
@@ -114,7 +119,7 @@ public final class ArcSpline {
         Point left = direction.turnedLeft();
         double aside = v.dot(left);
         double square = v.dot(v);
-        if (Math.abs(aside) < 1e-10 * Math.max(1, Math.sqrt(square)) && v.dot(direction) >= 0) {
+        if (Math.abs(aside) < 100 * Tolerances.LAST_DIGITS * Math.max(1, Math.sqrt(square)) && v.dot(direction) >= 0) {
             return new Segment(p, q);
         }
         double radius = square / (2 * aside);

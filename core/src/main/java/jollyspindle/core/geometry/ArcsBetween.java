@@ -1,5 +1,7 @@
 package jollyspindle.core.geometry;
 
+import jollyspindle.core.measure.Tolerances;
+
 import java.util.Optional;
 
 /** The arc through two points: the placement that everything comes back to. */
@@ -15,7 +17,7 @@ public final class ArcsBetween {
      */
     public static Optional<Arc> of(Point from, Point to, double radius, boolean bulgeLeft) {
         double half = from.distance(to) / 2;
-        if (half > radius * (1 + 1e-12) || half == 0) {
+        if (half > radius * (1 + Tolerances.LAST_DIGITS) || half == 0) {
             return Optional.empty();
         }
         double aside = Math.sqrt(Math.max(0, radius * radius - half * half));

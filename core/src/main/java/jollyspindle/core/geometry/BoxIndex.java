@@ -1,5 +1,6 @@
 package jollyspindle.core.geometry;
 
+import jollyspindle.core.measure.Tolerances;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.index.strtree.STRtree;
 
@@ -19,7 +20,7 @@ public final class BoxIndex {
     private static final int FEW = 12;
 
     /** What is no further off than this, in inches, may be touched. */
-    private static final double NEAR = 1e-6;
+    private static final double NEAR = Tolerances.SAME_PLACE;
 
     private final List<Box> boxes;
     private final STRtree tree;

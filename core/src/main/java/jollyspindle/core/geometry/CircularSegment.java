@@ -1,5 +1,7 @@
 package jollyspindle.core.geometry;
 
+import jollyspindle.core.measure.Tolerances;
+
 /**
  * The figure between an arc and its chord, up to the half circle. What the trade calls span is the chord here, and rise
  * its height.
@@ -13,9 +15,6 @@ package jollyspindle.core.geometry;
  * @param height h in inches, over 0 and at most R
  */
 public record CircularSegment(double radius, double chord, double height) {
-
-    /** A chord may pass the diameter by this part of it and still count as the half circle (rounding of inputs). */
-    private static final double ROUNDING = 1e-12;
 
     /**
      * The segment with this radius and chord.
@@ -42,7 +41,7 @@ public record CircularSegment(double radius, double chord, double height) {
     public static CircularSegment ofRadiusAndHeight(double radius, double height) {
         require(radius, "radius");
         require(height, "rise");
-        if (height > radius * (1 + ROUNDING)) {
+        if (height > radius * (1 + Tolerances.LAST_DIGITS)) {
             throw new IllegalArgumentException(
                     "a rise of " + height + " is more than the half circle of radius " + radius);
         }
@@ -57,7 +56,7 @@ public record CircularSegment(double radius, double chord, double height) {
     public static CircularSegment ofChordAndHeight(double chord, double height) {
         require(chord, "span");
         require(height, "rise");
-        if (height > chord / 2 * (1 + ROUNDING)) {
+        if (height > chord / 2 * (1 + Tolerances.LAST_DIGITS)) {
             throw new IllegalArgumentException(
                     "a rise of " + height + " is more than half the span of " + chord + ", past the half circle");
         }
@@ -66,7 +65,7 @@ public record CircularSegment(double radius, double chord, double height) {
 
     /** Whether a circle of this radius has a chord this long. */
     public static boolean spans(double radius, double chord) {
-        return chord <= 2 * radius * (1 + ROUNDING);
+        return chord <= 2 * radius * (1 + Tolerances.LAST_DIGITS);
     }
 
     private static void require(double value, String what) {

@@ -1,13 +1,12 @@
 package jollyspindle.core.geometry;
 
+import jollyspindle.core.measure.Tolerances;
+
 import java.util.ArrayList;
 import java.util.List;
 
 /** Where two curves meet, exactly. Curves that run on each other meet where one of them ends. */
 public final class Crossings {
-
-    /** Places nearer than this, in inches, are the same. */
-    static final double SAME = 1e-9;
 
     /**
      * A place where two curves meet.
@@ -21,7 +20,7 @@ public final class Crossings {
 
     /** All places where two curves meet, touching included, in no particular order. */
     public static List<Crossing> of(Curve a, Curve b) {
-        if (!a.box().grown(SAME).meets(b.box())) {
+        if (!a.box().grown(Tolerances.ROUNDING).meets(b.box())) {
             return List.of();
         }
         List<Point> places = new ArrayList<>();
@@ -42,7 +41,9 @@ public final class Crossings {
         for (Point p : places) {
             double onA = a.nearest(p);
             double onB = b.nearest(p);
-            if (a.at(onA).distance(p) <= SAME && b.at(onB).distance(p) <= SAME && isNew(found, a, p)) {
+            if (a.at(onA).distance(p) <= Tolerances.ROUNDING
+                    && b.at(onB).distance(p) <= Tolerances.ROUNDING
+                    && isNew(found, a, p)) {
                 found.add(new Crossing(onA, onB));
             }
         }
@@ -50,7 +51,7 @@ public final class Crossings {
     }
 
     private static boolean isNew(List<Crossing> found, Curve a, Point p) {
-        return found.stream().noneMatch(c -> a.at(c.onFirst()).distance(p) <= SAME);
+        return found.stream().noneMatch(c -> a.at(c.onFirst()).distance(p) <= Tolerances.ROUNDING);
     }
 
     private static void lines(Segment s, Segment t, List<Point> places) {
@@ -82,7 +83,7 @@ public final class Crossings {
         Arc c = one.radius() <= other.radius() ? one : other;
         Arc d = c == one ? other : one;
         double between = c.centre().distance(d.centre());
-        if (between < SAME) {
+        if (between < Tolerances.ROUNDING) {
             return;
         }
         Point u = d.centre().minus(c.centre()).times(1 / between);

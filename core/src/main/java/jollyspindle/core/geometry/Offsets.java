@@ -1,5 +1,7 @@
 package jollyspindle.core.geometry;
 
+import jollyspindle.core.measure.Tolerances;
+
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -44,7 +46,8 @@ public final class Offsets {
             return List.of(edge);
         }
         List<Curve> raw = raw(edge, left ? distance : -distance);
-        List<Box> boxes = raw.stream().map(c -> c.box().grown(Crossings.SAME)).toList();
+        List<Box> boxes =
+                raw.stream().map(c -> c.box().grown(Tolerances.ROUNDING)).toList();
         List<Box> near =
                 edge.curves().stream().map(c -> c.box().grown(distance)).toList();
         List<Curve> kept = new ArrayList<>();
@@ -62,8 +65,9 @@ public final class Offsets {
 
     /** Every curve shifted to its left by itself, with arcs round outside corners. */
     private static List<Curve> raw(Path edge, double leftward) {
-        List<Curve> curves =
-                edge.curves().stream().filter(c -> c.length() > Crossings.SAME).toList();
+        List<Curve> curves = edge.curves().stream()
+                .filter(c -> c.length() > Tolerances.ROUNDING)
+                .toList();
         int count = curves.size();
         List<Curve> shifted =
                 new ArrayList<>(curves.stream().map(c -> shifted(c, leftward)).toList());
@@ -73,7 +77,7 @@ public final class Offsets {
             Point in = curves.get(i).direction(1);
             Point out = curves.get(next).direction(0);
             double turn = Math.atan2(in.cross(out), in.dot(out));
-            if (turn * leftward < 0 && Math.abs(turn) > 1e-9) {
+            if (turn * leftward < 0 && Math.abs(turn) > Tolerances.ROUNDING) {
                 // The edge turns away from the thing, which goes round the corner.
                 Point from = in.turnedLeft().times(leftward);
                 corners.add(new Arc(curves.get(i).end(), Math.abs(leftward), from.angle(), turn));
@@ -89,7 +93,7 @@ public final class Offsets {
     private static Curve shifted(Curve c, double leftward) {
         if (c instanceof Arc arc) {
             double radius = arc.radius() - Math.signum(arc.sweep()) * leftward;
-            return radius > Crossings.SAME ? new Arc(arc.centre(), radius, arc.startAngle(), arc.sweep()) : null;
+            return radius > Tolerances.ROUNDING ? new Arc(arc.centre(), radius, arc.startAngle(), arc.sweep()) : null;
         }
         Point by = c.direction(0).turnedLeft().times(leftward);
         return new Segment(c.start().plus(by), c.end().plus(by));
@@ -130,7 +134,7 @@ public final class Offsets {
         List<Curve> pieces = new ArrayList<>();
         double from = 0;
         for (double to : parts) {
-            if ((to - from) * c.length() > Crossings.SAME) {
+            if ((to - from) * c.length() > Tolerances.ROUNDING) {
                 pieces.add(from == 0 && to == 1 ? c : c.piece(from, to));
                 from = to;
             }
@@ -158,9 +162,9 @@ public final class Offsets {
                 grown = false;
                 for (var it = left.iterator(); it.hasNext(); ) {
                     Curve next = it.next();
-                    if (next.start().distance(chain.getLast().end()) <= Path.JOINED) {
+                    if (next.start().distance(chain.getLast().end()) <= Tolerances.SAME_PLACE) {
                         chain.addLast(next);
-                    } else if (next.end().distance(chain.getFirst().start()) <= Path.JOINED) {
+                    } else if (next.end().distance(chain.getFirst().start()) <= Tolerances.SAME_PLACE) {
                         chain.addFirst(next);
                     } else {
                         continue;

@@ -1,5 +1,7 @@
 package jollyspindle.core.geometry;
 
+import jollyspindle.core.measure.Tolerances;
+
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -12,9 +14,6 @@ import java.util.OptionalDouble;
  * @param curves in order of travel, at least one
  */
 public record Path(List<Curve> curves) {
-
-    /** Ends nearer than this, in inches, meet. */
-    static final double JOINED = 1e-6;
 
     public Path {
         curves = List.copyOf(curves);
@@ -30,7 +29,7 @@ public record Path(List<Curve> curves) {
 
     /** Whether a curve starts where the one before ends. */
     public static boolean join(Curve before, Curve next) {
-        return before.end().distance(next.start()) <= JOINED;
+        return before.end().distance(next.start()) <= Tolerances.SAME_PLACE;
     }
 
     public static Path of(Curve... curves) {
@@ -60,7 +59,7 @@ public record Path(List<Curve> curves) {
     }
 
     public boolean closed() {
-        return start().distance(end()) <= JOINED;
+        return start().distance(end()) <= Tolerances.SAME_PLACE;
     }
 
     /** Along all curves, in inches. */
@@ -85,7 +84,7 @@ public record Path(List<Curve> curves) {
     public Optional<Path> between(Point from, Point to) {
         OptionalDouble start = along(from);
         OptionalDouble end = along(to);
-        if (start.isEmpty() || end.isEmpty() || from.distance(to) <= JOINED) {
+        if (start.isEmpty() || end.isEmpty() || from.distance(to) <= Tolerances.SAME_PLACE) {
             return Optional.empty();
         }
         boolean back = end.getAsDouble() < start.getAsDouble();
@@ -105,7 +104,7 @@ public record Path(List<Curve> curves) {
     private OptionalDouble along(Point place) {
         for (int i = 0; i < curves.size(); i++) {
             double part = curves.get(i).nearest(place);
-            if (curves.get(i).at(part).distance(place) <= JOINED) {
+            if (curves.get(i).at(part).distance(place) <= Tolerances.SAME_PLACE) {
                 return OptionalDouble.of(i + part);
             }
         }
@@ -197,7 +196,7 @@ public record Path(List<Curve> curves) {
     private static double seen(Arc arc, Point p) {
         // Between two places no further apart than a third of a turn the chord lies on the same side of p as the arc,
         // unless p lies between them: then the arc is seen the other way round.
-        int pieces = (int) Math.ceil(Math.abs(arc.sweep()) / (2 * Math.PI / 3) + 1e-9);
+        int pieces = (int) Math.ceil(Math.abs(arc.sweep()) / (2 * Math.PI / 3) + Tolerances.ROUNDING);
         double sum = 0;
         for (int i = 0; i < pieces; i++) {
             Arc piece = arc.piece((double) i / pieces, (i + 1.0) / pieces);

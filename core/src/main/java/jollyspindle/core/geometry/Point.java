@@ -1,5 +1,7 @@
 package jollyspindle.core.geometry;
 
+import jollyspindle.core.measure.Tolerances;
+
 /**
  * A place in the plane, or a displacement between two places.
  *
@@ -34,6 +36,11 @@ public record Point(double x, double y) {
     /** The z part of the cross product; positive if {@code other} lies counter-clockwise of this. */
     public double cross(Point other) {
         return x * other.y - y * other.x;
+    }
+
+    /** Whether this is the other place, as far as anything on a quilt is concerned. */
+    public boolean isAt(Point other) {
+        return distance(other) < Tolerances.SAME_PLACE;
     }
 
     /** The distance to another place, in inches. */
@@ -79,7 +86,7 @@ public record Point(double x, double y) {
      */
     public static Point meeting(Point p, Point u, Point q, Point v) {
         double cross = u.cross(v);
-        if (Math.abs(cross) < 1e-12) {
+        if (Math.abs(cross) < Tolerances.LAST_DIGITS) {
             throw new IllegalArgumentException("parallel lines don't meet");
         }
         return p.plus(u.times(q.minus(p).cross(v) / cross));

@@ -1,5 +1,7 @@
 package jollyspindle.core.geometry;
 
+import jollyspindle.core.measure.Tolerances;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -14,13 +16,13 @@ import java.util.stream.Stream;
 public final class Region {
 
     /** Nearer than this, in inches, is on the edge. */
-    private static final double ON_EDGE = 1e-9;
+    private static final double ON_EDGE = Tolerances.ROUNDING;
 
     /** How far from an edge one looks for what lies beside it, in inches. */
-    private static final double BESIDE = 1e-6;
+    private static final double BESIDE = Tolerances.SAME_PLACE;
 
     /** Shorter pieces than this, in inches, are nothing. */
-    private static final double NOTHING = 1e-6;
+    private static final double NOTHING = Tolerances.SAME_PLACE;
 
     private final List<Curve> edges;
 

@@ -1,6 +1,7 @@
 package jollyspindle.core.inspection;
 
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.BodyShape;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Easing;
@@ -98,7 +99,8 @@ public final class MeasureInspector {
                 for (int i = 0; i < 4; i++) {
                     Point edge = outer.get((i + 1) % 4).minus(outer.get(i));
                     // Clockwise corners have the inside at their right.
-                    if (edge.cross(corner.minus(outer.get(i))) > 1e-6 * Math.hypot(edge.x(), edge.y())) {
+                    if (edge.cross(corner.minus(outer.get(i)))
+                            > Tolerances.SAME_PLACE * Math.hypot(edge.x(), edge.y())) {
                         return true;
                     }
                 }

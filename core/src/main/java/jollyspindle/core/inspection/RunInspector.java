@@ -10,6 +10,7 @@ import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.RunSet;
 import jollyspindle.core.division.Stepping;
 import jollyspindle.core.division.school.School;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcFit;
@@ -95,7 +96,7 @@ public final class RunInspector {
         if (run.tooWide() > 0) {
             findings.add(new Finding.RepeatTooWide(run.id(), run.tooWide(), set.widest(), clearing));
         }
-        if (run.overRoom() > 1e-9) {
+        if (run.overRoom() > Tolerances.ROUNDING) {
             findings.add(new Finding.IntoReserve(run.id(), run.overRoom(), reserve, outermost, clearing));
         }
         run.fit().ifPresent(fit -> set.template().ifPresent(template -> plate(run.id(), fit, template)));

@@ -5,6 +5,7 @@ import jollyspindle.core.division.RunDivision;
 import jollyspindle.core.geometry.Places;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.RegionId;
 import jollyspindle.core.quilt.RunFrame;
 
@@ -24,14 +25,6 @@ import java.util.Set;
  */
 public final class Marker {
 
-    /** How near a pieced seam must be to serve as a mark, in inches: a chalk line's width. */
-    public static final double ON_A_SEAM = 1.0 / 64;
-
-    private static final double EXACT = 1e-9;
-
-    /** Marks nearer than this, in inches, are the same one. */
-    private static final double SAME_PLACE = 1e-6;
-
     private static final Comparator<Mark> ALONG =
             Comparator.comparingDouble(Mark::along).thenComparing(Mark::kind).thenComparingInt(Mark::number);
 
@@ -50,7 +43,7 @@ public final class Marker {
     private final List<Mark> marks = new ArrayList<>();
 
     /** By where they are, the marks' places among all. */
-    private final Places<Integer> places = new Places<>(SAME_PLACE);
+    private final Places<Integer> places = new Places<>(Tolerances.SAME_PLACE);
 
     private final Map<Mark.Kind, Set<Integer>> numbered = new EnumMap<>(Mark.Kind.class);
     private final Map<Mark.Kind, Integer> numbers = new EnumMap<>(Mark.Kind.class);
@@ -165,7 +158,7 @@ public final class Marker {
     }
 
     private static double snapped(double inches) {
-        return Math.abs(inches) < EXACT ? 0 : inches;
+        return Math.abs(inches) < Tolerances.ROUNDING ? 0 : inches;
     }
 
     /** The centres of runs are marked while the quilt lies flat; so are an area's centre and its rays. */
@@ -181,7 +174,7 @@ public final class Marker {
     }
 
     private boolean marksItself(double along, double across) {
-        boolean end = Math.abs(along) < EXACT || Math.abs(along - length) < EXACT;
+        boolean end = Math.abs(along) < Tolerances.ROUNDING || Math.abs(along - length) < Tolerances.ROUNDING;
         if (end) {
             return endsOnSeams && across == 0;
         }
@@ -190,11 +183,11 @@ public final class Marker {
                 && along > 0
                 && along < length
                 && pieced.isPresent()
-                && Math.abs(along - Math.rint(along / pieced.getAsDouble()) * pieced.getAsDouble()) <= ON_A_SEAM;
+                && Math.abs(along - Math.rint(along / pieced.getAsDouble()) * pieced.getAsDouble()) <= Tolerances.CHALK;
     }
 
     private boolean isCentre(double along) {
-        return Math.abs(along - middle) < EXACT * Math.max(1, length);
+        return Math.abs(along - middle) < Tolerances.ROUNDING * Math.max(1, length);
     }
 
     private Mark add(Mark.Kind kind, int wanted, double along, double across, Mark.Stage stage) {

@@ -52,7 +52,7 @@ public final class Fractions {
         }
         double parts = Math.abs(inches) * FINEST;
         long whole = Math.round(parts);
-        if (Math.abs(parts - whole) < 1e-6) {
+        if (Math.abs(parts - whole) < Tolerances.SAME_PLACE) {
             return (inches < 0 && whole > 0 ? "-" : "") + mixed(whole / FINEST, whole % FINEST, FINEST);
         }
         return trimmed(inches, 4);

@@ -8,6 +8,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
@@ -100,7 +101,7 @@ final class ArcRow {
         if (fit.parts() % 2 == 0) {
             laying.marker().at(crownKind(), arcs, crown(crownAlong, fit), Mark.Stage.LOADED);
         }
-        boolean onCentre = Math.abs(crownAlong - space.length() / 2) < 1e-9 * space.length();
+        boolean onCentre = Math.abs(crownAlong - space.length() / 2) < Tolerances.ROUNDING * space.length();
         Optional<Mark> centre = onCentre && !space.hanging() && fit.parts() % 2 == 1
                 ? Optional.of(laying.marker().centre())
                 : Optional.empty();
@@ -185,10 +186,10 @@ final class ArcRow {
     /** The mark at a foot: a valley if it is one. */
     private Mark foot(double along, int index) {
         List<Figure> all = space.divided();
-        if (Math.abs(along - all.get(index).cell().from()) < 1e-9) {
+        if (Math.abs(along - all.get(index).cell().from()) < Tolerances.ROUNDING) {
             return laying.valley(index, along, base);
         }
-        if (Math.abs(along - all.get(index).cell().to()) < 1e-9) {
+        if (Math.abs(along - all.get(index).cell().to()) < Tolerances.ROUNDING) {
             return laying.valley(index + 1, along, base);
         }
         return laying.marker().next(Mark.Kind.FOOT, space.place(along, base), Mark.Stage.LOADED);
@@ -208,7 +209,7 @@ final class ArcRow {
         double half = fit.segment().chord() / 2;
         // Of the first motif the division itself tells; further ones that aren't cut off have nobody else to tell.
         double over = base + fit.segment().height() - space.room();
-        if (laying.number > 1 && laying.layer.space() == Layer.Space.ALL && over > 1e-9) {
+        if (laying.number > 1 && laying.layer.space() == Layer.Space.ALL && over > Tolerances.ROUNDING) {
             laying.obstacle(new Obstacle.TooHigh(over));
         }
         Arc arc = space.placed(RunSpace.bulging(
@@ -265,11 +266,11 @@ final class ArcRow {
                 rise = radius - (arc.segment().radius() - arc.segment().height());
             }
         }
-        if (rise > arc.segment().height() - 1e-9) {
+        if (rise > arc.segment().height() - Tolerances.ROUNDING) {
             laying.obstacle(new Obstacle.TooFar(rise, arc.segment().height()));
             return;
         }
-        if (rise <= 1e-6 || radius <= 0) {
+        if (rise <= Tolerances.SAME_PLACE || radius <= 0) {
             laying.obstacle(new Obstacle.TooMany(asked, which));
             return;
         }
@@ -307,9 +308,9 @@ final class ArcRow {
         double fromEdge = drop - laying.machine().footRadius();
         // Only a plate beyond the arc covers the line that is stitched already.
         boolean covers = template.edge() == ArcEdge.CONCAVE;
-        if (inner != Motif.Inner.LOWERED && covers && fromEdge > -1e-9) {
-            boolean engraved = laying.tools.parallels(template).stream()
-                    .anyMatch(d -> Math.abs(d - fromEdge) <= SeamRegister.LINE_TOLERANCE);
+        if (inner != Motif.Inner.LOWERED && covers && fromEdge > -Tolerances.ROUNDING) {
+            boolean engraved =
+                    laying.tools.parallels(template).stream().anyMatch(d -> Math.abs(d - fromEdge) <= Tolerances.CHALK);
             return new Registration.OnStitching(arc.line().id(), Math.max(0, fromEdge), engraved);
         }
         Mark crown = laying.marker()
@@ -374,7 +375,7 @@ final class ArcRow {
         Point start = foot(line.start());
         for (Segment side :
                 List.of(new Segment(line.end(), end), new Segment(end, start), new Segment(start, line.start()))) {
-            if (side.length() > 1e-9) {
+            if (side.length() > Tolerances.ROUNDING) {
                 curves.add(side);
             }
         }
@@ -384,6 +385,6 @@ final class ArcRow {
     private Point foot(Point p) {
         Point down = space.place(0, 1).minus(space.place(0, 0));
         double up = p.minus(space.place(0, base)).dot(down);
-        return Math.abs(up) < 1e-9 ? p : p.minus(down.times(up));
+        return Math.abs(up) < Tolerances.ROUNDING ? p : p.minus(down.times(up));
     }
 }

@@ -9,6 +9,7 @@ import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
@@ -40,11 +41,6 @@ final class ChevronStripLayout {
 
     /** A difference that is seen (common practice, no source: nobody sees 1/8 in a repeat). */
     private static final double SEEN = 1.0 / 8;
-
-    private static final double SAME = 1e-6;
-
-    /** A chalk line's width, in inches: nearer places are the same mark. */
-    private static final double CHALK = 1.0 / 64;
 
     private final StitchingEdge.Strip strip;
 
@@ -99,7 +95,7 @@ final class ChevronStripLayout {
 
     void lay(LayoutContext laying, Motif.Chevrons motif) {
         RunSpace space = laying.space;
-        if (height > space.room() + SAME) {
+        if (height > space.room() + Tolerances.SAME_PLACE) {
             laying.obstacle(new Obstacle.TooHigh(height - space.room()));
             return;
         }
@@ -121,7 +117,8 @@ final class ChevronStripLayout {
         int count = 0;
         for (int i = from; i < figures.size() && count < strip.figures(); i++) {
             Cell cell = figures.get(i).cell();
-            boolean suits = cell.kind() != Cell.Kind.HALF && Math.abs(cell.width() - strip.module()) < SAME;
+            boolean suits =
+                    cell.kind() != Cell.Kind.HALF && Math.abs(cell.width() - strip.module()) < Tolerances.SAME_PLACE;
             if (figures.get(i) instanceof Figure.Empty || count > 0 && !suits) {
                 return count;
             }
@@ -227,13 +224,16 @@ final class ChevronStripLayout {
             for (int k = 0; k < count; k++) {
                 double middle = tip(firstTip + k);
                 double reach = count > 1 ? strip.module() / 2 : half;
-                Path peak = window(middle - (leftHalf ? 0 : reach), middle + (rightHalf ? 0 : reach), base - SAME)
+                Path peak = window(
+                                middle - (leftHalf ? 0 : reach),
+                                middle + (rightHalf ? 0 : reach),
+                                base - Tolerances.SAME_PLACE)
                         .get(0);
                 List<Curve> closed = new ArrayList<>(peak.curves());
                 Point at = peak.end();
                 for (Point corner :
                         List.of(new Point(at.x(), base), new Point(peak.start().x(), base), peak.start())) {
-                    if (corner.distance(at) > SAME) {
+                    if (corner.distance(at) > Tolerances.SAME_PLACE) {
                         closed.add(new Segment(at, corner));
                         at = corner;
                     }
@@ -245,7 +245,7 @@ final class ChevronStripLayout {
 
         /** A notch over the valley and tape on the edge, where the peaks stand on the valleys and the plate reaches so far. */
         private Optional<Registration> notch(double width, double base) {
-            if (Math.abs(width - strip.module()) > CHALK || base < strip.bottom() + CHALK) {
+            if (Math.abs(width - strip.module()) > Tolerances.CHALK || base < strip.bottom() + Tolerances.CHALK) {
                 return Optional.empty();
             }
             Mark valley = leftHalf ? laying.valley(index + 1, first.to(), 0) : laying.valley(index, first.from(), 0);
@@ -276,13 +276,13 @@ final class ChevronStripLayout {
             List<StitchLine> before = laying.sewing.lines();
             if (line == 0
                     && !before.isEmpty()
-                    && before.get(before.size() - 1).path().end().distance(place) < SAME) {
+                    && before.get(before.size() - 1).path().end().distance(place) < Tolerances.SAME_PLACE) {
                 return LineEnd.at(place, LineEnd.ShownBy.NEEDLE);
             }
-            if (line == 0 && place.distance(laying.space.place(first.from(), 0)) < CHALK) {
+            if (line == 0 && place.distance(laying.space.place(first.from(), 0)) < Tolerances.CHALK) {
                 return new LineEnd(place, LineEnd.ShownBy.MARK, Optional.of(laying.valley(index, first.from(), 0)));
             }
-            if (line == 0 && place.distance(laying.space.place(last.to(), 0)) < CHALK) {
+            if (line == 0 && place.distance(laying.space.place(last.to(), 0)) < Tolerances.CHALK) {
                 return new LineEnd(
                         place, LineEnd.ShownBy.MARK, Optional.of(laying.valley(index + count, last.to(), 0)));
             }

@@ -9,6 +9,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
@@ -152,7 +153,7 @@ final class ChevronsLayout {
                         ? new Cell(own.kind(), own.from() - own.width(), own.to())
                         : new Cell(own.kind(), own.from(), own.to() + own.width());
         double height = height(motif, cell.width());
-        if (height > space.room() + 1e-9) {
+        if (height > space.room() + Tolerances.ROUNDING) {
             laying.obstacle(new Obstacle.TooHigh(height - space.room()));
             return;
         }
@@ -220,7 +221,7 @@ final class ChevronsLayout {
             half.add(top);
         }
         corners.stream()
-                .filter(c -> right ? c.x() > middle + 1e-9 : c.x() < middle - 1e-9)
+                .filter(c -> right ? c.x() > middle + Tolerances.ROUNDING : c.x() < middle - Tolerances.ROUNDING)
                 .forEach(half::add);
         if (!right) {
             half.add(top);
@@ -239,7 +240,7 @@ final class ChevronsLayout {
             Point next = corners.get(i);
             double length = corners.get(i - 1).distance(next);
             if (r == 0 || i == corners.size() - 1) {
-                if (used > length - 1e-6) {
+                if (used > length - Tolerances.SAME_PLACE) {
                     return Optional.empty();
                 }
                 curves.add(new Segment(at, next));
@@ -250,7 +251,7 @@ final class ChevronsLayout {
             Point out = corners.get(i + 1).minus(next).unit();
             double turn = Math.atan2(in.cross(out), in.dot(out));
             double cut = r * Math.tan(Math.abs(turn) / 2);
-            if (used + cut > length - 1e-6) {
+            if (used + cut > length - Tolerances.SAME_PLACE) {
                 return Optional.empty();
             }
             Point from = next.minus(in.times(cut));
@@ -297,10 +298,10 @@ final class ChevronsLayout {
     /** Where a figure starts or ends: a valley, a place of its own on the same line, or the middle at the run's end. */
     private Mark mark(Point place, int index) {
         Cell cell = space.divided().get(index).cell();
-        if (place.distance(space.place(cell.from(), 0)) < 1e-9) {
+        if (place.distance(space.place(cell.from(), 0)) < Tolerances.ROUNDING) {
             return laying.valley(index, cell.from(), 0);
         }
-        if (place.distance(space.place(cell.to(), 0)) < 1e-9) {
+        if (place.distance(space.place(cell.to(), 0)) < Tolerances.ROUNDING) {
             return laying.valley(index + 1, cell.to(), 0);
         }
         return laying.marker().next(cell.kind() == Cell.Kind.HALF ? Mark.Kind.TURN : Mark.Kind.FOOT, place, LOADED);

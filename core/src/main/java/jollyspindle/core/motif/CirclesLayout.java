@@ -8,6 +8,7 @@ import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
@@ -84,8 +85,9 @@ final class CirclesLayout {
         if (chosen.isPresent()) {
             return chosen;
         }
-        Optional<StitchingEdge.Round> fitting =
-                all.stream().filter(r -> 2 * r.stitched() <= widest + 1e-9).reduce((a, b) -> b);
+        Optional<StitchingEdge.Round> fitting = all.stream()
+                .filter(r -> 2 * r.stitched() <= widest + Tolerances.ROUNDING)
+                .reduce((a, b) -> b);
         return fitting.or(() -> all.stream().findFirst());
     }
 
@@ -99,7 +101,7 @@ final class CirclesLayout {
         }
         StitchingEdge.Round tool = found.get();
         double radius = tool.stitched();
-        if (2 * radius > space.room() + 1e-9) {
+        if (2 * radius > space.room() + Tolerances.ROUNDING) {
             laying.obstacle(new Obstacle.TooHigh(2 * radius - space.room()));
             return;
         }
@@ -111,7 +113,7 @@ final class CirclesLayout {
             if (figures.get(i) instanceof Figure.Empty || cell.kind() == Cell.Kind.HALF) {
                 continue;
             }
-            if (2 * radius > cell.width() + 1e-9) {
+            if (2 * radius > cell.width() + Tolerances.ROUNDING) {
                 laying.obstacle(new Obstacle.TooFar(2 * radius, cell.width()));
                 continue;
             }
@@ -159,12 +161,12 @@ final class CirclesLayout {
     /** Two half circles of half the size, from one side through the middle to the other. */
     private void swirl(Point centre, double radius, int number, Point from, int way) {
         Optional<StitchingEdge.Round> half =
-                laying.tools.round(radius / 2).filter(t -> t.stitched() >= radius / 2 - 1e-9);
+                laying.tools.round(radius / 2).filter(t -> t.stitched() >= radius / 2 - Tolerances.ROUNDING);
         if (half.isEmpty()) {
             laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.CIRCLE, radius / 2));
             return;
         }
-        boolean fromWest = from.distance(space.place(centre.x() - radius, centre.y())) < 1e-6;
+        boolean fromWest = from.isAt(space.place(centre.x() - radius, centre.y()));
         Point near = new Point(centre.x() + (fromWest ? -radius : radius), centre.y());
         Point far = new Point(centre.x() + (fromWest ? radius : -radius), centre.y());
         Arc in = ArcsBetween.of(near, centre, half.get().stitched(), way < 0).orElseThrow();

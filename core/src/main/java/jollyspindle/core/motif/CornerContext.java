@@ -7,6 +7,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.Marker;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
@@ -25,9 +26,6 @@ import java.util.OptionalDouble;
 
 /** What a corner's motif is laid out in and with, and what comes of it. */
 final class CornerContext {
-
-    /** A corner's lines that end so near to what they should reach, in inches, reach it. */
-    private static final double ON = 1e-6;
 
     final CornerSpace space;
     final CornerDesign design;
@@ -136,7 +134,8 @@ final class CornerContext {
 
     /** Whether an arc keeps within the limits of stitching. */
     boolean staysInside(Arc arc) {
-        return space.region().within(Path.of(arc)).stream().anyMatch(p -> Math.abs(p.length() - arc.length()) < ON);
+        return space.region().within(Path.of(arc)).stream()
+                .anyMatch(p -> Math.abs(p.length() - arc.length()) < Tolerances.SAME_PLACE);
     }
 
     /** The arc of a radius that looks out of the corner, its feet so far out on the lines that go on from both seams. */
@@ -170,7 +169,7 @@ final class CornerContext {
         double most = Math.max(space.beyond(arc.start()), space.beyond(arc.end()));
         for (Point outward : List.of(space.left().outward(), space.right().outward())) {
             Point top = arc.centre().plus(outward.times(arc.radius()));
-            if (arc.distance(top) < ON) {
+            if (arc.distance(top) < Tolerances.SAME_PLACE) {
                 most = Math.max(most, space.beyond(top));
             }
         }

@@ -10,6 +10,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
@@ -139,7 +140,7 @@ final class FacingLayout {
         base = motif.channel().isPresent() ? (left - motif.channel().getAsDouble()) / 2 : 0;
         double over = Math.max(
                 -base, Math.max(first.get().fit().overRoom(), facing.get().overRoom()) + base);
-        if (over > 1e-9) {
+        if (over > Tolerances.ROUNDING) {
             laying.obstacle(new Obstacle.TooHigh(over));
         }
         near = new ArcRow(laying, base, motif.passes());
@@ -221,7 +222,7 @@ final class FacingLayout {
         ArcFit.of(template, laying.machine(), to - from, space.room(), space.clearance())
                 .ifPresentOrElse(
                         fit -> {
-                            if (fit.overRoom() + row.base() > 1e-9) {
+                            if (fit.overRoom() + row.base() > Tolerances.ROUNDING) {
                                 laying.obstacle(new Obstacle.TooHigh(fit.overRoom() + row.base()));
                             }
                             row.whole(template, fit, from, to, index);
@@ -263,7 +264,7 @@ final class FacingLayout {
             ArcRow.Done a = arcs.get(i);
             ArcRow.Done b = arcs.get(i + 1);
             double valley = a.crownAlong() + a.segment().chord() / 2;
-            if (Math.abs(b.crownAlong() - b.segment().chord() / 2 - valley) > 1e-6) {
+            if (Math.abs(b.crownAlong() - b.segment().chord() / 2 - valley) > Tolerances.SAME_PLACE) {
                 continue;
             }
             number++;
@@ -297,7 +298,7 @@ final class FacingLayout {
             double inside = space.region().within(Path.of(placed)).stream()
                     .mapToDouble(Path::length)
                     .sum();
-            if (Math.abs(inside - placed.length()) > 1e-6) {
+            if (Math.abs(inside - placed.length()) > Tolerances.SAME_PLACE) {
                 // Where its ends would turn beyond the upright and the level through them, it bulges out.
                 Point way = to.minus(from);
                 double steep =
@@ -351,7 +352,7 @@ final class FacingLayout {
     /** How high the far row stands above its own base at a place, in inches. */
     private double heightOfFar(double along) {
         return far.stream()
-                .filter(r -> along >= r.from() - 1e-9 && along <= r.to() + 1e-9)
+                .filter(r -> along >= r.from() - Tolerances.ROUNDING && along <= r.to() + Tolerances.ROUNDING)
                 .mapToDouble(r -> {
                     double aside = along - r.crownAlong();
                     double drop = r.radius() - Math.sqrt(Math.max(0, r.radius() * r.radius() - aside * aside));

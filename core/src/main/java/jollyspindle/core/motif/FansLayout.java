@@ -8,6 +8,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.Registration;
@@ -50,7 +51,7 @@ final class FansLayout {
                 Optional<DivisionConstraints> asks(Layer layer, Motif.Fans motif, EdgeCatalog tools, double room) {
                     return tools.fan(layer.templateId()).flatMap(fan -> fan.blades().stream()
                             .map(StitchingEdge.Round::stitched)
-                            .filter(r -> r <= room + 1e-9)
+                            .filter(r -> r <= room + Tolerances.ROUNDING)
                             .limit(motif.blades())
                             .reduce((a, b) -> b)
                             .map(r -> DivisionConstraints.figures(OptionalDouble.of(r), 2 * r, r, 0)));
@@ -83,8 +84,9 @@ final class FansLayout {
             return;
         }
         List<StitchingEdge.Round> all = set.get().blades();
-        List<StitchingEdge.Round> fitting =
-                all.stream().filter(b -> b.stitched() <= laying.lowest + 1e-9).toList();
+        List<StitchingEdge.Round> fitting = all.stream()
+                .filter(b -> b.stitched() <= laying.lowest + Tolerances.ROUNDING)
+                .toList();
         int blades = Math.min(motif.blades(), fitting.size());
         if (blades < motif.blades()) {
             laying.obstacle(new Obstacle.TooMany(motif.blades(), blades));
@@ -159,7 +161,7 @@ final class FansLayout {
             laying.obstacle(new Obstacle.FansApart(pitch, radius));
         }
         Region before = Region.union(covered);
-        boolean inside = along >= -1e-9 && along <= space.length() + 1e-9;
+        boolean inside = along >= -Tolerances.ROUNDING && along <= space.length() + Tolerances.ROUNDING;
         Mark pivot = null;
         Path outermost = null;
         boolean climbing = true;
@@ -179,7 +181,8 @@ final class FansLayout {
                 }
                 // Up one blade, a tap on the fan before, down the next.
                 Path way = climbing ? piece : piece.reversed();
-                int turns = (int) Math.ceil(piece.length() / blade.stitched() / blade.usable() - 1e-9) - 1;
+                int turns =
+                        (int) Math.ceil(piece.length() / blade.stitched() / blade.usable() - Tolerances.ROUNDING) - 1;
                 swivels += turns;
                 most = Math.max(most, turns);
                 laying.sewing.stitch(
@@ -201,7 +204,7 @@ final class FansLayout {
     private Mark pivot(double along) {
         List<Figure> figures = space.divided();
         for (int i = 0; i < figures.size(); i++) {
-            if (Math.abs(figures.get(i).cell().from() - along) < 1e-9) {
+            if (Math.abs(figures.get(i).cell().from() - along) < Tolerances.ROUNDING) {
                 return laying.valley(i, along, 0);
             }
         }

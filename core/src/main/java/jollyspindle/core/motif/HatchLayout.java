@@ -8,6 +8,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
@@ -94,7 +95,7 @@ final class HatchLayout {
         Optional<Cell> first = space.divided().stream().map(Figure::cell).findFirst();
         boolean alike = first.isPresent()
                 && space.divided().stream()
-                        .allMatch(f -> Math.abs(f.cell().width() - first.get().width()) < 1e-6);
+                        .allMatch(f -> Math.abs(f.cell().width() - first.get().width()) < Tolerances.SAME_PLACE);
         zero = alike ? first.get().from() : 0;
         repeat = alike ? first.get().width() : space.length();
     }
@@ -122,7 +123,7 @@ final class HatchLayout {
         double step = step(motif.spacing() / Math.sin(motif.angle()));
         double lean = space.room() / Math.tan(motif.angle());
         // Where the first set stands upright, the second can't lean the other way: it lies level.
-        boolean upright = Math.abs(lean) < 1e-9;
+        boolean upright = Math.abs(lean) < Tolerances.ROUNDING;
         if (upright) {
             level(tool.get());
         }
@@ -144,7 +145,7 @@ final class HatchLayout {
         double step = space.room() / Math.max(1, Math.round(space.room() / motif.spacing()));
         double beyond = space.runsOn() ? space.room() : 0;
         List<StitchLine> before = List.of();
-        for (int i = 1; i * step < space.room() - 1e-9; i++) {
+        for (int i = 1; i * step < space.room() - Tolerances.ROUNDING; i++) {
             Segment own = new Segment(new Point(-beyond, i * step), new Point(space.length() + beyond, i * step));
             before = hatch(space.placed(own), tool, 2, i, step, before);
         }

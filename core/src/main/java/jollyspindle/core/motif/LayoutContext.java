@@ -7,6 +7,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.Marker;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
@@ -15,7 +16,6 @@ import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
-import jollyspindle.core.shelf.SeamRegister;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -27,8 +27,6 @@ final class LayoutContext {
 
     /** Shorter pieces than this, in inches, are left out: a stitch or two. */
     static final double SHORTEST = 1.0 / 8;
-
-    private static final double ON = 1e-6;
 
     /**
      * What one figure of a motif encloses.
@@ -139,7 +137,7 @@ final class LayoutContext {
         if (valley < 0 || valley >= space.valleys()) {
             return marker().next(Mark.Kind.FOOT, space.place(along, up), Mark.Stage.LOADED);
         }
-        if (!space.hanging() && Math.abs(up) < ON) {
+        if (!space.hanging() && Math.abs(up) < Tolerances.SAME_PLACE) {
             return marker().valley(valley);
         }
         return marker().at(
@@ -154,16 +152,16 @@ final class LayoutContext {
         Point from = place.minus(space.frame().origin());
         double along = from.dot(space.frame().along());
         double across = from.dot(space.frame().outward());
-        if (Math.abs(across - space.frame().clearance()) < ON) {
+        if (Math.abs(across - space.frame().clearance()) < Tolerances.SAME_PLACE) {
             return LineEnd.at(place, LineEnd.ShownBy.SEAM);
         }
-        if (Math.abs(across - space.frame().depth() + space.frame().reserve()) < ON) {
+        if (Math.abs(across - space.frame().depth() + space.frame().reserve()) < Tolerances.SAME_PLACE) {
             return LineEnd.at(place, LineEnd.ShownBy.FAR_EDGE);
         }
         if (space.onMitre(place)) {
             return LineEnd.at(place, LineEnd.ShownBy.MITRE);
         }
-        if (Math.abs(along) < ON || Math.abs(along - space.length()) < ON) {
+        if (Math.abs(along) < Tolerances.SAME_PLACE || Math.abs(along - space.length()) < Tolerances.SAME_PLACE) {
             return LineEnd.at(place, LineEnd.ShownBy.RUN_END);
         }
         return LineEnd.at(place, LineEnd.ShownBy.STITCHING);
@@ -172,7 +170,7 @@ final class LayoutContext {
     /** Whether a line is engraved at a distance from a straight edge, in inches. */
     static boolean engraved(StitchingEdge tool, double fromEdge) {
         return tool instanceof StitchingEdge.Straight straight
-                && straight.parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) <= SeamRegister.LINE_TOLERANCE);
+                && straight.parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) <= Tolerances.CHALK);
     }
 
     /** What of a path may be stitched, without snippets. */
@@ -206,7 +204,7 @@ final class LayoutContext {
         for (Path path : kept(whole)) {
             List<PlacementBuilder.Piece> cut =
                     path.curves().stream().map(curve -> cut(pieces, curve)).toList();
-            boolean fromStart = path.start().distance(whole.start()) < ON;
+            boolean fromStart = path.start().distance(whole.start()) < Tolerances.SAME_PLACE;
             lines.add(sewing.stitch(naming, cut, fromStart ? start : shown(path.start()), turn));
         }
         return lines;
@@ -229,14 +227,14 @@ final class LayoutContext {
         PlacementBuilder.Piece of = pieces.stream()
                 .min(Comparator.comparingDouble(p -> p.curve().distance(middle)))
                 .orElseThrow();
-        boolean toEnd = of.curve().end().distance(curve.end()) < ON;
-        boolean whole = toEnd && of.curve().start().distance(curve.start()) < ON;
+        boolean toEnd = of.curve().end().distance(curve.end()) < Tolerances.SAME_PLACE;
+        boolean whole = toEnd && of.curve().start().distance(curve.start()) < Tolerances.SAME_PLACE;
         // A template that stands upright for the whole line needn't have edge where a piece of it lies.
         boolean upright = whole
                 || !(of.registration() instanceof Registration.OnSeam)
                 || !(of.tool() instanceof StitchingEdge.Round round)
                 || !(of.curve() instanceof Arc arc)
-                || Math.abs(arc.sweep()) <= round.usable() + ON;
+                || Math.abs(arc.sweep()) <= round.usable() + Tolerances.SAME_PLACE;
         return new PlacementBuilder.Piece(
                 curve,
                 of.tool(),

@@ -6,6 +6,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
@@ -112,8 +113,8 @@ final class LinesLayout {
     /** Lines at the valleys are marked, so that no error adds up; those between are laid beside the one before. */
     private boolean isValley(double along) {
         return space.divided().stream()
-                .anyMatch(f -> Math.abs(f.cell().from() - along) < 1e-9
-                        || Math.abs(f.cell().to() - along) < 1e-9);
+                .anyMatch(f -> Math.abs(f.cell().from() - along) < Tolerances.ROUNDING
+                        || Math.abs(f.cell().to() - along) < Tolerances.ROUNDING);
     }
 
     private Optional<StitchLine> beside(List<StitchLine> before, Segment line, double spacing) {
@@ -141,7 +142,7 @@ final class LinesLayout {
             }
             for (int i = 0; i <= lines; i++) {
                 double along = i == lines ? cell.to() : cell.from() + i * step;
-                if (starts.isEmpty() || along > starts.getLast() + 1e-9) {
+                if (starts.isEmpty() || along > starts.getLast() + Tolerances.ROUNDING) {
                     starts.add(along);
                 }
             }
@@ -153,13 +154,13 @@ final class LinesLayout {
         }
         double before = beyond(firstStep, widest);
         for (double along = starts.getFirst() - before;
-                along + Math.max(lean, 0) > 1e-9 && along > -FARTHEST_BEFORE;
+                along + Math.max(lean, 0) > Tolerances.ROUNDING && along > -FARTHEST_BEFORE;
                 along -= before) {
             starts.addFirst(along);
         }
         double after = beyond(lastStep, widest);
         for (double along = starts.getLast() + after;
-                along + Math.min(lean, 0) < space.length() - 1e-9 && along < FARTHEST_AFTER;
+                along + Math.min(lean, 0) < space.length() - Tolerances.ROUNDING && along < FARTHEST_AFTER;
                 along += after) {
             starts.addLast(along);
         }
@@ -180,8 +181,9 @@ final class LinesLayout {
         Point to = line.to().minus(space.frame().origin());
         double a = from.dot(space.frame().along());
         double b = to.dot(space.frame().along());
-        return Math.abs(a) < 1e-6 && Math.abs(b) < 1e-6
-                || Math.abs(a - space.length()) < 1e-6 && Math.abs(b - space.length()) < 1e-6;
+        return Math.abs(a) < Tolerances.SAME_PLACE && Math.abs(b) < Tolerances.SAME_PLACE
+                || Math.abs(a - space.length()) < Tolerances.SAME_PLACE
+                        && Math.abs(b - space.length()) < Tolerances.SAME_PLACE;
     }
 
     private StitchLine stitch(

@@ -3,6 +3,7 @@ package jollyspindle.core.motif;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
@@ -57,7 +58,7 @@ final class MitreArcLayout {
         }
         double half = repeat / 2;
         double k = (Math.sqrt(Math.max(0, 2 * radius * radius - half * half)) - half) / 2;
-        if (half <= radius && k + radius <= room + 1e-9) {
+        if (half <= radius && k + radius <= room + Tolerances.ROUNDING) {
             return OptionalDouble.of(half);
         }
         double most = room - radius;
@@ -100,7 +101,7 @@ final class MitreArcLayout {
         double over = Math.max(
                 corner.space.beyond(centre.plus(corner.space.left().outward().times(radius))),
                 corner.space.beyond(centre.plus(corner.space.right().outward().times(radius))));
-        if (over > 1e-9) {
+        if (over > Tolerances.ROUNDING) {
             corner.obstacle(new Obstacle.TooHigh(over));
         }
         Mark from = corner.rightMarker.at(Mark.Kind.FOOT, 2, first, Mark.Stage.LOADED);

@@ -3,6 +3,7 @@ package jollyspindle.core.motif;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
@@ -48,7 +49,7 @@ final class QuarterFanLayout {
         Point to = corner.design.fromOuter() ? corner.space.beyondRight() : corner.space.beyondLeft();
         double most = Math.min(pivot.distance(from), pivot.distance(to));
         List<StitchingEdge.Round> blades = fan.get().blades().stream()
-                .filter(b -> b.stitched() <= most + 1e-9)
+                .filter(b -> b.stitched() <= most + Tolerances.ROUNDING)
                 .limit(corner.design.lines())
                 .toList();
         if (blades.size() < corner.design.lines()) {

@@ -12,6 +12,7 @@ import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.Marker;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.Corners;
@@ -385,7 +386,7 @@ public final class RingDesigner {
         }
         if (crowns.size() > 1) {
             double apart = Collections.max(crowns) - Collections.min(crowns);
-            if (apart > 1.0 / 64) {
+            if (apart > Tolerances.CHALK) {
                 told.add(new Told(ring.get(Side.TOP).id(), 0, new Obstacle.CornersDiffer(apart)));
             }
         }

@@ -9,6 +9,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.RunFrame;
 
 import java.util.ArrayList;
@@ -52,8 +53,6 @@ record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, List<Figu
         static final RunOn NONE = new RunOn(Optional.empty(), Optional.empty(), 0, 0);
     }
 
-    private static final double ON = 1e-6;
-
     static RunSpace of(RunFrame frame, DividedRun divided, boolean hanging, RunOn on) {
         List<Figure> figures = beyond(divided, on);
         if (!hanging) {
@@ -95,8 +94,10 @@ record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, List<Figu
     }
 
     boolean onMitre(Point place) {
-        return on.left().filter(m -> m.distance(place) < ON).isPresent()
-                || on.right().filter(m -> m.distance(place) < ON).isPresent();
+        return on.left().filter(m -> m.distance(place) < Tolerances.SAME_PLACE).isPresent()
+                || on.right()
+                        .filter(m -> m.distance(place) < Tolerances.SAME_PLACE)
+                        .isPresent();
     }
 
     /** A figure as it is seen from the other edge of a run of a length, in inches. */

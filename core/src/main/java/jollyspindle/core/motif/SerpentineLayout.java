@@ -12,6 +12,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
@@ -79,8 +80,6 @@ final class SerpentineLayout {
                 }
             };
 
-    private static final double ON = 1e-9;
-
     private final LayoutContext laying;
     private final RunSpace space;
     private final Motif.Serpentine motif;
@@ -144,7 +143,7 @@ final class SerpentineLayout {
      * what is left stays half and half at the edges.
      */
     private void strip(StitchingEdge.Strip strip) {
-        int rows = (int) Math.floor((space.room() + ON) / strip.module());
+        int rows = (int) Math.floor((space.room() + Tolerances.ROUNDING) / strip.module());
         if (rows == 0) {
             laying.obstacle(new Obstacle.TooHigh(strip.module() - space.room()));
             return;
@@ -169,7 +168,7 @@ final class SerpentineLayout {
         for (int i = 0; i < places.size(); i++) {
             double along = places.get(i);
             double beyond = Math.max(left - along, along + right - space.length());
-            if (beyond > ON) {
+            if (beyond > Tolerances.ROUNDING) {
                 laying.obstacle(new Obstacle.TooHigh(beyond));
                 continue;
             }
@@ -205,7 +204,7 @@ final class SerpentineLayout {
         Arc first = ArcsBetween.of(low, middle, radius, motif.mirrored()).orElseThrow();
         Arc second = ArcsBetween.of(middle, high, radius, !motif.mirrored()).orElseThrow();
         double bulge = first.radius() * (1 - Math.cos(first.sweep() / 2));
-        if (along - bulge < -1e-9 || along + bulge > space.length() + 1e-9) {
+        if (along - bulge < -Tolerances.ROUNDING || along + bulge > space.length() + Tolerances.ROUNDING) {
             laying.obstacle(new Obstacle.TooHigh(Math.max(bulge - along, along + bulge - space.length())));
             return;
         }

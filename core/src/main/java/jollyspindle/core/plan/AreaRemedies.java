@@ -7,6 +7,7 @@ import jollyspindle.core.area.AreaRules;
 import jollyspindle.core.area.AreaTold;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.measure.Tolerances;
 
 import java.util.Optional;
 
@@ -168,6 +169,6 @@ final class AreaRemedies {
     }
 
     private static int times(int count, double times) {
-        return (int) Math.ceil(count * times - 1e-9);
+        return (int) Math.ceil(count * times - Tolerances.ROUNDING);
     }
 }

@@ -4,6 +4,7 @@ import jollyspindle.core.division.Repeating;
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.motif.DivisionConstraints;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Obstacle;
@@ -67,7 +68,7 @@ public final class Gallery {
                 .filter(Repeating.Figures.class::isInstance)
                 .map(r -> ((Repeating.Figures) r).own())
                 .filter(own -> own.isPresent()
-                        && Math.abs(own.getAsDouble() - layout.wish().repeat()) > 1e-9)
+                        && Math.abs(own.getAsDouble() - layout.wish().repeat()) > Tolerances.ROUNDING)
                 .map(own -> adopted.with(layout.wish()
                         .withRepeat(Math.max(Wish.SHORTEST_REPEAT, Math.min(Wish.LONGEST_REPEAT, own.getAsDouble())))))
                 .orElse(adopted);

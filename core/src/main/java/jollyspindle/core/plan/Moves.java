@@ -1,6 +1,7 @@
 package jollyspindle.core.plan;
 
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.RunId;
 
 import java.util.ArrayList;
@@ -16,9 +17,6 @@ import java.util.stream.Collectors;
  * @param runs that changed, in order
  */
 public record Moves(List<Move> runs) {
-
-    /** Less than this, in inches, hasn't moved. */
-    private static final double STILL = 1e-6;
 
     /**
      * What changed on one run.
@@ -49,7 +47,9 @@ public record Moves(List<Move> runs) {
         for (RunPlan now : after.runs()) {
             Optional<RunPlan> was = before.run(now.id());
             was.map(w -> move(w, now))
-                    .filter(m -> !m.kept() || m.farthest() > STILL || Math.abs(m.rise()) > STILL)
+                    .filter(m -> !m.kept()
+                            || m.farthest() > Tolerances.SAME_PLACE
+                            || Math.abs(m.rise()) > Tolerances.SAME_PLACE)
                     .ifPresent(moves::add);
         }
         return new Moves(List.copyOf(moves));

@@ -3,6 +3,7 @@ package jollyspindle.core.plan;
 import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.RunDivision;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.motif.LaidOut;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
@@ -21,9 +22,6 @@ import java.util.Optional;
  * @param laidOut lines, marks and placements
  */
 public record RunPlan(RunFrame frame, DividedRun divided, LaidOut laidOut) {
-
-    /** Arcs whose spans differ by less are laid alike, in inches: a chalk line's width. */
-    private static final double ALIKE = 1.0 / 64;
 
     /**
      * Arcs of the run that are laid alike.
@@ -64,7 +62,7 @@ public record RunPlan(RunFrame frame, DividedRun divided, LaidOut laidOut) {
     private static void add(List<LaidAlike> all, ArcTemplate template, ArcFit fit, int number) {
         for (LaidAlike group : all) {
             boolean alike = group.template().equals(template)
-                    && Math.abs(group.fit().segment().chord() - fit.segment().chord()) < ALIKE;
+                    && Math.abs(group.fit().segment().chord() - fit.segment().chord()) < Tolerances.CHALK;
             if (alike) {
                 group.arcs().add(number);
                 return;

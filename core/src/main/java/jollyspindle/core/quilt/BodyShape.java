@@ -1,6 +1,7 @@
 package jollyspindle.core.quilt;
 
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.measure.Tolerances;
 
 import java.util.List;
 import java.util.Optional;
@@ -47,7 +48,7 @@ public record BodyShape(Point topLeft, Point topRight, Point bottomRight, Point 
                 ? Math.max(Math.abs(top - right), Math.abs(bottom - left))
                 : Math.max(Math.abs(top - left), Math.abs(bottom - right));
         double longest = down ? Math.min(top + right, bottom + left) : Math.min(top + left, bottom + right);
-        return shortest < longest - 1e-9 ? Optional.of(new Range(shortest, longest)) : Optional.empty();
+        return shortest < longest - Tolerances.ROUNDING ? Optional.of(new Range(shortest, longest)) : Optional.empty();
     }
 
     /**

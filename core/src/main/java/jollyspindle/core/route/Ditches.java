@@ -7,6 +7,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Places;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.measure.Tolerances;
 import org.jgrapht.GraphPath;
 import org.jgrapht.alg.connectivity.ConnectivityInspector;
 import org.jgrapht.alg.interfaces.ShortestPathAlgorithm.SingleSourcePaths;
@@ -31,9 +32,6 @@ import java.util.Set;
  */
 final class Ditches {
 
-    /** Places nearer than this, in inches, are the same. */
-    static final double SAME = 1e-6;
-
     /** One piece of a ditch between two places; an own object each, since two may be alike. */
     private static final class Way {
         private final Curve curve;
@@ -48,7 +46,7 @@ final class Ditches {
     }
 
     private final WeightedMultigraph<Point, Way> graph = new WeightedMultigraph<>(Way.class);
-    private final Places<Point> known = new Places<>(2 * SAME);
+    private final Places<Point> known = new Places<>(2 * Tolerances.SAME_PLACE);
 
     private final Map<Point, SingleSourcePaths<Point, Way>> trees = new HashMap<>();
 
@@ -81,17 +79,17 @@ final class Ditches {
     }
 
     private void add(Curve curve, List<Point> stops, BoxIndex where) {
-        Box near = curve.box().grown(SAME);
+        Box near = curve.box().grown(Tolerances.SAME_PLACE);
         List<Double> parts = new ArrayList<>(List.of(0.0, 1.0));
         for (int i : where.meeting(near)) {
-            if (curve.passes(stops.get(i), SAME)) {
+            if (curve.passes(stops.get(i), Tolerances.SAME_PLACE)) {
                 parts.add(curve.nearest(stops.get(i)));
             }
         }
         parts.sort(null);
         double from = 0;
         for (double to : parts) {
-            if ((to - from) * curve.length() > SAME) {
+            if ((to - from) * curve.length() > Tolerances.SAME_PLACE) {
                 Curve piece = curve.piece(from, to);
                 Point start = vertex(piece.start());
                 Point end = vertex(piece.end());
@@ -127,7 +125,9 @@ final class Ditches {
     Object connectedComponent(Point place) {
         Optional<Point> vertex = find(place);
         if (vertex.isEmpty()) {
-            return List.of(Math.round(place.x() / SAME / 2), Math.round(place.y() / SAME / 2));
+            return List.of(
+                    Math.round(place.x() / Tolerances.SAME_PLACE / 2),
+                    Math.round(place.y() / Tolerances.SAME_PLACE / 2));
         }
         if (connected == null) {
             connected = new HashMap<>();

@@ -2,6 +2,7 @@ package jollyspindle.core.route;
 
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
@@ -31,8 +32,6 @@ import java.util.stream.Stream;
  * quick (branch and bound); of many the first is good, though not always the best.
  */
 final class Orders {
-
-    private static final double SAME = Ditches.SAME;
 
     /** Beyond so many chains of lines the first order found is taken. */
     private static final int MOST_SEARCHED = 24;
@@ -94,7 +93,7 @@ final class Orders {
             StitchLine before = last == null ? null : last.get(last.size() - 1);
             if (before != null
                     && before.layer() == line.layer()
-                    && before.needleAt().distance(line.path().start()) < SAME) {
+                    && before.needleAt().distance(line.path().start()) < Tolerances.SAME_PLACE) {
                 last.add(line);
             } else {
                 chains.add(new ArrayList<>(List.of(line)));
@@ -212,7 +211,7 @@ final class Orders {
     }
 
     private static boolean passes(List<StitchLine> chain, Point place) {
-        return chain.stream().anyMatch(line -> line.path().passes(place, SAME));
+        return chain.stream().anyMatch(line -> line.path().passes(place, Tolerances.SAME_PLACE));
     }
 
     /** A chain, and how it is stitched: as it is, or backwards. */
@@ -316,7 +315,7 @@ final class Orders {
     }
 
     private double cost(Point from, Point to, List<StitchLine> done) {
-        if (from.distance(to) < SAME) {
+        if (from.distance(to) < Tolerances.SAME_PLACE) {
             return 0;
         }
         double ditch = ditches.length(from, to);
@@ -349,7 +348,7 @@ final class Orders {
                 Stream.of(p.start(), p.end())
                         .filter(s -> s.shownBy() == LineEnd.ShownBy.STITCHING)
                         .forEach(s -> before.stream()
-                                .filter(l -> l.path().passes(s.place(), SAME))
+                                .filter(l -> l.path().passes(s.place(), Tolerances.SAME_PLACE))
                                 .forEach(l -> own.add(l.id())));
             }
             needed.put(line.id(), own);

@@ -1,5 +1,6 @@
 package jollyspindle.core.route;
 
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
 
@@ -36,7 +37,7 @@ public record Routed(List<StitchLine> lines, List<Placement> placements, List<Tr
         StitchLine before = null;
         for (StitchLine line : lines) {
             boolean on =
-                    before != null && before.needleAt().distance(line.path().start()) < Ditches.SAME;
+                    before != null && before.needleAt().distance(line.path().start()) < Tolerances.SAME_PLACE;
             starts += on ? 0 : 1;
             before = line;
         }

@@ -3,6 +3,7 @@ package jollyspindle.core.route;
 import jollyspindle.core.geometry.BoxIndex;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
 
@@ -21,8 +22,6 @@ import java.util.stream.Stream;
  * takes O(n⁴) for n lines at the most, so that more than {@value #MOST_ORDERED} stay as they are.
  */
 public final class Router {
-
-    private static final double SAME = Ditches.SAME;
 
     /** Beyond so many lines the order stays as it is. */
     private static final int MOST_ORDERED = 150;
@@ -76,7 +75,7 @@ public final class Router {
         for (int i = 0; i < lines.size(); i++) {
             if (i > 0) {
                 Point at = lines.get(i - 1).needleAt();
-                if (at.distance(lines.get(i).path().start()) >= SAME) {
+                if (at.distance(lines.get(i).path().start()) >= Tolerances.SAME_PLACE) {
                     travel(at, lines.get(i), lines.subList(0, i), near).ifPresent(travels::add);
                 }
             }
@@ -86,7 +85,9 @@ public final class Router {
     }
 
     private static BoxIndex boxes(List<StitchLine> lines) {
-        return new BoxIndex(lines.stream().map(l -> l.path().box().grown(SAME)).toList());
+        return new BoxIndex(lines.stream()
+                .map(l -> l.path().box().grown(Tolerances.SAME_PLACE))
+                .toList());
     }
 
     private Optional<Travel> travel(Point from, StitchLine line, List<StitchLine> done, BoxIndex near) {

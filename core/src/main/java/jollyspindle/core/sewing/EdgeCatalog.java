@@ -1,5 +1,6 @@
 package jollyspindle.core.sewing;
 
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.ToolId;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
@@ -17,9 +18,6 @@ import java.util.Optional;
 
 /** The edges that a job's templates offer, cut once. A template that is retired offers none unless it is asked for by name. */
 public final class EdgeCatalog {
-
-    /** Radii nearer than this, in inches, stitch the same circle as far as anybody sees: a chalk line's width. */
-    public static final double SAME_RADIUS = 1.0 / 64;
 
     private final List<Template> templates;
     private final Machine machine;
@@ -84,7 +82,7 @@ public final class EdgeCatalog {
     public Optional<ArcTemplate> arcFrom(double radius) {
         return offered(Optional.empty()).stream()
                 .flatMap(t -> arcs(t).stream())
-                .filter(a -> a.stitchedRadius(machine) >= radius - SAME_RADIUS)
+                .filter(a -> a.stitchedRadius(machine) >= radius - Tolerances.CHALK)
                 .min(Comparator.comparingDouble(a -> a.stitchedRadius(machine)));
     }
 
@@ -93,7 +91,7 @@ public final class EdgeCatalog {
         return templates.stream()
                 .filter(t -> !t.retired())
                 .flatMap(t -> arcs(t).stream())
-                .filter(a -> Math.abs(a.stitchedRadius(machine) - radius) <= SAME_RADIUS)
+                .filter(a -> Math.abs(a.stitchedRadius(machine) - radius) <= Tolerances.CHALK)
                 .min(Comparator.comparingDouble(a -> Math.abs(a.stitchedRadius(machine) - radius)));
     }
 
@@ -119,7 +117,7 @@ public final class EdgeCatalog {
         return templates.stream()
                 .filter(t -> !t.retired())
                 .flatMap(t -> rounds(t).stream())
-                .filter(r -> Math.abs(r.stitched() - radius) <= SAME_RADIUS)
+                .filter(r -> Math.abs(r.stitched() - radius) <= Tolerances.CHALK)
                 .min(Comparator.comparingDouble(r -> Math.abs(r.stitched() - radius)));
     }
 

@@ -10,6 +10,7 @@ import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.Marker;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
@@ -225,10 +226,10 @@ public final class PlacementBuilder {
             return 1;
         }
         if (piece.curve() instanceof Arc arc && piece.tool() instanceof StitchingEdge.Round round) {
-            return (int) Math.max(1, Math.ceil(Math.abs(arc.sweep()) / round.usable() - 1e-9));
+            return (int) Math.max(1, Math.ceil(Math.abs(arc.sweep()) / round.usable() - Tolerances.ROUNDING));
         }
         double length = piece.tool() instanceof StitchingEdge.Straight straight ? straight.length() : Double.MAX_VALUE;
-        return (int) Math.max(1, Math.ceil(piece.curve().length() / length - 1e-9));
+        return (int) Math.max(1, Math.ceil(piece.curve().length() / length - Tolerances.ROUNDING));
     }
 
     private Pose pose(StitchingEdge tool, Curve curve, Registration laid) {

@@ -6,11 +6,11 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.ToolId;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
-import jollyspindle.core.shelf.SeamRegister;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.ChevronStrip;
 import jollyspindle.core.shelf.form.EngravedLine;
@@ -61,7 +61,7 @@ public sealed interface StitchingEdge {
 
         public static Optional<Round> of(Template template, Guide guide, Machine machine) {
             return guide.round()
-                    .filter(r -> r.stitchedRadius(machine) > 1e-6)
+                    .filter(r -> r.stitchedRadius(machine) > Tolerances.SAME_PLACE)
                     .filter(r -> r.edge() == ArcEdge.CONVEX || r.radius() > machine.footRadius())
                     .map(r -> new Round(
                             new ToolId(template.id(), guide.id(), Optional.of(r.edge())),
@@ -165,7 +165,7 @@ public sealed interface StitchingEdge {
         /** The line engraved so far below the crests, if there is one next to it. */
         public Optional<EngravedLine> across(double below) {
             return across.stream()
-                    .filter(a -> Math.abs(a.below() - below) <= SeamRegister.LINE_TOLERANCE)
+                    .filter(a -> Math.abs(a.below() - below) <= Tolerances.CHALK)
                     .min(Comparator.comparingDouble(a -> Math.abs(a.below() - below)))
                     .map(Across::line);
         }

@@ -1,6 +1,7 @@
 package jollyspindle.core.shelf;
 
 import jollyspindle.core.geometry.CircularSegment;
+import jollyspindle.core.measure.Tolerances;
 
 import java.util.Comparator;
 import java.util.Optional;
@@ -38,7 +39,7 @@ public record ArcFit(CircularSegment segment, double overRoom, int parts, SeamRe
 
     /** How many times a template with a usable sweep is placed for an arc, 1 or more; both in radians. */
     static int placements(double sweep, double usable) {
-        return (int) Math.max(1, Math.ceil(sweep / usable - 1e-9));
+        return (int) Math.max(1, Math.ceil(sweep / usable - Tolerances.ROUNDING));
     }
 
     /** The widest span this template stitches with this machine, in inches: the half circle. */
@@ -47,7 +48,7 @@ public record ArcFit(CircularSegment segment, double overRoom, int parts, SeamRe
     }
 
     public boolean fitsRoom() {
-        return overRoom <= 1e-9;
+        return overRoom <= Tolerances.ROUNDING;
     }
 
     /**
@@ -61,7 +62,7 @@ public record ArcFit(CircularSegment segment, double overRoom, int parts, SeamRe
                         line -> Math.abs(template.stitchedRise(line, machine) - crownAboveSeam)));
         double off = nearest.map(line -> template.stitchedRise(line, machine) - crownAboveSeam)
                 .orElse(Double.NaN);
-        if (Math.abs(off) <= SeamRegister.LINE_TOLERANCE) {
+        if (Math.abs(off) <= Tolerances.CHALK) {
             ArcTemplate.RiseLine line = nearest.orElseThrow();
             return new SeamRegister.EngravedLine(line.label(), line.belowCrown(), off);
         }

@@ -1,5 +1,6 @@
 package jollyspindle.core.shelf;
 
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.form.Guide;
 
 import java.util.List;
@@ -38,7 +39,7 @@ public record Find(Wanted wanted, List<Match> matches, Optional<Missing> missing
 
             /** How many such rings there can be. */
             int possible() {
-                return (int) Math.floor(largest / 2 / gap + 1e-9);
+                return (int) Math.floor(largest / 2 / gap + Tolerances.ROUNDING);
             }
         }
 

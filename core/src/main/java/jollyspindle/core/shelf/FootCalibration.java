@@ -1,5 +1,7 @@
 package jollyspindle.core.shelf;
 
+import jollyspindle.core.measure.Tolerances;
+
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
 
@@ -18,8 +20,6 @@ public record FootCalibration(List<FootMeasurement> measurements, double footRad
 
     /** Ruler feet larger than this, in inches, are hardly made (common practice, no source). */
     public static final double QUESTIONED_ABOVE = 0.40;
-
-    private static final double ROUNDING = 1e-9;
 
     /** Measurements further apart than this, in inches, want another look: a tape's finest mark. */
     public static final double WIDE_SPREAD = 1.0 / 32;
@@ -45,7 +45,8 @@ public record FootCalibration(List<FootMeasurement> measurements, double footRad
 
     /** Whether the result is unlikely enough to be asked about. */
     public boolean questioned() {
-        return footRadius < QUESTIONED_BELOW - ROUNDING || footRadius > QUESTIONED_ABOVE + ROUNDING;
+        return footRadius < QUESTIONED_BELOW - Tolerances.ROUNDING
+                || footRadius > QUESTIONED_ABOVE + Tolerances.ROUNDING;
     }
 
     /** Whether it can be a foot at all. */

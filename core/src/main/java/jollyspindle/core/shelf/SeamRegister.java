@@ -1,10 +1,9 @@
 package jollyspindle.core.shelf;
 
+import jollyspindle.core.measure.Tolerances;
+
 /** What of a template is laid on the seam, so that the arc rises as planned. */
 public sealed interface SeamRegister {
-
-    /** How far off a rise line may be and still serve, in inches: a chalk line's width. */
-    double LINE_TOLERANCE = 1.0 / 64;
 
     /**
      * An engraved line.
@@ -12,7 +11,7 @@ public sealed interface SeamRegister {
      * @param label the rise printed on it, in inches
      * @param belowEdge from the edge's crown straight down to it, in inches
      * @param off what stitches with that line on the seam, less what is planned, in inches; at most
-     *     {@link #LINE_TOLERANCE} either way
+     *     {@link Tolerances#CHALK} either way
      */
     record EngravedLine(double label, double belowEdge, double off) implements SeamRegister {}
 

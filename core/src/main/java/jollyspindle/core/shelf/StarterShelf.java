@@ -1,5 +1,6 @@
 package jollyspindle.core.shelf;
 
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.form.ArcForm;
 import jollyspindle.core.shelf.form.ChevronStrip;
 import jollyspindle.core.shelf.form.CircleForm;
@@ -255,7 +256,7 @@ public final class StarterShelf {
     }
 
     private static List<Double> every(double first, double step, double last) {
-        return DoubleStream.iterate(first, size -> size <= last + 1e-9, size -> size + step)
+        return DoubleStream.iterate(first, size -> size <= last + Tolerances.ROUNDING, size -> size + step)
                 .boxed()
                 .toList();
     }

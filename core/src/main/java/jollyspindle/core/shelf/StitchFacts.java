@@ -3,6 +3,7 @@ package jollyspindle.core.shelf;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.geometry.Path;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.Stitching.Line;
 import jollyspindle.core.shelf.form.ArcForm;
 import jollyspindle.core.shelf.form.Cut;
@@ -73,7 +74,7 @@ public final class StitchFacts {
         List<StitchFact.Round> rounds =
                 found.stream().map(StitchFact.Round.class::cast).toList();
         if (rounds.size() == 2
-                && Math.abs(rounds.get(0).radius() - rounds.get(1).radius()) < 1.0 / 128) {
+                && Math.abs(rounds.get(0).radius() - rounds.get(1).radius()) < Tolerances.UNSAID) {
             found.add(new StitchFact.SameCurve(rounds.get(0).radius()));
         }
         for (ArcTemplate edge : template.arcs()) {
@@ -102,7 +103,7 @@ public final class StitchFacts {
                 .findFirst()
                 .orElseThrow();
         if (rise > radius) {
-            if (rise <= radius + form.legs() + 1e-9) {
+            if (rise <= radius + form.legs() + Tolerances.ROUNDING) {
                 found.add(new StitchFact.SpanAndRise(guide, engraved, 2 * radius, rise, Math.PI, 1));
             }
             return;
@@ -176,7 +177,7 @@ public final class StitchFacts {
         }
         double gap = radii.get(1) - radii.get(0);
         for (int i = 2; i < radii.size(); i++) {
-            if (Math.abs(radii.get(i) - radii.get(i - 1) - gap) > 1e-6) {
+            if (Math.abs(radii.get(i) - radii.get(i - 1) - gap) > Tolerances.SAME_PLACE) {
                 return;
             }
         }

@@ -1,6 +1,7 @@
 package jollyspindle.core.shelf;
 
 import jollyspindle.core.geometry.Path;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.form.Cut;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
@@ -61,7 +62,7 @@ public final class TapePlaces {
             Guide.Round round = guide.round().get();
             fromEdge = round.edge().footSign() * (round.radius() - ((Wanted.Radius) wanted).inches());
         }
-        if (fromEdge < -1e-9) {
+        if (fromEdge < -Tolerances.ROUNDING) {
             return Optional.empty();
         }
         List<Path> strokes = template.parallel(cut, guide, Math.max(0, fromEdge));
@@ -119,6 +120,6 @@ public final class TapePlaces {
         Optional<EngravedLine> nearest =
                 lines.stream().min(Comparator.comparingDouble(l -> Math.abs(at.of(l) - fromEdge)));
         double beyond = nearest.map(l -> fromEdge - at.of(l)).orElse(Double.NaN);
-        return new Place(fromEdge, nearest, beyond, Math.abs(beyond) <= SeamRegister.LINE_TOLERANCE, strokes);
+        return new Place(fromEdge, nearest, beyond, Math.abs(beyond) <= Tolerances.CHALK, strokes);
     }
 }

@@ -4,6 +4,7 @@ import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.form.Cut;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Form;
@@ -185,7 +186,7 @@ public record Template(
         if (fromEdge < 0) {
             return List.of();
         }
-        if (fromEdge < 1e-9) {
+        if (fromEdge < Tolerances.ROUNDING) {
             return List.of(guide.edge());
         }
         Guide inward = new Guide(guide.id(), guide.role(), 0, guide.edge(), !guide.footLeft(), guide.round());

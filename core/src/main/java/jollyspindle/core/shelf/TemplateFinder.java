@@ -1,6 +1,7 @@
 package jollyspindle.core.shelf;
 
 import jollyspindle.core.geometry.CircularSegment;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.form.CircleForm;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.ScallopRow;
@@ -37,9 +38,6 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
 
     /** Nobody sees this much, in inches (common practice, no source). */
     public static final double UNSEEN = 1.0 / 8;
-
-    /** Feet no further apart than this, in inches, are the same. */
-    private static final double SAME_FOOT = 1e-6;
 
     private static final double PLACEMENT = 1.0 / 8;
     private static final double TAPE = 1.0 / 16;
@@ -150,7 +148,7 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
     }
 
     private boolean followable(Template template) {
-        return template.form().slotWidth() >= 2 * foot() - 1e-9;
+        return template.form().slotWidth() >= 2 * foot() - Tolerances.ROUNDING;
     }
 
     /**
@@ -241,7 +239,7 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
         double room = wanted.depth() - wanted.reserve();
         List<Guide> fitting = template.cut().guides().stream()
                 .filter(g -> g.role() == Guide.Role.OUTER_WALL)
-                .filter(g -> g.round().orElseThrow().stitchedRadius(machine) <= room + SeamRegister.LINE_TOLERANCE)
+                .filter(g -> g.round().orElseThrow().stitchedRadius(machine) <= room + Tolerances.CHALK)
                 .toList();
         if (fitting.isEmpty()) {
             return Optional.empty();
@@ -290,7 +288,7 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
         if (template.form() instanceof ScallopRow row && row.bumpRadius() > 0) {
             double rise = shellRise(template, row);
             double perRow = side / row.width();
-            int rows = (int) Math.floor(side / rise + 1e-9);
+            int rows = (int) Math.floor(side / rise + Tolerances.ROUNDING);
             double left = side - rows * rise;
             double uneven = Math.abs(2 * perRow - Math.rint(2 * perRow)) / 2 * row.width();
             // Up to an eighth is left as it is; sideways it is stretched over all shells.
@@ -313,7 +311,7 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
     /** As measured on cloth with this foot, since a slightly larger foot flattens a shell markedly; else as reckoned. */
     private double shellRise(Template template, ScallopRow row) {
         return template.checked()
-                .filter(check -> Math.abs(check.footRadius() - foot()) < SAME_FOOT)
+                .filter(check -> Math.abs(check.footRadius() - foot()) < Tolerances.SAME_PLACE)
                 .map(ClothCheck::measured)
                 .orElseGet(() -> row.stitchedRise(foot()));
     }
@@ -393,7 +391,7 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
         }
         if (wanted instanceof Find.Wanted.Block block) {
             double shells = Stream.of(1.0, 1.5, 2.0, 3.0, 0.75)
-                    .filter(w -> Math.abs(2 * block.side() / w - Math.rint(2 * block.side() / w)) < 1e-9)
+                    .filter(w -> Math.abs(2 * block.side() / w - Math.rint(2 * block.side() / w)) < Tolerances.ROUNDING)
                     .findFirst()
                     .orElse(block.side() / Math.max(1, Math.rint(block.side() / 1.5)));
             return new Find.Missing.ForBlock(shells, block.side() / Math.sqrt(2));

@@ -3,6 +3,7 @@ package jollyspindle.core.words;
 import jollyspindle.core.area.AreaRules;
 import jollyspindle.core.area.AreaTold;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.measure.Tolerances;
 
 /** Says what there is to know about a motif in an area, in a sentence or two. */
 record AreaToldWords(Words words) {
@@ -91,7 +92,7 @@ record AreaToldWords(Words words) {
                     + Words.count(shells.rows(), "row")
                     + (shells.squeezed()
                             ? ", the last one squeezed into " + length(shells.over())
-                            : shells.over() > 1.0 / 64 ? ", " + length(shells.over()) + " left at the top" : "")
+                            : shells.over() > Tolerances.CHALK ? ", " + length(shells.over()) + " left at the top" : "")
                     + ".";
         }
         return good((AreaTold.Good) told);
@@ -101,12 +102,12 @@ record AreaToldWords(Words words) {
         if (told instanceof AreaTold.RingGaps gaps) {
             return "Spread evenly, rings would stand " + length(gaps.wanted())
                     + " apart; with the sizes on the shelf they stand " + length(gaps.narrowest())
-                    + (gaps.widest() - gaps.narrowest() > 1.0 / 64 ? " to " + length(gaps.widest()) : "") + ".";
+                    + (gaps.widest() - gaps.narrowest() > Tolerances.CHALK ? " to " + length(gaps.widest()) : "") + ".";
         }
         if (told instanceof AreaTold.Wreath wreath) {
             return "Circles " + length(wreath.diameter()) + " across, their middles " + length(wreath.out())
                     + " from the centre: neighbours "
-                    + (Math.abs(wreath.gap()) < 1.0 / 64
+                    + (Math.abs(wreath.gap()) < Tolerances.CHALK
                             ? "touch, and one thread goes round them all."
                             : wreath.gap() > 0
                                     ? "stand " + length(wreath.gap()) + " apart."

@@ -11,6 +11,7 @@ import jollyspindle.core.area.BlockSize;
 import jollyspindle.core.area.Ray;
 import jollyspindle.core.code.Codes;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Area;
@@ -79,7 +80,8 @@ public record AreaWords(Words words) {
         if (preset.motif() instanceof AreaMotif.Arms arms && arms.mirrored()) {
             return name + ", crossed";
         }
-        return preset.motif() instanceof AreaMotif.Crosshatch hatch && Math.abs(hatch.angle() - Math.PI / 2) < 1e-9
+        return preset.motif() instanceof AreaMotif.Crosshatch hatch
+                        && Math.abs(hatch.angle() - Math.PI / 2) < Tolerances.ROUNDING
                 ? name + ", upright"
                 : name;
     }
@@ -278,7 +280,7 @@ public record AreaWords(Words words) {
     private String place(Ray ray) {
         String side =
                 "the middle of the " + Words.name(ray.side()) + (ray.side().isAcross() ? "" : " side");
-        return Math.abs(ray.fromMiddle()) < 1e-9
+        return Math.abs(ray.fromMiddle()) < Tolerances.ROUNDING
                 ? "in " + side
                 : words.length(Math.abs(ray.fromMiddle()))
                         + switch (ray.toward()) {
@@ -324,7 +326,7 @@ public record AreaWords(Words words) {
     }
 
     private static boolean isOff(double over) {
-        return Math.abs(over) >= 1.0 / 64;
+        return Math.abs(over) >= Tolerances.CHALK;
     }
 
     /** {@code 1/8 to squeeze}. */

@@ -24,6 +24,7 @@ import jollyspindle.core.division.school.HalfSteps;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.division.school.Spread;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.plan.Moves;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.RunId;
@@ -256,7 +257,7 @@ public record DivisionWords(Words words) {
                             + name(on.down().orElseThrow()) + " on that of the sides";
         }
         if (reason instanceof Reason.SidesDiffer differ) {
-            return differ.inches() < 1e-9
+            return differ.inches() < Tolerances.ROUNDING
                     ? "all sides alike"
                     : "sides differ by " + words.difference(differ.inches()) + " a repeat";
         }
@@ -264,7 +265,7 @@ public record DivisionWords(Words words) {
             return words.difference(off.inches()) + (off.inches() > 0 ? " longer" : " shorter") + " than wanted";
         }
         if (reason instanceof Reason.OffOwn off) {
-            return off.inches() < 1.0 / 128
+            return off.inches() < Tolerances.UNSAID
                     ? "just the template's own repeat, " + words.length(off.own())
                     : "up to " + words.difference(off.inches()) + " from the template's own " + words.length(off.own());
         }
@@ -334,7 +335,7 @@ public record DivisionWords(Words words) {
     }
 
     private String corner(CornerArc arc) {
-        return arc.overRoom() <= 1e-9
+        return arc.overRoom() <= Tolerances.ROUNDING
                 ? "; one arc astride the mitre clears the edge by " + words.difference(arc.overRoom())
                 : "; one arc astride the mitre would stand " + words.difference(arc.overRoom()) + " past the room";
     }
@@ -369,7 +370,7 @@ public record DivisionWords(Words words) {
 
     private String against(double height, double rise) {
         double off = height - rise;
-        return Math.abs(off) < 1.0 / 128
+        return Math.abs(off) < Tolerances.UNSAID
                 ? "as high as its neighbours"
                 : words.difference(off) + (off > 0 ? " higher" : " lower") + " than its neighbours";
     }
@@ -423,11 +424,13 @@ public record DivisionWords(Words words) {
                     + words.length(move.repeat());
         }
         double longer = move.repeat() - move.repeatBefore();
-        String each = Math.abs(longer) < 1e-6
+        String each = Math.abs(longer) < Tolerances.SAME_PLACE
                 ? ""
                 : ", each " + words.difference(longer) + (longer > 0 ? " longer" : " shorter");
         return name + Words.count(move.count(), "repeat") + " stay" + (move.count() == 1 ? "s" : "") + each
-                + (move.farthest() < 1e-6 ? "" : "; marks move up to " + words.difference(move.farthest()));
+                + (move.farthest() < Tolerances.SAME_PLACE
+                        ? ""
+                        : "; marks move up to " + words.difference(move.farthest()));
     }
 
     public static String name(Cell.Kind kind) {

@@ -1,5 +1,6 @@
 package jollyspindle.core.words;
 
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.Find;
 
 import java.util.List;
@@ -55,7 +56,7 @@ public record FindWords(Words words) {
                 : Words.capital(ShelfWords.edge(match.guide())) + ": " + Words.decapital(changes(match));
         // What is left or goes beyond is said already.
         boolean told = first instanceof Find.Change.FanArcs || first instanceof Find.Change.ReachBeyond;
-        return does + (told || match.off() < 1.0 / 128 ? "" : "; " + words.difference(match.off()) + " off");
+        return does + (told || match.off() < Tolerances.UNSAID ? "" : "; " + words.difference(match.off()) + " off");
     }
 
     /** A match in a line: {@code rise 2 7/8, 2 5/8 of room left; 1/4 tape on the back …}. */
@@ -102,13 +103,13 @@ public record FindWords(Words words) {
         }
         if (change instanceof Find.Change.Repeats repeats) {
             return Words.count(repeats.count(), "row") + " of " + words.length(repeats.each())
-                    + (Math.abs(repeats.stretch()) < 1.0 / 128
+                    + (Math.abs(repeats.stretch()) < Tolerances.UNSAID
                             ? ""
                             : ", " + words.difference(repeats.stretch())
                                     + (repeats.stretch() > 0 ? " stretched" : " squeezed") + " each");
         }
         double left = ((Find.Change.LeftBeside) change).inches();
-        return Math.abs(left) < 1.0 / 128
+        return Math.abs(left) < Tolerances.UNSAID
                 ? "fills the strip"
                 : left > 0
                         ? words.length(left) + " of the strip left"

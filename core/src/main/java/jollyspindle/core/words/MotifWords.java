@@ -3,6 +3,7 @@ package jollyspindle.core.words;
 import jollyspindle.core.code.Codes;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeReading;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
@@ -117,7 +118,7 @@ public record MotifWords(Words words) {
                             : "");
         }
         if (motif instanceof Motif.StraightLines lines) {
-            boolean across = Math.abs(lines.angle() - Math.PI / 2) < 1e-9;
+            boolean across = Math.abs(lines.angle() - Math.PI / 2) < Tolerances.ROUNDING;
             return "straight lines " + (across ? "across" : "at " + Words.degrees(lines.angle())) + ", "
                     + lines.perRepeat() + " a repeat";
         }

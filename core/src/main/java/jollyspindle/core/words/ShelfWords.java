@@ -1,12 +1,12 @@
 package jollyspindle.core.words;
 
 import jollyspindle.core.code.Codes;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.ClothCheck;
 import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Material;
 import jollyspindle.core.shelf.Prediction;
-import jollyspindle.core.shelf.SeamRegister;
 import jollyspindle.core.shelf.StitchFact;
 import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.TapePlaces;
@@ -246,7 +246,9 @@ public record ShelfWords(Words words) {
                             ? "radius " + words.length(round.radius()) + ", diameter "
                                     + words.length(2 * round.radius())
                             : "nothing, the foot can't follow it")
-                    + (round.sweep() > 2 * Math.PI - 1e-6 ? "" : ", over " + Words.degrees(round.sweep()));
+                    + (round.sweep() > 2 * Math.PI - Tolerances.SAME_PLACE
+                            ? ""
+                            : ", over " + Words.degrees(round.sweep()));
         }
         if (fact instanceof StitchFact.SameCurve same) {
             return "Both edges stitch the same curve, of radius " + words.length(same.radius());
@@ -293,9 +295,9 @@ public record ShelfWords(Words words) {
                                     + words.length(echo.walk(Math.PI / 4)) + " along a line that crosses at 45°");
         }
         if (fact instanceof StitchFact.Play play) {
-            return play.play() < -1e-9
+            return play.play() < -Tolerances.ROUNDING
                     ? "The slots are " + words.difference(play.play()) + " narrower than the foot"
-                    : play.play() < 1e-9
+                    : play.play() < Tolerances.ROUNDING
                             ? "The foot has no play in the slots"
                             : "The foot has " + words.difference(play.play())
                                     + " play in the slots: the diameter drifts by " + words.difference(play.drift())
@@ -381,7 +383,7 @@ public record ShelfWords(Words words) {
     /** Where tape goes, as an instruction. */
     public String tape(TapePlaces.Place place, boolean rise) {
         String below = words.length(place.fromEdge()) + (rise ? " below the edge's crown" : " in from the edge");
-        if (place.fromEdge() < SeamRegister.LINE_TOLERANCE) {
+        if (place.fromEdge() < Tolerances.CHALK) {
             return rise ? "No tape: lay the edge's crown on it." : "No tape: lay the edge itself on it.";
         }
         if (place.onLine()) {

@@ -1,5 +1,6 @@
 package jollyspindle.core.words;
 
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.Side;
@@ -15,9 +16,6 @@ import java.util.Locale;
  * @param words lengths are said with
  */
 public record SquareWords(Words words) {
-
-    /** Less than this, in inches, is said to be alike. */
-    private static final double ALIKE = 1.0 / 128;
 
     /** Whether something is further off than the limit, a part of a side's length. */
     public static boolean past(Squareness square, Quilt quilt, double limit) {
@@ -39,7 +37,10 @@ public record SquareWords(Words words) {
         said.add(differ(square.down(), "right", "left"));
         if (square.diagonals().isPresent()) {
             double by = square.diagonals().getAsDouble();
-            said.add(Math.abs(by) < ALIKE ? "diagonals alike" : "diagonals " + words.difference(by) + " apart");
+            said.add(
+                    Math.abs(by) < Tolerances.UNSAID
+                            ? "diagonals alike"
+                            : "diagonals " + words.difference(by) + " apart");
             said.add("corners up to " + Words.degrees(square.mostOffSquare()) + " off square");
         } else {
             said.add("measure both diagonals to know how it leans");
@@ -52,7 +53,7 @@ public record SquareWords(Words words) {
     }
 
     private String differ(double by, String one, String other) {
-        return Math.abs(by) < ALIKE
+        return Math.abs(by) < Tolerances.UNSAID
                 ? one + " and " + other + " alike"
                 : one + " " + words.difference(by) + (by > 0 ? " longer than " : " shorter than ") + other;
     }
@@ -62,7 +63,7 @@ public record SquareWords(Words words) {
         StringBuilder said = new StringBuilder();
         for (Side one : new Side[] {side, side.opposite()}) {
             double by = square.eased().get(one);
-            if (Math.abs(by) >= ALIKE) {
+            if (Math.abs(by) >= Tolerances.UNSAID) {
                 said.append(said.length() == 0 ? "" : ", ")
                         .append(Words.name(one))
                         .append(by < 0 ? " is eased in by " : " is stretched by ")

@@ -4,13 +4,13 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.route.Travel;
-import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.OutlineForm;
 import jollyspindle.core.shelf.form.SizeLabel;
@@ -486,7 +486,7 @@ class CentreMotifsTest {
                 .hasSize(4);
         AreaPlan round = plan(new Area.Medallion(4), new AreaMotif.Echoes(1, 0.5, outside), null);
         assertThat(round.lines().get(0).path().length())
-                .isCloseTo(Math.PI * (first - 6), within(Math.PI * 2 * EdgeCatalog.SAME_RADIUS));
+                .isCloseTo(Math.PI * (first - 6), within(Math.PI * 2 * Tolerances.CHALK));
         AreaPlan eight = plan(
                 new Area.Medallion(Area.Shape.OCTAGON, 10, 0), new AreaMotif.Echoes(1, 0.5, outside), "furrow-long");
         // A regular octagon's side is (√2 − 1) of its width (any handbook).

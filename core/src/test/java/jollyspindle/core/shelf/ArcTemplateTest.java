@@ -1,5 +1,6 @@
 package jollyspindle.core.shelf;
 
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.form.ArcForm;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.SizeLabel;
@@ -153,7 +154,7 @@ class ArcTemplateTest {
         if (fit.register() instanceof SeamRegister.EngravedLine line) {
             double rise = belowCrown(template, line.label()) + crownFromEdge;
             assertThat(line.belowEdge()).isCloseTo(belowCrown(template, line.label()), within(1e-12));
-            assertThat(rise).isCloseTo(fit.segment().height(), within(SeamRegister.LINE_TOLERANCE));
+            assertThat(rise).isCloseTo(fit.segment().height(), within(Tolerances.CHALK));
             assertThat(rise - fit.segment().height()).isCloseTo(line.off(), within(1e-9));
         } else if (fit.register() instanceof SeamRegister.Tape tape) {
             assertThat(tape.belowEdge() + crownFromEdge).isCloseTo(fit.segment().height(), within(1e-9));

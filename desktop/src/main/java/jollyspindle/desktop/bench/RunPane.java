@@ -7,6 +7,7 @@ import jollyspindle.core.division.school.School;
 import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.division.school.SchoolType;
 import jollyspindle.core.division.school.SchoolTypes;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
@@ -145,7 +146,7 @@ final class RunPane extends VBox {
                 .append(DivisionWords.name(run.division().onCentre()))
                 .append('.');
         double change = run.division().largestChange();
-        if (change > 1.0 / 128) {
+        if (change > Tolerances.UNSAID) {
             text.append(" Repeats change by up to ")
                     .append(words.difference(change))
                     .append('.');

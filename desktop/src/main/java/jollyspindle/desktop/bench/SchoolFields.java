@@ -12,6 +12,7 @@ import jollyspindle.core.division.school.School;
 import jollyspindle.core.division.school.SchoolType;
 import jollyspindle.core.division.school.SchoolTypes;
 import jollyspindle.core.division.school.Spread;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.plan.GroupPlan;
@@ -264,7 +265,7 @@ final class SchoolFields {
                 "What stands on the odd space",
                 options,
                 o -> said.space(o.figure(), rise)
-                        + (o.overRoom() > 1e-9
+                        + (o.overRoom() > Tolerances.ROUNDING
                                 ? ", " + bench.words().difference(o.overRoom()) + " past the room"
                                 : ""));
         box.setValue(options.stream()

@@ -5,6 +5,7 @@ import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.Reason;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.QuiltShape;
@@ -187,7 +188,7 @@ public final class CompareView extends VBox {
                 .mapToDouble(r -> r.division().largestChange())
                 .max()
                 .orElse(0);
-        return most < 1e-6 ? "none" : bench.words().difference(most);
+        return most < Tolerances.SAME_PLACE ? "none" : bench.words().difference(most);
     }
 
     private static String of(Candidate candidate, DivisionWords said, Class<? extends Reason> kind) {

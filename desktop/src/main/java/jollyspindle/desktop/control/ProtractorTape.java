@@ -6,6 +6,7 @@ import jollyspindle.core.area.Ray;
 import jollyspindle.core.area.RayMove;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeReading;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
@@ -346,7 +347,7 @@ public final class ProtractorTape extends Pane {
     private void reading(GraphicsContext g, Palette p, Ray ray, boolean chosen) {
         double type = look.scaleProperty().get();
         TapeReading read = bench.plan().job().tape().read(Math.abs(ray.fromMiddle()));
-        boolean middle = Math.abs(ray.fromMiddle()) < 1e-9;
+        boolean middle = Math.abs(ray.fromMiddle()) < Tolerances.ROUNDING;
         String whole = read.text();
         int space = whole.lastIndexOf(' ');
         boolean qualified = space > 0 && Character.isLetter(whole.charAt(space + 1));

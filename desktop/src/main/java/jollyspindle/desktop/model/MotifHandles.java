@@ -3,6 +3,7 @@ package jollyspindle.desktop.model;
 import jollyspindle.core.division.RunSet;
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
@@ -174,7 +175,7 @@ final class MotifHandles {
     private void hatch(Motif.Crosshatch h) {
         List<StitchLine> leaning = run.laidOut().lines().stream()
                 .filter(l -> l.kind() == Stitched.HATCH && l.layer() == 1 && l.sub() == 1)
-                .filter(l -> Math.abs(up(low(l))) < 1e-6)
+                .filter(l -> Math.abs(up(low(l))) < Tolerances.SAME_PLACE)
                 .limit(2)
                 .toList();
         if (leaning.size() == 2) {

@@ -1,5 +1,7 @@
 package jollyspindle.desktop.tape;
 
+import jollyspindle.core.measure.Tolerances;
+
 /**
  * The stretch of a run that is seen on the tape, and how it lies on the screen.
  *
@@ -26,7 +28,7 @@ record Stretch(double from, double to, double left, double width) {
     }
 
     boolean shows(double along) {
-        return along >= from - 1e-9 && along <= to + 1e-9;
+        return along >= from - Tolerances.ROUNDING && along <= to + Tolerances.ROUNDING;
     }
 
     /** Zoomed about a place, kept within the run. */

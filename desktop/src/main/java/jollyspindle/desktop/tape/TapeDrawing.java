@@ -9,6 +9,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Tip;
@@ -223,8 +224,8 @@ final class TapeDrawing {
             double along = zero.along() + tick * tape.tick();
             if (tick % every != 0
                     || !view.shows(along)
-                    || along < -1e-9
-                    || along > run.division().length() + 1e-9) {
+                    || along < -Tolerances.ROUNDING
+                    || along > run.division().length() + Tolerances.ROUNDING) {
                 continue;
             }
             double x = Math.rint(view.x(along)) + 0.5;
@@ -377,7 +378,7 @@ final class TapeDrawing {
                 .toList();
         for (int i = 0; i + 1 < places.size(); i++) {
             double along = (places.get(i) + places.get(i + 1)) / 2;
-            if (!view.shows(along) || places.get(i + 1) - places.get(i) < 1e-9) {
+            if (!view.shows(along) || places.get(i + 1) - places.get(i) < Tolerances.ROUNDING) {
                 continue;
             }
             double x = view.x(along);

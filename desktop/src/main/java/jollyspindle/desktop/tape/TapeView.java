@@ -3,6 +3,7 @@ package jollyspindle.desktop.tape;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
@@ -259,7 +260,10 @@ public final class TapeView extends VBox {
         double place =
                 snapping ? zero(run).snapped(valley.along(), bench.plan().job().tape()) : valley.along();
         // From beside the tick, the first step goes to the tick itself.
-        boolean beyond = snapping && (ticks > 0 ? place > valley.along() + 1e-9 : place < valley.along() - 1e-9);
+        boolean beyond = snapping
+                && (ticks > 0
+                        ? place > valley.along() + Tolerances.ROUNDING
+                        : place < valley.along() - Tolerances.ROUNDING);
         tell(Pinning.pin(bench, run, valley.number(), beyond ? place : place + ticks * tick));
     }
 
@@ -372,13 +376,13 @@ public final class TapeView extends VBox {
     private Stretch view(RunPlan run) {
         double length = run.division().length();
         double width = Math.max(1, drawing.getWidth() - 2 * TapeDrawing.SIDE);
-        boolean whole = Double.isNaN(to) || to > length + 1e-9;
+        boolean whole = Double.isNaN(to) || to > length + Tolerances.ROUNDING;
         return new Stretch(whole ? 0 : from, whole ? length : to, TapeDrawing.SIDE, width);
     }
 
     private void look(Stretch view) {
         double length = bench.run().map(r -> r.division().length()).orElse(0.0);
-        boolean whole = view.to() - view.from() > length - 1e-6;
+        boolean whole = view.to() - view.from() > length - Tolerances.SAME_PLACE;
         from = view.from();
         to = whole ? Double.NaN : view.to();
         soon.ask();

@@ -3,6 +3,7 @@ package jollyspindle.desktop.tape;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.LengthParser;
 import jollyspindle.core.measure.LengthReading;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.desktop.model.Zero;
@@ -93,8 +94,8 @@ final class ValleyField extends HBox {
         if (LengthParser.parse(field.getText(), bench.plan().job().tape())
                 instanceof LengthReading.Understood understood) {
             // A place is typed without a sign: it stays on the side of the zero where the valley stands.
-            boolean before =
-                    zero.kind() == Zero.RIGHT || zero.kind() != Zero.LEFT && valley.along() < zero.along() - 1e-9;
+            boolean before = zero.kind() == Zero.RIGHT
+                    || zero.kind() != Zero.LEFT && valley.along() < zero.along() - Tolerances.ROUNDING;
             double along = zero.along() + (before ? -1 : 1) * understood.inches();
             close();
             accept.accept(valley, along);

@@ -46,6 +46,9 @@ public record SvgOutline(String name, OutlineForm form, int others) {
     /** Less than this, in inches, is nothing. */
     private static final double NOTHING = 1e-7;
 
+    /** A shape that covers less of its square encloses nothing. */
+    private static final double EMPTY = 1e-6;
+
     /** Where two neighbours meet is told from where they cross by this much, in inches. */
     private static final double CORNER = 1e-4;
 
@@ -139,7 +142,7 @@ public record SvgOutline(String name, OutlineForm form, int others) {
         }
         Path path = path(chosen.strokes(), unit);
         check(path);
-        if (Math.abs(path.area()) < inches * inches * 1e-6) {
+        if (Math.abs(path.area()) < inches * inches * EMPTY) {
             throw new FileTrouble("The shape encloses nothing: it goes there and back. Draw it as an outline.");
         }
         return new SvgOutline(chosen.id(), OutlineForm.of(path, wanted.window()), shapes.size() - 1);

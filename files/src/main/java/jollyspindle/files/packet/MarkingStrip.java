@@ -3,6 +3,7 @@ package jollyspindle.files.packet;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.words.Words;
 
@@ -51,7 +52,7 @@ final class MarkingStrip {
 
     /** How many pieces it takes. */
     int pieces() {
-        return (int) Math.max(1, Math.ceil(run.division().length() / piece - 1e-9));
+        return (int) Math.max(1, Math.ceil(run.division().length() / piece - Tolerances.ROUNDING));
     }
 
     /** Where a piece begins on the run, in inches; the first is 0. */
@@ -90,7 +91,7 @@ final class MarkingStrip {
         }
         ticks(sheet, from, to, left, bottom);
         for (Mark mark : run.laidOut().marks()) {
-            if (mark.along() > from - 1e-9 && mark.along() < to + 1e-9) {
+            if (mark.along() > from - Tolerances.ROUNDING && mark.along() < to + Tolerances.ROUNDING) {
                 mark(sheet, mark, left + mark.along() - from, top, bottom);
             }
         }
@@ -128,8 +129,8 @@ final class MarkingStrip {
     }
 
     private void ticks(Sheet sheet, double from, double to, double left, double bottom) throws IOException {
-        long last = (long) Math.floor(to / tape.tick() + 1e-9);
-        for (long tick = (long) Math.ceil(from / tape.tick() - 1e-9); tick <= last; tick++) {
+        long last = (long) Math.floor(to / tape.tick() + Tolerances.ROUNDING);
+        for (long tick = (long) Math.ceil(from / tape.tick() - Tolerances.ROUNDING); tick <= last; tick++) {
             double x = left + tick * tape.tick() - from;
             long rest = Math.floorMod(tick, (long) tape.ticksPerUnit());
             double size = rest == 0
@@ -154,7 +155,7 @@ final class MarkingStrip {
         String said = Words.name(mark).charAt(0)
                 + (mark.kind() == Mark.Kind.MEETING ? "" : Integer.toString(mark.number())) + " "
                 + mark.readings().fromLeft().number();
-        if (mark.along() < 1e-9) {
+        if (mark.along() < Tolerances.ROUNDING) {
             sheet.text(said, x, top + 0.11, TEXT, valley, Sheet.INK);
         } else {
             sheet.textCentred(said, x, top + (valley ? 0.11 : 0.27), TEXT, valley);

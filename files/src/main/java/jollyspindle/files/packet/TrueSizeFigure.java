@@ -7,6 +7,7 @@ import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.quilt.RunFrame;
@@ -47,7 +48,7 @@ final class TrueSizeFigure {
         RunFrame frame = run.frame();
         double wide = Math.min(cell.width(), sheet.width() - 2 * Sheet.MARGIN);
         double high = Math.min(frame.depth(), bottom - top - TEXT);
-        boolean whole = wide > cell.width() - 1e-9 && high > frame.depth() - 1e-9;
+        boolean whole = wide > cell.width() - Tolerances.ROUNDING && high > frame.depth() - Tolerances.ROUNDING;
         double y = top + 0.12;
         String note = "Stitch lines solid; marks dashed; the seam below, the limit of stitching dashed above."
                 + (whole
@@ -76,7 +77,10 @@ final class TrueSizeFigure {
         }
         for (Mark mark : run.laidOut().marks()) {
             double x = mark.along() - cell.from();
-            if (mark.by() == Mark.MarkedBy.CHALK && x > -1e-9 && x < wide + 1e-9 && mark.across() < high + 1e-9) {
+            if (mark.by() == Mark.MarkedBy.CHALK
+                    && x > -Tolerances.ROUNDING
+                    && x < wide + Tolerances.ROUNDING
+                    && mark.across() < high + Tolerances.ROUNDING) {
                 sheet.curves(
                         List.of(new Segment(new Point(x, mark.across() - TICK), new Point(x, mark.across() + TICK))),
                         to,

@@ -6,6 +6,7 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.shelf.ArcTemplate;
@@ -112,7 +113,7 @@ final class TrueSizeRepeat {
         double half = Math.asin(Math.min(1, segment.chord() / 2 / template.edgeRadius()));
         double used = Math.min(template.usableSweep() / 2, half);
         Arc edge = new Arc(Point.ORIGIN, template.edgeRadius(), Math.PI / 2 + used, -2 * used);
-        boolean whole = end > segment.chord() / 2 + 1e-9;
+        boolean whole = end > segment.chord() / 2 + Tolerances.ROUNDING;
         sheet.curves(List.<Curve>of((whole ? edge : edge.piece(0, 0.5)).posed(pose)), to, EDGE);
         for (ArcTemplate.RiseLine line : template.riseLines()) {
             stroke(sheet, to, pose, line.belowCrown(), end, ENGRAVED, words.exact(line.label()));

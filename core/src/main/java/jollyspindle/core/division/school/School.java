@@ -1,6 +1,7 @@
 package jollyspindle.core.division.school;
 
 import jollyspindle.core.division.RunDivision;
+import jollyspindle.core.measure.Tolerances;
 
 import java.util.Optional;
 
@@ -12,7 +13,7 @@ import java.util.Optional;
 public sealed interface School permits Even, CornersIn, CentreOut, HalfSteps, Fudged, ByPiecing, ByIncrements, ByHand {
 
     /** Spaces of no more than this, in inches, are nothing. */
-    double NOTHING = 1e-9;
+    double NOTHING = Tolerances.ROUNDING;
 
     /** No repeat is pieced from more units. */
     int MOST_UNITS = 12;

@@ -6,6 +6,7 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.ArcEdge;
@@ -183,7 +184,7 @@ public record ArcForm(
 
     /** Whether the edge reaches the half circle, from where legs can go on. */
     public boolean reachesHalfCircle() {
-        return usableSweep > Math.PI - 1e-6;
+        return usableSweep > Math.PI - Tolerances.SAME_PLACE;
     }
 
     /** The radius of the acrylic edge in inches, if it has that edge; not over 0 if its label makes no sense. */

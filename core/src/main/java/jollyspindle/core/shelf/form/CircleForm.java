@@ -5,6 +5,7 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.ArcEdge;
@@ -206,7 +207,7 @@ public record CircleForm(Cutting cutting, List<Double> sizes, double rim) implem
     }
 
     private static boolean open(Arc arc) {
-        return arc.sweep() < 2 * Math.PI - 1e-9;
+        return arc.sweep() < 2 * Math.PI - Tolerances.ROUNDING;
     }
 
     private Cut discs(SizeLabel label) {

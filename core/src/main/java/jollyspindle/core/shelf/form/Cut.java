@@ -7,6 +7,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.measure.Tolerances;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -94,7 +95,7 @@ public record Cut(List<Piece> pieces, List<Guide> guides) {
         double from = Double.NaN;
         double last = 0;
         for (double to : places) {
-            if ((to - last) * line.length() < 1e-6) {
+            if ((to - last) * line.length() < Tolerances.SAME_PLACE) {
                 continue;
             }
             Point middle = line.at((last + to) / 2);
@@ -121,6 +122,6 @@ public record Cut(List<Piece> pieces, List<Guide> guides) {
     private boolean isOnEdge(Point p) {
         return pieces.stream()
                 .flatMap(piece -> piece.outlines().stream())
-                .anyMatch(outline -> outline.distance(p) < 1e-9);
+                .anyMatch(outline -> outline.distance(p) < Tolerances.ROUNDING);
     }
 }

@@ -6,6 +6,7 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.Concern;
@@ -123,7 +124,7 @@ public record ScallopRow(int bumps, double width, double depth) implements Form 
     @Override
     public Cut cut(SizeLabel label, double gap) {
         double radius = bumpRadius();
-        if (radius <= 1e-6) {
+        if (radius <= Tolerances.SAME_PLACE) {
             return Cut.NOTHING;
         }
         double f = Machine.NOMINAL_FOOT_RADIUS;

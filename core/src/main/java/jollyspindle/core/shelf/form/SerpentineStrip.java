@@ -5,6 +5,7 @@ import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.Prediction;
@@ -54,7 +55,7 @@ public record SerpentineStrip(double module, double height, int waves, double de
         if (waves < 1 || waves > MOST_WAVES) {
             throw new IllegalArgumentException("a strip has 1 to " + MOST_WAVES + " waves");
         }
-        if (height > module / 2 + 1e-9) {
+        if (height > module / 2 + Tolerances.ROUNDING) {
             throw new IllegalArgumentException("a serpentine is at most half its module high: half circles");
         }
     }

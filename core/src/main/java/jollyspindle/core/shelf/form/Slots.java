@@ -3,6 +3,7 @@ package jollyspindle.core.shelf.form;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.LabelConvention;
@@ -74,7 +75,7 @@ final class Slots {
 
     /** Adds what is the matter with slots: too narrow for the foot, or one running into the next. */
     static void inspect(List<Double> sizes, double width, SizeLabel label, Machine machine, List<Concern> found) {
-        if (width < 2 * machine.footRadius() - 1e-9) {
+        if (width < 2 * machine.footRadius() - Tolerances.ROUNDING) {
             found.add(new Concern.SlotTooNarrow(width, 2 * machine.footRadius()));
         }
         for (int i = 1; i < sizes.size(); i++) {

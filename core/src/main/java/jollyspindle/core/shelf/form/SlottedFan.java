@@ -4,6 +4,7 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.Concern;
@@ -104,7 +105,7 @@ public record SlottedFan(List<Double> sizes, double slotWidth, double sweep, dou
     public boolean reachesBeyondLegs(SizeLabel label) {
         double innermost = Slots.middle(sizes.get(0), label, slotWidth);
         double end = innermost > slotWidth / 2 ? Math.asin(slotWidth / 2 / innermost) : 0;
-        return sweep + 2 * end > legAngle + 1e-9;
+        return sweep + 2 * end > legAngle + Tolerances.ROUNDING;
     }
 
     @Override

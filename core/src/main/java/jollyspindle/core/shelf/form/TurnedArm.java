@@ -10,6 +10,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.param.Values;
@@ -332,7 +333,7 @@ public record TurnedArm(Figure figure, double reach, double hook, double width) 
 
     private static void join(List<Curve> outline, Point to) {
         Point from = outline.get(outline.size() - 1).end();
-        if (from.distance(to) > 1e-9) {
+        if (from.distance(to) > Tolerances.ROUNDING) {
             outline.add(new Segment(from, to));
         }
     }
