@@ -172,6 +172,6 @@ final class EmptyCircle {
         double length = dx * dx + dy * dy;
         double along = length == 0 ? 0 : ((x - x1[i]) * dx + (y - y1[i]) * dy) / length;
         double t = Math.max(0, Math.min(1, along));
-        return Math.hypot(x1[i] + t * dx - x, y1[i] + t * dy - y);
+        return Point.length(x1[i] + t * dx - x, y1[i] + t * dy - y);
     }
 }

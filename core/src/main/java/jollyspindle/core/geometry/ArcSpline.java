@@ -60,11 +60,11 @@ public final class ArcSpline {
     /** The direction of travel; beside a place where the curve stands still, the direction a little further on. */
     private static Point tangent(FreeCurve curve, double t, double aside) {
         Point d = curve.derivative(t);
-        if (Math.hypot(d.x(), d.y()) > Tolerances.ROUNDING) {
+        if (d.length() > Tolerances.ROUNDING) {
             return d.unit();
         }
         Point chord = curve.at(t + aside * 100).minus(curve.at(t)).times(Math.signum(aside));
-        return Math.hypot(chord.x(), chord.y()) > 0 ? chord.unit() : new Point(1, 0);
+        return chord.length() > 0 ? chord.unit() : new Point(1, 0);
     }
 
     private static boolean follows(FreeCurve curve, double from, double to, List<Curve> arcs, double tolerance) {

@@ -45,7 +45,20 @@ public record Point(double x, double y) {
 
     /** The distance to another place, in inches. */
     public double distance(Point other) {
-        return Math.hypot(x - other.x, y - other.y);
+        return length(x - other.x, y - other.y);
+    }
+
+    /** How long this vector is, in inches. */
+    public double length() {
+        return length(x, y);
+    }
+
+    /**
+     * The length of a vector, in inches. Unlike {@link Math#hypot}, which takes ten times as long, it guards against nothing that
+     * can't be on a quilt: lengths beyond 1e150 or under 1e-150.
+     */
+    public static double length(double x, double y) {
+        return Math.sqrt(x * x + y * y);
     }
 
     public Point midpoint(Point other) {
@@ -67,9 +80,9 @@ public record Point(double x, double y) {
         return new Point(-x, y);
     }
 
-    /** This vector scaled to length 1; undefined for the zero vector. */
+    /** This vector scaled to length 1; not a number for the zero vector. */
     public Point unit() {
-        return times(1 / Math.hypot(x, y));
+        return times(1 / length());
     }
 
     /** This vector turned by an angle in radians, counter-clockwise. */

@@ -99,8 +99,7 @@ public final class MeasureInspector {
                 for (int i = 0; i < 4; i++) {
                     Point edge = outer.get((i + 1) % 4).minus(outer.get(i));
                     // Clockwise corners have the inside at their right.
-                    if (edge.cross(corner.minus(outer.get(i)))
-                            > Tolerances.SAME_PLACE * Math.hypot(edge.x(), edge.y())) {
+                    if (edge.cross(corner.minus(outer.get(i))) > Tolerances.SAME_PLACE * edge.length()) {
                         return true;
                     }
                 }

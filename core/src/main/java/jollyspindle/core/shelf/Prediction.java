@@ -79,8 +79,7 @@ public record Prediction(What what, double inches) {
     /** How far from the centre the line along the main edge ends. */
     public static Prediction reach(Cut cut, double foot) {
         return new Prediction(
-                What.REACH,
-                line(cut, foot).map(p -> Math.hypot(p.end().x(), p.end().y())).orElse(0.0));
+                What.REACH, line(cut, foot).map(p -> p.end().length()).orElse(0.0));
     }
 
     private static Optional<Path> line(Cut cut, double foot) {

@@ -216,7 +216,7 @@ public final class StitchFacts {
     public void arm() {
         lines.stream().findFirst().ifPresent(line -> {
             Path path = line.paths().get(0);
-            double reach = Math.hypot(path.end().x(), path.end().y());
+            double reach = path.end().length();
             found.add(new StitchFact.Reach(reach, path.length()));
             found.add(new StitchFact.CoversBlock(reach * Math.sqrt(2)));
             double step = 2 * Math.PI / USUAL_ARMS;

@@ -14,10 +14,10 @@ import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.route.Travel;
 import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacedEdges;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
-import jollyspindle.core.shelf.form.Guide;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
@@ -27,9 +27,11 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -99,13 +101,15 @@ class AreaChecks {
     static void check(Area area, AreaPlan plan, List<Template> templates) {
         Set<String> ids = new HashSet<>();
         Geometry cloth = cloth(area).buffer(2e-3);
+        PlacedEdges edges = new PlacedEdges(templates);
+        Map<StitchLine, List<Placement>> pieces =
+                plan.placements().stream().collect(Collectors.groupingBy(Placement::of));
         for (StitchLine line : plan.lines()) {
             assertThat(ids.add(line.id())).as(line.id()).isTrue();
             assertThat(cloth(area, line, cloth).covers(flat(line.path())))
                     .as(line.id() + " inside")
                     .isTrue();
-            List<Placement> own =
-                    plan.placements().stream().filter(p -> p.of().equals(line)).toList();
+            List<Placement> own = pieces.getOrDefault(line, List.of());
             assertThat(own).as(line.id()).isNotEmpty();
             double length = own.stream().mapToDouble(p -> p.path().length()).sum();
             assertThat(length).isCloseTo(line.path().length(), within(1e-6));
@@ -118,17 +122,9 @@ class AreaChecks {
             assertThat(placement.start().place().distance(placement.path().start()))
                     .isLessThan(1e-3);
             assertThat(placement.end().place().distance(placement.path().end())).isLessThan(1e-3);
-            Template template = templates.stream()
-                    .filter(t -> t.id().equals(placement.tool().templateId()))
-                    .findFirst()
-                    .orElseThrow();
-            Guide guide = template.cut().guide(placement.tool().guideId()).orElseThrow();
-            Point home = guide.round().map(r -> r.centre().times(-1)).orElse(Point.ORIGIN);
-            LineString edge = flat(guide.edge().moved(home).posed(placement.pose()));
             for (Curve curve : placement.curves()) {
                 for (int i = 0; i <= 4; i++) {
-                    Point p = curve.at(i / 4.0);
-                    assertThat(edge.distance(JTS.createPoint(new Coordinate(p.x(), p.y()))))
+                    assertThat(edges.distance(placement, curve.at(i / 4.0)))
                             .as("%s along %s", placement.id(), placement.tool())
                             .isCloseTo(MACHINE.footRadius(), within(1e-3));
                 }

@@ -22,8 +22,8 @@ import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.sewing.PlacedEdges;
 import jollyspindle.core.shelf.StarterShelf;
-import jollyspindle.core.shelf.form.Guide;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
@@ -36,6 +36,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 import static org.assertj.core.api.Assertions.assertThat;
@@ -92,17 +93,18 @@ final class MotifChecks {
         Set<String> ids = new HashSet<>();
         List<Placement> all = new ArrayList<>();
         plan.runs().forEach(run -> all.addAll(plan.placements(run.id())));
+        Map<StitchLine, List<Placement>> pieces = all.stream().collect(Collectors.groupingBy(Placement::of));
+        PlacedEdges edges = new PlacedEdges(plan.job().templates());
         for (StitchLine line : plan.lines()) {
             assertThat(ids.add(line.id())).as(line.id()).isTrue();
-            List<Placement> own = all.stream().filter(p -> p.of().equals(line)).toList();
-            checkPieces(line, own);
+            checkPieces(line, pieces.getOrDefault(line, List.of()));
         }
         for (Placement placement : all) {
             assertThat(ids.add(placement.id())
                             || placement.id().equals(placement.of().id()))
                     .as(placement.id())
                     .isTrue();
-            checkPlacement(plan.job(), placement);
+            checkPlacement(plan.job(), placement, edges);
         }
         checkMarks(plan, all);
         for (RunPlan run : plan.runs()) {
@@ -141,18 +143,10 @@ final class MotifChecks {
     }
 
     /** The needle runs a foot's radius from the placed acrylic edge everywhere. */
-    private static void checkPlacement(QuiltJob job, Placement placement) {
-        Guide guide = job.template(placement.tool().templateId())
-                .orElseThrow()
-                .cut()
-                .guide(placement.tool().guideId())
-                .orElseThrow();
-        Point home = guide.round().map(r -> r.centre().times(-1)).orElse(Point.ORIGIN);
-        LineString edge = flat(guide.edge().moved(home).posed(placement.pose()));
+    private static void checkPlacement(QuiltJob job, Placement placement, PlacedEdges edges) {
         for (Curve curve : placement.curves()) {
             for (int i = 0; i <= 6; i++) {
-                Point needle = curve.at(i / 6.0);
-                assertThat(edge.distance(JTS.createPoint(new Coordinate(needle.x(), needle.y()))))
+                assertThat(edges.distance(placement, curve.at(i / 6.0)))
                         .as("%s with %s along %s", placement.id(), placement.tool(), curve)
                         .isCloseTo(job.machine().footRadius(), within(1e-3));
             }
