@@ -196,7 +196,7 @@ public final class WindowReport {
         fire(tape, MouseEvent.MOUSE_PRESSED, x, y);
         fire(tape, MouseEvent.MOUSE_RELEASED, x, y);
         return inWindow(() -> {
-            Mark taken = bench.pointedProperty().get();
+            Mark taken = bench.selection().pointedProperty().get();
             return taken != null && taken.kind() == Mark.Kind.VALLEY;
         });
     }

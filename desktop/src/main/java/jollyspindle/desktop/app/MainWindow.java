@@ -284,13 +284,13 @@ public final class MainWindow {
         root.getScene().addEventHandler(KeyEvent.KEY_PRESSED, this::press);
         drops(root.getScene());
         bench.stageProperty().addListener(o -> arrange());
-        bench.comparingProperty().addListener(o -> arrange());
+        bench.comparison().shownProperty().addListener(o -> arrange());
         bench.areas().lookedProperty().addListener((o, was, now) -> {
             if ((was == null) != (now == null)) {
                 arrange();
             }
         });
-        bench.whereProperty().addListener(o -> showTemplate());
+        bench.selection().whereProperty().addListener(o -> showTemplate());
         // The stage may outlive what is shown on it.
         stage.focusedProperty().addListener(new WeakChangeListener<>(comesForward));
         bench.changesProperty().addListener(o -> messages.hide());
@@ -382,7 +382,8 @@ public final class MainWindow {
 
     private void arrange() {
         WorkStage now = bench.stageProperty().get();
-        boolean compared = now == WorkStage.LAY_OUT && bench.comparingProperty().get();
+        boolean compared =
+                now == WorkStage.LAY_OUT && bench.comparison().shownProperty().get();
         Gradually.inTurn(
                 root,
                 () -> {
@@ -404,8 +405,8 @@ public final class MainWindow {
     /** Laying out, the first arc's template lies on the table until another is asked for, or Esc takes it away. */
     private void showTemplate() {
         if (bench.stageProperty().get() == WorkStage.LAY_OUT
-                && bench.placementProperty().get() == null) {
-            bench.stepPlacement(1);
+                && bench.selection().placementProperty().get() == null) {
+            bench.selection().stepPlacement(1);
         }
     }
 
@@ -420,16 +421,16 @@ public final class MainWindow {
         if (e.getCode() == KeyCode.PAGE_DOWN || e.getCode() == KeyCode.PAGE_UP) {
             int step = e.getCode() == KeyCode.PAGE_DOWN ? 1 : -1;
             if (e.isShiftDown()) {
-                bench.stepSchool(step);
+                bench.dividing().stepSchool(step);
             } else {
-                bench.stepCandidate(step);
+                bench.dividing().stepCandidate(step);
             }
         } else if (e.getCode() == KeyCode.PERIOD) {
-            bench.stepPlacement(1);
+            bench.selection().stepPlacement(1);
         } else if (e.getCode() == KeyCode.COMMA) {
-            bench.stepPlacement(-1);
+            bench.selection().stepPlacement(-1);
         } else if (e.getCode() == KeyCode.ESCAPE) {
-            bench.placementProperty().set(null);
+            bench.selection().placementProperty().set(null);
         }
     }
 
@@ -495,7 +496,7 @@ public final class MainWindow {
         if (remedy instanceof Remedy.Measure measure) {
             measure(measure.what());
         } else if (remedy instanceof Remedy.Divide divide) {
-            bench.divide(divide.schools());
+            bench.dividing().divide(divide.schools());
         } else if (remedy instanceof Remedy.FollowBest follow) {
             bench.edit("the best way", job -> job.editing(follow.group(), RunLayout::choosingNone));
         } else if (remedy instanceof Remedy.AllowRange range) {
@@ -519,7 +520,7 @@ public final class MainWindow {
                     "opposite sides planned " + Words.name(ease.to()),
                     quilt -> quilt.with(quilt.easing().with(ease.side(), ease.to())));
         } else if (remedy instanceof Remedy.SeeMarks see) {
-            bench.choose(see.run());
+            bench.selection().choose(see.run());
             bench.stageProperty().set(WorkStage.MARK);
         } else if (remedy instanceof Remedy.TakeFromShelf take) {
             bench.takeFromShelf(take.templateId());

@@ -132,11 +132,13 @@ final class Menus {
                 undo,
                 redo,
                 new SeparatorMenuItem(),
-                item("More repeats on this side", ctrl(KeyCode.UP), () -> bench.stepRepeats(1)),
-                item("Fewer repeats on this side", ctrl(KeyCode.DOWN), () -> bench.stepRepeats(-1)),
-                item("Next way to come out", null, () -> bench.stepCandidate(1)),
-                item("The way before", null, () -> bench.stepCandidate(-1)),
-                item("Next school", null, () -> bench.stepSchool(1)),
+                item("More repeats on this side", ctrl(KeyCode.UP), () -> bench.dividing()
+                        .stepRepeats(1)),
+                item("Fewer repeats on this side", ctrl(KeyCode.DOWN), () -> bench.dividing()
+                        .stepRepeats(-1)),
+                item("Next way to come out", null, () -> bench.dividing().stepCandidate(1)),
+                item("The way before", null, () -> bench.dividing().stepCandidate(-1)),
+                item("Next school", null, () -> bench.dividing().stepSchool(1)),
                 new SeparatorMenuItem(),
                 item("Keep these motifs as a recipe…", null, filing::writeRecipe),
                 item("Use a recipe here…", null, filing::useRecipe),
@@ -180,7 +182,7 @@ final class Menus {
                     .add(item(
                             Words.border(side),
                             new KeyCodeCombination(digit(side.ordinal()), KeyCombination.ALT_DOWN),
-                            () -> bench.choose(side)));
+                            () -> bench.selection().choose(side)));
         }
         menu.getItems()
                 .addAll(

@@ -94,41 +94,42 @@ final class Pictures {
             }),
             new Shot("lay-out-compared", (bench, window) -> {
                 List<Candidate> ways = bench.group().orElseThrow().candidates();
-                bench.compare(ways.get(0), true);
-                bench.compare(ways.get(3), true);
-                bench.compare(ways.get(5), true);
-                bench.comparingProperty().set(true);
+                bench.comparison().take(ways.get(0), true);
+                bench.comparison().take(ways.get(3), true);
+                bench.comparison().take(ways.get(5), true);
+                bench.comparison().shownProperty().set(true);
             }),
             new Shot("lay-out-by-hand", (bench, window) -> {
-                bench.comparingProperty().set(false);
-                bench.scopeProperty().set(Scope.ONE);
-                bench.divide(Map.of(RunId.of(Side.TOP), new ByHand(10, Map.of(3, 21.0, 7, 50.5))));
+                bench.comparison().shownProperty().set(false);
+                bench.selection().scopeProperty().set(Scope.ONE);
+                bench.dividing().divide(Map.of(RunId.of(Side.TOP), new ByHand(10, Map.of(3, 21.0, 7, 50.5))));
                 window.layOutBench().showRun();
-                bench.layZero(bench.run().orElseThrow().laidOut().marks().get(6));
+                bench.selection()
+                        .layZero(bench.run().orElseThrow().laidOut().marks().get(6));
             }),
             new Shot("lay-out-side-large", (bench, window) -> {
                 bench.start(DemoJob.heronWeir());
                 window.layOutBench().showWays();
-                bench.scopeProperty().set(Scope.ALL);
-                bench.choose(Side.RIGHT);
+                bench.selection().scopeProperty().set(Scope.ALL);
+                bench.selection().choose(Side.RIGHT);
                 window.table().zoomToSide();
 
                 for (int i = 0; i < 6; i++) {
-                    bench.stepPlacement(1);
+                    bench.selection().stepPlacement(1);
                 }
                 window.table().zoom(7);
             }),
             new Shot("mark", (bench, window) -> {
                 window.table().fit();
-                bench.choose(Side.TOP);
+                bench.selection().choose(Side.TOP);
                 bench.stageProperty().set(WorkStage.MARK);
                 for (int i = 0; i < 7; i++) {
-                    bench.stepMark(1);
+                    bench.selection().stepMark(1);
                 }
             }),
             new Shot("motif-gallery", (bench, window) -> {
                 bench.stageProperty().set(WorkStage.LAY_OUT);
-                bench.pointedProperty().set(null);
+                bench.selection().pointedProperty().set(null);
                 bench.start(DemoJob.heronWeir());
                 window.layOutBench().showGallery();
             }),
@@ -185,10 +186,10 @@ final class Pictures {
     private static Shot ring(String name) {
         return new Shot(name, (bench, window) -> {
             bench.start(DemoRings.all().get(name));
-            bench.choose(Side.TOP);
+            bench.selection().choose(Side.TOP);
             window.table().zoomToCorner();
-            bench.placementProperty().set(null);
-            bench.stepPlacement(1);
+            bench.selection().placementProperty().set(null);
+            bench.selection().stepPlacement(1);
             window.layOutBench().showMotifs();
         });
     }

@@ -329,7 +329,7 @@ public final class AreasPane extends VBox {
             step.setId("area-step");
             Tip.on(step, "The template on the table, placement by placement: step on with . and ,");
             step.setOnAction(e -> {
-                bench.placementProperty().set(desk.placements().get(0));
+                bench.selection().placementProperty().set(desk.placements().get(0));
                 turnTo(Page.ROTATION);
             });
             parts.add(() -> step);

@@ -65,7 +65,7 @@ final class RayDial extends VBox {
                 e.consume();
             }
         });
-        bench.placementProperty().addListener(new WeakInvalidationListener(redraw));
+        bench.selection().placementProperty().addListener(new WeakInvalidationListener(redraw));
         getChildren().addAll(canvas, said);
         show();
     }

@@ -39,10 +39,10 @@ final class RotationPane extends VBox {
         list.setCellFactory(view -> new Row());
         list.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> {
             if (!showing && now != null) {
-                bench.placementProperty().set(now);
+                bench.selection().placementProperty().set(now);
             }
         });
-        bench.placementProperty().addListener(o -> select());
+        bench.selection().placementProperty().addListener(o -> select());
     }
 
     /** A placement's number and what is to be done. */
@@ -97,7 +97,7 @@ final class RotationPane extends VBox {
 
     private void select() {
         showing = true;
-        Placement now = bench.placementProperty().get();
+        Placement now = bench.selection().placementProperty().get();
         int index = list.getItems().indexOf(now);
         if (index < 0) {
             list.getSelectionModel().clearSelection();

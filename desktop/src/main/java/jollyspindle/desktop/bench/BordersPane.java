@@ -159,8 +159,14 @@ final class BordersPane extends VBox {
                 button.setSelected(true);
                 number = which;
                 if (!bench.job().quilt().border(which).plain()) {
-                    bench.choose(
-                            RunId.of(which, bench.whereProperty().get().side().orElse(Side.TOP)));
+                    bench.selection()
+                            .choose(RunId.of(
+                                    which,
+                                    bench.selection()
+                                            .whereProperty()
+                                            .get()
+                                            .side()
+                                            .orElse(Side.TOP)));
                 }
                 show();
             });

@@ -46,15 +46,16 @@ final class CornerFields {
 
     /** Whether the one corner at the left end of the side that is looked at is meant, and not all. */
     private boolean isOwn() {
-        Optional<Side> side = bench.whereProperty().get().side();
+        Optional<Side> side = bench.selection().whereProperty().get().side();
         return alone || side.filter(design().corners()::containsKey).isPresent();
     }
 
     /** The fields, each made when it is asked for. */
     List<Supplier<? extends Node>> parts() {
         boolean own = isOwn();
-        CornerDesign corner =
-                own ? design().corner(bench.whereProperty().get().side().orElseThrow()) : design().corner();
+        CornerDesign corner = own
+                ? design().corner(bench.selection().whereProperty().get().side().orElseThrow())
+                : design().corner();
         CornerType type = CornerTypes.of(corner.kind());
         List<Supplier<? extends Node>> parts = new ArrayList<>();
         parts.add(() -> single(own));
@@ -139,7 +140,7 @@ final class CornerFields {
 
     private void take(CornerDesign corner) {
         boolean own = isOwn();
-        Optional<Side> side = bench.whereProperty().get().side();
+        Optional<Side> side = bench.selection().whereProperty().get().side();
         bench.design(
                 (own ? "corner: " : "corners: ") + Words.decapital(MotifWords.name(corner.kind())),
                 l -> l.with(

@@ -49,7 +49,7 @@ final class GalleryPane extends VBox {
     void show(int place) {
         work.letGo();
         QuiltJob job = bench.job().offering(bench.shelf().templates());
-        RunId run = bench.whereProperty().get();
+        RunId run = bench.selection().whereProperty().get();
         Gradually.fill(this, Preset.all().stream().map(preset -> () -> {
             Card card = new Card(preset);
             work.ask(() -> Gallery.entry(job, run, preset, place), card::show);

@@ -163,12 +163,12 @@ public final class LayOutBench extends VBox {
             }
         });
         // Fields of another border than the one that is looked at would change the wrong one.
-        bench.whereProperty().addListener(o -> {
+        bench.selection().whereProperty().addListener(o -> {
             soon.ask();
             soon.now();
         });
         bench.stageProperty().addListener(follow);
-        bench.placementProperty().addListener((o, was, now) -> {
+        bench.selection().placementProperty().addListener((o, was, now) -> {
             // From one to another: the quilter is stepping. The first is shown without being asked for.
             if (was != null
                     && now != null
@@ -268,7 +268,7 @@ public final class LayOutBench extends VBox {
     private void turnTo(Page to) {
         page = to;
         if (to != Page.AREAS && bench.areas().isLooked()) {
-            bench.choose(bench.whereProperty().get());
+            bench.selection().choose(bench.selection().whereProperty().get());
         }
         pills.forEach((p, pill) -> pill.setSelected(p == to));
         deck.show(pages.get(to));

@@ -79,23 +79,23 @@ public final class MarkBench extends VBox {
                 placements::applyCss);
         marks.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> {
             if (!showing && now != null) {
-                bench.pointedProperty().set(now);
+                bench.selection().pointedProperty().set(now);
             }
         });
         placements.getSelectionModel().selectedItemProperty().addListener((o, was, now) -> {
             if (!showing && now != null) {
-                bench.placementProperty().set(now);
+                bench.selection().placementProperty().set(now);
             }
         });
         // Shown while it is looked at; a valley that is dragged elsewhere needn't wait for it.
         Soon soon = new Soon(this, this::show);
         InvalidationListener follow = o -> soon.ask();
         bench.planProperty().addListener(follow);
-        bench.whereProperty().addListener(follow);
+        bench.selection().whereProperty().addListener(follow);
         bench.areas().lookedProperty().addListener(follow);
         Soon chosen = new Soon(this, this::select);
-        bench.pointedProperty().addListener(o -> chosen.ask());
-        bench.placementProperty().addListener(o -> chosen.ask());
+        bench.selection().pointedProperty().addListener(o -> chosen.ask());
+        bench.selection().placementProperty().addListener(o -> chosen.ask());
         soon.ask();
     }
 
@@ -150,7 +150,7 @@ public final class MarkBench extends VBox {
             return;
         }
         RunPlan run = bench.run().orElse(null);
-        heading.setText(bench.name(bench.whereProperty().get()) + ": marks and placements");
+        heading.setText(bench.name(bench.selection().whereProperty().get()) + ": marks and placements");
         if (run == null) {
             note.setText("Once the quilt is measured and divided, the marks of this side stand here.");
             Gradually.rows(marks, List.of());
@@ -171,8 +171,8 @@ public final class MarkBench extends VBox {
     }
 
     private void select() {
-        select(marks, bench.pointedProperty().get());
-        select(placements, bench.placementProperty().get());
+        select(marks, bench.selection().pointedProperty().get());
+        select(placements, bench.selection().placementProperty().get());
     }
 
     /** The marks of the piece of an area that is looked at, read along its lower edge and upwards. */

@@ -150,12 +150,12 @@ final class MotifPane extends VBox {
 
     /** The motifs of the run that is looked at. */
     private List<Layer> layers() {
-        return design().layers(bench.whereProperty().get());
+        return design().layers(bench.selection().whereProperty().get());
     }
 
     /** Whether what is changed is changed on this side only; a side that is its own stays so. */
     private boolean isAlone() {
-        RunId run = bench.whereProperty().get();
+        RunId run = bench.selection().whereProperty().get();
         return alone || run.side().filter(design().sides()::containsKey).isPresent();
     }
 
@@ -176,7 +176,7 @@ final class MotifPane extends VBox {
             round.setId("motif-copy");
             Tip.on(round, "All sides get the motifs of this one");
             round.setOnAction(e -> {
-                RunId run = bench.whereProperty().get();
+                RunId run = bench.selection().whereProperty().get();
                 alone = false;
                 bench.design("motifs copied round", l -> l.with(l.design().copiedRound(run)));
                 show();
@@ -202,7 +202,7 @@ final class MotifPane extends VBox {
             MenuItem item = new MenuItem(name);
             item.setId("motif-copy-to-" + (to.strip() ? "strip-" : "border-") + to.number());
             item.setOnAction(e -> {
-                RunId run = bench.whereProperty().get();
+                RunId run = bench.selection().whereProperty().get();
                 bench.edit("motifs copied to " + Words.decapital(name), job -> job.copying(run, to));
             });
             copy.getItems().add(item);
@@ -212,7 +212,7 @@ final class MotifPane extends VBox {
 
     /** A layout with the motifs of the run that is looked at changed: on all runs, or on this one. */
     private RunLayout with(RunLayout layout, List<Layer> layers) {
-        RunId run = bench.whereProperty().get();
+        RunId run = bench.selection().whereProperty().get();
         Design design = layout.design();
         return layout.with(
                 isAlone()
@@ -293,7 +293,7 @@ final class MotifPane extends VBox {
     private void adopt(Preset preset) {
         int place = looked;
         QuiltJob all = bench.job().offering(bench.shelf().templates());
-        RunId run = bench.whereProperty().get();
+        RunId run = bench.selection().whereProperty().get();
         choosing = false;
         bench.design(Words.decapital(MotifWords.name(preset)), layout -> {
             if (isAlone()) {

@@ -66,7 +66,7 @@ final class RunPane extends VBox {
     // --- changing it -------------------------------------------------------------------------------------------
 
     Optional<DividedRun> run() {
-        RunId where = bench.whereProperty().get();
+        RunId where = bench.selection().whereProperty().get();
         return bench.group().map(g -> g.chosen().run(where));
     }
 
@@ -77,7 +77,7 @@ final class RunPane extends VBox {
             return Optional.of("The run of " + bench.words().length(run.run().length()) + " has no room for "
                     + new DivisionWords(bench.words()).school(school) + ", or they don't divide it.");
         }
-        bench.divide(both(run.id(), school));
+        bench.dividing().divide(both(run.id(), school));
         return Optional.empty();
     }
 
@@ -205,11 +205,11 @@ final class RunPane extends VBox {
     /** A run's school, and the same for the run opposite if both are to be alike, or for all that are picked. */
     Map<RunId, School> both(RunId id, School school) {
         Map<RunId, School> schools = new TreeMap<>(Map.of(id, school));
-        Scope scope = bench.scopeProperty().get();
+        Scope scope = bench.selection().scopeProperty().get();
         if (scope != Scope.ONE) {
             bench.group().orElseThrow().set().runs().stream()
                     .filter(r -> scope == Scope.PICKED
-                            ? bench.inScope(r.id())
+                            ? bench.selection().inScope(r.id())
                             : r.id().side().isPresent()
                                     && r.id().side().equals(id.side().map(Side::opposite)))
                     .filter(r -> school.divide(r.length()).isPresent())

@@ -56,7 +56,7 @@ final class StripsPane extends VBox {
         chosen.setOnAction(e -> {
             if (!showing && chosen.getValue() != null) {
                 number = chosen.getValue();
-                bench.choose(RunId.strip(number));
+                bench.selection().choose(RunId.strip(number));
                 show();
             }
         });
@@ -116,7 +116,7 @@ final class StripsPane extends VBox {
             return q.withStrips(strips);
         });
         if (bench.plan().shape().isPresent()) {
-            bench.choose(RunId.strip(next));
+            bench.selection().choose(RunId.strip(next));
         }
     }
 

@@ -73,10 +73,11 @@ final class WaysPane extends VBox {
         }
         compare.setId("compare");
         compare.setMaxWidth(Double.MAX_VALUE);
-        compare.setOnAction(
-                e -> bench.comparingProperty().set(!bench.comparingProperty().get()));
-        bench.compared().addListener((ListChangeListener<Object>) c -> showCompare());
-        bench.comparingProperty().addListener(o -> showCompare());
+        compare.setOnAction(e -> bench.comparison()
+                .shownProperty()
+                .set(!bench.comparison().shownProperty().get()));
+        bench.comparison().ways().addListener((ListChangeListener<Object>) c -> showCompare());
+        bench.comparison().shownProperty().addListener(o -> showCompare());
         scroll.setContent(cards);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -98,7 +99,7 @@ final class WaysPane extends VBox {
         button.setId("scope-" + scope.name().toLowerCase(Locale.ROOT));
         button.getStyleClass().add("zero-button");
         button.setToggleGroup(together);
-        button.setSelected(scope == bench.scopeProperty().get());
+        button.setSelected(scope == bench.selection().scopeProperty().get());
         Tip.on(
                 button,
                 "What is chosen below holds for "
@@ -110,9 +111,13 @@ final class WaysPane extends VBox {
                         });
         button.setOnAction(e -> {
             button.setSelected(true);
-            bench.scopeProperty().set(scope);
-            if (scope == Scope.PICKED && bench.picked().isEmpty()) {
-                bench.whereProperty().get().side().ifPresent(bench.picked()::add);
+            bench.selection().scopeProperty().set(scope);
+            if (scope == Scope.PICKED && bench.selection().picked().isEmpty()) {
+                bench.selection()
+                        .whereProperty()
+                        .get()
+                        .side()
+                        .ifPresent(bench.selection().picked()::add);
             }
             showPicks();
         });
@@ -124,35 +129,35 @@ final class WaysPane extends VBox {
         box.setId("pick-" + Words.name(side));
         box.selectedProperty().addListener((o, was, is) -> {
             if (is) {
-                bench.picked().add(side);
+                bench.selection().picked().add(side);
             } else {
-                bench.picked().remove(side);
+                bench.selection().picked().remove(side);
             }
         });
         // The last one stays: a way is for some side.
-        bench.picked().addListener((SetChangeListener<Side>) c -> {
-            box.setSelected(bench.picked().contains(side));
-            box.setDisable(bench.picked().equals(Set.of(side)));
+        bench.selection().picked().addListener((SetChangeListener<Side>) c -> {
+            box.setSelected(bench.selection().picked().contains(side));
+            box.setDisable(bench.selection().picked().equals(Set.of(side)));
         });
         return box;
     }
 
     private void showPicks() {
-        boolean wanted =
-                bench.scopeProperty().get() == Scope.PICKED && !bench.groupId().strip();
+        boolean wanted = bench.selection().scopeProperty().get() == Scope.PICKED
+                && !bench.groupId().strip();
         picks.setVisible(wanted);
         picks.setManaged(wanted);
     }
 
     private void showCompare() {
-        int marked = bench.compared().size();
-        boolean on = bench.comparingProperty().get();
+        int marked = bench.comparison().ways().size();
+        boolean on = bench.comparison().shownProperty().get();
         compare.setVisible(marked > 1);
         compare.setManaged(marked > 1);
         compare.setText(on ? "Back to the quilt" : "Compare these " + marked + " side by side");
         for (Node node : cards.getChildren()) {
             if (node instanceof StackPane pane && pane.getChildren().get(1) instanceof CheckBox box) {
-                box.setSelected(bench.compared().contains(((Candidate) box.getUserData()).schools()));
+                box.setSelected(bench.comparison().ways().contains(((Candidate) box.getUserData()).schools()));
             }
         }
     }
@@ -173,16 +178,16 @@ final class WaysPane extends VBox {
         showPicks();
         List<Candidate> candidates = plan.map(GroupPlan::candidates).orElse(List.of());
         if (!candidates.equals(shown)
-                || !bench.whereProperty().get().equals(shownFor)
+                || !bench.selection().whereProperty().get().equals(shownFor)
                 || cards.getChildren().isEmpty()) {
             shown = candidates;
-            if (!bench.whereProperty().get().equals(shownFor)
+            if (!bench.selection().whereProperty().get().equals(shownFor)
                     || !Optional.of(bench.job().tape()).equals(shownTape)) {
                 made.clear();
                 inTurn.letGo();
             }
             shownTape = Optional.of(bench.job().tape());
-            shownFor = bench.whereProperty().get();
+            shownFor = bench.selection().whereProperty().get();
             // Cards of the same candidates are used again: a valley that is dragged changes but one.
             made.keySet().retainAll(identities(candidates));
             WorkPlan of = bench.plan();
@@ -238,13 +243,13 @@ final class WaysPane extends VBox {
         box.setUserData(candidate);
         Tip.on(box, "Compare this way with others, side by side");
         box.setAccessibleText("Compare " + card.getAccessibleText());
-        box.setOnAction(e -> bench.compare(candidate, box.isSelected()));
+        box.setOnAction(e -> bench.comparison().take(candidate, box.isSelected()));
         StackPane.setAlignment(box, Pos.TOP_RIGHT);
         StackPane.setMargin(box, new Insets(28, 8, 0, 0));
         StackPane pane = new StackPane(card, box);
         // Only the box itself takes clicks; beside it the card does.
         box.setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        box.setSelected(bench.compared().contains(candidate.schools()));
+        box.setSelected(bench.comparison().ways().contains(candidate.schools()));
         showChosen(pane);
         return pane;
     }

@@ -73,7 +73,7 @@ public final class CandidateCard extends ToggleButton {
                 + (candidate.runs().stream().anyMatch(r -> r.fit().isPresent()) ? "; " + words.rise(candidate) : ""));
         numbers.setWrapText(true);
         numbers.getStyleClass().add("reason");
-        DividedRun shown = shown(candidate, bench.whereProperty().get());
+        DividedRun shown = shown(candidate, bench.selection().whereProperty().get());
         content =
                 new VBox(2, new HBox(8, kind, gap, flag), title, picture(bench, plan, shown, palette, inTurn), numbers);
         for (Reason.Tone tone : List.of(Reason.Tone.WARNING, Reason.Tone.GOOD, Reason.Tone.PLAIN)) {
@@ -102,7 +102,7 @@ public final class CandidateCard extends ToggleButton {
         Tip.on(this, () -> words.sentence(candidate) + "\n" + exactly(candidate, bench));
         setOnAction(e -> {
             setSelected(true);
-            bench.choose(candidate);
+            bench.dividing().choose(candidate);
         });
     }
 

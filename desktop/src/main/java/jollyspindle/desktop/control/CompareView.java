@@ -71,8 +71,8 @@ public final class CompareView extends VBox {
         getChildren().addAll(uses, pictures, grid, note);
         Soon soon = new Soon(this, this::show);
         bench.planProperty().addListener(o -> soon.ask());
-        bench.compared().addListener((ListChangeListener<Object>) c -> soon.ask());
-        bench.comparingProperty().addListener(o -> soon.ask());
+        bench.comparison().ways().addListener((ListChangeListener<Object>) c -> soon.ask());
+        bench.comparison().shownProperty().addListener(o -> soon.ask());
         pictures.widthProperty().addListener(o -> draw());
         pictures.heightProperty().addListener(o -> draw());
         Soon drawn = new Soon(this, this::draw);
@@ -87,8 +87,8 @@ public final class CompareView extends VBox {
         ways = List.of();
         draw();
         inTurn.letGo();
-        if (bench.comparingProperty().get()) {
-            inTurn.ask(bench.waysCompared(), this::show);
+        if (bench.comparison().shownProperty().get()) {
+            inTurn.ask(bench.comparison().planned(), this::show);
         }
     }
 
@@ -117,8 +117,8 @@ public final class CompareView extends VBox {
             use.setPrefWidth(100);
             HBox.setHgrow(use, Priority.ALWAYS);
             use.setOnAction(e -> {
-                bench.divide(way.candidate().schools());
-                bench.comparingProperty().set(false);
+                bench.dividing().divide(way.candidate().schools());
+                bench.comparison().shownProperty().set(false);
             });
             uses.getChildren().add(use);
         }

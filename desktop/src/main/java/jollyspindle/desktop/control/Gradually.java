@@ -49,6 +49,11 @@ public final class Gradually {
     private static boolean set;
     private static double apart = FARTHEST / 2;
 
+    /** When the present moment is over; all that fills panes in one step of the window's thread shares it. */
+    private static long until;
+
+    private static boolean begun;
+
     private final Node where;
 
     private final Deque<Runnable> rest;
@@ -58,7 +63,7 @@ public final class Gradually {
         this.rest = new ArrayDeque<>(steps.toList());
     }
 
-    /** Exchanges all that is in a pane for these nodes, the first of them at once. */
+    /** Exchanges all that is in a pane for these nodes, the first of them at once if there is time. */
     public static void fill(Pane pane, Node... nodes) {
         fill(pane, Arrays.stream(nodes).map(node -> () -> node));
     }
@@ -193,9 +198,8 @@ public final class Gradually {
     }
 
     private static void fillNext() {
-        long until = System.nanoTime() + ENOUGH;
         try {
-            while (!PENDING.isEmpty() && System.nanoTime() < until) {
+            while (!PENDING.isEmpty() && hasTime()) {
                 Gradually top = PENDING.peek();
                 if (top.rest.isEmpty()) {
                     PENDING.remove(top);
@@ -210,6 +214,15 @@ public final class Gradually {
             next();
             tell();
         }
+    }
+
+    private static boolean hasTime() {
+        if (!begun) {
+            begun = true;
+            until = System.nanoTime() + ENOUGH;
+            Platform.runLater(() -> begun = false);
+        }
+        return System.nanoTime() < until;
     }
 
     private static void tell() {

@@ -57,11 +57,11 @@ public final class PlacementCallout extends ScrollPane {
         Button before = new Button("Before");
         before.setId("placement-before");
         Tip.on(before, "The placement before (,)");
-        before.setOnAction(e -> bench.stepPlacement(-1));
+        before.setOnAction(e -> bench.selection().stepPlacement(-1));
         Button next = new Button("Next");
         next.setId("placement-next");
         Tip.on(next, "The next placement (.)");
-        next.setOnAction(e -> bench.stepPlacement(1));
+        next.setOnAction(e -> bench.selection().stepPlacement(1));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox buttons = new HBox(8, before, next, gap, count);
@@ -73,7 +73,7 @@ public final class PlacementCallout extends ScrollPane {
         Tip.on(steps, "Drag to see the template as it lies, one placement after the other");
         steps.valueProperty().addListener(o -> {
             if (!showing) {
-                bench.showPlacement((int) Math.round(steps.getValue()) - 1);
+                bench.selection().showPlacement((int) Math.round(steps.getValue()) - 1);
             }
         });
         content = new VBox(3, title, turn, path, buttons, steps, sideTitle, arc, room, register);
@@ -81,8 +81,8 @@ public final class PlacementCallout extends ScrollPane {
         setContent(content);
         Soon soon = new Soon(this, this::show);
         bench.planProperty().addListener(o -> soon.ask());
-        bench.whereProperty().addListener(o -> soon.ask());
-        bench.placementProperty().addListener(o -> soon.ask());
+        bench.selection().whereProperty().addListener(o -> soon.ask());
+        bench.selection().placementProperty().addListener(o -> soon.ask());
         bench.stageProperty().addListener(o -> soon.ask());
         soon.ask();
     }
@@ -114,8 +114,8 @@ public final class PlacementCallout extends ScrollPane {
         run.ifPresent(this::side);
         run.ifPresent(this::placement);
         // What is said of the side's arcs doesn't belong beside a placement in the middle of the quilt.
-        boolean area = bench.placementProperty().get() != null
-                && bench.placementProperty().get().region() instanceof AreaId;
+        boolean area = bench.selection().placementProperty().get() != null
+                && bench.selection().placementProperty().get().region() instanceof AreaId;
         for (Node node : List.of(sideTitle, arc)) {
             node.setManaged(!area);
             node.setVisible(!area);
@@ -177,8 +177,8 @@ public final class PlacementCallout extends ScrollPane {
     }
 
     private void placement(RunPlan run) {
-        List<Placement> all = bench.stepped();
-        Placement placement = bench.placementProperty().get();
+        List<Placement> all = bench.selection().stepped();
+        Placement placement = bench.selection().placementProperty().get();
         for (Label label : List.of(turn, path)) {
             label.setManaged(placement != null);
             label.setVisible(placement != null);

@@ -106,8 +106,8 @@ final class QuiltPainter {
             if (bench.areas().isLooked()) {
                 areaMarks();
             }
-            if (bench.placementProperty().get() != null) {
-                template(bench.placementProperty().get());
+            if (bench.selection().placementProperty().get() != null) {
+                template(bench.selection().placementProperty().get());
             }
         }
         bench.handles().forEach(this::handle);
@@ -219,7 +219,7 @@ final class QuiltPainter {
         if (bench.areas().isLooked()) {
             return;
         }
-        shape.find(bench.whereProperty().get()).ifPresent(frame -> {
+        shape.find(bench.selection().whereProperty().get()).ifPresent(frame -> {
             g.setStroke(p.chosen());
             g.setLineWidth(3.5);
             view.stroke(g, new Segment(frame.place(0, 0), frame.place(frame.length(), 0)));
@@ -239,7 +239,7 @@ final class QuiltPainter {
     }
 
     private void marks(RunPlan run) {
-        boolean chosen = run.id().equals(bench.whereProperty().get());
+        boolean chosen = run.id().equals(bench.selection().whereProperty().get());
         boolean marking = bench.stageProperty().get() == WorkStage.MARK;
         g.setStroke(p.mark());
         for (Mark mark : run.laidOut().marks()) {
@@ -364,7 +364,7 @@ final class QuiltPainter {
     }
 
     private void pointed() {
-        Mark mark = bench.pointedProperty().get();
+        Mark mark = bench.selection().pointedProperty().get();
         if (mark == null) {
             return;
         }
@@ -477,8 +477,12 @@ final class QuiltPainter {
                     .unit()
                     .turnedLeft()
                     .times(-1);
-            boolean chosen =
-                    bench.whereProperty().get().side().filter(side::equals).isPresent();
+            boolean chosen = bench.selection()
+                    .whereProperty()
+                    .get()
+                    .side()
+                    .filter(side::equals)
+                    .isPresent();
             text(
                     p.ink(),
                     words.exact(bench.plan().job().quilt().length(Dimension.body(side))),

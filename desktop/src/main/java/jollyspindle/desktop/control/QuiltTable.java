@@ -113,7 +113,7 @@ public final class QuiltTable extends Pane {
             }
             draw();
         });
-        bench.whereProperty().addListener(o -> draw());
+        bench.selection().whereProperty().addListener(o -> draw());
         bench.areas().drawnProperty().addListener(o -> draw());
         bench.areas().lookedProperty().addListener((o, was, now) -> {
             // An area is looked at by itself; turning away from it shows the quilt again.
@@ -121,8 +121,8 @@ public final class QuiltTable extends Pane {
             refit();
         });
         bench.stageProperty().addListener(o -> resized());
-        bench.pointedProperty().addListener(o -> draw());
-        bench.placementProperty().addListener(o -> draw());
+        bench.selection().pointedProperty().addListener(o -> draw());
+        bench.selection().placementProperty().addListener(o -> draw());
         look.darkProperty().addListener(o -> draw());
         look.scaleProperty().addListener(o -> resized());
         focusedProperty().addListener(o -> draw());
@@ -144,9 +144,9 @@ public final class QuiltTable extends Pane {
                 Tooltip.install(this, handleTip);
             });
             // A knob may stand on a mark, which is still what is pointed at.
-            bench.pointedProperty().set(markAt(e.getX(), e.getY()).orElse(null));
+            bench.selection().pointedProperty().set(markAt(e.getX(), e.getY()).orElse(null));
         });
-        setOnMouseExited(e -> bench.pointedProperty().set(null));
+        setOnMouseExited(e -> bench.selection().pointedProperty().set(null));
         setOnScroll(this::scroll);
         setOnKeyPressed(this::key);
     }
@@ -231,7 +231,7 @@ public final class QuiltTable extends Pane {
         }
         bench.plan().shape().ifPresent(shape -> {
             fitted = false;
-            RunId run = bench.whereProperty().get();
+            RunId run = bench.selection().whereProperty().get();
             if (shape.find(run).isEmpty()) {
                 return;
             }
@@ -246,7 +246,7 @@ public final class QuiltTable extends Pane {
     public void zoomToCorner() {
         bench.plan()
                 .shape()
-                .flatMap(shape -> shape.find(bench.whereProperty().get()))
+                .flatMap(shape -> shape.find(bench.selection().whereProperty().get()))
                 .ifPresent(frame -> {
                     fitted = false;
                     double deep = frame.depth();
@@ -308,9 +308,12 @@ public final class QuiltTable extends Pane {
 
     /** Zooms about what is pointed at or placed, or about the middle of what is free; so many steps closer. */
     public void zoom(int steps) {
-        Optional<Point> subject = Optional.ofNullable(bench.placementProperty().get())
+        Optional<Point> subject = Optional.ofNullable(
+                        bench.selection().placementProperty().get())
                 .map(placement -> middle(placement))
-                .or(() -> Optional.ofNullable(bench.pointedProperty().get()).map(Mark::place));
+                .or(() -> Optional.ofNullable(
+                                bench.selection().pointedProperty().get())
+                        .map(Mark::place));
         double x = subject.map(view::x).orElse((getWidth() - kept) / 2);
         double y = subject.map(view::y).orElse(getHeight() / 2);
         zoom(Math.pow(ZOOM, steps), x, y);
@@ -426,15 +429,16 @@ public final class QuiltTable extends Pane {
                 laying && over.isEmpty() ? bench.areas().at(place) : Optional.empty();
         if (area.isPresent()) {
             bench.areas().choose(area.get().id(), area.get().piece());
-            nearest(bench.areas().placements(), place).ifPresent(bench.placementProperty()::set);
+            nearest(bench.areas().placements(), place)
+                    .ifPresent(bench.selection().placementProperty()::set);
             return;
         }
         over.ifPresent(run -> {
-            bench.choose(run.id());
+            bench.selection().choose(run.id());
             if (bench.stageProperty().get() == WorkStage.MEASURE) {
                 run.id().side().ifPresent(side -> measure.accept(Dimension.body(side)));
             } else {
-                placementAt(run.id(), place).ifPresent(bench.placementProperty()::set);
+                placementAt(run.id(), place).ifPresent(bench.selection().placementProperty()::set);
             }
         });
     }

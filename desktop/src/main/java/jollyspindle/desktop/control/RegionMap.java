@@ -69,7 +69,7 @@ public final class RegionMap extends VBox {
         getChildren().addAll(map, list);
         Soon soon = new Soon(this, this::show);
         bench.planProperty().addListener(o -> soon.ask());
-        bench.whereProperty().addListener(o -> soon.ask());
+        bench.selection().whereProperty().addListener(o -> soon.ask());
         bench.areas().lookedProperty().addListener(o -> soon.ask());
         soon.ask();
     }
@@ -79,7 +79,7 @@ public final class RegionMap extends VBox {
         QuiltShape shape = bench.plan().shape().orElse(null);
         List<Object> wanted = List.of(
                 Optional.ofNullable(shape),
-                bench.whereProperty().get(),
+                bench.selection().whereProperty().get(),
                 bench.plan().job().quilt().groups(),
                 bench.plan().job().quilt().areas(),
                 Optional.ofNullable(bench.areas().lookedProperty().get()));
@@ -196,7 +196,7 @@ public final class RegionMap extends VBox {
             button.setSelected(id.equals(bench.groupId()));
             button.setOnAction(e -> {
                 button.setSelected(true);
-                bench.choose(first(id));
+                bench.selection().choose(first(id));
             });
             if (row.getChildren().size() == 4) {
                 rows.getChildren().add(row);
@@ -210,7 +210,7 @@ public final class RegionMap extends VBox {
 
     /** The same side of another border, or a strip. */
     private RunId first(GroupId id) {
-        Side side = bench.whereProperty().get().side().orElse(Side.TOP);
+        Side side = bench.selection().whereProperty().get().side().orElse(Side.TOP);
         return id.strip() ? RunId.strip(id.number()) : RunId.of(id.number(), side);
     }
 
@@ -229,7 +229,7 @@ public final class RegionMap extends VBox {
         button.getStyleClass().add("region-button");
         button.setOnAction(e -> {
             button.setSelected(true);
-            bench.choose(run);
+            bench.selection().choose(run);
         });
         button.setOnMouseClicked(e -> {
             if (e.getClickCount() == 2) {
@@ -278,8 +278,8 @@ public final class RegionMap extends VBox {
 
     private void say(ToggleButton button, RunId run) {
         Words words = bench.words();
-        button.setSelected(
-                run.equals(bench.whereProperty().get()) && !bench.areas().isLooked());
+        button.setSelected(run.equals(bench.selection().whereProperty().get())
+                && !bench.areas().isLooked());
         String text = bench.plan()
                 .run(run)
                 .map(r -> r.division().count() + " of "
@@ -311,14 +311,14 @@ public final class RegionMap extends VBox {
     }
 
     private void region(RunId run, Polygon polygon) {
-        boolean chosen =
-                run.equals(bench.whereProperty().get()) && !bench.areas().isLooked();
+        boolean chosen = run.equals(bench.selection().whereProperty().get())
+                && !bench.areas().isLooked();
         polygon.getStyleClass().add("map-side");
         polygon.setId("map-" + run.code());
         polygon.setCursor(Cursor.HAND);
         polygon.pseudoClassStateChanged(CHOSEN, chosen);
         polygon.setOnMouseClicked(e -> {
-            bench.choose(run);
+            bench.selection().choose(run);
             if (e.getClickCount() == 2) {
                 opened.accept(run);
             }
@@ -335,10 +335,10 @@ public final class RegionMap extends VBox {
         node.setOnMouseDragEntered(e -> node.pseudoClassStateChanged(DROP, true));
         node.setOnMouseDragExited(e -> node.pseudoClassStateChanged(DROP, false));
         node.setOnMouseDragReleased(e -> {
-            RunId before = bench.whereProperty().get();
-            bench.choose(run);
+            RunId before = bench.selection().whereProperty().get();
+            bench.selection().choose(run);
             if (!dropped.test(Optional.ofNullable(e.getGestureSource()).orElse(node))) {
-                bench.choose(before);
+                bench.selection().choose(before);
             }
         });
     }

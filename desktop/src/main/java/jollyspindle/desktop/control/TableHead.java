@@ -34,11 +34,11 @@ public final class TableHead extends HBox {
         Runnable show = () -> what.setText(
                 bench.areas().isLooked()
                         ? area()
-                        : bench.name(bench.whereProperty().get()) + size());
+                        : bench.name(bench.selection().whereProperty().get()) + size());
         Soon soon = new Soon(this, show);
         bench.stageProperty().addListener(o -> soon.ask());
         bench.planProperty().addListener(o -> soon.ask());
-        bench.whereProperty().addListener(o -> soon.ask());
+        bench.selection().whereProperty().addListener(o -> soon.ask());
         bench.areas().lookedProperty().addListener(o -> soon.ask());
         soon.ask();
         Region gap = new Region();
@@ -76,7 +76,7 @@ public final class TableHead extends HBox {
     private String size() {
         return bench.plan()
                 .shape()
-                .flatMap(shape -> shape.find(bench.whereProperty().get()))
+                .flatMap(shape -> shape.find(bench.selection().whereProperty().get()))
                 .map(run -> ", " + bench.words().length(run.length()) + " by "
                         + bench.words().length(run.depth()))
                 .orElse(", not measured yet");

@@ -80,7 +80,7 @@ public final class AreaSelection {
         if (stitchable().contains(id.number())) {
             Looked now = new Looked(id, piece);
             if (!now.equals(looked.get())) {
-                bench.letGo();
+                bench.selection().letGo();
                 looked.set(now);
             }
         }
@@ -227,7 +227,7 @@ public final class AreaSelection {
 
     /** The ray that the template on the table is laid on. */
     public Optional<Ray> ray() {
-        Placement placement = bench.placementProperty().get();
+        Placement placement = bench.selection().placementProperty().get();
         return placement == null
                 ? Optional.empty()
                 : plan().flatMap(plan -> piece().flatMap(piece -> plan.ray(placement, piece)));
@@ -240,7 +240,7 @@ public final class AreaSelection {
                                 .filter(r -> r.number() == number)
                                 .isPresent())
                         .findFirst()))
-                .ifPresent(bench.placementProperty()::set);
+                .ifPresent(bench.selection().placementProperty()::set);
     }
 
     /** Shows the next ray clockwise, or the one before; from none, the first or the last. */

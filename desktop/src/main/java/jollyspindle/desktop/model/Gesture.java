@@ -10,13 +10,13 @@ import java.util.function.UnaryOperator;
  */
 public final class Gesture {
 
-    private final Workbench bench;
+    private final JobKeeper keeper;
     private UndoState before;
     private UndoState shown;
     private boolean over;
 
-    Gesture(Workbench bench, UndoState before) {
-        this.bench = bench;
+    Gesture(JobKeeper keeper, UndoState before) {
+        this.keeper = keeper;
         this.before = before;
         this.shown = before;
     }
@@ -35,7 +35,7 @@ public final class Gesture {
         }
         if (!next.equals(shown)) {
             shown = next;
-            bench.show(this);
+            keeper.show(this);
         }
     }
 
@@ -47,7 +47,7 @@ public final class Gesture {
     public void keep(String name) {
         if (!over) {
             over = true;
-            bench.keep(this, name);
+            keeper.keep(this, name);
         }
     }
 
@@ -55,7 +55,7 @@ public final class Gesture {
     public void drop() {
         if (!over) {
             over = true;
-            bench.drop(this);
+            keeper.drop(this);
         }
     }
 

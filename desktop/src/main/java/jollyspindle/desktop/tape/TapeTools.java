@@ -88,8 +88,8 @@ final class TapeTools extends FlowPane {
                                 "Copy the readings as text (Ctrl+C on the tape)",
                                 tape::copy));
         getChildren().addAll(zero, show, scale, snap, beside, near);
-        bench.zeroProperty().addListener(o -> show());
-        bench.pointedProperty().addListener(o -> show());
+        bench.selection().zeroProperty().addListener(o -> show());
+        bench.selection().pointedProperty().addListener(o -> show());
         show();
     }
 
@@ -134,11 +134,11 @@ final class TapeTools extends FlowPane {
                 });
         button.setOnAction(e -> {
             if (kind != Zero.MARK) {
-                bench.zeroProperty().set(kind);
-            } else if (bench.pointedProperty().get() != null) {
-                bench.layZero(bench.pointedProperty().get());
-            } else if (bench.zeroMarkProperty().get() != null) {
-                bench.zeroProperty().set(Zero.MARK);
+                bench.selection().zeroProperty().set(kind);
+            } else if (bench.selection().pointedProperty().get() != null) {
+                bench.selection().layZero(bench.selection().pointedProperty().get());
+            } else if (bench.selection().zeroMarkProperty().get() != null) {
+                bench.selection().zeroProperty().set(Zero.MARK);
             }
             show();
         });
@@ -167,13 +167,13 @@ final class TapeTools extends FlowPane {
     void show() {
         showing = true;
         zeros.forEach((kind, button) ->
-                button.setSelected(kind == bench.zeroProperty().get()));
+                button.setSelected(kind == bench.selection().zeroProperty().get()));
         // A zero can be laid at a mark once one has been pointed at.
         zeros.get(Zero.MARK)
-                .setDisable(bench.pointedProperty().get() == null
-                        && bench.zeroMarkProperty().get() == null);
+                .setDisable(bench.selection().pointedProperty().get() == null
+                        && bench.selection().zeroMarkProperty().get() == null);
         scale.setValue(bench.plan().job().tape());
-        beside.setDisable(bench.whereProperty().get().side().isEmpty());
+        beside.setDisable(bench.selection().whereProperty().get().side().isEmpty());
         showing = false;
     }
 }

@@ -110,21 +110,21 @@ public final class TapeView extends VBox {
         drawing.getChildren().setAll(ruler, above);
         getChildren().addAll(head, tools, drawing);
         bench.planProperty().addListener(o -> soon.ask());
-        bench.whereProperty().addListener(o -> {
+        bench.selection().whereProperty().addListener(o -> {
             // Of another run all is seen.
             to = Double.NaN;
             soon.ask();
         });
-        bench.zeroProperty().addListener(o -> soon.ask());
-        bench.zeroMarkProperty().addListener(o -> soon.ask());
-        bench.pointedProperty().addListener((o, was, now) -> point(was, now));
+        bench.selection().zeroProperty().addListener(o -> soon.ask());
+        bench.selection().zeroMarkProperty().addListener(o -> soon.ask());
+        bench.selection().pointedProperty().addListener((o, was, now) -> point(was, now));
         drawing.widthProperty().addListener(o -> soon.ask());
         // The type grows only after its style is applied, so the drawing follows a moment later.
         look.scaleProperty().addListener(o -> Platform.runLater(soon::ask));
         drawing.setOnMouseMoved(e -> {
-            if (!held || bench.pointedProperty().get() == null) {
+            if (!held || bench.selection().pointedProperty().get() == null) {
                 held = false;
-                bench.pointedProperty().set(nearest(e.getX(), GRASP).orElse(null));
+                bench.selection().pointedProperty().set(nearest(e.getX(), GRASP).orElse(null));
             }
         });
         drawing.setOnMouseClicked(this::clicked);
@@ -183,7 +183,9 @@ public final class TapeView extends VBox {
     void copy() {
         bench.run().ifPresent(run -> {
             ClipboardContent content = new ClipboardContent();
-            double zero = bench.zeroProperty().get() == Zero.MARK ? zero(run).along() : Double.NaN;
+            double zero = bench.selection().zeroProperty().get() == Zero.MARK
+                    ? zero(run).along()
+                    : Double.NaN;
             content.putString(RunText.of(run, bench.plan().job().quilt(), bench.words(), zero));
             Clipboard.getSystemClipboard().setContent(content);
             summary.setText("Readings copied as text");
@@ -193,7 +195,7 @@ public final class TapeView extends VBox {
     // --- mouse and keys ----------------------------------------------------------------------------------------
 
     private Optional<Mark> pointed(RunPlan run) {
-        return Optional.ofNullable(bench.pointedProperty().get())
+        return Optional.ofNullable(bench.selection().pointedProperty().get())
                 .filter(m -> m.region().equals(run.id()));
     }
 
@@ -224,19 +226,19 @@ public final class TapeView extends VBox {
                 if (e.isAltDown()) {
                     pointedValley(run).ifPresent(m -> nudge(run, m, step));
                 } else {
-                    bench.stepMark(step);
+                    bench.selection().stepMark(step);
                     pointed(run).ifPresent(m -> reveal(run, m.along()));
                 }
             }
             case UP -> look(view(run).zoomed(ZOOM, about(run), run.division().length()));
             case DOWN ->
                 look(view(run).zoomed(1 / ZOOM, about(run), run.division().length()));
-            case PLUS, ADD, EQUALS -> bench.stepRepeats(1);
-            case MINUS, SUBTRACT -> bench.stepRepeats(-1);
-            case HOME -> bench.zeroProperty().set(Zero.LEFT);
-            case END -> bench.zeroProperty().set(Zero.RIGHT);
-            case C -> bench.zeroProperty().set(Zero.CENTRE);
-            case Z -> pointed(run).ifPresent(bench::layZero);
+            case PLUS, ADD, EQUALS -> bench.dividing().stepRepeats(1);
+            case MINUS, SUBTRACT -> bench.dividing().stepRepeats(-1);
+            case HOME -> bench.selection().zeroProperty().set(Zero.LEFT);
+            case END -> bench.selection().zeroProperty().set(Zero.RIGHT);
+            case C -> bench.selection().zeroProperty().set(Zero.CENTRE);
+            case Z -> pointed(run).ifPresent(bench.selection()::layZero);
             case DIGIT0, NUMPAD0 -> showWhole();
             case DIGIT1, NUMPAD1 -> showRepeat();
             case P -> pointedValley(run).ifPresent(m -> Pinning.pin(bench, run, m.number(), m.along()));
@@ -288,7 +290,7 @@ public final class TapeView extends VBox {
         bench.run().ifPresent(run -> {
             pressedView = view(run);
             Optional<Mark> taken = nearest(e.getX(), NEAR);
-            taken.ifPresent(bench.pointedProperty()::set);
+            taken.ifPresent(bench.selection().pointedProperty()::set);
             if (button.isPrimary()) {
                 taken.flatMap(m -> pointedValley(run)).ifPresent(m -> drag = new ValleyDrag(bench, run, m.number()));
             }
@@ -340,7 +342,7 @@ public final class TapeView extends VBox {
         if (e.isStillSincePress()) {
             Optional<Mark> mark = nearest(e.getX(), GRASP);
             held = mark.isPresent();
-            bench.pointedProperty().set(mark.orElse(null));
+            bench.selection().pointedProperty().set(mark.orElse(null));
         }
     }
 
@@ -398,17 +400,17 @@ public final class TapeView extends VBox {
 
     private TapeZero zero(RunPlan run) {
         return TapeZero.of(
-                bench.zeroProperty().get(),
+                bench.selection().zeroProperty().get(),
                 run.division().length(),
-                bench.zeroMarkProperty().get());
+                bench.selection().zeroMarkProperty().get());
     }
 
     private Optional<RunPlan> second() {
-        Optional<Side> side = bench.whereProperty().get().side();
+        Optional<Side> side = bench.selection().whereProperty().get().side();
         if (beside == Beside.NONE || side.isEmpty()) {
             return Optional.empty();
         }
-        int border = ((RunId.BorderRun) bench.whereProperty().get()).border();
+        int border = ((RunId.BorderRun) bench.selection().whereProperty().get()).border();
         return bench.plan()
                 .run(RunId.of(
                         border,
@@ -423,7 +425,7 @@ public final class TapeView extends VBox {
     }
 
     private void draw() {
-        RunId where = bench.whereProperty().get();
+        RunId where = bench.selection().whereProperty().get();
         Optional<RunPlan> other = second();
         double height = px(TapeDrawing.HEIGHT + (other.isPresent() ? TapeDrawing.SECOND_HEIGHT : 2));
         drawing.setMinHeight(height);
@@ -473,7 +475,7 @@ public final class TapeView extends VBox {
             drawn.second(o, beneath, its, run, view);
         });
         drawn.show();
-        point(null, bench.pointedProperty().get());
+        point(null, bench.selection().pointedProperty().get());
     }
 
     private String summary(RunPlan run) {

@@ -156,9 +156,9 @@ class AreasTest extends Hands {
         scrollTo(robot, "#area-step");
         robot.clickOn("#area-step");
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(bench.placementProperty().get())
+        assertThat(bench.selection().placementProperty().get())
                 .isEqualTo(plan().placements().get(0));
-        robot.interact(() -> bench.stepPlacement(1));
+        robot.interact(() -> bench.selection().stepPlacement(1));
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(read(robot, "#ray-said")).startsWith("Ray 2, by stepping");
         Node dial = ((VBox) robot.lookup("#ray-dial").query()).getChildren().get(0);
@@ -174,7 +174,7 @@ class AreasTest extends Hands {
         assertThat(list.getItems()).hasSize(12);
         assertThat(list.getSelectionModel().getSelectedIndex()).isEqualTo(4);
         robot.interact(() -> list.getSelectionModel().select(7));
-        assertThat(bench.placementProperty().get())
+        assertThat(bench.selection().placementProperty().get())
                 .isEqualTo(plan().placements().get(7));
     }
 
@@ -465,7 +465,7 @@ class AreasTest extends Hands {
             robot.interact(() -> {
                 bench.areas().choose(FIRST, 1);
                 bench.areas().design("a motif", AreaDesign.of(motif, Optional.empty()));
-                bench.placementProperty().set(null);
+                bench.selection().placementProperty().set(null);
             });
             WaitForAsyncUtils.waitForFxEvents();
             Knob knob = knob("area-" + id + "-1");
@@ -607,7 +607,7 @@ class AreasTest extends Hands {
         // Lines stop at the medallion's rim, under which no block is stitched.
         assertThat(bench.plan().area(new AreaId(2)).orElseThrow().lines())
                 .allMatch(l -> l.path().distance(Point.ORIGIN) > 6 - 1e-6);
-        robot.interact(() -> bench.choose(RunId.of(Side.TOP)));
+        robot.interact(() -> bench.selection().choose(RunId.of(Side.TOP)));
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(marks.getItems()).allMatch(m -> m.id().startsWith("top-"));
     }
@@ -621,7 +621,7 @@ class AreasTest extends Hands {
         });
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(bench.plan().findings()).anyMatch(f -> f.code().equals("area-unstitched"));
-        robot.interact(() -> bench.choose(RunId.of(Side.TOP)));
+        robot.interact(() -> bench.selection().choose(RunId.of(Side.TOP)));
         scrollTo(robot, "#finding-area-unstitched");
         robot.clickOn("#finding-area-unstitched");
         WaitForAsyncUtils.waitForFxEvents();

@@ -134,14 +134,14 @@ class DesigningTest extends Hands {
         assertThat(bench.plan().run(Side.TOP).orElseThrow().division().cornerRight())
                 .isCloseTo(2, within(1e-9));
         // The first placement of a run is the corner's at its left end.
-        robot.interact(() -> bench.placementProperty().set(null));
-        robot.interact(() -> bench.stepPlacement(1));
-        assertThat(bench.placementProperty().get().of().kind()).isEqualTo(Stitched.CORNER_ARC);
+        robot.interact(() -> bench.selection().placementProperty().set(null));
+        robot.interact(() -> bench.selection().stepPlacement(1));
+        assertThat(bench.selection().placementProperty().get().of().kind()).isEqualTo(Stitched.CORNER_ARC);
         Slider slider = robot.lookup("#placement-slider").queryAs(Slider.class);
         robot.interact(() -> slider.setValue(5));
         assertThat(bench.plan()
                         .placements(RunId.of(Side.TOP))
-                        .indexOf(bench.placementProperty().get()))
+                        .indexOf(bench.selection().placementProperty().get()))
                 .isEqualTo(4);
     }
 
@@ -152,7 +152,7 @@ class DesigningTest extends Hands {
         gallery(robot, "nested-arcs");
         robot.interact(() -> {
             window.table().zoomToCorner();
-            bench.placementProperty().set(null);
+            bench.selection().placementProperty().set(null);
         });
         WaitForAsyncUtils.waitForFxEvents();
         Knob step = handle("step");
@@ -189,7 +189,7 @@ class DesigningTest extends Hands {
         assertThat(read(robot, "#motif-rise-said")).contains("Between 1/16 and");
         robot.interact(() -> {
             window.table().zoomToCorner();
-            bench.placementProperty().set(null);
+            bench.selection().placementProperty().set(null);
         });
         WaitForAsyncUtils.waitForFxEvents();
         double before = bench.job().layout(GroupId.border(1)).wish().repeat();

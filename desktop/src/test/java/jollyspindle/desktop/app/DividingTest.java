@@ -108,13 +108,13 @@ class DividingTest extends Hands {
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         assertThat(school(Side.BOTTOM).kind()).isEqualTo(SchoolKind.EVEN);
         robot.clickOn("#scope-picked").clickOn("#pick-right");
-        assertThat(bench.picked()).containsExactlyInAnyOrder(Side.TOP, Side.RIGHT);
+        assertThat(bench.selection().picked()).containsExactlyInAnyOrder(Side.TOP, Side.RIGHT);
         scrollTo(robot, "#candidate-half-steps-10-12");
         robot.clickOn("#candidate-half-steps-10-12");
         assertThat(Arrays.stream(Side.values()).filter(s -> school(s).kind() == SchoolKind.HALF_STEPS))
                 .containsExactly(Side.TOP, Side.RIGHT);
         robot.clickOn("#pick-top").clickOn("#pick-right");
-        assertThat(bench.picked()).containsExactly(Side.RIGHT);
+        assertThat(bench.selection().picked()).containsExactly(Side.RIGHT);
     }
 
     @Test
@@ -228,7 +228,7 @@ class DividingTest extends Hands {
         type(robot, "#border-unit", "4 5/16");
         assertThat(bench.job().quilt().border(2).unit()).isEqualTo(OptionalDouble.of(4.3125));
         robot.clickOn("#stage-lay-out").clickOn("#group-border-2");
-        assertThat(bench.whereProperty().get()).isEqualTo(RunId.of(2, Side.TOP));
+        assertThat(bench.selection().whereProperty().get()).isEqualTo(RunId.of(2, Side.TOP));
         assertThat(read(robot, "#table-head")).startsWith("Border 2, top, 86 1/4 by 5 1/2");
         robot.clickOn("#show-wishes");
         ComboBox<Object> tie = robot.lookup("#wish-tie").queryComboBox();
@@ -238,7 +238,7 @@ class DividingTest extends Hands {
         int inside = bench.plan().run(Side.TOP).orElseThrow().division().count();
         assertThat(read(robot, "#region-said-border-2-top")).startsWith(inside + " of");
         robot.clickOn("#map-left");
-        assertThat(bench.whereProperty().get()).isEqualTo(RunId.of(Side.LEFT));
+        assertThat(bench.selection().whereProperty().get()).isEqualTo(RunId.of(Side.LEFT));
         robot.clickOn("#stage-measure").clickOn("#border-2").clickOn("#border-plain");
         assertThat(bench.plan().runs()).as("plain, so nothing is planned on it").hasSize(4);
         robot.clickOn("#border-remove");
@@ -286,7 +286,7 @@ class DividingTest extends Hands {
         demo(robot, WorkStage.MEASURE);
         robot.clickOn("#measure-strips").clickOn("#strip-add-down");
         assertThat(bench.job().quilt().strips()).hasSize(1);
-        assertThat(bench.whereProperty().get()).isEqualTo(RunId.strip(1));
+        assertThat(bench.selection().whereProperty().get()).isEqualTo(RunId.strip(1));
         type(robot, "#strip-name", "Long sash");
         assertThat(read(robot, "#region-said-strip-1")).contains(" of ");
         assertThat(read(robot, "#table-head")).startsWith("Long sash, 86 1/4 by 2");
@@ -300,6 +300,6 @@ class DividingTest extends Hands {
         scrollTo(robot, "#strip-remove");
         robot.clickOn("#strip-remove");
         assertThat(bench.job().quilt().strips()).isEmpty();
-        assertThat(bench.whereProperty().get()).isEqualTo(RunId.of(Side.TOP));
+        assertThat(bench.selection().whereProperty().get()).isEqualTo(RunId.of(Side.TOP));
     }
 }

@@ -259,7 +259,7 @@ class EveryFieldTest extends Hands {
                 new ByIncrements(1, 6),
                 new ByHand(10, Map.of(3, 20.0)))) {
             robot.interact(() -> {
-                bench.divide(Map.of(RunId.of(Side.TOP), school));
+                bench.dividing().divide(Map.of(RunId.of(Side.TOP), school));
                 window.layOutBench().showRun();
             });
             typeAll(robot, "run " + school.kind());

@@ -132,9 +132,9 @@ class LaggingPlanTest extends Hands {
                 window.table().zoomToSide();
             });
             robot.interact(() -> {
-                bench.stepPlacement(1);
-                bench.stepMark(1);
-                bench.choose(RunId.of(Side.LEFT));
+                bench.selection().stepPlacement(1);
+                bench.selection().stepMark(1);
+                bench.selection().choose(RunId.of(Side.LEFT));
                 bench.handles();
             });
         }

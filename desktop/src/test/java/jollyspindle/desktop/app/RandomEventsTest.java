@@ -563,12 +563,15 @@ class RandomEventsTest {
             case 2 -> bench.redo();
             case 3 -> bench.areas().chooseAny();
             default ->
-                bench.choose(any(List.copyOf(
-                        bench.job().quilt().groups().isEmpty()
-                                ? List.of(bench.whereProperty().get())
-                                : bench.job()
-                                        .quilt()
-                                        .runs(any(bench.job().quilt().groups())))));
+                bench.selection()
+                        .choose(any(List.copyOf(
+                                bench.job().quilt().groups().isEmpty()
+                                        ? List.of(bench.selection()
+                                                .whereProperty()
+                                                .get())
+                                        : bench.job()
+                                                .quilt()
+                                                .runs(any(bench.job().quilt().groups())))));
         }
         return "step";
     }

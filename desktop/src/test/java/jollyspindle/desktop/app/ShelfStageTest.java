@@ -320,7 +320,7 @@ class ShelfStageTest extends Hands {
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(bench.job().layout().templateId()).contains("mill-bridge");
         assertThat(bench.job().chosenTemplate()).contains(template("mill-bridge"));
-        assertThat(bench.whereProperty().get()).isEqualTo(RunId.of(Side.LEFT));
+        assertThat(bench.selection().whereProperty().get()).isEqualTo(RunId.of(Side.LEFT));
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         assertThat(bench.job().layout().templateId()).contains("orchard-hill");
         robot.clickOn("#shelf-search").write("furrow long", 0);

@@ -58,7 +58,7 @@ class TapeTest extends Hands {
 
     private void point(FxRobot robot, int valley) {
         robot.push(KeyCode.F6);
-        robot.interact(() -> bench.pointedProperty().set(mark("top-valley-" + valley)));
+        robot.interact(() -> bench.selection().pointedProperty().set(mark("top-valley-" + valley)));
     }
 
     @Test
@@ -161,7 +161,7 @@ class TapeTest extends Hands {
         demo(robot, WorkStage.LAY_OUT);
         point(robot, 2);
         robot.push(KeyCode.Z);
-        assertThat(bench.zeroProperty().get()).isEqualTo(Zero.MARK);
+        assertThat(bench.selection().zeroProperty().get()).isEqualTo(Zero.MARK);
         assertThat(read(robot, "#reading-top-valley-2")).isEqualTo("0");
         // 21 31/64 less 14 21/64: 7.1625 either way.
         assertThat(read(robot, "#reading-top-valley-1")).isEqualTo("7 3/16");
@@ -175,7 +175,7 @@ class TapeTest extends Hands {
         assertThat(read(robot, "#reading-top-valley-8")).isEqualTo("0");
         // On another side there is no such mark.
         robot.push(KeyCode.ALT, KeyCode.DIGIT2);
-        assertThat(bench.zeroProperty().get()).isEqualTo(Zero.LEFT);
+        assertThat(bench.selection().zeroProperty().get()).isEqualTo(Zero.LEFT);
     }
 
     @Test
@@ -219,7 +219,7 @@ class TapeTest extends Hands {
                 .push(KeyCode.RIGHT)
                 .push(KeyCode.RIGHT);
         WaitForAsyncUtils.waitForFxEvents();
-        String pointed = bench.pointedProperty().get().id();
+        String pointed = bench.selection().pointedProperty().get().id();
         assertThat(robot.lookup("#reading-" + pointed).tryQuery()).isPresent();
         robot.push(KeyCode.DIGIT0);
         assertThat(robot.lookup("#reading-top-valley-10").tryQuery()).isPresent();
@@ -264,7 +264,7 @@ class TapeTest extends Hands {
         assertThat(read(robot, "#reading-top-crown-1")).isEqualTo("0");
         robot.push(KeyCode.SHIFT, KeyCode.PAGE_UP);
         assertThat(bench.group().orElseThrow().chosen().kind()).contains(SchoolKind.EVEN);
-        robot.interact(() -> bench.choose(RunId.of(Side.LEFT)));
+        robot.interact(() -> bench.selection().choose(RunId.of(Side.LEFT)));
         assertThat(robot.lookup("#reading-left-valley-12").tryQuery()).isPresent();
     }
 }

@@ -169,7 +169,7 @@ class WindowTest extends Hands {
     void theTapeAndTheTablePointAtTheSameMark(FxRobot robot) {
         demo(robot, WorkStage.LAY_OUT);
         robot.moveTo("#reading-top-valley-3");
-        assertThat(bench.pointedProperty().get().id()).isEqualTo("top-valley-3");
+        assertThat(bench.selection().pointedProperty().get().id()).isEqualTo("top-valley-3");
         assertThat(read(robot, "#tape-summary")).isEqualTo("Valley 3: 21 1/2 scant (21.488 in)");
         assertThat(robot.lookup("#reading-top-valley-3").query().getStyleClass())
                 .contains("pointed");
@@ -236,7 +236,7 @@ class WindowTest extends Hands {
     void aSideIsClickedOnTheMapAndOnTheTable(FxRobot robot) {
         demo(robot, WorkStage.LAY_OUT);
         robot.clickOn("#map-left");
-        assertThat(bench.whereProperty().get()).isEqualTo(RunId.of(Side.LEFT));
+        assertThat(bench.selection().whereProperty().get()).isEqualTo(RunId.of(Side.LEFT));
         assertThat(read(robot, "#table-head")).isEqualTo("Left border, 86 1/4 by 7 1/4");
         demo(robot, WorkStage.MEASURE);
         Node table = robot.lookup("#quilt-table").query();
@@ -263,7 +263,7 @@ class WindowTest extends Hands {
                         "2 1/4 scant",
                         "by template");
         robot.interact(() -> marks.getSelectionModel().select(15));
-        assertThat(bench.pointedProperty().get().id()).isEqualTo("top-crown-8");
+        assertThat(bench.selection().pointedProperty().get().id()).isEqualTo("top-crown-8");
         robot.clickOn("Placements");
         assertThat(cells(robot.lookup("#placement-list").queryTableView(), 3))
                 .containsExactly(
@@ -283,7 +283,7 @@ class WindowTest extends Hands {
     @Test
     void aFindingIsMendedByItsButton(FxRobot robot) {
         demo(robot, WorkStage.LAY_OUT);
-        robot.interact(() -> bench.choose(Side.TOP));
+        robot.interact(() -> bench.selection().choose(Side.TOP));
         robot.interact(() -> bench.edit("five", job -> job.withCounts(new Counts(5, 12))));
         assertThat(robot.lookup("#findings").lookup(".finding-problem").queryAll())
                 .hasSize(1);

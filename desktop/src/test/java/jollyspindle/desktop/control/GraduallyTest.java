@@ -30,7 +30,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 class GraduallyTest {
 
     /** Longer than a moment may take. */
-    private static final long SLOW = 15;
+    private static final long SLOW = 20;
 
     private final VBox pane = new VBox();
     private final StackPane root = new StackPane(pane);
@@ -82,6 +82,21 @@ class GraduallyTest {
         await(6);
         assertThat(names(pane)).containsExactly("0", "1", "2", "3", "4");
         assertThat(done).endsWith("4", "filled");
+    }
+
+    @Test
+    void panesThatAreFilledInOneGoShareTheMoment(FxRobot robot) throws Exception {
+        robot.interact(() -> {
+            for (int i = 0; i < 4; i++) {
+                VBox other = new VBox();
+                root.getChildren().add(other);
+                int which = i;
+                Gradually.fill(other, Stream.of(() -> slow("pane " + which)));
+            }
+            assertThat(done).as("the window isn't kept waiting by the others").hasSize(1);
+        });
+        await(4);
+        assertThat(done).hasSize(4);
     }
 
     @Test

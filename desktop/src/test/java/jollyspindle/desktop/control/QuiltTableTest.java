@@ -71,10 +71,10 @@ class QuiltTableTest {
     void pointingAtAMarkPointsAtIt(FxRobot robot) {
         for (String id : List.of("left-valley-4", "top-crown-3", "bottom-valley-9")) {
             robot.moveTo(onScreen(mark(id).place()));
-            assertThat(bench.pointedProperty().get().id()).isEqualTo(id);
+            assertThat(bench.selection().pointedProperty().get().id()).isEqualTo(id);
         }
         robot.moveTo(onScreen(Point.ORIGIN));
-        assertThat(bench.pointedProperty().get()).isNull();
+        assertThat(bench.selection().pointedProperty().get()).isNull();
     }
 
     @Test
@@ -86,8 +86,8 @@ class QuiltTableTest {
                 .placements()
                 .get(6);
         robot.clickOn(onScreen(arc.curves().get(0).at(0.5)));
-        assertThat(bench.whereProperty().get()).isEqualTo(RunId.of(Side.BOTTOM));
-        assertThat(bench.placementProperty().get().id()).isEqualTo("bottom-arc-7");
+        assertThat(bench.selection().whereProperty().get()).isEqualTo(RunId.of(Side.BOTTOM));
+        assertThat(bench.selection().placementProperty().get().id()).isEqualTo("bottom-arc-7");
         robot.interact(() -> bench.stageProperty().set(WorkStage.MEASURE));
         robot.clickOn(onScreen(mark("right-valley-5").place()));
         assertThat(asked).containsExactly(Dimension.BODY_RIGHT);
@@ -101,7 +101,9 @@ class QuiltTableTest {
         robot.drag(onScreen(Point.ORIGIN), MouseButton.PRIMARY).moveBy(40, -30).drop();
         assertThat(table.view().originX() - fitted.originX()).isCloseTo(40, within(1.5));
         assertThat(table.view().originY() - fitted.originY()).isCloseTo(-30, within(1.5));
-        assertThat(bench.whereProperty().get()).as("a drag is no click").isEqualTo(RunId.of(Side.TOP));
+        assertThat(bench.selection().whereProperty().get())
+                .as("a drag is no click")
+                .isEqualTo(RunId.of(Side.TOP));
         Point under = table.view().place(200, 150);
         robot.moveTo(table.localToScreen(200, 150)).scroll(3, VerticalDirection.UP);
         // Which way a wheel turns differs between platforms; that it zooms by steps doesn't.
@@ -134,7 +136,7 @@ class QuiltTableTest {
         assertThat(left).isGreaterThan(0);
         assertThat(right).isLessThan(table.getWidth());
         double scale = table.view().scale();
-        robot.interact(() -> bench.stepRepeats(1));
+        robot.interact(() -> bench.dividing().stepRepeats(1));
         assertThat(table.view().scale())
                 .as("another count leaves the view alone")
                 .isEqualTo(scale);
@@ -145,10 +147,10 @@ class QuiltTableTest {
     @Test
     void stitchesAreDrawnWhereTheyArePlanned(FxRobot robot) {
         robot.interact(() -> {
-            bench.choose(Side.LEFT);
+            bench.selection().choose(Side.LEFT);
             table.zoomToSide();
             table.zoom(6);
-            bench.pointedProperty().set(null);
+            bench.selection().pointedProperty().set(null);
         });
         WaitForAsyncUtils.waitForFxEvents();
         WritableImage[] image = new WritableImage[1];

@@ -42,7 +42,7 @@ class WorkbenchTest {
         List<String> names = new ArrayList<>();
         bench.edit("top 70", job -> job.withQuilt(job.quilt().with(Dimension.BODY_TOP, 70)));
         bench.edit("nothing", job -> job);
-        bench.choose(bench.group().orElseThrow().candidates().get(2));
+        bench.dividing().choose(bench.group().orElseThrow().candidates().get(2));
         bench.edit("name", job -> job.withName("Other"));
         while (bench.undoName().isPresent()) {
             names.add(bench.undoName().get());
@@ -64,7 +64,7 @@ class WorkbenchTest {
     @Test
     void itIsSavedWhenItIsAsItWasSaved() throws FileTrouble {
         assertThat(bench.savedProperty().get()).isTrue();
-        bench.stepRepeats(1);
+        bench.dividing().stepRepeats(1);
         assertThat(bench.savedProperty().get()).isFalse();
         bench.undo();
         assertThat(bench.savedProperty().get())
@@ -84,7 +84,7 @@ class WorkbenchTest {
 
     @Test
     void aFileThatCantBeReadChangesNothing() throws Exception {
-        bench.stepRepeats(-1);
+        bench.dividing().stepRepeats(-1);
         Path broken = folder.resolve("b.spindle.json");
         Files.writeString(broken, "{]");
         assertThatThrownBy(() -> bench.open(broken)).isInstanceOf(FileTrouble.class);
@@ -104,7 +104,7 @@ class WorkbenchTest {
         bench.open(file);
         bench.edit("name", job -> job.withName("Other"));
         bench.undo();
-        bench.stepRepeats(1);
+        bench.dividing().stepRepeats(1);
         bench.save(file);
         assertThat(Files.readString(file)).contains("\"batting\" : \"wool\"");
         bench.start(DemoJob.heronWeir());
@@ -114,37 +114,37 @@ class WorkbenchTest {
 
     @Test
     void pointingStepsThroughMarksAndStopsAtTheEnds() {
-        bench.stepMark(1);
-        assertThat(bench.pointedProperty().get().id()).isEqualTo("top-valley-0");
-        bench.stepMark(-1);
-        assertThat(bench.pointedProperty().get().id()).isEqualTo("top-valley-0");
-        bench.stepMark(3);
-        assertThat(bench.pointedProperty().get().id()).isEqualTo("top-crown-2");
+        bench.selection().stepMark(1);
+        assertThat(bench.selection().pointedProperty().get().id()).isEqualTo("top-valley-0");
+        bench.selection().stepMark(-1);
+        assertThat(bench.selection().pointedProperty().get().id()).isEqualTo("top-valley-0");
+        bench.selection().stepMark(3);
+        assertThat(bench.selection().pointedProperty().get().id()).isEqualTo("top-crown-2");
         bench.edit("longer", job -> job.withQuilt(job.quilt().with(Dimension.BODY_TOP, 71.75)));
-        assertThat(bench.pointedProperty().get().along())
+        assertThat(bench.selection().pointedProperty().get().along())
                 .as("the same mark, where it stands now")
                 .isEqualTo(71.75 * 1.5 / 10);
-        bench.choose(Side.LEFT);
-        assertThat(bench.pointedProperty().get()).isNull();
-        bench.stepMark(-1);
-        assertThat(bench.pointedProperty().get().id()).isEqualTo("left-valley-12");
+        bench.selection().choose(Side.LEFT);
+        assertThat(bench.selection().pointedProperty().get()).isNull();
+        bench.selection().stepMark(-1);
+        assertThat(bench.selection().pointedProperty().get().id()).isEqualTo("left-valley-12");
     }
 
     @Test
     void placementsAreSteppedRoundAndRound() {
-        bench.stepPlacement(-1);
-        assertThat(bench.placementProperty().get().id()).isEqualTo("top-arc-10");
-        bench.stepPlacement(1);
-        assertThat(bench.placementProperty().get().id()).isEqualTo("top-arc-1");
+        bench.selection().stepPlacement(-1);
+        assertThat(bench.selection().placementProperty().get().id()).isEqualTo("top-arc-10");
+        bench.selection().stepPlacement(1);
+        assertThat(bench.selection().placementProperty().get().id()).isEqualTo("top-arc-1");
         bench.edit("more", job -> job.withCounts(new Counts(11, 13)));
-        assertThat(bench.placementProperty().get().id()).isEqualTo("top-arc-1");
+        assertThat(bench.selection().placementProperty().get().id()).isEqualTo("top-arc-1");
         bench.edit("unmeasured", job -> job.withQuilt(job.quilt().without(Dimension.BODY_TOP)));
-        assertThat(bench.placementProperty().get()).isNull();
-        bench.stepPlacement(1);
-        bench.stepMark(1);
-        bench.stepRepeats(1);
-        bench.stepCandidate(1);
-        assertThat(bench.placementProperty().get())
+        assertThat(bench.selection().placementProperty().get()).isNull();
+        bench.selection().stepPlacement(1);
+        bench.selection().stepMark(1);
+        bench.dividing().stepRepeats(1);
+        bench.dividing().stepCandidate(1);
+        assertThat(bench.selection().placementProperty().get())
                 .as("nothing to step through, nothing happens")
                 .isNull();
     }
@@ -153,12 +153,12 @@ class WorkbenchTest {
     void candidatesAreSteppedFromTheBestToTheLast() {
         int count = bench.group().orElseThrow().candidates().size();
         for (int i = 0; i < count + 3; i++) {
-            bench.stepCandidate(1);
+            bench.dividing().stepCandidate(1);
         }
         assertThat(bench.group().orElseThrow().chosen())
                 .isEqualTo(bench.group().orElseThrow().candidates().get(count - 1));
         for (int i = 0; i < count + 3; i++) {
-            bench.stepCandidate(-1);
+            bench.dividing().stepCandidate(-1);
         }
         assertThat(bench.group().orElseThrow().chosen())
                 .isEqualTo(bench.group().orElseThrow().candidates().get(0));
@@ -166,10 +166,10 @@ class WorkbenchTest {
 
     @Test
     void repeatsAreSteppedOnTheChosenSideAndNeighboursFollow() {
-        bench.choose(Side.RIGHT);
-        bench.stepRepeats(1);
+        bench.selection().choose(Side.RIGHT);
+        bench.dividing().stepRepeats(1);
         assertThat(bench.group().orElseThrow().chosen().counts()).contains(new Counts(11, 13));
-        bench.stepRepeats(-3);
+        bench.dividing().stepRepeats(-3);
         assertThat(bench.group().orElseThrow().chosen().counts()).contains(new Counts(8, 10));
         assertThat(bench.plan().runs()).as("8 are too wide for this template").hasSize(0);
         bench.undo();

@@ -1,0 +1,88 @@
+package jollyspindle.core.plan;
+
+import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaDesigner;
+import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.area.AreaRules;
+import jollyspindle.core.area.AreaSurroundings;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.QuiltShape;
+import jollyspindle.core.sewing.EdgeCatalog;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Predicate;
+
+/** How the areas of one job are planned. */
+final class AreaPlanning {
+
+    private final QuiltJob job;
+    private final QuiltShape shape;
+    private final PlanMemory memory;
+    private final EdgeCatalog tools;
+    private final List<Finding> findings;
+
+    /**
+     * Plans areas.
+     *
+     * @param findings what is the matter with them is added to these
+     */
+    AreaPlanning(QuiltJob job, QuiltShape shape, PlanMemory memory, List<Finding> findings) {
+        this.job = job;
+        this.shape = shape;
+        this.memory = memory;
+        this.tools = memory.tools(job);
+        this.findings = findings;
+    }
+
+    List<AreaPlan> plan(Predicate<AreaId> wanted) {
+        Quilt quilt = job.quilt();
+        Path body = Path.polygon(shape.body().corners()).reversed();
+        AreaRules rules =
+                new AreaRules(quilt.get(Dimension.BATTING), job.judging().mostInAPoint());
+        List<AreaPlan> areas = new ArrayList<>();
+        Map<PlanMemory.AreaAsked, AreaPlan> known = new HashMap<>();
+        for (int number = 1; number <= quilt.areas().size(); number++) {
+            AreaId id = new AreaId(number);
+            AreaDesign design = job.design(id);
+            Area area = quilt.areas().get(number - 1);
+            if (!(area instanceof Area.Applique) && wanted.test(id)) {
+                PlanMemory.AreaAsked asked = new PlanMemory.AreaAsked(
+                        id, area, design, around(number, body), rules, job.templates(), job.machine(), job.tape());
+                AreaPlan plan = memory.area(asked)
+                        .orElseGet(
+                                () -> AreaDesigner.layOut(id, area, design, asked.around(), rules, tools, job.tape()));
+                known.put(asked, plan);
+                for (AreaPlan.Told told : plan.told()) {
+                    findings.add(AreaRemedies.finding(plan, design, told));
+                }
+                areas.add(plan);
+            }
+        }
+        memory.remember(job, body, known);
+        return List.copyOf(areas);
+    }
+
+    /** What lies on an area. */
+    private AreaSurroundings around(int number, Path body) {
+        Quilt quilt = job.quilt();
+        Area area = quilt.areas().get(number - 1);
+        List<Path> inTheWay = new ArrayList<>();
+        List<Double> echoes = new ArrayList<>();
+        for (int other = 1; other <= quilt.areas().size(); other++) {
+            Area on = quilt.areas().get(other - 1);
+            if (other != number && on.isOver(area)) {
+                inTheWay.addAll(memory.keptFree(on, body));
+                echoes.addAll(job.design(new AreaId(other)).echoesOutside());
+            }
+        }
+        return new AreaSurroundings(body, inTheWay, echoes);
+    }
+}

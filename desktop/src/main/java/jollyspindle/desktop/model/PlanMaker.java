@@ -1,0 +1,85 @@
+package jollyspindle.desktop.model;
+
+import jollyspindle.core.effort.TooManyLinesException;
+import jollyspindle.core.plan.Planner;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.RegionId;
+import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.shelf.Shelf;
+import jollyspindle.files.FileTrouble;
+import jollyspindle.files.job.JobFile;
+import jollyspindle.files.shelf.ShelfFile;
+
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.CancellationException;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+
+/** Makes plans of desks, away from the window: one at a time, and one after the other. */
+final class PlanMaker {
+
+    private static final Logger LOG = Logger.getLogger(PlanMaker.class.getName());
+
+    /** What became of a desk: itself, with what its designs need of the shelf, and its plan. */
+    record Made(UndoState desk, WorkPlan plan) {}
+
+    /** Makes the plans that are shown. */
+    private final Planner planner = new Planner();
+
+    /** Sees with the whole shelf at hand what a region that is designed takes of it. */
+    private final Planner offering = new Planner();
+
+    /** The shelf that was last seen to come back from its file. */
+    private Shelf checked;
+
+    PlanMaker(Shelf shelf) {
+        checked = shelf;
+    }
+
+    Made make(UndoState desk, Set<RegionId> regions, boolean checks) throws FileTrouble {
+        UndoState all = regions.isEmpty() ? desk : desk.withJob(j -> taking(j, desk.shelf(), regions));
+        if (checks) {
+            JobFile.check(all.job());
+            if (!all.shelf().equals(checked)) {
+                ShelfFile.check(all.shelf());
+                checked = all.shelf();
+            }
+        }
+        WorkPlan made = planner.planAgain(all.job());
+        return new Made(
+                all,
+                made.withFindings(
+                        Planner.compareWithShelf(all.job(), all.shelf().templates())));
+    }
+
+    /** A job with copies of the shelf's templates that designs of some regions take, if all of the shelf is at hand. */
+    private QuiltJob taking(QuiltJob before, Shelf from, Set<RegionId> regions) {
+        Set<String> needed = new TreeSet<>(offering.templatesFor(before.offering(from.templates()), regions));
+        for (RegionId region : regions) {
+            if (region instanceof RunId run) {
+                before.layout(run.group()).design().layers().forEach(layer -> layer.templateId()
+                        .ifPresent(needed::add));
+            }
+        }
+        return before.offering(
+                from.templates().stream().filter(t -> needed.contains(t.id())).toList());
+    }
+
+    static String why(Throwable fault) {
+        if (fault instanceof FileTrouble) {
+            return fault.getMessage();
+        }
+        if (fault instanceof TooManyLinesException) {
+            return "That can't be: " + fault.getMessage() + ".";
+        }
+        if (fault instanceof CancellationException || fault instanceof InterruptedException) {
+            return "Stopped.";
+        }
+        LOG.log(Level.SEVERE, "planning failed", fault);
+        return fault instanceof OutOfMemoryError || fault instanceof StackOverflowError
+                ? "That is more than this computer can plan."
+                : "That couldn't be planned: something went wrong inside Jolly Spindle.";
+    }
+}
