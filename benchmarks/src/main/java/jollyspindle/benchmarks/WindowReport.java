@@ -12,9 +12,12 @@ import jollyspindle.desktop.model.Planning;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
+import java.lang.management.ManagementFactory;
+import java.lang.management.ThreadMXBean;
 import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -101,21 +104,17 @@ public final class WindowReport {
 
     /** Waits, as somebody does who looks at the quilt first, until what can be turned to is at hand. */
     private void prepare() throws Exception {
-        List<Double> longest = new ArrayList<>();
+        List<Step> longest = new ArrayList<>();
         AtomicBoolean more = new AtomicBoolean(true);
         while (more.get()) {
             longest.add(longest(() -> more.set(!Gradually.isFilled() || window.prepareNext())));
         }
-        System.out.printf(
-                Locale.ROOT,
-                "%-40s longest step %.0f ms%n",
-                "made before it is asked for",
-                longest.stream().mapToDouble(m -> m).max().orElse(0));
+        System.out.printf(Locale.ROOT, "%-40s longest step %s%n", "made before it is asked for", longest(longest));
     }
 
     /** Goes from stage to stage, from page to page and from light to dark; the first time all of it is new. */
     private void goAround() throws Exception {
-        Map<String, List<Double>> longest = new LinkedHashMap<>();
+        Map<String, List<Step>> longest = new LinkedHashMap<>();
         for (int round = 0; round < ROUNDS; round++) {
             for (WorkStage to : List.of(WorkStage.MEASURE, WorkStage.SHELF, WorkStage.MARK, WorkStage.LAY_OUT)) {
                 longest.computeIfAbsent("to " + to, k -> new ArrayList<>())
@@ -130,54 +129,57 @@ public final class WindowReport {
                         .add(longest(() -> ((ButtonBase) root().lookup("#look")).fire()));
             }
         }
-        longest.forEach((what, millis) -> System.out.printf(
+        longest.forEach((what, steps) -> System.out.printf(
                 Locale.ROOT,
-                "%-40s longest step the first time %.0f ms, the second %.0f ms, the last of %d %.0f ms%n",
+                "%-40s longest step the first time %s, the second %s, the last of %d %s%n",
                 what,
-                millis.get(0),
-                millis.get(1),
-                millis.size(),
-                millis.get(millis.size() - 1)));
+                steps.get(0),
+                steps.get(1),
+                steps.size(),
+                steps.get(steps.size() - 1)));
     }
 
-    private double longest(Runnable what) throws Exception {
+    private Step longest(Runnable what) throws Exception {
         Steps steps = new Steps();
         inWindow(() -> {
             what.run();
             return null;
         });
         Thread.sleep(QUIET);
-        return steps.end().stream().mapToDouble(m -> m).max().orElse(0);
+        return longest(steps.end());
+    }
+
+    private static Step longest(List<Step> steps) {
+        return steps.stream().max(Comparator.comparingDouble(Step::took)).orElse(Step.NONE);
     }
 
     private Node root() {
         return stage.getScene().getRoot();
     }
 
-    private static void report(boolean counts, String what, List<Double> steps) {
+    private static void report(boolean counts, String what, List<Step> steps) {
         if (!counts) {
             return;
         }
-        List<Double> sorted = new ArrayList<>(steps);
-        Collections.sort(sorted);
+        List<Double> sorted = steps.stream().map(Step::took).sorted().toList();
         System.out.printf(
                 Locale.ROOT,
-                "%-40s 99th percentile %.1f ms, longest %.1f ms, %d of %d steps over 16 ms%n",
+                "%-40s 99th percentile %.1f ms, longest %s, %d of %d steps over 16 ms%n",
                 what,
                 sorted.get((int) (0.99 * (sorted.size() - 1))),
-                sorted.get(sorted.size() - 1),
+                longest(steps),
                 sorted.stream().filter(s -> s > 16).count(),
                 sorted.size());
     }
 
-    private List<Double> dragKnob(Knob knob, int moves) throws Exception {
+    private List<Step> dragKnob(Knob knob, int moves) throws Exception {
         QuiltTable table = (QuiltTable) inWindow(() -> root().lookup("#quilt-table"));
         Point2D at = inWindow(() -> table.screenToLocal(table.onScreen(knob.place())));
         Point way = knob.way();
         return drag(table, at.getX(), at.getY(), way.x(), -way.y(), moves);
     }
 
-    private List<Double> dragValley(int moves) throws Exception {
+    private List<Step> dragValley(int moves) throws Exception {
         Node tape = inWindow(() -> root().lookup("#tape-drawing"));
         double width = inWindow(() -> tape.getBoundsInLocal().getWidth());
         double y = inWindow(() -> tape.getBoundsInLocal().getHeight()) / 2;
@@ -202,7 +204,7 @@ public final class WindowReport {
     }
 
     /** Presses, moves to and fro, and lets go; how long each step of the window's thread took meanwhile, in milliseconds. */
-    private List<Double> drag(Node on, double x, double y, double dx, double dy, int moves) throws Exception {
+    private List<Step> drag(Node on, double x, double y, double dx, double dy, int moves) throws Exception {
         fire(on, MouseEvent.MOUSE_PRESSED, x, y);
         Steps steps = new Steps();
         for (int i = 0; i < moves; i++) {
@@ -210,7 +212,7 @@ public final class WindowReport {
             fire(on, MouseEvent.MOUSE_DRAGGED, x + by * dx, y + by * dy);
             Thread.sleep(BETWEEN_MOVES);
         }
-        List<Double> taken = steps.end();
+        List<Step> taken = steps.end();
         fire(on, MouseEvent.MOUSE_RELEASED, x, y);
         settle();
         inWindow(() -> {
@@ -292,12 +294,29 @@ public final class WindowReport {
         }
     }
 
+    /**
+     * A step of the window's thread, in milliseconds.
+     *
+     * @param took how long others had to wait, which the machine may have made longer
+     * @param own how long of that the thread itself was at work; what it waited for, a picture still being drawn, isn't in it
+     */
+    private record Step(double took, double own) {
+
+        static final Step NONE = new Step(0, 0);
+
+        @Override
+        public String toString() {
+            return String.format(Locale.ROOT, "%.0f ms (%.0f at work)", took, own);
+        }
+    }
+
     /** Asks the window's thread every millisecond; what it answers at once isn't counted, since it had nothing to do. */
     private static final class Steps {
 
         private static final double BUSY = 1;
+        private static final ThreadMXBean THREADS = ManagementFactory.getThreadMXBean();
 
-        private final List<Double> millis = Collections.synchronizedList(new ArrayList<>());
+        private final List<Step> all = Collections.synchronizedList(new ArrayList<>());
         private final Thread asking = new Thread(this::ask, "asking");
 
         Steps() {
@@ -307,26 +326,28 @@ public final class WindowReport {
 
         private void ask() {
             try {
+                long worked = inWindow(THREADS::getCurrentThreadCpuTime);
                 while (!Thread.interrupted()) {
                     long asked = System.nanoTime();
-                    CountDownLatch answered = new CountDownLatch(1);
-                    Platform.runLater(answered::countDown);
-                    answered.await();
+                    long until = inWindow(THREADS::getCurrentThreadCpuTime);
                     double waited = (System.nanoTime() - asked) / 1e6;
                     if (waited > BUSY) {
-                        millis.add(waited);
+                        all.add(new Step(waited, (until - worked) / 1e6));
                     }
+                    worked = until;
                     Thread.sleep(1);
                 }
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
+            } catch (ExecutionException e) {
+                throw new IllegalStateException(e);
             }
         }
 
-        List<Double> end() throws InterruptedException {
+        List<Step> end() throws InterruptedException {
             asking.interrupt();
             asking.join();
-            return List.copyOf(millis);
+            return List.copyOf(all);
         }
     }
 }

@@ -28,6 +28,8 @@ import org.testfx.util.WaitForAsyncUtils;
 
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.lang.management.ManagementFactory;
+import java.lang.management.ThreadMXBean;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -249,11 +251,14 @@ class RandomEventsTest {
         private static final long SLOW = 70_000_000;
         private static final double LONG = 100;
 
+        private static final ThreadMXBean THREADS = ManagementFactory.getThreadMXBean();
+
         private final List<Double> millis = Collections.synchronizedList(new ArrayList<>());
         private final List<String> longSteps = Collections.synchronizedList(new ArrayList<>());
         private final Map<String, Integer> slow = new ConcurrentHashMap<>();
         private volatile boolean over;
         private volatile long asked;
+        private volatile long worked;
         private volatile long posted;
 
         Waits(Thread window) {
@@ -316,10 +321,13 @@ class RandomEventsTest {
             long now = System.nanoTime();
             double took = (now - Math.max(asked, wished)) / 1e6;
             millis.add(took);
+            long own = THREADS.getCurrentThreadCpuTime();
             if (took > LONG) {
-                longSteps.add(Math.round(took) + " ms " + what);
+                // What a machine that is busy otherwise adds to it isn't the thread's own work.
+                longSteps.add(Math.round(took) + " ms, " + (own - worked) / 1_000_000 + " at work " + what);
             }
             asked = now;
+            worked = own;
         }
 
         void end() {
