@@ -12,12 +12,14 @@ import jollyspindle.core.shelf.form.OutlineForm;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.EntryFields;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -104,7 +106,7 @@ final class BodyAreasPane extends VBox {
     private void build() {
         Quilt quilt = bench.job().quilt();
         shown = state();
-        getChildren().clear();
+        List<Node> nodes = new ArrayList<>();
         FlowPane row = new FlowPane(6, 6);
         row.getChildren()
                 .addAll(
@@ -118,13 +120,11 @@ final class BodyAreasPane extends VBox {
                                 () -> new Area.Applique(new Area.Ellipse(Point.ORIGIN, 6, 4, 0), 0.25)),
                         draw(),
                         fromDrawing());
-        getChildren()
-                .addAll(
-                        Labelled.wrapped(
-                                "Appliqués keep all stitching off. A medallion lies on the blocks, and both lie on the"
-                                        + " background: each is stitched up to the edge of what lies on it.",
-                                "faint"),
-                        row);
+        nodes.add(Labelled.wrapped(
+                "Appliqués keep all stitching off. A medallion lies on the blocks, and both lie on the"
+                        + " background: each is stitched up to the edge of what lies on it.",
+                "faint"));
+        nodes.add(row);
         bench.areas().drawnProperty().get().ifPresent(corners -> {
             Label said = Labelled.wrapped(
                     corners.isEmpty()
@@ -133,11 +133,12 @@ final class BodyAreasPane extends VBox {
                                     + ". Enter closes it, Backspace takes the last one back, Esc gives up.",
                     "reason");
             said.setId("drawing-said");
-            getChildren().add(said);
+            nodes.add(said);
         });
         for (int i = 0; i < quilt.areas().size(); i++) {
-            one(i + 1, quilt.areas().get(i));
+            one(i + 1, quilt.areas().get(i), nodes);
         }
+        Gradually.fill(this, nodes.toArray(Node[]::new));
     }
 
     private Button add(String id, String text, String name, Supplier<Area> area) {
@@ -199,87 +200,84 @@ final class BodyAreasPane extends VBox {
 
     // --- one area ----------------------------------------------------------------------------------------------
 
-    private void one(int number, Area area) {
-        getChildren()
-                .add(Labelled.heading(
-                        AreaWords.name(new AreaId(number), bench.job().quilt())));
+    private void one(int number, Area area, List<Node> nodes) {
+        nodes.add(
+                Labelled.heading(AreaWords.name(new AreaId(number), bench.job().quilt())));
         if (area instanceof Area.Blocks b) {
-            blocks(number, b);
+            blocks(number, b, nodes);
         } else if (area instanceof Area.Medallion m) {
-            getChildren()
-                    .add(Labelled.row(
-                            make.choice(
-                                    "area-shape-" + number,
-                                    "Shape",
-                                    List.of(Area.Shape.values()),
-                                    m.shape(),
-                                    AreaWords::name,
-                                    s -> replace(number, "shape", new Area.Medallion(s, m.diameter(), m.clearance()))),
-                            make.size(
-                                    number,
-                                    "area-medallion",
-                                    m.shape() == Area.Shape.ROUND ? "Diameter" : "Side to side",
-                                    m.diameter(),
-                                    v -> new Area.Medallion(m.shape(), v, m.clearance()))));
+            nodes.add(Labelled.row(
+                    make.choice(
+                            "area-shape-" + number,
+                            "Shape",
+                            List.of(Area.Shape.values()),
+                            m.shape(),
+                            AreaWords::name,
+                            s -> replace(number, "shape", new Area.Medallion(s, m.diameter(), m.clearance()))),
+                    make.size(
+                            number,
+                            "area-medallion",
+                            m.shape() == Area.Shape.ROUND ? "Diameter" : "Side to side",
+                            m.diameter(),
+                            v -> new Area.Medallion(m.shape(), v, m.clearance()))));
         } else if (area instanceof Area.Applique a) {
-            outline(number, a);
+            outline(number, a, nodes);
         }
         double most = area instanceof Area.Applique ? 12 : 6;
         Button out = new Button("Take it out");
         out.setId("area-remove-" + number);
         out.setOnAction(e -> bench.edit(
                 "without " + AreaWords.name(new AreaId(number), bench.job().quilt()), job -> job.withoutArea(number)));
-        getChildren()
-                .add(Labelled.row(
-                        make.between(
-                                number,
-                                "area-clearance",
-                                area instanceof Area.Applique ? "Clearance" : "Kept clear at the edge",
-                                area.clearance(),
-                                0,
-                                most,
-                                area::withClearance),
-                        out));
+        nodes.add(Labelled.row(
+                make.between(
+                        number,
+                        "area-clearance",
+                        area instanceof Area.Applique ? "Clearance" : "Kept clear at the edge",
+                        area.clearance(),
+                        0,
+                        most,
+                        area::withClearance),
+                out));
     }
 
-    private void blocks(int number, Area.Blocks b) {
+    private void blocks(int number, Area.Blocks b, List<Node> nodes) {
         double c = b.clearance();
-        getChildren()
-                .addAll(
-                        Labelled.row(
-                                make.count(
-                                        number,
-                                        "area-columns",
-                                        "Blocks across",
-                                        b.columns(),
-                                        n -> new Area.Blocks(n, b.rows(), b.width(), b.height(), b.gap(), c)),
-                                make.count(
-                                        number,
-                                        "area-rows",
-                                        "Blocks down",
-                                        b.rows(),
-                                        n -> new Area.Blocks(b.columns(), n, b.width(), b.height(), b.gap(), c))),
-                        Labelled.row(
-                                make.size(
-                                        number,
-                                        "area-width",
-                                        "Block, wide",
-                                        b.width(),
-                                        v -> new Area.Blocks(b.columns(), b.rows(), v, b.height(), b.gap(), c)),
-                                make.size(
-                                        number,
-                                        "area-height",
-                                        "Block, high",
-                                        b.height(),
-                                        v -> new Area.Blocks(b.columns(), b.rows(), b.width(), v, b.gap(), c))),
-                        make.between(
+        Collections.addAll(
+                nodes,
+                Labelled.row(
+                        make.count(
                                 number,
-                                "area-gap",
-                                "Sashing between",
-                                b.gap(),
-                                0,
-                                FAR,
-                                v -> new Area.Blocks(b.columns(), b.rows(), b.width(), b.height(), v, c)));
+                                "area-columns",
+                                "Blocks across",
+                                b.columns(),
+                                n -> new Area.Blocks(n, b.rows(), b.width(), b.height(), b.gap(), c)),
+                        make.count(
+                                number,
+                                "area-rows",
+                                "Blocks down",
+                                b.rows(),
+                                n -> new Area.Blocks(b.columns(), n, b.width(), b.height(), b.gap(), c))),
+                Labelled.row(
+                        make.size(
+                                number,
+                                "area-width",
+                                "Block, wide",
+                                b.width(),
+                                v -> new Area.Blocks(b.columns(), b.rows(), v, b.height(), b.gap(), c)),
+                        make.size(
+                                number,
+                                "area-height",
+                                "Block, high",
+                                b.height(),
+                                v -> new Area.Blocks(b.columns(), b.rows(), b.width(), v, b.gap(), c))),
+                make.between(
+                        number,
+                        "area-gap",
+                        "Sashing between",
+                        b.gap(),
+                        0,
+                        FAR,
+                        v -> new Area.Blocks(b.columns(), b.rows(), b.width(), b.height(), v, c)));
         double wide = bench.job().quilt().get(Dimension.BODY_TOP).orElse(FAR);
         double high = bench.job().quilt().get(Dimension.BODY_LEFT).orElse(FAR);
         if (b.across() > wide || b.down() > high) {
@@ -290,45 +288,45 @@ final class BodyAreasPane extends VBox {
                             + " by " + bench.words().length(high) + ".",
                     "refused");
             over.setId("area-over-" + number);
-            getChildren().add(over);
+            nodes.add(over);
         }
     }
 
     // --- appliqués ---------------------------------------------------------------------------------------------
 
-    private void outline(int number, Area.Applique a) {
+    private void outline(int number, Area.Applique a, List<Node> nodes) {
         if (a.outline() instanceof Area.Ellipse e) {
             Point c = e.centre();
-            getChildren()
-                    .addAll(
-                            Labelled.row(
-                                    make.size(
-                                            number,
-                                            "applique-width",
-                                            "Wide",
-                                            e.width(),
-                                            v -> with(a, new Area.Ellipse(c, v, e.height(), e.turned()))),
-                                    make.size(
-                                            number,
-                                            "applique-height",
-                                            "High",
-                                            e.height(),
-                                            v -> with(a, new Area.Ellipse(c, e.width(), v, e.turned())))),
-                            place(number, c, p -> with(a, new Area.Ellipse(p, e.width(), e.height(), e.turned()))),
-                            turned(number, e.turned(), t -> with(a, new Area.Ellipse(c, e.width(), e.height(), t))));
-        } else if (a.outline() instanceof Area.Drawn d) {
-            getChildren()
-                    .addAll(
+            Collections.addAll(
+                    nodes,
+                    Labelled.row(
                             make.size(
                                     number,
                                     "applique-width",
-                                    "Wide; its height follows",
-                                    d.shape().mainSize(),
-                                    v -> with(a, new Area.Drawn(d.shape().withMainSize(v), d.centre(), d.turned()))),
-                            place(number, d.centre(), p -> with(a, new Area.Drawn(d.shape(), p, d.turned()))),
-                            turned(number, d.turned(), t -> with(a, new Area.Drawn(d.shape(), d.centre(), t))));
+                                    "Wide",
+                                    e.width(),
+                                    v -> with(a, new Area.Ellipse(c, v, e.height(), e.turned()))),
+                            make.size(
+                                    number,
+                                    "applique-height",
+                                    "High",
+                                    e.height(),
+                                    v -> with(a, new Area.Ellipse(c, e.width(), v, e.turned())))),
+                    place(number, c, p -> with(a, new Area.Ellipse(p, e.width(), e.height(), e.turned()))),
+                    turned(number, e.turned(), t -> with(a, new Area.Ellipse(c, e.width(), e.height(), t))));
+        } else if (a.outline() instanceof Area.Drawn d) {
+            Collections.addAll(
+                    nodes,
+                    make.size(
+                            number,
+                            "applique-width",
+                            "Wide; its height follows",
+                            d.shape().mainSize(),
+                            v -> with(a, new Area.Drawn(d.shape().withMainSize(v), d.centre(), d.turned()))),
+                    place(number, d.centre(), p -> with(a, new Area.Drawn(d.shape(), p, d.turned()))),
+                    turned(number, d.turned(), t -> with(a, new Area.Drawn(d.shape(), d.centre(), t))));
         } else {
-            getChildren().add(corners(number, a, (Area.Corners) a.outline()));
+            nodes.add(corners(number, a, (Area.Corners) a.outline()));
         }
     }
 

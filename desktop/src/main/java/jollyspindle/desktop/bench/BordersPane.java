@@ -10,10 +10,12 @@ import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.model.Workbench;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -22,13 +24,13 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -188,28 +190,26 @@ final class BordersPane extends VBox {
         fewer.setOnAction(e -> remove());
         numbers.getChildren().addAll(fewer, more);
         fields.clear();
-        content.getChildren().clear();
         if (borders == 0) {
+            Gradually.fill(content);
             return;
         }
-        GridPane depths = MeasureBench.grid(
+        List<Node> nodes = new ArrayList<>();
+        nodes.add(MeasureBench.grid(
                 made(Dimension.depth(number, Side.TOP)),
                 made(Dimension.depth(number, Side.BOTTOM)),
                 made(Dimension.depth(number, Side.LEFT)),
-                made(Dimension.depth(number, Side.RIGHT)));
-        content.getChildren().add(depths);
+                made(Dimension.depth(number, Side.RIGHT))));
         if (number > 1) {
-            GridPane seams = MeasureBench.grid(
+            nodes.add(MeasureBench.grid(
                     made(Dimension.seam(number, Side.TOP)).compact(),
                     made(Dimension.seam(number, Side.BOTTOM)).compact(),
                     made(Dimension.seam(number, Side.LEFT)).compact(),
-                    made(Dimension.seam(number, Side.RIGHT)).compact());
-            content.getChildren().add(seams);
+                    made(Dimension.seam(number, Side.RIGHT)).compact()));
         }
-        content.getChildren()
-                .addAll(
-                        MeasureBench.grid(MeasureBench.labelled("Corners", corners, null), unit),
-                        MeasureBench.grid(made(Dimension.clearance(number)), plain));
+        nodes.add(MeasureBench.grid(MeasureBench.labelled("Corners", corners, null), unit));
+        nodes.add(MeasureBench.grid(made(Dimension.clearance(number)), plain));
+        Gradually.fill(content, nodes.toArray(Node[]::new));
     }
 
     private LengthField made(Dimension dimension) {
@@ -222,7 +222,7 @@ final class BordersPane extends VBox {
         show();
         LengthField there = fields.get(dimension);
         if (there != null) {
-            there.requestFieldFocus();
+            Gradually.whenFilled(there::requestFieldFocus);
         }
     }
 }

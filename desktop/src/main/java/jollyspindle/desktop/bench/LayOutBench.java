@@ -13,6 +13,7 @@ import jollyspindle.core.words.Words;
 import jollyspindle.desktop.area.AreasPane;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Deck;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.control.Tip;
@@ -136,6 +137,7 @@ public final class LayOutBench extends VBox {
         deck.setMinHeight(0);
         VBox.setVgrow(deck, Priority.ALWAYS);
         getChildren().add(deck);
+        Gradually.again(this);
         house(null);
         // Its pictures take longer than a frame allows: they are drawn while they are looked at.
         Soon soon = new Soon(this, () -> {

@@ -149,8 +149,9 @@ final class StripsPane extends VBox {
                 : List.of(number, quilt.strips().get(number - 1), bench.job().tape());
         if (!wanted.equals(shownStrip)) {
             shownStrip = wanted;
-            one.getChildren().clear();
-            if (!numbers.isEmpty()) {
+            if (numbers.isEmpty()) {
+                Gradually.fill(one);
+            } else {
                 build(quilt.strips().get(number - 1));
             }
         }
@@ -193,38 +194,26 @@ final class StripsPane extends VBox {
             return Optional.of("Type a number from -360 to 360: 0 runs to the right, 90 upwards, -90 down.");
         });
         angle.show(plain(Math.toDegrees(strip.angle())));
-        one.getChildren()
-                .addAll(
-                        Labelled.row(name, Labelled.of("Kind", kind)),
-                        Labelled.row(
-                                length(
-                                        "strip-length",
-                                        "Length",
-                                        strip.length(),
-                                        true,
-                                        (s, v) -> s.withSize(v, s.width())),
-                                length(
-                                        "strip-width",
-                                        "Width",
-                                        strip.width(),
-                                        true,
-                                        (s, v) -> s.withSize(s.length(), v))),
-                        Labelled.row(
-                                length(
-                                        "strip-right",
-                                        "Start right of middle",
-                                        strip.start().x(),
-                                        false,
-                                        (s, v) -> s.withStart(
-                                                new Point(v, s.start().y()))),
-                                length(
-                                        "strip-up",
-                                        "Start above middle",
-                                        strip.start().y(),
-                                        false,
-                                        (s, v) ->
-                                                s.withStart(new Point(s.start().x(), v)))),
-                        Labelled.row(angle, unit(strip)));
+        Gradually.fill(
+                one,
+                Labelled.row(name, Labelled.of("Kind", kind)),
+                Labelled.row(
+                        length("strip-length", "Length", strip.length(), true, (s, v) -> s.withSize(v, s.width())),
+                        length("strip-width", "Width", strip.width(), true, (s, v) -> s.withSize(s.length(), v))),
+                Labelled.row(
+                        length(
+                                "strip-right",
+                                "Start right of middle",
+                                strip.start().x(),
+                                false,
+                                (s, v) -> s.withStart(new Point(v, s.start().y()))),
+                        length(
+                                "strip-up",
+                                "Start above middle",
+                                strip.start().y(),
+                                false,
+                                (s, v) -> s.withStart(new Point(s.start().x(), v)))),
+                Labelled.row(angle, unit(strip)));
     }
 
     private LengthField unit(Strip strip) {

@@ -21,8 +21,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
-import javafx.css.PseudoClass;
 import javafx.geometry.VPos;
 import javafx.scene.Group;
 import javafx.scene.Node;
@@ -62,7 +62,6 @@ final class TapeDrawing {
     private static final double BETWEEN = 3;
     private static final double ROOM_FOR_HALVES = 150;
     private static final double SMALL_ROW = 13;
-    private static final PseudoClass CROWDED = PseudoClass.getPseudoClass("crowded");
 
     /** Sizes of the type, in pixels before scaling, as the style sheet has them. */
     private static final double VALLEY_TYPE = 18;
@@ -81,6 +80,10 @@ final class TapeDrawing {
     private final Words words;
     private final Map<String, List<Text>> byMark = new HashMap<>();
     private final List<Node> nodes = new ArrayList<>();
+    private final Map<String, Path> strokes = new HashMap<>();
+
+    /** What makes the readings that have no room, by mark; most of them never are pointed at. */
+    private final Map<String, Supplier<List<Text>>> waiting = new HashMap<>();
 
     /** From where to where readings stand, by whether they are valleys' and their row. */
     private final Map<List<Object>, List<double[]>> taken = new HashMap<>();
@@ -415,17 +418,12 @@ final class TapeDrawing {
         boolean off = reading.lean() != TapeReading.Lean.ON;
         boolean wide = room >= px(ROOM_FOR_LEAN);
         // Where the word has no room its sign stands for it.
-        Text number = new Text(reading.number() + (valley && wide ? "" : sign(reading)));
-        number.setId("reading-" + mark.id());
+        String said = reading.number() + (valley && wide ? "" : sign(reading));
         // Where the numbers would run into each other they are set small, in two rows; those that find no room even so
-        // wait
-        // to be pointed at.
+        // wait to be pointed at.
         boolean crowded = room < px(ROOM_FOR_NUMBER);
         double size = crowded ? SMALL_TYPE : valley ? VALLEY_TYPE : CROWN_TYPE;
-        if (crowded) {
-            number.getStyleClass().add("crowded");
-        }
-        double needed = width(number.getText(), size, valley);
+        double needed = width(said, size, valley);
         int row = 0;
         while (row < (crowded ? 2 : 1) && !isFree(valley, row, x, needed)) {
             row++;
@@ -436,27 +434,30 @@ final class TapeDrawing {
                     .add(new double[] {x - needed / 2, x + needed / 2});
         }
         double moved = hidden ? 0 : row * px(SMALL_ROW);
-        add(
-                number,
-                valley ? "valley-reading" : "crown-reading",
-                x,
-                valley ? bandTop - px(18) + moved : seam - px(HIGHEST_ARC) - 5 - moved,
-                size,
-                valley);
-        // Made only when it is wanted: they take longer than the drawing.
-        Tip.on(number, () -> Words.name(mark) + ": " + reading.text() + ", exactly " + reading.exactText());
-        List<Text> texts = new ArrayList<>(List.of(number));
-        if (off && valley && wide) {
+        double baseline = valley ? bandTop - px(18) + moved : seam - px(HIGHEST_ARC) - 5 - moved;
+        Supplier<List<Text>> texts = () -> {
+            Text number = new Text(said);
+            number.setId("reading-" + mark.id());
+            if (crowded) {
+                number.getStyleClass().add("crowded");
+            }
+            place(number, valley ? "valley-reading" : "crown-reading", x, baseline, size, valley);
+            // Made only when it is wanted: they take longer than the drawing.
+            Tip.on(number, () -> Words.name(mark) + ": " + reading.text() + ", exactly " + reading.exactText());
+            if (!off || !valley || !wide) {
+                return List.of(number);
+            }
             Text lean = new Text(reading.lean() == TapeReading.Lean.SCANT ? "scant" : "generous");
             lean.setId("lean-" + mark.id());
-            add(lean, "lean", x, bandTop - px(5), 14, false);
-            texts.add(lean);
+            place(lean, "lean", x, bandTop - px(5), 14, false);
+            return List.of(number, lean);
+        };
+        if (hidden) {
+            waiting.put(mark.id(), texts);
+        } else {
+            byMark.put(mark.id(), texts.get());
+            nodes.addAll(byMark.get(mark.id()));
         }
-        texts.forEach(text -> {
-            text.pseudoClassStateChanged(CROWDED, hidden);
-            text.setVisible(!hidden);
-        });
-        byMark.put(mark.id(), texts);
     }
 
     /** Whether a reading as wide as this, in pixels, has room in a row beside those that stand there. */
@@ -465,25 +466,35 @@ final class TapeDrawing {
                 .noneMatch(t -> middle + needed / 2 + px(BETWEEN) > t[0] && middle - needed / 2 - px(BETWEEN) < t[1]);
     }
 
+    /** An upright line. All of a style are one node: each that is new is styled anew, and a run may have hundreds. */
     private void line(double x, double from, double to, String style) {
-        Line line = new Line(x, from, x, to);
-        line.getStyleClass().add(style);
-        nodes.add(line);
+        Path all = strokes.computeIfAbsent(style, s -> {
+            Path path = new Path();
+            path.getStyleClass().add(s);
+            nodes.add(path);
+            return path;
+        });
+        all.getElements().addAll(new MoveTo(x, from), new LineTo(x, to));
     }
 
     /** Marks a reading as pointed at, or no longer. */
     void point(Mark was, Mark now) {
         if (was != null && byMark.containsKey(was.id())) {
-            for (Text node : byMark.get(was.id())) {
-                node.getStyleClass().remove("pointed");
-                node.setVisible(!node.getPseudoClassStates().contains(CROWDED));
+            List<Text> texts = byMark.get(was.id());
+            if (waiting.containsKey(was.id())) {
+                byMark.remove(was.id());
+                above.getChildren().removeAll(texts);
+            } else {
+                texts.forEach(text -> text.getStyleClass().remove("pointed"));
             }
         }
-        if (now != null && byMark.containsKey(now.id())) {
-            for (Node node : byMark.get(now.id())) {
-                node.getStyleClass().add("pointed");
-                node.setVisible(true);
+        if (now != null) {
+            if (waiting.containsKey(now.id()) && !byMark.containsKey(now.id())) {
+                byMark.put(now.id(), waiting.get(now.id()).get());
+                above.getChildren().addAll(byMark.get(now.id()));
             }
+            byMark.getOrDefault(now.id(), List.of())
+                    .forEach(text -> text.getStyleClass().add("pointed"));
         }
     }
 }
