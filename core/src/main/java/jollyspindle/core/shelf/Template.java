@@ -121,7 +121,7 @@ public record Template(
 
     /** Its true geometry. */
     public Cut cut() {
-        return form.cut(label, gap);
+        return Cuts.of(this);
     }
 
     /**

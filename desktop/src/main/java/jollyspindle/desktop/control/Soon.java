@@ -56,7 +56,7 @@ public final class Soon {
     }
 
     /** Whether what is shown is spread over moments; else all is shown as soon as it can be. */
-    static boolean isApart() {
+    public static boolean isApart() {
         return Long.getLong(APART, USUAL) > 0;
     }
 

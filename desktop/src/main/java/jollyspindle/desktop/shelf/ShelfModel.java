@@ -21,6 +21,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.beans.InvalidationListener;
 import javafx.beans.Observable;
@@ -212,19 +213,50 @@ public final class ShelfModel {
         }
     }
 
-    /** Where tape goes on the template that is looked at, for what is asked of it. */
-    Optional<TapePlaces.Place> tapePlace() {
-        return shown().flatMap(t -> guide(t).flatMap(g ->
-                tape.get().flatMap(w -> TapePlaces.find(t, g, w, bench.job().machine()))));
+    /**
+     * All there is to show of a template.
+     *
+     * @param place where tape goes, for what is asked of it
+     */
+    record Reckoned(
+            Template template,
+            Machine machine,
+            Stitching stitching,
+            List<Concern> concerns,
+            Optional<TapePlaces.Place> place) {}
+
+    /** What works out all there is to show of a template, away from the window. */
+    Supplier<Reckoned> reckoning(Template template) {
+        tidy();
+        Machine machine = bench.job().machine();
+        Optional<Stitching> known = Optional.ofNullable(stitchings.get(template));
+        Optional<TapePlaces.Wanted> asked = tape.get();
+        String edge = tapeEdge.get();
+        return () -> {
+            Stitching stitching = known.orElseGet(() -> Stitching.of(template, machine));
+            return new Reckoned(
+                    template,
+                    machine,
+                    stitching,
+                    TemplateInspector.inspect(stitching, machine),
+                    asked.flatMap(w -> guide(stitching, edge).flatMap(g -> TapePlaces.find(template, g, w, machine))));
+        };
+    }
+
+    /** Remembers what was worked out, unless the foot is another by now. */
+    void keep(Reckoned reckoned) {
+        tidy();
+        if (reckoned.machine().equals(reckonedFor)) {
+            stitchings.putIfAbsent(reckoned.template(), reckoned.stitching());
+            concerns.putIfAbsent(reckoned.template(), reckoned.concerns());
+        }
     }
 
     /** The edge the foot runs along while the tape is used; the main one unless another is asked for. */
-    private Optional<Guide> guide(Template t) {
-        List<Guide> guides = stitching(t).cut().guides();
-        return guides.stream()
-                .filter(g -> g.id().equals(tapeEdge.get()))
-                .findFirst()
-                .or(() -> guides.stream().findFirst());
+    private static Optional<Guide> guide(Stitching stitching, String wanted) {
+        List<Guide> guides = stitching.cut().guides();
+        return guides.stream().filter(g -> g.id().equals(wanted)).findFirst().or(() -> guides.stream()
+                .findFirst());
     }
 
     /** The id of the edge tape is asked for; none, or one of another template, means the main one. */

@@ -9,10 +9,12 @@ import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.words.ConcernWords;
 import jollyspindle.core.words.ShelfWords;
+import jollyspindle.desktop.control.BackgroundQueue;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
+import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.control.StitchPicture;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
@@ -66,6 +68,9 @@ final class StitchView extends HBox {
     private final ComboBox<Guide> tapeEdge = new ComboBox<>();
     private final VBox tapeEdgeBox = Labelled.of("with the foot along the", tapeEdge);
     private final Label tapeSaid = Labelled.wrapped("", "reason");
+    /** Large and curved templates take longer than a frame. */
+    private final BackgroundQueue work = new BackgroundQueue("template");
+
     private OptionalDouble typed = OptionalDouble.empty();
 
     StitchView(Workbench bench, ShelfModel model, Look look) {
@@ -144,13 +149,22 @@ final class StitchView extends HBox {
     private void show() {
         Optional<Template> shown = model.shown();
         setVisible(shown.isPresent());
-        shown.ifPresent(this::show);
+        work.letGo();
+        shown.map(model::reckoning).ifPresent(reckoning -> {
+            if (Soon.isApart()) {
+                work.ask(reckoning, this::show);
+            } else {
+                show(reckoning.get());
+            }
+        });
     }
 
-    private void show(Template template) {
+    private void show(ShelfModel.Reckoned reckoned) {
+        model.keep(reckoned);
+        Template template = reckoned.template();
         ShelfWords words = new ShelfWords(bench.words());
-        Stitching stitching = model.stitching(template);
-        Optional<TapePlaces.Place> place = model.tapePlace();
+        Stitching stitching = reckoned.stitching();
+        Optional<TapePlaces.Place> place = reckoned.place();
         picture.show(stitching, place.map(TapePlaces.Place::strokes).orElse(List.of()), bench.words());
         picture.setAccessibleText("Picture of " + template.name() + ", which " + words.summary(stitching));
         name.setText(template.name());
@@ -158,7 +172,7 @@ final class StitchView extends HBox {
                 + bench.words().exact(stitching.footRadius()) + ".");
         summary.getStyleClass().setAll("label", stitching.lines().isEmpty() ? "refused" : "understood");
         Gradually.atOnce(facts, List.of());
-        for (Concern concern : model.concerns(template)) {
+        for (Concern concern : reckoned.concerns()) {
             Label label = Labelled.wrapped(
                     new ConcernWords(bench.words()).text(concern),
                     "concern",
