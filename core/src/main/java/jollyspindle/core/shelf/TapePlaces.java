@@ -33,7 +33,7 @@ public final class TapePlaces {
      *     else square to the edge
      * @param line the engraved line next to it
      * @param beyondLine from that line on to the tape, away from the edge, in inches; negative towards the edge
-     * @param onLine whether the line serves as it is, within {@link SeamRegister#LINE_TOLERANCE}
+     * @param onLine whether the line serves as it is, within {@link Tolerances#CHALK}
      * @param strokes where it lies, in the template's frame
      */
     public record Place(
