@@ -12,6 +12,8 @@ import java.util.OptionalInt;
  * What is stitched in an area. Lengths are in inches, angles in radians.
  *
  * <p>Common practice, no source, for what the motifs are; their geometry is derived where they are laid out.
+ *
+ * <p>The page is long since it is the list of all that can be stitched there, as data alone.
  */
 public sealed interface AreaMotif {
 

@@ -24,7 +24,10 @@ import jollyspindle.core.shelf.Concern;
 import java.util.List;
 import java.util.Optional;
 
-/** Something a quilter should know before a stitch is sewn; as numbers, said in words elsewhere. */
+/**
+ * Something a quilter should know before a stitch is sewn; as numbers, said in words elsewhere. The page is long since it is the
+ * list of all there is to find, a short record each.
+ */
 public sealed interface Finding {
 
     /** What stands on a run. */

@@ -1,25 +1,15 @@
 package jollyspindle.desktop.app;
 
-import jollyspindle.core.division.Wish;
-import jollyspindle.core.inspection.Remedy;
-import jollyspindle.core.plan.Moves;
-import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.quilt.Dimension;
-import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.shelf.Template;
-import jollyspindle.core.words.DivisionWords;
-import jollyspindle.core.words.Words;
 import jollyspindle.desktop.bench.LayOutBench;
-import jollyspindle.desktop.bench.MarkBench;
 import jollyspindle.desktop.bench.MeasureBench;
 import jollyspindle.desktop.control.CompareView;
 import jollyspindle.desktop.control.Deck;
-import jollyspindle.desktop.control.FindingsBox;
 import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.PlacementCallout;
 import jollyspindle.desktop.control.ProtractorTape;
 import jollyspindle.desktop.control.QuiltTable;
-import jollyspindle.desktop.control.RegionMap;
 import jollyspindle.desktop.control.TableHead;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.WorkStage;
@@ -29,19 +19,13 @@ import jollyspindle.desktop.shelf.ShelfModel;
 import jollyspindle.desktop.shelf.ShelfStage;
 import jollyspindle.desktop.tape.TapeView;
 import jollyspindle.files.FileTrouble;
-import jollyspindle.files.job.JobFile;
 
-import java.io.File;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.beans.InvalidationListener;
 import javafx.beans.binding.Bindings;
@@ -49,14 +33,7 @@ import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextInputControl;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Background;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Region;
@@ -70,7 +47,6 @@ public final class MainWindow {
 
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
-    private static final int MOVES_TOLD = 4;
 
     /** About what the parts beside the table take, so that it stays where it is when they come. */
     private static final double ABOVE = 82;
@@ -78,8 +54,6 @@ public final class MainWindow {
     private static final double ABOVE_TABLE = 44;
     private static final double LEFT = 220;
     private static final double BELOW = 219;
-    private static final double BENCH = 346;
-
     private final Workbench bench;
     private final Look look = new Look();
     private final Filing filing;
@@ -99,12 +73,8 @@ public final class MainWindow {
     private final Late<ProtractorTape> protractor;
     private final Late<PlacementCallout> callout;
     private final Late<CompareView> compare;
-
-    private final Late<LayOutBench> layOut;
-    private final Late<MeasureBench> measureBench;
     private final Late<ShelfStage> shelf;
-    private final Late<ShelfBench> shelfBench;
-    private final Map<WorkStage, Late<? extends Region>> benches = new EnumMap<>(WorkStage.class);
+    private final Benches benches;
     private final ShelfModel shelfModel;
     private final ShelfFiling shelfFiling;
     private final Deque<Runnable> toPrepare = new ArrayDeque<>();
@@ -143,13 +113,13 @@ public final class MainWindow {
         shelfModel = new ShelfModel(bench);
         shelfFiling = new ShelfFiling(bench, shelfModel, asking.apply(stage), messages, things);
         shelf = new Late<>(() -> new ShelfStage(bench, shelfModel, look, shelfFiling));
-        shelfBench = new Late<>(() -> new ShelfBench(bench, shelfModel));
-        measureBench = new Late<>(() -> new MeasureBench(bench, this::toFoot, shelfFiling::outline));
-        benches.put(WorkStage.MEASURE, new Late<>(() -> bench(measureBench.get(), 400)));
-        benches.put(WorkStage.SHELF, new Late<>(() -> bench(shelfBench.get(), 380)));
-        layOut = new Late<>(this::layOut);
-        benches.put(WorkStage.LAY_OUT, layOut);
-        benches.put(WorkStage.MARK, new Late<>(this::marks));
+        benches = new Benches(
+                bench,
+                shelfModel,
+                look,
+                root,
+                () -> table.roomBesideProperty().get() ? null : callout.get(),
+                () -> new MeasureBench(bench, this::toFoot, shelfFiling::outline));
         tableAndCallout = new StackPane(table);
         tablePane.setTop(space(0, ABOVE_TABLE));
         tablePane.setCenter(tableAndCallout);
@@ -162,7 +132,7 @@ public final class MainWindow {
         root.setTop(space(0, ABOVE * type));
         root.setLeft(space(LEFT * type, 0));
         root.setCenter(middle);
-        root.setRight(space(BENCH * type, 0));
+        root.setRight(space(Benches.USUAL * type, 0));
         root.setBottom(space(0, bench.stageProperty().get() == WorkStage.LAY_OUT ? BELOW * type : 0));
         Scene scene = new Scene(root, WIDTH, HEIGHT);
         root.setBackground(Background.fill(look.palette().panel()));
@@ -185,7 +155,7 @@ public final class MainWindow {
                 this::buildAbove,
                 this::buildLeft,
                 this::buildAboutTable,
-                () -> benches.get(bench.stageProperty().get()).get(),
+                () -> benches.of(bench.stageProperty().get()),
                 tape::get,
                 this::arrangeFromNow));
         List.of(WorkStage.LAY_OUT, WorkStage.MARK, WorkStage.SHELF, WorkStage.MEASURE)
@@ -238,8 +208,8 @@ public final class MainWindow {
             toPrepare.add(shelf::get);
             toPrepare.add(() -> middle.keep(shelf.get()));
         }
-        toPrepare.add(benches.get(later)::get);
-        toPrepare.add(() -> right.keep(benches.get(later).get()));
+        toPrepare.add(() -> benches.of(later));
+        toPrepare.add(() -> right.keep(benches.of(later)));
     }
 
     private void dress() {
@@ -258,7 +228,10 @@ public final class MainWindow {
     }
 
     private void buildLeft() {
-        root.setLeft(leftPanel());
+        SidePanel panel = new SidePanel(
+                bench, run -> table.zoomToSide(), this::useDropped, new Remedies(bench, this::measure)::carryOut);
+        benches.widen(panel, LEFT);
+        root.setLeft(panel);
     }
 
     private void buildAboutTable() {
@@ -281,8 +254,8 @@ public final class MainWindow {
     private void arrangeFromNow() {
         root.setRight(right);
         root.setBottom(tape.get());
-        root.getScene().addEventHandler(KeyEvent.KEY_PRESSED, this::press);
-        drops(root.getScene());
+        new LayOutKeys(bench).followIn(root.getScene());
+        new DroppedFiles(bench, filing, shelfFiling).followIn(root.getScene());
         bench.stageProperty().addListener(o -> arrange());
         bench.comparison().shownProperty().addListener(o -> arrange());
         bench.areas().lookedProperty().addListener((o, was, now) -> {
@@ -295,35 +268,17 @@ public final class MainWindow {
         stage.focusedProperty().addListener(new WeakChangeListener<>(comesForward));
         bench.changesProperty().addListener(o -> messages.hide());
         bench.planProperty().addListener(o -> showTemplate());
-        bench.movedProperty().addListener((o, was, now) -> tellMoved(now));
+        bench.movedProperty().addListener((o, was, now) -> MovesTold.tell(now, bench, messages));
         arrange();
         // No control has the word before the quilter gives it one.
         Platform.runLater(root::requestFocus);
-    }
-
-    private LayOutBench layOut() {
-        LayOutBench made = new LayOutBench(bench, look);
-        made.getStyleClass().add("bench");
-        widen(made, BENCH);
-        made.house(table.roomBesideProperty().get() ? null : callout.get());
-        return made;
-    }
-
-    private MarkBench marks() {
-        MarkBench marks = new MarkBench(bench);
-        marks.getStyleClass().add("bench");
-        // On a narrow window the list gives way, so that the quilt is still seen.
-        marks.prefWidthProperty()
-                .bind(Bindings.min(
-                        look.scaleProperty().multiply(812), root.widthProperty().subtract(468)));
-        return marks;
     }
 
     /** What is said about the arcs stands beside the quilt where there is room, else on the bench. */
     private void placeCallout() {
         tableAndCallout.getChildren().remove(callout.get());
         boolean beside = table.roomBesideProperty().get();
-        layOut.ifMade(made -> made.house(beside ? null : callout.get()));
+        benches.layOut().ifMade(made -> made.house(beside ? null : callout.get()));
         if (beside) {
             tableAndCallout.getChildren().add(callout.get());
         }
@@ -345,39 +300,6 @@ public final class MainWindow {
                 + (file == null ? "" : " · " + file.getFileName()) + " · Jolly Spindle";
     }
 
-    /** Gives a panel a width that grows with the type. */
-    private void widen(Region panel, double width) {
-        panel.prefWidthProperty().bind(look.scaleProperty().multiply(width));
-        panel.minWidthProperty().bind(look.scaleProperty().multiply(width));
-    }
-
-    private ScrollPane bench(Region content, double width) {
-        ScrollPane scroll = new ScrollPane(content);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.getStyleClass().add("bench");
-        widen(scroll, width);
-        return scroll;
-    }
-
-    // --- parts -------------------------------------------------------------------------------------------------
-
-    private Node leftPanel() {
-        Label heading = new Label("Quilt");
-        heading.getStyleClass().add("heading");
-        RegionMap map = new RegionMap(bench, run -> table.zoomToSide(), this::useDropped);
-        Label findings = new Label("To look at");
-        findings.getStyleClass().addAll("heading", "section");
-        VBox panel = new VBox(heading, map, findings, new FindingsBox(bench, this::carryOut));
-        panel.getStyleClass().add("side-panel");
-        ScrollPane scroll = new ScrollPane(panel);
-        scroll.setFitToWidth(true);
-        scroll.setFitToHeight(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        widen(scroll, LEFT);
-        return scroll;
-    }
-
     // --- what happens ------------------------------------------------------------------------------------------
 
     private void arrange() {
@@ -394,8 +316,8 @@ public final class MainWindow {
                     }
                 },
                 () -> middle.show(now == WorkStage.SHELF ? shelf.get() : compared ? compare.get() : tablePane),
-                () -> benches.get(now).get(),
-                () -> right.show(benches.get(now).get()));
+                () -> benches.of(now),
+                () -> right.show(benches.of(now)));
         boolean withTape = now == WorkStage.LAY_OUT && !compared || now == WorkStage.MARK;
         // Round an area's centre the tape is bent, on the table.
         Deck.show(tape.get(), withTape && !bench.areas().isLooked());
@@ -407,61 +329,6 @@ public final class MainWindow {
         if (bench.stageProperty().get() == WorkStage.LAY_OUT
                 && bench.selection().placementProperty().get() == null) {
             bench.selection().stepPlacement(1);
-        }
-    }
-
-    private void press(KeyEvent e) {
-        boolean typing = root.getScene().getFocusOwner() instanceof TextInputControl;
-        if (typing
-                || e.isShortcutDown()
-                || e.isAltDown()
-                || bench.stageProperty().get() != WorkStage.LAY_OUT) {
-            return;
-        }
-        if (e.getCode() == KeyCode.PAGE_DOWN || e.getCode() == KeyCode.PAGE_UP) {
-            int step = e.getCode() == KeyCode.PAGE_DOWN ? 1 : -1;
-            if (e.isShiftDown()) {
-                bench.dividing().stepSchool(step);
-            } else {
-                bench.dividing().stepCandidate(step);
-            }
-        } else if (e.getCode() == KeyCode.PERIOD) {
-            bench.selection().stepPlacement(1);
-        } else if (e.getCode() == KeyCode.COMMA) {
-            bench.selection().stepPlacement(-1);
-        } else if (e.getCode() == KeyCode.ESCAPE) {
-            bench.selection().placementProperty().set(null);
-        }
-    }
-
-    private void drops(Scene scene) {
-        scene.setOnDragOver(e -> {
-            if (dropped(e.getDragboard().getFiles()).isPresent()) {
-                e.acceptTransferModes(TransferMode.COPY);
-            }
-            e.consume();
-        });
-        scene.setOnDragDropped(e -> {
-            Optional<Path> file = dropped(e.getDragboard().getFiles());
-            file.ifPresent(f -> Platform.runLater(() -> take(f)));
-            e.setDropCompleted(file.isPresent());
-            e.consume();
-        });
-    }
-
-    /** The job among dropped files. Any single file is tried: what it is, its content says. */
-    static Optional<Path> dropped(List<File> files) {
-        return files.stream()
-                .filter(f -> files.size() == 1 || f.getName().endsWith(JobFile.SUFFIX))
-                .map(File::toPath)
-                .findFirst();
-    }
-
-    private void take(Path file) {
-        if (shelfFiling.takes(file)) {
-            bench.stageProperty().set(WorkStage.SHELF);
-        } else {
-            filing.open(file);
         }
     }
 
@@ -477,7 +344,7 @@ public final class MainWindow {
     /** Goes to where the foot is calibrated. */
     void toFoot() {
         bench.stageProperty().set(WorkStage.SHELF);
-        shelfBench.get().showFoot();
+        benches.shelf().showFoot();
     }
 
     /** Goes to the shelf and asks which template does what the chosen side wants. */
@@ -492,65 +359,9 @@ public final class MainWindow {
         filing.leave();
     }
 
-    private void carryOut(Remedy remedy) {
-        if (remedy instanceof Remedy.Measure measure) {
-            measure(measure.what());
-        } else if (remedy instanceof Remedy.Divide divide) {
-            bench.dividing().divide(divide.schools());
-        } else if (remedy instanceof Remedy.FollowBest follow) {
-            bench.edit("the best way", job -> job.editing(follow.group(), RunLayout::choosingNone));
-        } else if (remedy instanceof Remedy.AllowRange range) {
-            bench.edit(
-                    "another range of repeats",
-                    job -> job.editing(
-                            range.group(),
-                            run -> run.with(run.wish()
-                                    .withRange(
-                                            OptionalDouble.of(Math.max(Wish.SHORTEST_REPEAT, range.shortest())),
-                                            OptionalDouble.of(Math.min(Wish.LONGEST_REPEAT, range.longest()))))));
-        } else if (remedy instanceof Remedy.Redesign redesign) {
-            bench.edit("motifs that fit", job -> job.editing(redesign.group(), l -> l.with(redesign.design())));
-        } else if (remedy instanceof Remedy.RedesignArea redesign) {
-            bench.areas().choose(redesign.area(), 1);
-            bench.areas().design("motifs that fit", redesign.design());
-        } else if (remedy instanceof Remedy.Untie untie) {
-            bench.edit("counts by themselves", job -> job.editing(untie.group(), l -> l.with(Optional.empty())));
-        } else if (remedy instanceof Remedy.Ease ease) {
-            bench.editQuilt(
-                    "opposite sides planned " + Words.name(ease.to()),
-                    quilt -> quilt.with(quilt.easing().with(ease.side(), ease.to())));
-        } else if (remedy instanceof Remedy.SeeMarks see) {
-            bench.selection().choose(see.run());
-            bench.stageProperty().set(WorkStage.MARK);
-        } else if (remedy instanceof Remedy.TakeFromShelf take) {
-            bench.takeFromShelf(take.templateId());
-        } else if (remedy instanceof Remedy.PutOnShelf put) {
-            bench.putOnShelf(put.templateId());
-        } else {
-            bench.stageProperty().set(WorkStage.SHELF);
-        }
-    }
-
-    /** Says what a new measurement moved, once there was something to move. */
-    private void tellMoved(Moves moves) {
-        if (moves == null || moves.isNothing()) {
-            return;
-        }
-        DivisionWords said = new DivisionWords(bench.words());
-        Quilt quilt = bench.job().quilt();
-        messages.tell("Divided again. "
-                + moves.runs().stream()
-                        .limit(MOVES_TOLD)
-                        .map(move -> Words.capital(said.move(move, quilt)) + ".")
-                        .collect(Collectors.joining(" "))
-                + (moves.runs().size() > MOVES_TOLD
-                        ? " And " + (moves.runs().size() - MOVES_TOLD) + " more runs."
-                        : ""));
-    }
-
     private void measure(Dimension dimension) {
         bench.stageProperty().set(WorkStage.MEASURE);
-        Platform.runLater(() -> measureBench.get().focus(dimension));
+        Platform.runLater(() -> benches.measure().focus(dimension));
     }
 
     /** A template was let go over a side of the quilt's map. */
@@ -578,11 +389,11 @@ public final class MainWindow {
     }
 
     MeasureBench measureBench() {
-        return measureBench.get();
+        return benches.measure();
     }
 
     LayOutBench layOutBench() {
-        return layOut.get();
+        return benches.layOut().get();
     }
 
     QuiltTable table() {
@@ -598,7 +409,7 @@ public final class MainWindow {
     }
 
     ShelfBench shelfBench() {
-        return shelfBench.get();
+        return benches.shelf();
     }
 
     TapeView tape() {

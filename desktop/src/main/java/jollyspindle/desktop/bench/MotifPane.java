@@ -1,9 +1,6 @@
 package jollyspindle.desktop.bench;
 
-import jollyspindle.core.division.RunSet;
-import jollyspindle.core.division.Wish;
 import jollyspindle.core.motif.Design;
-import jollyspindle.core.motif.DivisionConstraints;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.Preset;
@@ -12,10 +9,8 @@ import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunId;
-import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
-import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.Tip;
@@ -24,13 +19,10 @@ import jollyspindle.desktop.model.Workbench;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Supplier;
-import javafx.collections.FXCollections;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -325,14 +317,14 @@ final class MotifPane extends VBox {
 
     private void layer(int index) {
         Layer layer = layers().get(index);
-        Button other = new Button("Another motif…");
-        other.setId("motif-gallery");
-        Tip.on(other, "A gallery of all motifs on this very run");
-        other.setOnAction(e -> {
+        Button another = new Button("Another motif…");
+        another.setId("motif-gallery");
+        Tip.on(another, "A gallery of all motifs on this very run");
+        another.setOnAction(e -> {
             choosing = true;
             show();
         });
-        HBox buttons = new HBox(8, other);
+        HBox buttons = new HBox(8, another);
         if (index > 0) {
             Button remove = new Button("Leave it out");
             remove.setId("motif-remove");
@@ -347,86 +339,12 @@ final class MotifPane extends VBox {
             });
             buttons.getChildren().add(remove);
         }
+        LayerFields fields = new LayerFields(
+                bench, index, layer, motif -> change(index, motif), (other, name) -> change(index, other, name));
         parts.add(() -> Labelled.wrapped(
-                Words.capital(new MotifWords(bench.words()).text(layer.motif())) + ". " + counts(layer), "reason"));
+                Words.capital(new MotifWords(bench.words()).text(layer.motif())) + ". " + fields.counts(), "reason"));
         parts.add(() -> buttons);
-        MotifFields fields = new MotifFields(bench, motif -> change(index, motif));
-        boolean strip = isStrip(layer);
-        parts.addAll(strip ? fields.alongStrip((Motif.Chevrons) layer.motif()) : fields.of(layer.motif()));
-        if (index == 0) {
-            bench.group().flatMap(g -> rise(fields, g.set())).ifPresent(rise -> parts.add(() -> rise));
-        }
-        parts.add(() -> fields.choice(
-                "motif-edge",
-                "Stands on",
-                List.of(Layer.Edge.values()),
-                layer.edge(),
-                e -> e == Layer.Edge.SEAM ? "the seam" : "the outer edge, hanging",
-                edge -> change(index, layer.with(edge), "on the other edge")));
-        if (index > 0) {
-            parts.add(() -> template(index, layer));
-            parts.add(() -> fields.choice(
-                    "motif-space",
-                    "Fills",
-                    List.of(Layer.Space.values()),
-                    layer.space(),
-                    MotifWords::name,
-                    space -> change(index, layer.with(space), "filling " + MotifWords.name(space))));
-            if (layer.space() != Layer.Space.ALL) {
-                parts.add(() -> fields.choice(
-                        "motif-cells",
-                        "Of the figures",
-                        List.of(Layer.Cells.values()),
-                        layer.cells(),
-                        c -> switch (c) {
-                            case EVERY -> "every one";
-                            case ODD -> "the first, the third …";
-                            case EVEN -> "the second, the fourth …";
-                        },
-                        cells -> change(index, layer.with(cells), "other figures filled")));
-            }
-        }
-    }
-
-    /** Whether it is stitched along a strip, whose figures are of one size and shape. */
-    private boolean isStrip(Layer layer) {
-        return layer.motif() instanceof Motif.Chevrons
-                && layer.templateId()
-                        .flatMap(bench.job()::template)
-                        .filter(t -> t.kind() == Kind.CHEVRON_STRIP)
-                        .isPresent();
-    }
-
-    /** The rise follows from the repeat and the template; typed, it asks for the repeat that has it. */
-    private Optional<Node> rise(MotifFields fields, RunSet set) {
-        return set.template()
-                .flatMap(t -> bench.run())
-                .flatMap(run -> run.divided().fit())
-                .map(fit -> {
-                    double most = set.template()
-                            .orElseThrow()
-                            .stitchedRadius(bench.job().machine());
-                    return fields.length(
-                            "motif-rise",
-                            "Rise of about",
-                            false,
-                            fields.about(fit.segment().height()),
-                            1.0 / 16,
-                            most,
-                            rise -> set.repeatRising(rise.orElse(0))
-                                    .ifPresent(repeat -> bench.design(
-                                            "rise of about " + bench.words().exact(rise.orElse(0)),
-                                            l -> l.with(l.wish().withRepeat(Math.max(Wish.SHORTEST_REPEAT, repeat))))));
-                });
-    }
-
-    /** Which counts it comes out with. */
-    private static String counts(Layer layer) {
-        return switch (DivisionConstraints.parity(layer.motif())) {
-            case ANY -> "Any count will do.";
-            case ODD -> "It wants an odd count.";
-            case EVEN -> "It wants an even count.";
-        };
+        parts.addAll(fields.parts());
     }
 
     private void change(int index, Motif motif) {
@@ -439,28 +357,5 @@ final class MotifPane extends VBox {
         bench.design(
                 Words.decapital(MotifWords.name(layer.motif().kind())) + " " + name,
                 l -> with(l, replaced(layers(), index, layer)));
-    }
-
-    private Node template(int index, Layer layer) {
-        List<TemplateChoice> choices = TemplateChoice.of(
-                bench.job(), layer.templateId(), bench.shelf(), DivisionConstraints.template(layer.motif()));
-        ComboBox<TemplateChoice> box = new ComboBox<>();
-        Choices.prepare(box, "motif-template", "The template it is stitched with", choices, TemplateChoice::name);
-        box.setItems(FXCollections.observableArrayList(choices));
-        choices.stream()
-                .filter(c -> c.is(layer.templateId(), layer.guideId()))
-                .findFirst()
-                .ifPresent(box::setValue);
-        box.setPromptText("whichever suits");
-        box.setOnAction(e -> {
-            TemplateChoice chosen = box.getValue();
-            if (chosen != null) {
-                change(
-                        index,
-                        layer.withTemplate(Optional.of(chosen.template().id()), chosen.guideId()),
-                        "with " + chosen.template().name());
-            }
-        });
-        return Labelled.of("Template", box);
     }
 }

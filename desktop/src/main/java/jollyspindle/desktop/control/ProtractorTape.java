@@ -118,7 +118,7 @@ public final class ProtractorTape extends Pane {
 
     /** From the centre to the band's inner edge, in pixels. */
     private double inner() {
-        return desk.piece().map(AreaPlan.Piece::cloth).map(QuiltTable::reach).orElse(1.0)
+        return desk.piece().map(AreaPlan.Piece::cloth).map(TableSight::reach).orElse(1.0)
                         * table.view().scale()
                 + GAP;
     }

@@ -1,10 +1,8 @@
 package jollyspindle.desktop.control;
 
-import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
-import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
@@ -23,7 +21,6 @@ import java.util.OptionalInt;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyBooleanProperty;
-import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
@@ -40,17 +37,8 @@ import javafx.scene.shape.Rectangle;
  * the placement shown. Dragged to move, scrolled to zoom; a side is chosen by a click.
  */
 public final class QuiltTable extends Pane {
-
-    private static final double CLOSEST = 250;
-    private static final double ZOOM = 1.25;
     private static final double PAN = 60;
     private static final double REACH = 14;
-    private static final double MARGIN = 24;
-    private static final double CALLOUT = 310;
-    private static final double CALLOUT_HEIGHT = 440;
-
-    /** How much smaller a quilt may be drawn to leave room beside it. */
-    private static final double SHRINK = 1.2;
 
     private final Workbench bench;
     private final Look look;
@@ -60,14 +48,7 @@ public final class QuiltTable extends Pane {
     private Tooltip handleTip;
 
     private final Consumer<Dimension> measure;
-    private final ReadOnlyBooleanWrapper roomBeside = new ReadOnlyBooleanWrapper();
-    private View view = new View(5, 0, 0);
-    private double kept;
-    private boolean fitted = true;
     private Optional<QuiltShape> shape;
-
-    /** Whether the piece of an area is shown by itself. */
-    private boolean onPiece;
 
     private double pressedX;
     private double pressedY;
@@ -80,6 +61,7 @@ public final class QuiltTable extends Pane {
     private Runnable drawn = () -> {};
     private boolean sized;
     private final Soon soon = new Soon(this, this::paint);
+    private final TableSight sight;
 
     /**
      * A table for a workbench.
@@ -90,6 +72,7 @@ public final class QuiltTable extends Pane {
         this.bench = bench;
         this.look = look;
         this.measure = measure;
+        sight = new TableSight(bench, look, this, this::draw);
         setId("quilt-table");
         getStyleClass().add("quilt-table");
         setFocusTraversable(true);
@@ -108,18 +91,14 @@ public final class QuiltTable extends Pane {
             Optional<QuiltShape> next = bench.plan().shape();
             boolean reshaped = !next.equals(shape);
             shape = next;
-            if (fitted || reshaped) {
-                refit();
+            if (sight.isFitted() || reshaped) {
+                sight.refit();
             }
             draw();
         });
         bench.selection().whereProperty().addListener(o -> draw());
         bench.areas().drawnProperty().addListener(o -> draw());
-        bench.areas().lookedProperty().addListener((o, was, now) -> {
-            // An area is looked at by itself; turning away from it shows the quilt again.
-            onPiece = now != null;
-            refit();
-        });
+        bench.areas().lookedProperty().addListener((o, was, now) -> sight.turn(now != null));
         bench.stageProperty().addListener(o -> resized());
         bench.selection().pointedProperty().addListener(o -> draw());
         bench.selection().placementProperty().addListener(o -> draw());
@@ -154,67 +133,10 @@ public final class QuiltTable extends Pane {
     // --- what is shown -----------------------------------------------------------------------------------------
 
     private void resized() {
-        if (fitted) {
-            refit();
+        if (sight.isFitted()) {
+            sight.refit();
         }
         draw();
-    }
-
-    /** Shows the whole quilt. */
-    public void fit() {
-        onPiece = false;
-        refit();
-    }
-
-    /** Shows the whole quilt, or the piece of an area that is looked at with the tape bent round it. */
-    private void refit() {
-        fitted = true;
-        Optional<QuiltShape> shape = bench.plan().shape();
-        Optional<AreaPlan.Piece> piece = onPiece && isOnArea() ? bench.areas().piece() : Optional.empty();
-        if (shape.isPresent() && piece.isPresent()) {
-            show(piece.get());
-        } else if (shape.isPresent()) {
-            // A tall quilt leaves room beside it for what is said about it.
-            List<Point> outer = shape.get().outer();
-            boolean beside = hasCallout()
-                    && extent(outer, true) * (getHeight() - 2 * MARGIN)
-                            <= extent(outer, false) * (getWidth() - callout() - 2 * MARGIN) * SHRINK;
-            show(outer, beside);
-        } else {
-            show(List.of(new Point(-42, -48), new Point(42, 48)), false);
-        }
-        draw();
-    }
-
-    private boolean isOnArea() {
-        WorkStage stage = bench.stageProperty().get();
-        return bench.areas().isLooked() && (stage == WorkStage.LAY_OUT || stage == WorkStage.MARK);
-    }
-
-    /** The piece of an area with room for the tape bent round it. */
-    private void show(AreaPlan.Piece piece) {
-        roomBeside.set(false);
-        kept = 0;
-        double type = look.scaleProperty().get();
-        double band = ProtractorTape.BAND * type + ProtractorTape.GAP;
-        boolean read = !bench.areas().rays().isEmpty() && ProtractorTape.isRead(getWidth());
-        boolean body = bench.areas().area().orElse(null) instanceof Area.Body
-                && bench.areas().rays().isEmpty();
-        double above = body ? MARGIN : band + (read ? ProtractorTape.READINGS * type : 4);
-        double beside = body ? MARGIN : band + (read ? ProtractorTape.READINGS_BESIDE * type : 4);
-        double room = Math.min(getWidth() / 2 - beside, getHeight() / 2 - above);
-        double scale = Math.max(0.2, room / reach(piece.cloth()));
-        Point centre = piece.cloth().centre();
-        view = new View(scale, getWidth() / 2 - scale * centre.x(), getHeight() / 2 + scale * centre.y());
-    }
-
-    /** From the centre of a piece to its furthest place, in inches. */
-    static double reach(AreaPlan.Cloth cloth) {
-        return cloth.outline().curves().stream()
-                .flatMap(c -> Stream.of(c.start(), c.at(0.5)))
-                .mapToDouble(cloth.centre()::distance)
-                .max()
-                .orElse(1);
     }
 
     /** Says what else is to be drawn whenever the table is. */
@@ -222,118 +144,42 @@ public final class QuiltTable extends Pane {
         drawn = then;
     }
 
+    // --- mouse and keys ----------------------------------------------------------------------------------------
+
+    /** Shows the whole quilt. */
+    public void fit() {
+        sight.fit();
+    }
+
     /** Shows the chosen side's border, or the piece of an area that is looked at, as large as it goes. */
     public void zoomToSide() {
-        if (isOnArea()) {
-            onPiece = true;
-            refit();
-            return;
-        }
-        bench.plan().shape().ifPresent(shape -> {
-            fitted = false;
-            RunId run = bench.selection().whereProperty().get();
-            if (shape.find(run).isEmpty()) {
-                return;
-            }
-            List<Point> region = shape.region(run);
-            boolean upright = extent(region, false) > extent(region, true);
-            show(region, hasCallout() && upright && getWidth() > 2 * callout());
-            draw();
-        });
+        sight.zoomToSide();
     }
 
     /** Shows the corner at the chosen side's left end large, with a few repeats beside it. */
     public void zoomToCorner() {
-        bench.plan()
-                .shape()
-                .flatMap(shape -> shape.find(bench.selection().whereProperty().get()))
-                .ifPresent(frame -> {
-                    fitted = false;
-                    double deep = frame.depth();
-                    double along = Math.min(frame.length(), 4 * deep);
-                    show(
-                            List.of(
-                                    frame.place(-deep, deep),
-                                    frame.place(along, deep),
-                                    frame.place(-deep, -2 * deep),
-                                    frame.place(along, -2 * deep)),
-                            false);
-                    draw();
-                });
-    }
-
-    private boolean hasCallout() {
-        return bench.stageProperty().get() == WorkStage.LAY_OUT
-                && getHeight() >= CALLOUT_HEIGHT * look.scaleProperty().get();
-    }
-
-    private double callout() {
-        return CALLOUT * look.scaleProperty().get();
-    }
-
-    /** Where a place of the quilt's is seen, on the screen. */
-    public Point2D onScreen(Point place) {
-        return localToScreen(view.x(place), view.y(place));
-    }
-
-    /** From the quilt to the table, as it is shown now. */
-    View view() {
-        return view;
-    }
-
-    /** Whether room is left at the right of the table to say something about what is shown. */
-    public ReadOnlyBooleanProperty roomBesideProperty() {
-        return roomBeside.getReadOnlyProperty();
-    }
-
-    private static double extent(List<Point> points, boolean across) {
-        double most =
-                points.stream().mapToDouble(p -> across ? p.x() : p.y()).max().orElseThrow();
-        double least =
-                points.stream().mapToDouble(p -> across ? p.x() : p.y()).min().orElseThrow();
-        return most - least;
-    }
-
-    private void show(List<Point> points, boolean beside) {
-        double left = points.stream().mapToDouble(Point::x).min().orElseThrow();
-        double low = points.stream().mapToDouble(Point::y).min().orElseThrow();
-        double width = extent(points, true);
-        double height = extent(points, false);
-        roomBeside.set(beside);
-        kept = beside ? callout() : 0;
-        double room = getWidth() - kept;
-        double scale = Math.max(0.2, Math.min((room - 2 * MARGIN) / width, (getHeight() - 2 * MARGIN) / height));
-        view = new View(scale, room / 2 - scale * (left + width / 2), getHeight() / 2 + scale * (low + height / 2));
+        sight.zoomToCorner();
     }
 
     /** Zooms about what is pointed at or placed, or about the middle of what is free; so many steps closer. */
     public void zoom(int steps) {
-        Optional<Point> subject = Optional.ofNullable(
-                        bench.selection().placementProperty().get())
-                .map(placement -> middle(placement))
-                .or(() -> Optional.ofNullable(
-                                bench.selection().pointedProperty().get())
-                        .map(Mark::place));
-        double x = subject.map(view::x).orElse((getWidth() - kept) / 2);
-        double y = subject.map(view::y).orElse(getHeight() / 2);
-        zoom(Math.pow(ZOOM, steps), x, y);
+        sight.zoom(steps);
     }
 
-    private void zoom(double factor, double x, double y) {
-        double scale = Math.max(0.5, Math.min(CLOSEST, view.scale() * factor));
-        double real = scale / view.scale();
-        view = new View(scale, x + (view.originX() - x) * real, y + (view.originY() - y) * real);
-        fitted = false;
-        draw();
+    /** Where a place of the quilt's is seen, on the screen. */
+    public Point2D onScreen(Point place) {
+        return sight.onScreen(place);
     }
 
-    private void pan(double dx, double dy) {
-        view = new View(view.scale(), view.originX() + dx, view.originY() + dy);
-        fitted = false;
-        draw();
+    /** From the quilt to the table, as it is shown now. */
+    View view() {
+        return sight.view();
     }
 
-    // --- mouse and keys ----------------------------------------------------------------------------------------
+    /** Whether room is left at the right of the table to say something about what is shown. */
+    public ReadOnlyBooleanProperty roomBesideProperty() {
+        return sight.roomBesideProperty();
+    }
 
     private void press(MouseEvent e) {
         if (!button.presses(e)) {
@@ -342,11 +188,12 @@ public final class QuiltTable extends Pane {
         letGo();
         pressedX = e.getX();
         pressedY = e.getY();
-        pressedView = view;
+        pressedView = sight.view();
         boolean takes = button.isPrimary();
         taken = takes ? handleAt(e.getX(), e.getY()).orElse(null) : null;
-        takenApplique =
-                takes && taken == null ? bench.areas().appliqueAt(view.place(e.getX(), e.getY())) : OptionalInt.empty();
+        takenApplique = takes && taken == null
+                ? bench.areas().appliqueAt(sight.view().place(e.getX(), e.getY()))
+                : OptionalInt.empty();
         requestFocus();
     }
 
@@ -357,13 +204,13 @@ public final class QuiltTable extends Pane {
     }
 
     private double away(Knob handle, double x, double y) {
-        return Math.hypot(view.x(handle.place()) - x, view.y(handle.place()) - y);
+        return Math.hypot(sight.view().x(handle.place()) - x, sight.view().y(handle.place()) - y);
     }
 
     /** The number follows the mouse, a tick of the tape at a time. */
     private void dragHandle(MouseEvent e) {
         double tick = bench.job().tape().tick();
-        double number = Math.rint(taken.number(view.place(e.getX(), e.getY())) / tick) * tick;
+        double number = Math.rint(taken.number(sight.view().place(e.getX(), e.getY())) / tick) * tick;
         taken.changed().apply(number).ifPresent(change -> {
             takenName = taken.name() + " " + bench.words().exact(number);
             gesture().to(change);
@@ -406,11 +253,12 @@ public final class QuiltTable extends Pane {
                     .moveApplique(
                             gesture(),
                             takenApplique.getAsInt(),
-                            view.place(e.getX(), e.getY()).minus(view.place(pressedX, pressedY)))
+                            sight.view()
+                                    .place(e.getX(), e.getY())
+                                    .minus(sight.view().place(pressedX, pressedY)))
                     .orElse(takenName);
         } else if (pressedView != null) {
-            view = pressedView;
-            pan(e.getX() - pressedX, e.getY() - pressedY);
+            sight.move(pressedView, e.getX() - pressedX, e.getY() - pressedY);
         }
     }
 
@@ -418,7 +266,7 @@ public final class QuiltTable extends Pane {
         if (!e.isStillSincePress() || e.getButton() != MouseButton.PRIMARY) {
             return;
         }
-        Point place = view.place(e.getX(), e.getY());
+        Point place = sight.view().place(e.getX(), e.getY());
         if (bench.areas().drawnProperty().get().isPresent()) {
             bench.areas().addCorner(place);
             return;
@@ -445,7 +293,7 @@ public final class QuiltTable extends Pane {
 
     private void scroll(ScrollEvent e) {
         if (e.getDeltaY() != 0) {
-            zoom(e.getDeltaY() > 0 ? ZOOM : 1 / ZOOM, e.getX(), e.getY());
+            sight.zoom(e.getDeltaY() > 0 ? TableSight.ZOOM : 1 / TableSight.ZOOM, e.getX(), e.getY());
         }
         e.consume();
     }
@@ -456,13 +304,13 @@ public final class QuiltTable extends Pane {
             return;
         }
         switch (e.getCode()) {
-            case LEFT -> pan(PAN, 0);
-            case RIGHT -> pan(-PAN, 0);
-            case UP -> pan(0, PAN);
-            case DOWN -> pan(0, -PAN);
-            case PLUS, ADD, EQUALS -> zoom(1);
-            case MINUS, SUBTRACT -> zoom(-1);
-            case DIGIT0, NUMPAD0, HOME -> fit();
+            case LEFT -> sight.pan(PAN, 0);
+            case RIGHT -> sight.pan(-PAN, 0);
+            case UP -> sight.pan(0, PAN);
+            case DOWN -> sight.pan(0, -PAN);
+            case PLUS, ADD, EQUALS -> sight.zoom(1);
+            case MINUS, SUBTRACT -> sight.zoom(-1);
+            case DIGIT0, NUMPAD0, HOME -> sight.fit();
             case ESCAPE -> {
                 if (!bench.isPreviewing()) {
                     return;
@@ -499,7 +347,7 @@ public final class QuiltTable extends Pane {
     }
 
     private double away(Mark mark, double x, double y) {
-        return Math.hypot(view.x(mark.place()) - x, view.y(mark.place()) - y);
+        return Math.hypot(sight.view().x(mark.place()) - x, sight.view().y(mark.place()) - y);
     }
 
     /** The run under a place: a strip before the border it may lie on, an inner border before one further out. */
@@ -512,16 +360,12 @@ public final class QuiltTable extends Pane {
                     double across = from.dot(frame.outward());
                     // A strip ends where it ends; a border goes on round its corners.
                     double beyond = frame.id().side().isPresent() ? frame.depth() : 0;
-                    return across > -12 / view.scale()
+                    return across > -12 / sight.view().scale()
                             && across < frame.depth()
                             && along > -beyond
                             && along < frame.length() + beyond;
                 })
                 .findFirst());
-    }
-
-    private static Point middle(Placement placement) {
-        return placement.curves().get(placement.curves().size() / 2).at(0.5);
     }
 
     private Optional<Placement> placementAt(RunId run, Point place) {
@@ -553,7 +397,8 @@ public final class QuiltTable extends Pane {
     }
 
     private void paint() {
-        new QuiltPainter(bench, look, canvas.getGraphicsContext2D(), view, getWidth(), getHeight()).paint(isFocused());
+        new QuiltPainter(bench, look, canvas.getGraphicsContext2D(), sight.view(), getWidth(), getHeight())
+                .paint(isFocused());
         drawn.run();
         setAccessibleText(
                 bench.plan().shape().isPresent()

@@ -8,6 +8,7 @@ import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.shelf.form.Cut;
 import jollyspindle.desktop.look.Palette;
 
+import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.shape.ArcType;
 
@@ -107,5 +108,19 @@ public record View(double scale, double originX, double originY) {
             }
         }
         g.closePath();
+    }
+
+    /** Draws a polygon's edges, filled if wanted. */
+    void polygon(GraphicsContext g, List<Point> points, boolean fill) {
+        double[] xs = points.stream().mapToDouble(this::x).toArray();
+        double[] ys = points.stream().mapToDouble(this::y).toArray();
+        if (fill) {
+            g.fillPolygon(xs, ys, xs.length);
+        }
+        // Side by side: what draws by software goes over all that a line's box holds, and of a whole ring that is much.
+        for (int i = 0; i < xs.length; i++) {
+            int next = (i + 1) % xs.length;
+            g.strokeLine(xs[i], ys[i], xs[next], ys[next]);
+        }
     }
 }

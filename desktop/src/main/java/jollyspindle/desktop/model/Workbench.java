@@ -44,6 +44,9 @@ import javafx.beans.property.SimpleObjectProperty;
  * The job on the table. Every change goes through {@link #edit}, which takes it at once and wishes for its plan; all views of
  * what is planned follow {@link #planProperty}, which may lag behind, and shows one plan, whole, of one job. What can't be
  * planned or kept in a file is taken back and told, and the last good plan stands.
+ *
+ * <p>It is long since it is the one face that the job has for the window; what is behind it is done by {@link JobKeeper}, {@link
+ * Selection}, {@link AreaSelection}, {@link Comparison} and {@link Dividing}.
  */
 public final class Workbench {
 

@@ -8,7 +8,6 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeReading;
-import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.words.Words;
@@ -23,7 +22,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
-import javafx.geometry.VPos;
 import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
@@ -52,10 +50,8 @@ final class TapeDrawing {
     static final double HEIGHT = 138;
     static final double SECOND_HEIGHT = 66;
     static final double SIDE = 44;
-    private static final double BAND = 36;
     private static final int STEPS = 40;
     private static final double HIGHEST_ARC = 34;
-    private static final double NEAREST_TICKS = 3.5;
     private static final double BELOW_SEAM = 38;
     private static final double ROOM_FOR_LEAN = 84;
     private static final double ROOM_FOR_NUMBER = 62;
@@ -68,7 +64,6 @@ final class TapeDrawing {
 
     private static final double CROWN_TYPE = 16;
     private static final double SMALL_TYPE = 13.5;
-    private static final double NUMBER_TYPE = 15;
 
     private final Pane pane;
 
@@ -78,6 +73,8 @@ final class TapeDrawing {
     private final Group above;
     private final Look look;
     private final Words words;
+    private final TapeText text;
+    private final TapeRuler tape;
     private final Map<String, List<Text>> byMark = new HashMap<>();
     private final List<Node> nodes = new ArrayList<>();
     private final Map<String, Path> strokes = new HashMap<>();
@@ -87,9 +84,6 @@ final class TapeDrawing {
 
     /** From where to where readings stand, by whether they are valleys' and their row. */
     private final Map<List<Object>, List<double[]>> taken = new HashMap<>();
-
-    private final Map<String, Double> widths;
-    private final Text measure = new Text();
 
     /**
      * A drawing.
@@ -103,7 +97,8 @@ final class TapeDrawing {
         above = (Group) pane.getChildren().get(1);
         this.look = look;
         this.words = words;
-        this.widths = widths;
+        text = new TapeText(pane, look, widths);
+        tape = new TapeRuler(words, text);
     }
 
     /** Puts everything that was drawn on the pane, at once. */
@@ -111,15 +106,10 @@ final class TapeDrawing {
         above.getChildren().setAll(nodes);
     }
 
-    /** Grows with the type. */
-    private double px(double pixels) {
-        return pixels * look.scaleProperty().get();
-    }
-
     /** Draws the run that is chosen. */
     void first(RunPlan run, Stretch view, Shown shown) {
-        double bandTop = px(HEIGHT - BAND);
-        double seam = bandTop - px(BELOW_SEAM);
+        double bandTop = text.px(HEIGHT - TapeRuler.BAND);
+        double seam = bandTop - text.px(BELOW_SEAM);
         List<Object> tape = List.of(
                 view,
                 shown.zero().along(),
@@ -129,7 +119,7 @@ final class TapeDrawing {
                 pane.getWidth());
         if (!tape.equals(ruler.getUserData())) {
             ruler.setUserData(tape);
-            ruler.getChildren().setAll(ticks(run, view, shown.zero(), bandTop));
+            ruler.getChildren().setAll(this.tape.of(run, view, shown.zero(), bandTop));
         }
         arcs(run, view, seam);
         pins(run, view, bandTop);
@@ -160,9 +150,9 @@ final class TapeDrawing {
 
     /** Draws another run beneath: its band, and its valleys against those above. */
     void second(RunPlan run, Stretch view, TapeZero zero, RunPlan above, Stretch aboveView) {
-        double top = px(HEIGHT + 20);
-        Rectangle band = band(view, top);
-        band.setHeight(px(20));
+        double top = text.px(HEIGHT + 20);
+        Rectangle band = tape.band(view, top);
+        band.setHeight(text.px(20));
         nodes.add(band);
         double room = room(run, view);
         for (Mark mark : run.laidOut().marks()) {
@@ -170,13 +160,13 @@ final class TapeDrawing {
                 continue;
             }
             double x = view.x(mark.along());
-            line(x, top - 4, top + px(14), "valley-tick");
+            line(x, top - 4, top + text.px(14), "valley-tick");
             TapeReading reading = zero.read(mark, words.tape());
-            boolean hidden = room < px(ROOM_FOR_NUMBER) && mark.number() % 2 == 1;
+            boolean hidden = room < text.px(ROOM_FOR_NUMBER) && mark.number() % 2 == 1;
             if (!hidden) {
                 Text number = new Text(reading.number() + sign(reading));
                 number.setId("second-" + mark.id());
-                add(number, "second-reading", x, top + px(36), SMALL_TYPE, false);
+                add(number, "second-reading", x, top + text.px(36), SMALL_TYPE, false);
             }
             // How far it stands from the valley above it, where there is one.
             above.laidOut().marks().stream()
@@ -189,7 +179,7 @@ final class TapeDrawing {
 
     /** A thin line from a valley on the tape above to the same valley beneath. */
     private void join(double above, double beneath, double top) {
-        Line line = new Line(above, px(HEIGHT) + 1, beneath, top - 4);
+        Line line = new Line(above, text.px(HEIGHT) + 1, beneath, top - 4);
         line.getStyleClass().add("tape-seam");
         nodes.add(line);
     }
@@ -203,85 +193,9 @@ final class TapeDrawing {
         return view.scale() * Math.max(narrowest, run.division().repeat() / 2);
     }
 
-    private Rectangle band(Stretch view, double top) {
-        Rectangle band = new Rectangle(view.left(), top, view.width(), px(BAND));
-        band.getStyleClass().add("tape-band");
-        return band;
-    }
-
-    private List<Node> ticks(RunPlan run, Stretch view, TapeZero zero, double top) {
-        List<Node> drawn = new ArrayList<>();
-        TapeScale tape = words.tape();
-        double pixels = view.scale();
-        int every = 1;
-        while (tape.tick() * every * pixels < NEAREST_TICKS && every < tape.ticksPerUnit()) {
-            every = tape.isMetric() ? (every == 1 ? 5 : 10) : every * 2;
-        }
-        int numbered = numberedUnits(tape, pixels);
-        Path path = new Path();
-        path.getStyleClass().add("tape-ticks");
-        // From the zero both ways; what falls beside the run or out of sight isn't drawn.
-        long first = (long) Math.floor((view.from() - zero.along()) / tape.tick());
-        long last = (long) Math.ceil((view.to() - zero.along()) / tape.tick());
-        for (long tick = first; tick <= last; tick++) {
-            double along = zero.along() + tick * tape.tick();
-            if (tick % every != 0
-                    || !view.shows(along)
-                    || along < -Tolerances.ROUNDING
-                    || along > run.division().length() + Tolerances.ROUNDING) {
-                continue;
-            }
-            double x = Math.rint(view.x(along)) + 0.5;
-            long rest = Math.floorMod(tick, (long) tape.ticksPerUnit());
-            double size =
-                    rest == 0 ? 14 : 2 * rest == tape.ticksPerUnit() ? 10 : 4 * rest % tape.ticksPerUnit() == 0 ? 8 : 6;
-            path.getElements().addAll(new MoveTo(x, top), new LineTo(x, top + size));
-            long unit = tick / tape.ticksPerUnit();
-            if (rest == 0 && unit % numbered == 0) {
-                Text number = new Text(Long.toString(Math.abs(unit)));
-                if (!tape.isMetric() && unit % 12 == 0) {
-                    number.setStyle("-fx-font-weight: 600;");
-                }
-                place(number, "tape-number", x, top + px(29), NUMBER_TYPE, false);
-                drawn.add(number);
-            }
-        }
-        // Ticks under the numbers, over the band.
-        drawn.addAll(0, List.of(band(view, top), path));
-        return drawn;
-    }
-
-    private int numberedUnits(TapeScale tape, double pixels) {
-        int[] steps = tape.isMetric() ? new int[] {1, 5, 10, 20} : new int[] {1, 2, 6, 12};
-        for (int step : steps) {
-            if (step * tape.unit() * pixels >= px(26)) {
-                return step;
-            }
-        }
-        return steps[steps.length - 1];
-    }
-
-    /** The size of a type on the screen decides its width; measuring it each time would cost most of a frame. */
-    private double width(String text, double size, boolean bold) {
-        String key = text + '|' + size + bold + look.scaleProperty().get();
-        return widths.computeIfAbsent(key, k -> {
-            measure.setText(text);
-            measure.setFont(look.font(size, bold));
-            return measure.getLayoutBounds().getWidth();
-        });
-    }
-
-    private void add(Text text, String style, double middle, double baseline, double size, boolean bold) {
-        place(text, style, middle, baseline, size, bold);
-        nodes.add(text);
-    }
-
-    private void place(Text text, String style, double middle, double baseline, double size, boolean bold) {
-        text.getStyleClass().add(style);
-        text.setTextOrigin(VPos.BASELINE);
-        text.setY(baseline);
-        double width = width(text.getText(), size, bold);
-        text.setX(Math.max(0, Math.min(pane.getWidth() - width, middle - width / 2)));
+    private void add(Text said, String style, double middle, double baseline, double size, boolean bold) {
+        text.place(said, style, middle, baseline, size, bold);
+        nodes.add(said);
     }
 
     /** The stitch lines as they are, only flatter where they are higher than the tape has room for. */
@@ -289,7 +203,7 @@ final class TapeDrawing {
         double pixels = view.scale();
         double turn = -run.frame().rotation();
         double highest = highest(run, turn);
-        double squash = Math.min(1, px(HIGHEST_ARC) / (highest * pixels));
+        double squash = Math.min(1, text.px(HIGHEST_ARC) / (highest * pixels));
         Path path = new Path();
         path.getStyleClass().add("tape-arc");
         run.laidOut().lines().stream()
@@ -344,7 +258,7 @@ final class TapeDrawing {
     private void free(Figure figure, Stretch view, double seam) {
         double from = Math.max(view.left(), view.x(figure.cell().from()));
         double to = Math.min(view.left() + view.width(), view.x(figure.cell().to()));
-        Rectangle space = new Rectangle(from, seam - px(HIGHEST_ARC), to - from, px(HIGHEST_ARC));
+        Rectangle space = new Rectangle(from, seam - text.px(HIGHEST_ARC), to - from, text.px(HIGHEST_ARC));
         space.getStyleClass().add("tape-free");
         nodes.add(space);
     }
@@ -362,9 +276,10 @@ final class TapeDrawing {
             double along = run.division().valley(k);
             if (view.shows(along)) {
                 double x = view.x(along);
-                Polygon pin = new Polygon(x - 4, bandTop - px(36), x + 4, bandTop - px(36), x, bandTop - px(28));
+                Polygon pin = new Polygon(
+                        x - 4, bandTop - text.px(36), x + 4, bandTop - text.px(36), x, bandTop - text.px(28));
                 pin.getStyleClass().add("tape-pin");
-                Circle head = new Circle(x, bandTop - px(39), 5);
+                Circle head = new Circle(x, bandTop - text.px(39), 5);
                 head.getStyleClass().add("tape-pin");
                 head.setId("pin-" + k);
                 nodes.addAll(List.of(pin, head));
@@ -386,11 +301,11 @@ final class TapeDrawing {
             }
             double x = view.x(along);
             line(x, seam - 4, seam + 2, "crown-tick");
-            if (room >= px(ROOM_FOR_HALVES)) {
+            if (room >= text.px(ROOM_FOR_HALVES)) {
                 TapeReading reading = zero.read(along, words.tape());
                 Text number = new Text(reading.number() + sign(reading));
                 number.setId("half-" + i);
-                add(number, "half-reading", x, seam - px(7), SMALL_TYPE, false);
+                add(number, "half-reading", x, seam - text.px(7), SMALL_TYPE, false);
             }
         }
     }
@@ -406,7 +321,7 @@ final class TapeDrawing {
     private void reading(Mark mark, Stretch view, Shown shown, double bandTop, double room) {
         boolean valley = mark.kind().low();
         double x = view.x(mark.along());
-        double seam = bandTop - px(BELOW_SEAM);
+        double seam = bandTop - text.px(BELOW_SEAM);
         line(x, bandTop - 3, bandTop + (valley ? 18 : 9), valley ? "valley-tick" : "crown-tick");
         if (valley) {
             line(x, seam - 6, seam + 3, "valley-tick");
@@ -416,14 +331,14 @@ final class TapeDrawing {
         }
         TapeReading reading = shown.zero().read(mark, words.tape());
         boolean off = reading.lean() != TapeReading.Lean.ON;
-        boolean wide = room >= px(ROOM_FOR_LEAN);
+        boolean wide = room >= text.px(ROOM_FOR_LEAN);
         // Where the word has no room its sign stands for it.
         String said = reading.number() + (valley && wide ? "" : sign(reading));
         // Where the numbers would run into each other they are set small, in two rows; those that find no room even so
         // wait to be pointed at.
-        boolean crowded = room < px(ROOM_FOR_NUMBER);
+        boolean crowded = room < text.px(ROOM_FOR_NUMBER);
         double size = crowded ? SMALL_TYPE : valley ? VALLEY_TYPE : CROWN_TYPE;
-        double needed = width(said, size, valley);
+        double needed = text.width(said, size, valley);
         int row = 0;
         while (row < (crowded ? 2 : 1) && !isFree(valley, row, x, needed)) {
             row++;
@@ -433,15 +348,15 @@ final class TapeDrawing {
             taken.computeIfAbsent(List.of(valley, row), k -> new ArrayList<>())
                     .add(new double[] {x - needed / 2, x + needed / 2});
         }
-        double moved = hidden ? 0 : row * px(SMALL_ROW);
-        double baseline = valley ? bandTop - px(18) + moved : seam - px(HIGHEST_ARC) - 5 - moved;
+        double moved = hidden ? 0 : row * text.px(SMALL_ROW);
+        double baseline = valley ? bandTop - text.px(18) + moved : seam - text.px(HIGHEST_ARC) - 5 - moved;
         Supplier<List<Text>> texts = () -> {
             Text number = new Text(said);
             number.setId("reading-" + mark.id());
             if (crowded) {
                 number.getStyleClass().add("crowded");
             }
-            place(number, valley ? "valley-reading" : "crown-reading", x, baseline, size, valley);
+            text.place(number, valley ? "valley-reading" : "crown-reading", x, baseline, size, valley);
             // Made only when it is wanted: they take longer than the drawing.
             Tip.on(number, () -> Words.name(mark) + ": " + reading.text() + ", exactly " + reading.exactText());
             if (!off || !valley || !wide) {
@@ -449,7 +364,7 @@ final class TapeDrawing {
             }
             Text lean = new Text(reading.lean() == TapeReading.Lean.SCANT ? "scant" : "generous");
             lean.setId("lean-" + mark.id());
-            place(lean, "lean", x, bandTop - px(5), 14, false);
+            text.place(lean, "lean", x, bandTop - text.px(5), 14, false);
             return List.of(number, lean);
         };
         if (hidden) {
@@ -463,7 +378,8 @@ final class TapeDrawing {
     /** Whether a reading as wide as this, in pixels, has room in a row beside those that stand there. */
     private boolean isFree(boolean valley, int row, double middle, double needed) {
         return taken.getOrDefault(List.of(valley, row), List.of()).stream()
-                .noneMatch(t -> middle + needed / 2 + px(BETWEEN) > t[0] && middle - needed / 2 - px(BETWEEN) < t[1]);
+                .noneMatch(t ->
+                        middle + needed / 2 + text.px(BETWEEN) > t[0] && middle - needed / 2 - text.px(BETWEEN) < t[1]);
     }
 
     /** An upright line. All of a style are one node: each that is new is styled anew, and a run may have hundreds. */

@@ -10,13 +10,11 @@ import jollyspindle.core.quilt.Side;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.RunText;
 import jollyspindle.core.words.Words;
-import jollyspindle.desktop.control.OneButton;
 import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.desktop.model.Zero;
 
-import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.Map;
@@ -30,8 +28,6 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.input.MouseEvent;
-import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
@@ -52,9 +48,7 @@ public final class TapeView extends VBox {
         NEXT
     }
 
-    private static final double GRASP = 40;
-    private static final double NEAR = 9;
-    private static final double ZOOM = 1.4;
+    static final double ZOOM = 1.4;
 
     private final Workbench bench;
     private final Look look;
@@ -75,14 +69,6 @@ public final class TapeView extends VBox {
     private TapeDrawing drawn;
     private double from;
     private double to = Double.NaN;
-    private ValleyDrag drag;
-
-    /** Whether a mark was clicked, and so stays pointed at while the mouse goes elsewhere. */
-    private boolean held;
-
-    private double pressedX;
-    private Stretch pressedView;
-    private final OneButton button = new OneButton();
     private final Soon soon = new Soon(this, this::draw);
 
     public TapeView(Workbench bench, Look look) {
@@ -121,17 +107,7 @@ public final class TapeView extends VBox {
         drawing.widthProperty().addListener(o -> soon.ask());
         // The type grows only after its style is applied, so the drawing follows a moment later.
         look.scaleProperty().addListener(o -> Platform.runLater(soon::ask));
-        drawing.setOnMouseMoved(e -> {
-            if (!held || bench.selection().pointedProperty().get() == null) {
-                held = false;
-                bench.selection().pointedProperty().set(nearest(e.getX(), GRASP).orElse(null));
-            }
-        });
-        drawing.setOnMouseClicked(this::clicked);
-        drawing.setOnMousePressed(this::pressed);
-        drawing.setOnMouseDragged(this::dragged);
-        drawing.setOnMouseReleased(this::released);
-        drawing.setOnScroll(this::scroll);
+        new TapeMouse(this, bench).follow(drawing);
         setOnKeyPressed(this::press);
         soon.ask();
     }
@@ -200,7 +176,7 @@ public final class TapeView extends VBox {
     }
 
     /** The valley that is pointed at, if it stands between the ends. */
-    private Optional<Mark> pointedValley(RunPlan run) {
+    Optional<Mark> pointedValley(RunPlan run) {
         return pointed(run)
                 .filter(m -> m.kind() == Mark.Kind.VALLEY
                         && m.number() > 0
@@ -274,115 +250,26 @@ public final class TapeView extends VBox {
         bench.run().ifPresent(run -> tell(Pinning.pin(bench, run, valley.number(), along)));
     }
 
-    private void tell(boolean done) {
+    /** Asks for a valley's place, to be typed. */
+    void ask(Mark valley, TapeZero zero) {
+        valleyField.ask(valley, zero);
+    }
+
+    /** Tells whether a valley went where it was to go. */
+    void tell(boolean done) {
         refused.setText(done ? "" : "It can't pass its neighbours.");
-    }
-
-    private void pressed(MouseEvent e) {
-        if (!button.presses(e)) {
-            return;
-        }
-        letGo();
-        requestFocus();
-        pressedX = e.getX();
-        pressedView = null;
-        refused.setText("");
-        bench.run().ifPresent(run -> {
-            pressedView = view(run);
-            Optional<Mark> taken = nearest(e.getX(), NEAR);
-            taken.ifPresent(bench.selection().pointedProperty()::set);
-            if (button.isPrimary()) {
-                taken.flatMap(m -> pointedValley(run)).ifPresent(m -> drag = new ValleyDrag(bench, run, m.number()));
-            }
-        });
-        if (e.getClickCount() == 2 && drag != null) {
-            bench.run()
-                    .flatMap(this::pointedValley)
-                    .ifPresent(m -> valleyField.ask(m, zero(bench.run().orElseThrow())));
-            drag = null;
-        }
-    }
-
-    private void dragged(MouseEvent e) {
-        RunPlan run = bench.run().orElse(null);
-        if (run == null || pressedView == null) {
-            return;
-        }
-        if (drag != null) {
-            double along = view(run).along(e.getX());
-            // Held Alt lets it go between the ticks for once.
-            boolean snapped = snapping != e.isAltDown();
-            tell(drag.to(snapped ? zero(run).snapped(along, bench.plan().job().tape()) : along));
-        } else {
-            look(pressedView.moved(
-                    (pressedX - e.getX()) / pressedView.scale(), run.division().length()));
-        }
-    }
-
-    private void released(MouseEvent e) {
-        if (button.releases(e)) {
-            if (drag != null) {
-                drag.end();
-                drag = null;
-            }
-            letGo();
-        }
-    }
-
-    private void letGo() {
-        pressedView = null;
-        if (drag != null) {
-            drag.drop();
-            drag = null;
-        }
-    }
-
-    /** A click holds the mark that is pointed at, for the keys and buttons that do something with it; beside all it lets go. */
-    private void clicked(MouseEvent e) {
-        if (e.isStillSincePress()) {
-            Optional<Mark> mark = nearest(e.getX(), GRASP);
-            held = mark.isPresent();
-            bench.selection().pointedProperty().set(mark.orElse(null));
-        }
-    }
-
-    private void scroll(ScrollEvent e) {
-        bench.run().ifPresent(run -> {
-            Stretch view = view(run);
-            double delta = e.getDeltaY() == 0 ? e.getDeltaX() : e.getDeltaY();
-            if (delta != 0) {
-                look(
-                        e.isShiftDown()
-                                ? view.moved(
-                                        -delta / view.scale(), run.division().length())
-                                : view.zoomed(
-                                        delta > 0 ? ZOOM : 1 / ZOOM,
-                                        view.along(e.getX()),
-                                        run.division().length()));
-            }
-        });
-        e.consume();
-    }
-
-    private Optional<Mark> nearest(double x, double within) {
-        return bench.run().flatMap(run -> {
-            Stretch view = view(run);
-            return run.laidOut().marks().stream()
-                    .filter(m -> view.shows(m.along()) && Math.abs(view.x(m.along()) - x) < within)
-                    .min(Comparator.comparingDouble(m -> Math.abs(view.x(m.along()) - x)));
-        });
     }
 
     // --- what is seen ------------------------------------------------------------------------------------------
 
-    private Stretch view(RunPlan run) {
+    Stretch view(RunPlan run) {
         double length = run.division().length();
         double width = Math.max(1, drawing.getWidth() - 2 * TapeDrawing.SIDE);
         boolean whole = Double.isNaN(to) || to > length + Tolerances.ROUNDING;
         return new Stretch(whole ? 0 : from, whole ? length : to, TapeDrawing.SIDE, width);
     }
 
-    private void look(Stretch view) {
+    void look(Stretch view) {
         double length = bench.run().map(r -> r.division().length()).orElse(0.0);
         boolean whole = view.to() - view.from() > length - Tolerances.SAME_PLACE;
         from = view.from();
@@ -398,7 +285,7 @@ public final class TapeView extends VBox {
         }
     }
 
-    private TapeZero zero(RunPlan run) {
+    TapeZero zero(RunPlan run) {
         return TapeZero.of(
                 bench.selection().zeroProperty().get(),
                 run.division().length(),

@@ -407,9 +407,9 @@ class WindowTest extends Hands {
     void aSingleDroppedFileIsTried() {
         Path one = Path.of("one.txt");
         Path job = Path.of("two.spindle.json");
-        assertThat(MainWindow.dropped(List.of(one.toFile()))).contains(one);
-        assertThat(MainWindow.dropped(List.of(one.toFile(), job.toFile()))).contains(job);
-        assertThat(MainWindow.dropped(List.of(one.toFile(), Path.of("x.png").toFile())))
+        assertThat(DroppedFiles.dropped(List.of(one.toFile()))).contains(one);
+        assertThat(DroppedFiles.dropped(List.of(one.toFile(), job.toFile()))).contains(job);
+        assertThat(DroppedFiles.dropped(List.of(one.toFile(), Path.of("x.png").toFile())))
                 .isEmpty();
     }
 }

@@ -1,0 +1,153 @@
+package jollyspindle.desktop.bench;
+
+import jollyspindle.core.division.RunSet;
+import jollyspindle.core.division.Wish;
+import jollyspindle.core.motif.DivisionConstraints;
+import jollyspindle.core.motif.Layer;
+import jollyspindle.core.motif.Motif;
+import jollyspindle.core.shelf.form.Kind;
+import jollyspindle.core.words.MotifWords;
+import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.model.Workbench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.collections.FXCollections;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+
+/** What can be chosen about one motif of a run and about where it stands. */
+final class LayerFields {
+
+    private final Workbench bench;
+    private final int index;
+    private final Layer layer;
+    private final Consumer<Motif> changeMotif;
+    private final BiConsumer<Layer, String> change;
+    private final List<Supplier<? extends Node>> parts = new ArrayList<>();
+
+    /**
+     * Fields of a layer.
+     *
+     * @param index of the layer, from 0
+     * @param changeMotif takes another motif
+     * @param change takes another layer, with what was changed about it, as the undo command tells it
+     */
+    LayerFields(
+            Workbench bench, int index, Layer layer, Consumer<Motif> changeMotif, BiConsumer<Layer, String> change) {
+        this.bench = bench;
+        this.index = index;
+        this.layer = layer;
+        this.changeMotif = changeMotif;
+        this.change = change;
+    }
+
+    /** The fields, each made when it has its turn. */
+    List<Supplier<? extends Node>> parts() {
+        MotifFields fields = new MotifFields(bench, changeMotif);
+        boolean strip = isStrip();
+        parts.addAll(strip ? fields.alongStrip((Motif.Chevrons) layer.motif()) : fields.of(layer.motif()));
+        if (index == 0) {
+            bench.group().flatMap(g -> rise(fields, g.set())).ifPresent(rise -> parts.add(() -> rise));
+        }
+        parts.add(() -> fields.choice(
+                "motif-edge",
+                "Stands on",
+                List.of(Layer.Edge.values()),
+                layer.edge(),
+                e -> e == Layer.Edge.SEAM ? "the seam" : "the outer edge, hanging",
+                edge -> change.accept(layer.with(edge), "on the other edge")));
+        if (index > 0) {
+            parts.add(this::template);
+            parts.add(() -> fields.choice(
+                    "motif-space",
+                    "Fills",
+                    List.of(Layer.Space.values()),
+                    layer.space(),
+                    MotifWords::name,
+                    space -> change.accept(layer.with(space), "filling " + MotifWords.name(space))));
+            if (layer.space() != Layer.Space.ALL) {
+                parts.add(() -> fields.choice(
+                        "motif-cells",
+                        "Of the figures",
+                        List.of(Layer.Cells.values()),
+                        layer.cells(),
+                        c -> switch (c) {
+                            case EVERY -> "every one";
+                            case ODD -> "the first, the third …";
+                            case EVEN -> "the second, the fourth …";
+                        },
+                        cells -> change.accept(layer.with(cells), "other figures filled")));
+            }
+        }
+        return List.copyOf(parts);
+    }
+
+    /** Whether it is stitched along a strip, whose figures are of one size and shape. */
+    private boolean isStrip() {
+        return layer.motif() instanceof Motif.Chevrons
+                && layer.templateId()
+                        .flatMap(bench.job()::template)
+                        .filter(t -> t.kind() == Kind.CHEVRON_STRIP)
+                        .isPresent();
+    }
+
+    /** The rise follows from the repeat and the template; typed, it asks for the repeat that has it. */
+    private Optional<Node> rise(MotifFields fields, RunSet set) {
+        return set.template()
+                .flatMap(t -> bench.run())
+                .flatMap(run -> run.divided().fit())
+                .map(fit -> {
+                    double most = set.template()
+                            .orElseThrow()
+                            .stitchedRadius(bench.job().machine());
+                    return fields.length(
+                            "motif-rise",
+                            "Rise of about",
+                            false,
+                            fields.about(fit.segment().height()),
+                            1.0 / 16,
+                            most,
+                            rise -> set.repeatRising(rise.orElse(0))
+                                    .ifPresent(repeat -> bench.design(
+                                            "rise of about " + bench.words().exact(rise.orElse(0)),
+                                            l -> l.with(l.wish().withRepeat(Math.max(Wish.SHORTEST_REPEAT, repeat))))));
+                });
+    }
+
+    /** Which counts it comes out with. */
+    String counts() {
+        return switch (DivisionConstraints.parity(layer.motif())) {
+            case ANY -> "Any count will do.";
+            case ODD -> "It wants an odd count.";
+            case EVEN -> "It wants an even count.";
+        };
+    }
+
+    private Node template() {
+        List<TemplateChoice> choices = TemplateChoice.of(
+                bench.job(), layer.templateId(), bench.shelf(), DivisionConstraints.template(layer.motif()));
+        ComboBox<TemplateChoice> box = new ComboBox<>();
+        Choices.prepare(box, "motif-template", "The template it is stitched with", choices, TemplateChoice::name);
+        box.setItems(FXCollections.observableArrayList(choices));
+        choices.stream()
+                .filter(c -> c.is(layer.templateId(), layer.guideId()))
+                .findFirst()
+                .ifPresent(box::setValue);
+        box.setPromptText("whichever suits");
+        box.setOnAction(e -> {
+            TemplateChoice chosen = box.getValue();
+            if (chosen != null) {
+                change.accept(
+                        layer.withTemplate(Optional.of(chosen.template().id()), chosen.guideId()),
+                        "with " + chosen.template().name());
+            }
+        });
+        return Labelled.of("Template", box);
+    }
+}
