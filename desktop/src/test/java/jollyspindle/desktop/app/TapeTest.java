@@ -16,6 +16,8 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
+import java.util.List;
+import java.util.Map;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
@@ -237,6 +239,32 @@ class TapeTest extends Hands {
         assertThat(robot.lookup("#reading-top-valley-0").tryQuery()).isEmpty();
         robot.clickOn("#tape-whole");
         assertThat(robot.lookup("#reading-top-valley-0").tryQuery()).isPresent();
+    }
+
+    /** Where readings would run into each other those without room aren't drawn, but for the one that is pointed at. */
+    @Test
+    void readingsWithoutRoomAreShownWhilePointedAt(FxRobot robot) {
+        demo(robot, WorkStage.LAY_OUT);
+        robot.interact(() -> bench.dividing()
+                .divide(Map.of(
+                        RunId.of(Side.TOP), new Even(60),
+                        RunId.of(Side.BOTTOM), new Even(60))));
+        WaitForAsyncUtils.waitForFxEvents();
+        List<Mark> valleys = bench.run().orElseThrow().laidOut().marks().stream()
+                .filter(m -> m.kind() == Mark.Kind.VALLEY)
+                .toList();
+        assertThat(valleys).hasSize(61);
+        List<Mark> hidden = valleys.stream()
+                .filter(m -> robot.lookup("#reading-" + m.id()).tryQuery().isEmpty())
+                .toList();
+        assertThat(hidden).hasSizeBetween(20, 58);
+        Mark one = hidden.get(hidden.size() / 2);
+        robot.interact(() -> bench.selection().pointedProperty().set(one));
+        assertThat(read(robot, "#reading-" + one.id()))
+                .startsWith(one.readings().fromLeft().number());
+        robot.interact(() -> bench.selection().pointedProperty().set(hidden.get(0)));
+        assertThat(robot.lookup("#reading-" + one.id()).tryQuery()).isEmpty();
+        assertThat(robot.lookup("#reading-" + hidden.get(0).id()).tryQuery()).isPresent();
     }
 
     @Test
