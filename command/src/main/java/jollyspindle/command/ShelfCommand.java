@@ -1,13 +1,13 @@
 package jollyspindle.command;
 
-import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.Shelf;
 import jollyspindle.core.shelf.StitchFact;
 import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 import jollyspindle.core.shelf.TemplateInspector;
-import jollyspindle.core.words.ConcernWords;
 import jollyspindle.core.words.ShelfWords;
+import jollyspindle.core.words.TemplateDiagnosticWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.planjson.ShelfJson;
@@ -95,8 +95,9 @@ final class ShelfCommand implements Callable<Integer> {
         for (StitchFact fact : Stitching.of(template, shelf.machine()).facts()) {
             out.println("    " + words.fact(fact));
         }
-        for (Concern concern : TemplateInspector.inspect(template, shelf.machine())) {
-            out.println("  " + (concern.prevents() ? "! " : "? ") + new ConcernWords(words.words()).text(concern));
+        for (TemplateDiagnostic concern : TemplateInspector.inspect(template, shelf.machine())) {
+            out.println(
+                    "  " + (concern.stops() ? "! " : "? ") + new TemplateDiagnosticWords(words.words()).text(concern));
         }
     }
 }

@@ -51,7 +51,7 @@ public final class AreaDesigner {
     private final List<Placement> placements = new ArrayList<>();
     private final List<Travel> travels = new ArrayList<>();
     private final Map<Character, AreaPlan.Turning> turnings = new TreeMap<>();
-    private final Set<AreaPlan.Told> told = new LinkedHashSet<>();
+    private final Set<AreaPlan.Diagnosed> diagnosed = new LinkedHashSet<>();
     private final Map<Character, AreaPlan.Sum> sums = new TreeMap<>();
 
     private final Set<Stitching> stitched = new HashSet<>();
@@ -64,9 +64,9 @@ public final class AreaDesigner {
     /** The letters of which a piece has been judged; those that nothing is in the way of are all alike. */
     private final Set<Character> judged = new HashSet<>();
 
-    private final Map<Character, AreaTold.PileUp> piles = new TreeMap<>();
-    private final Map<Character, AreaTold.CutOff> cutOff = new TreeMap<>();
-    private final Map<Character, AreaTold.Unstitched> unstitched = new TreeMap<>();
+    private final Map<Character, AreaDiagnostic.PileUp> piles = new TreeMap<>();
+    private final Map<Character, AreaDiagnostic.CutOff> cutOff = new TreeMap<>();
+    private final Map<Character, AreaDiagnostic.Unstitched> unstitched = new TreeMap<>();
 
     private AreaDesigner(
             AreaId id,
@@ -140,7 +140,8 @@ public final class AreaDesigner {
         }
         nothingStitched();
         List.of(piles, cutOff, unstitched)
-                .forEach(worst -> worst.forEach((letter, what) -> told.add(new AreaPlan.Told(letter, 0, what))));
+                .forEach(worst ->
+                        worst.forEach((letter, what) -> diagnosed.add(new AreaPlan.Diagnosed(letter, 0, what))));
         return new AreaPlan(
                 id,
                 pieces,
@@ -150,7 +151,7 @@ public final class AreaDesigner {
                 travels,
                 List.copyOf(turnings.values()),
                 List.copyOf(sums.values()),
-                List.copyOf(told));
+                List.copyOf(diagnosed));
     }
 
     private void piece(AreaSpace space, char letter, String part) {
@@ -169,7 +170,7 @@ public final class AreaDesigner {
             }
         }
         if (placements.size() + laid.routed().placements().size() > Effort.MOST) {
-            told.add(new AreaPlan.Told(letter, 0, new AreaTold.TooFine(Effort.MOST)));
+            diagnosed.add(new AreaPlan.Diagnosed(letter, 0, new AreaDiagnostic.TooFine(Effort.MOST)));
             laid = LaidPiece.NOTHING;
         }
         Routed routed = laid.routed();
@@ -194,7 +195,7 @@ public final class AreaDesigner {
         try {
             return laidOut(space, letter, part);
         } catch (TooMuchException e) {
-            told.add(new AreaPlan.Told(letter, 0, new AreaTold.TooFine(Effort.MOST)));
+            diagnosed.add(new AreaPlan.Diagnosed(letter, 0, new AreaDiagnostic.TooFine(Effort.MOST)));
             return LaidPiece.NOTHING;
         }
     }
@@ -212,7 +213,7 @@ public final class AreaDesigner {
             AreaMotifTypes.of(layer.motif()).lay(laying, layer.motif());
             seams.addAll(laying.seams());
             int number = i + 1;
-            laying.told().forEach(what -> told.add(new AreaPlan.Told(letter, number, what)));
+            laying.diagnosed().forEach(what -> diagnosed.add(new AreaPlan.Diagnosed(letter, number, what)));
         }
         if (!own.all().isEmpty()) {
             turnings.putIfAbsent(letter, new AreaPlan.Turning(letter, own.all(), own.stepping()));
@@ -283,12 +284,12 @@ public final class AreaDesigner {
         for (char letter : sums.keySet()) {
             for (int layer = 1; layer <= design.part(letter).layers().size(); layer++) {
                 int number = layer;
-                boolean said = told.stream()
+                boolean said = diagnosed.stream()
                         .anyMatch(t -> t.letter() == letter
                                 && t.layer() == number
                                 && t.what().stops());
                 if (!said && !stitched.contains(new Stitching(letter, layer))) {
-                    told.add(new AreaPlan.Told(letter, layer, new AreaTold.NoRoom()));
+                    diagnosed.add(new AreaPlan.Diagnosed(letter, layer, new AreaDiagnostic.NoRoom()));
                 }
             }
         }
@@ -302,12 +303,14 @@ public final class AreaDesigner {
         List<Point> parts = Gaps.parts(space, paths);
         if (parts.size() > 1) {
             cutOff.merge(
-                    letter, new AreaTold.CutOff(parts.size(), parts.get(1)), (a, b) -> a.parts() >= b.parts() ? a : b);
+                    letter,
+                    new AreaDiagnostic.CutOff(parts.size(), parts.get(1)),
+                    (a, b) -> a.parts() >= b.parts() ? a : b);
         }
         rules.mostUnstitched().ifPresent(most -> Gaps.over(most, space, paths)
                 .ifPresent(circle -> unstitched.merge(
                         letter,
-                        new AreaTold.Unstitched(circle.diameter(), circle.centre(), most),
+                        new AreaDiagnostic.Unstitched(circle.diameter(), circle.centre(), most),
                         (a, b) -> a.diameter() >= b.diameter() ? a : b)));
     }
 
@@ -319,16 +322,16 @@ public final class AreaDesigner {
                 .filter(m -> m instanceof AreaMotif.Echoes e && !e.outside())
                 .forEach(m -> echoes.add(((AreaMotif.Echoes) m).spacing()));
         for (int i = 0; i < layers.size(); i++) {
-            AreaTold.HatchLikeEcho like =
+            AreaDiagnostic.HatchLikeEcho like =
                     AreaMotifTypes.of(layers.get(i).motif())
                             .spacings(layers.get(i).motif(), space.box())
                             .stream()
                             .filter(s -> echoes.stream().anyMatch(e -> Spacing.looksAlike(e, s)))
                             .findFirst()
-                            .map(AreaTold.HatchLikeEcho::new)
+                            .map(AreaDiagnostic.HatchLikeEcho::new)
                             .orElse(null);
             if (like != null) {
-                told.add(new AreaPlan.Told(letter, i + 1, like));
+                diagnosed.add(new AreaPlan.Diagnosed(letter, i + 1, like));
             }
         }
     }

@@ -23,7 +23,7 @@ import java.util.Optional;
  * @param travels of the needle from line to line without a new start
  * @param turnings the rays that templates are laid on, of each letter that has any
  * @param sums what comes of each letter
- * @param told what there is to know, each once
+ * @param diagnosed what there is to know, each once
  */
 public record AreaPlan(
         AreaId id,
@@ -34,7 +34,7 @@ public record AreaPlan(
         List<Travel> travels,
         List<Turning> turnings,
         List<Sum> sums,
-        List<Told> told) {
+        List<Diagnosed> diagnosed) {
 
     /**
      * A piece of cloth.
@@ -96,7 +96,7 @@ public record AreaPlan(
      * @param letter under which it is stitched
      * @param layer which, from 1; 0 for all of them together
      */
-    public record Told(char letter, int layer, AreaTold what) {}
+    public record Diagnosed(char letter, int layer, AreaDiagnostic what) {}
 
     public AreaPlan {
         pieces = List.copyOf(pieces);
@@ -106,7 +106,7 @@ public record AreaPlan(
         travels = List.copyOf(travels);
         turnings = List.copyOf(turnings);
         sums = List.copyOf(sums);
-        told = List.copyOf(told);
+        diagnosed = List.copyOf(diagnosed);
     }
 
     /** How often the needle begins anew. */

@@ -145,7 +145,7 @@ final class ArmsLayout {
     void lay() {
         Optional<Arm> found = arm();
         if (found.isEmpty()) {
-            laying.tell(new AreaTold.NoTool(AreaTold.EdgeKind.ARM));
+            laying.tell(new AreaDiagnostic.NoTool(AreaDiagnostic.EdgeKind.ARM));
             return;
         }
         Arm arm = found.get();
@@ -170,7 +170,7 @@ final class ArmsLayout {
         }
         // What stands by itself needn't reach anything.
         if (shortOf > 0 && !arm.closed()) {
-            laying.tell(new AreaTold.ReachShort(arm.reach(), needed, shortOf));
+            laying.tell(new AreaDiagnostic.ReachShort(arm.reach(), needed, shortOf));
         }
     }
 
@@ -182,7 +182,7 @@ final class ArmsLayout {
         Optional<StitchingEdge.Round> found =
                 nearest.filter(tool -> Math.abs(tool.stitched() - motif.stop()) <= Tolerances.CHALK);
         if (found.isEmpty()) {
-            laying.tell(new AreaTold.RingMissing(
+            laying.tell(new AreaDiagnostic.RingMissing(
                     2 * motif.stop(),
                     nearest.map(tool -> OptionalDouble.of(2 * tool.stitched())).orElse(OptionalDouble.empty())));
         }

@@ -218,10 +218,10 @@ public record BlockFit(BlockFigure figure, Template template, OptionalDouble rad
                     ? Optional.of(shared(size, motif, circles.across(), circles.down(), radius, plan))
                     : Optional.empty();
         }
-        return plan.told().stream()
-                .map(AreaPlan.Told::what)
-                .filter(AreaTold.Shells.class::isInstance)
-                .map(AreaTold.Shells.class::cast)
+        return plan.diagnosed().stream()
+                .map(AreaPlan.Diagnosed::what)
+                .filter(AreaDiagnostic.Shells.class::isInstance)
+                .map(AreaDiagnostic.Shells.class::cast)
                 .findFirst()
                 .map(shells -> shells(size, motif, shells, plan));
     }
@@ -231,7 +231,7 @@ public record BlockFit(BlockFigure figure, Template template, OptionalDouble rad
                 .allMatch(c -> c instanceof Arc arc && Math.abs(arc.radius() - radius) < Tolerances.ROUNDING);
     }
 
-    private static InBlock shells(BlockSize size, AreaMotif motif, AreaTold.Shells shells, AreaPlan plan) {
+    private static InBlock shells(BlockSize size, AreaMotif motif, AreaDiagnostic.Shells shells, AreaPlan plan) {
         double halves = Math.rint(2 * shells.perRow());
         return new InBlock(
                 size,

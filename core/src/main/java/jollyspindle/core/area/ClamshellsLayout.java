@@ -92,7 +92,7 @@ final class ClamshellsLayout {
     void lay() {
         Optional<StitchingEdge.Strip> found = laying.tools().strip(Kind.SCALLOP_ROW, laying.templateId());
         if (found.isEmpty()) {
-            laying.tell(new AreaTold.NoTool(AreaTold.EdgeKind.SCALLOPS));
+            laying.tell(new AreaDiagnostic.NoTool(AreaDiagnostic.EdgeKind.SCALLOPS));
             return;
         }
         Optional<Shells> cut = Shells.of(found.get());
@@ -103,7 +103,7 @@ final class ClamshellsLayout {
                 || cut.isEmpty()
                 || cut.get().rise() < PieceContext.SHORTEST
                 || cut.get().rise() > height + Tolerances.SAME_PLACE) {
-            laying.tell(new AreaTold.NoShells(
+            laying.tell(new AreaDiagnostic.NoShells(
                     found.get().module(), cut.map(Shells::rise).orElse(0.0)));
             return;
         }
@@ -111,7 +111,7 @@ final class ClamshellsLayout {
         int rows = (int) Math.floor(height / shells.rise() + Tolerances.SAME_PLACE);
         double over = height - rows * shells.rise();
         boolean squeezed = over >= WORTH_A_ROW * shells.rise();
-        laying.tell(new AreaTold.Shells(
+        laying.tell(new AreaDiagnostic.Shells(
                 box.width() / shells.strip().module(), rows + (squeezed ? 1 : 0), shells.rise(), over, squeezed));
         Optional<Before> before = Optional.empty();
         List<Path> below = List.of();

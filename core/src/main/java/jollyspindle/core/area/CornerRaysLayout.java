@@ -78,7 +78,7 @@ final class CornerRaysLayout {
             return;
         }
         if (Math.min(across, up) < motif.stop() + PieceContext.SHORTEST) {
-            laying.tell(new AreaTold.NoRoom());
+            laying.tell(new AreaDiagnostic.NoRoom());
             return;
         }
         // Seen from the corner, what lies below the far corner and what lies above it.
@@ -89,7 +89,7 @@ final class CornerRaysLayout {
         double lower = below / (petals / 2.0);
         double upper = above / (petals / 2.0);
         double apart = Math.PI / 2 / petals;
-        laying.tell(new AreaTold.Caps(
+        laying.tell(new AreaDiagnostic.Caps(
                 petals,
                 CAP * Math.min(lower, upper),
                 (1 - CAP) * Math.min(lower, upper),

@@ -56,7 +56,7 @@ final class CurvedHatchLayout {
         StitchingEdge.Round tool = found.get();
         double longest = Math.max(box.width(), box.height());
         if (longest > 2 * tool.stitched()) {
-            laying.tell(new AreaTold.TooFar(longest, 2 * tool.stitched()));
+            laying.tell(new AreaDiagnostic.TooFar(longest, 2 * tool.stitched()));
             return;
         }
         set(tool, 1, box.width(), box.height());

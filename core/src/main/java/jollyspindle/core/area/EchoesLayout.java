@@ -60,7 +60,7 @@ final class EchoesLayout {
     void lay() {
         Optional<AreaSpace> within = motif.outside() ? laying.round().get() : Optional.of(laying.space());
         if (within.isEmpty()) {
-            laying.tell(new AreaTold.NothingOutside());
+            laying.tell(new AreaDiagnostic.NothingOutside());
             return;
         }
         PieceContext there = laying.in(within.get());
@@ -70,7 +70,7 @@ final class EchoesLayout {
                     ? moved(laying.space().cloth(), -echo * motif.spacing())
                     : moved(laying.space().outline(), echo * motif.spacing());
             if (line.isEmpty()) {
-                laying.tell(new AreaTold.FewerSets(motif.echoes(), echo - 1));
+                laying.tell(new AreaDiagnostic.FewerSets(motif.echoes(), echo - 1));
                 return;
             }
             before = line.get().curves().get(0) instanceof Arc
@@ -105,7 +105,7 @@ final class EchoesLayout {
                 .filter(t -> Math.abs(t.stitched() - arc.radius()) <= Tolerances.CHALK)
                 .findFirst();
         if (tool.isEmpty()) {
-            there.tell(new AreaTold.RingMissing(2 * arc.radius(), OptionalDouble.empty()));
+            there.tell(new AreaDiagnostic.RingMissing(2 * arc.radius(), OptionalDouble.empty()));
             return List.of();
         }
         Mark pin = laying.mark(Mark.Kind.CENTRE, arc.centre());

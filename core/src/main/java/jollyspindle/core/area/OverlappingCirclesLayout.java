@@ -63,7 +63,7 @@ final class OverlappingCirclesLayout {
                 .orElseThrow();
         double apart = Math.max(across, down);
         if (2 * tool.stitched() <= apart) {
-            laying.tell(new AreaTold.CirclesApart(2 * tool.stitched(), apart));
+            laying.tell(new AreaDiagnostic.CirclesApart(2 * tool.stitched(), apart));
         }
         int number = 0;
         for (int row = 0; row < motif.down(); row++) {

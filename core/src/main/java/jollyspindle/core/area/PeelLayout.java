@@ -68,11 +68,11 @@ final class PeelLayout {
         }
         tool = found.get();
         if (longest > 2 * tool.stitched()) {
-            laying.tell(new AreaTold.TooFar(longest, 2 * tool.stitched()));
+            laying.tell(new AreaDiagnostic.TooFar(longest, 2 * tool.stitched()));
             return;
         }
         if (tool.stitched() < longest / Math.sqrt(2) - Tolerances.ROUNDING) {
-            laying.tell(new AreaTold.TooRound(tool.stitched(), longest / Math.sqrt(2)));
+            laying.tell(new AreaDiagnostic.TooRound(tool.stitched(), longest / Math.sqrt(2)));
             return;
         }
         grid = new Mark[motif.across() + 1][motif.down() + 1];
@@ -101,7 +101,7 @@ final class PeelLayout {
     private void inner(double inset) {
         double shortest = Math.min(box.width() / motif.across(), box.height() / motif.down());
         if (2 * inset > shortest - PieceContext.SHORTEST) {
-            laying.tell(new AreaTold.TooFar(inset, (shortest - PieceContext.SHORTEST) / 2));
+            laying.tell(new AreaDiagnostic.TooFar(inset, (shortest - PieceContext.SHORTEST) / 2));
             return;
         }
         int number = 0;

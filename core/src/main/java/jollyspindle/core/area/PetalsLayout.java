@@ -64,7 +64,7 @@ final class PetalsLayout {
         StitchingEdge.Round tool = found.get();
         double chord = motif.to() - motif.from();
         if (chord > 2 * tool.stitched()) {
-            laying.tell(new AreaTold.TooFar(chord, 2 * tool.stitched()));
+            laying.tell(new AreaDiagnostic.TooFar(chord, 2 * tool.stitched()));
             return;
         }
         for (int petal = 1; petal <= motif.petals(); petal++) {
@@ -75,7 +75,7 @@ final class PetalsLayout {
             Arc out = ArcsBetween.of(from, to, tool.stitched(), true).orElseThrow();
             Arc back = ArcsBetween.of(to, from, tool.stitched(), true).orElseThrow();
             if (petal == 1 && strays(out, way)) {
-                laying.tell(new AreaTold.PetalsCross(motif.petals()));
+                laying.tell(new AreaDiagnostic.PetalsCross(motif.petals()));
             }
             laying.stitch(
                     PlacementBuilder.Naming.of(Stitched.PETAL, petal),

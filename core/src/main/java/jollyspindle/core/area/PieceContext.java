@@ -30,7 +30,7 @@ import java.util.function.Supplier;
  * @param tools there are
  * @param templateId of the template asked for
  * @param rays from the centre, of all motifs in the piece
- * @param told what there is to know
+ * @param diagnosed what there is to know
  * @param seams in the piece that the needle can travel in, besides its edge
  * @param round what lies round the area, where it lies free: a medallion's
  */
@@ -40,7 +40,7 @@ record PieceContext(
         EdgeCatalog tools,
         Optional<String> templateId,
         Rays rays,
-        List<AreaTold> told,
+        List<AreaDiagnostic> diagnosed,
         List<Path> seams,
         Supplier<Optional<AreaSpace>> round) {
 
@@ -59,16 +59,16 @@ record PieceContext(
 
     /** The same in another piece, which tells what it has to where this one does. */
     PieceContext in(AreaSpace other) {
-        return new PieceContext(other, sewing, tools, templateId, rays, told, seams, round);
+        return new PieceContext(other, sewing, tools, templateId, rays, diagnosed, seams, round);
     }
 
     Marker marker() {
         return sewing.marker();
     }
 
-    void tell(AreaTold what) {
-        if (!told.contains(what)) {
-            told.add(what);
+    void tell(AreaDiagnostic what) {
+        if (!diagnosed.contains(what)) {
+            diagnosed.add(what);
         }
     }
 
@@ -80,25 +80,25 @@ record PieceContext(
 
     /** The straight edge; what is missing is told. */
     Optional<StitchingEdge.Straight> straight() {
-        return told(tools.straight(templateId, Optional.empty()), AreaTold.EdgeKind.STRAIGHT_EDGE);
+        return diagnosed(tools.straight(templateId, Optional.empty()), AreaDiagnostic.EdgeKind.STRAIGHT_EDGE);
     }
 
     /** The round edge that arcs are stitched along; what is missing is told. */
     Optional<StitchingEdge.Round> arc() {
         Optional<ArcTemplate> arc = tools.arc(templateId, Optional.empty());
-        return told(arc.map(a -> StitchingEdge.Round.of(a, tools.machine())), AreaTold.EdgeKind.ARC);
+        return diagnosed(arc.map(a -> StitchingEdge.Round.of(a, tools.machine())), AreaDiagnostic.EdgeKind.ARC);
     }
 
     /** The edges that whole circles are stitched along, from the smallest; that there are none is told. */
     List<StitchingEdge.Round> circles() {
         List<StitchingEdge.Round> all = tools.circles(templateId);
-        told(all.stream().findFirst(), AreaTold.EdgeKind.CIRCLE);
+        diagnosed(all.stream().findFirst(), AreaDiagnostic.EdgeKind.CIRCLE);
         return all;
     }
 
-    private <T> Optional<T> told(Optional<T> tool, AreaTold.EdgeKind need) {
+    private <T> Optional<T> diagnosed(Optional<T> tool, AreaDiagnostic.EdgeKind need) {
         if (tool.isEmpty()) {
-            tell(new AreaTold.NoTool(need));
+            tell(new AreaDiagnostic.NoTool(need));
         }
         return tool;
     }

@@ -26,7 +26,7 @@ final class PileUps {
      * @param most that are no matter
      * @return nothing if nowhere more do
      */
-    static Optional<AreaTold.PileUp> worst(List<StitchLine> lines, int most) {
+    static Optional<AreaDiagnostic.PileUp> worst(List<StitchLine> lines, int most) {
         List<Point> ends = ends(lines);
         Map<Cell, List<Point>> cells = new HashMap<>();
         ends.forEach(p ->
@@ -47,7 +47,7 @@ final class PileUps {
                 place = p;
             }
         }
-        return place == null ? Optional.empty() : Optional.of(new AreaTold.PileUp(found, most, place));
+        return place == null ? Optional.empty() : Optional.of(new AreaDiagnostic.PileUp(found, most, place));
     }
 
     private static List<Point> ends(List<StitchLine> lines) {

@@ -76,7 +76,7 @@ final class RingsLayout {
         }
         double edge = 2 * laying.space().inside();
         if (motif.gap().isEmpty() && motif.gap(edge) < AreaMotif.CLOSEST) {
-            laying.tell(new AreaTold.NoRoom());
+            laying.tell(new AreaDiagnostic.NoRoom());
             return;
         }
         Mark pin = laying.mark(Mark.Kind.CENTRE, centre);
@@ -84,7 +84,7 @@ final class RingsLayout {
                 ? Optional.empty()
                 : laying.tools().straight(Optional.empty(), Optional.empty());
         if (motif.spokes() != AreaMotif.Spokes.NONE && straight.isEmpty()) {
-            laying.tell(new AreaTold.NoTool(AreaTold.EdgeKind.STRAIGHT_EDGE));
+            laying.tell(new AreaDiagnostic.NoTool(AreaDiagnostic.EdgeKind.STRAIGHT_EDGE));
         }
         // Spread evenly, rings take the nearest sizes there are, as long as no gap looks like another.
         double near = motif.gap().isPresent() ? Tolerances.CHALK : motif.gap(edge) * SEEN;
@@ -95,7 +95,7 @@ final class RingsLayout {
                     .min(Comparator.comparingDouble(t -> Math.abs(t.stitched() - radius)))
                     .orElseThrow();
             if (Math.abs(tool.stitched() - radius) > near) {
-                laying.tell(new AreaTold.RingMissing(2 * radius, OptionalDouble.of(2 * tool.stitched())));
+                laying.tell(new AreaDiagnostic.RingMissing(2 * radius, OptionalDouble.of(2 * tool.stitched())));
                 continue;
             }
             double really = tool.stitched();
@@ -116,7 +116,7 @@ final class RingsLayout {
         DoubleSummaryStatistics gaps = IntStream.range(1, stitched.size())
                 .mapToDouble(i -> stitched.get(i) - stitched.get(i - 1))
                 .summaryStatistics();
-        laying.tell(new AreaTold.RingGaps(motif.gap(edge), gaps.getMin(), gaps.getMax()));
+        laying.tell(new AreaDiagnostic.RingGaps(motif.gap(edge), gaps.getMin(), gaps.getMax()));
     }
 
     /**

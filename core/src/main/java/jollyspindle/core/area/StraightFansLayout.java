@@ -68,7 +68,7 @@ final class StraightFansLayout {
             return;
         }
         if (Math.min(width, height) < motif.stop() + PieceContext.SHORTEST) {
-            laying.tell(new AreaTold.NoRoom());
+            laying.tell(new AreaDiagnostic.NoRoom());
             return;
         }
         // Hubs are where four squares meet, or two or one at the last edge of an odd number.

@@ -65,7 +65,7 @@ final class WhirlLayout {
             int next = (set + 1) % count;
             Segment far = new Segment(left.get(next), left.get((set + 2) % count));
             if (far.length() < taken + PieceContext.SHORTEST) {
-                laying.tell(new AreaTold.FewerSets(motif.sets(), set));
+                laying.tell(new AreaDiagnostic.FewerSets(motif.sets(), set));
                 return;
             }
             for (int line = 1; line <= motif.lines(); line++) {

@@ -65,13 +65,13 @@ final class WreathLayout {
                         .filter(t -> out(t) + t.stitched() <= space.inside() + Tolerances.ROUNDING)
                         .max(Comparator.comparingDouble(StitchingEdge.Round::stitched));
         if (found.isEmpty()) {
-            laying.tell(new AreaTold.NoRoom());
+            laying.tell(new AreaDiagnostic.NoRoom());
             return;
         }
         StitchingEdge.Round tool = found.get();
         double out = out(tool);
         double gap = 2 * out * Math.sin(half) - 2 * tool.stitched();
-        laying.tell(new AreaTold.Wreath(2 * tool.stitched(), out, gap));
+        laying.tell(new AreaDiagnostic.Wreath(2 * tool.stitched(), out, gap));
         if (Math.abs(gap) < Tolerances.CHALK && motif.circles() > 2) {
             touching(tool, tool.stitched() / Math.sin(half));
         } else {

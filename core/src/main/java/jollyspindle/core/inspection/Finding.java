@@ -1,7 +1,7 @@
 package jollyspindle.core.inspection;
 
 import jollyspindle.core.area.AreaDesign;
-import jollyspindle.core.area.AreaTold;
+import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.Figure;
@@ -11,15 +11,15 @@ import jollyspindle.core.division.school.School;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
+import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.motif.MotifKind;
-import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Easing;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcTemplate;
-import jollyspindle.core.shelf.Concern;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 
 import java.util.List;
 import java.util.Optional;
@@ -153,7 +153,7 @@ public sealed interface Finding {
     }
 
     /** Something about the chosen template wants another look. */
-    record TemplateConcern(String template, Concern concern) implements Finding {
+    record TemplateTrouble(String template, TemplateDiagnostic diagnostic) implements Finding {
         @Override
         public Severity severity() {
             return Severity.WARNING;
@@ -573,14 +573,14 @@ public sealed interface Finding {
      * @param redesign another design without it, if there is one
      */
     record AreaTrouble(
-            AreaId area, char letter, boolean lettered, int layer, AreaTold what, Optional<AreaDesign> redesign)
+            AreaId area, char letter, boolean lettered, int layer, AreaDiagnostic what, Optional<AreaDesign> redesign)
             implements Finding {
         @Override
         public Severity severity() {
             if (what.stops()) {
                 return Severity.PROBLEM;
             }
-            return what instanceof AreaTold.Note note && note.good() ? Severity.NOTE : Severity.WARNING;
+            return what instanceof AreaDiagnostic.Note note && note.good() ? Severity.NOTE : Severity.WARNING;
         }
 
         @Override
@@ -590,7 +590,7 @@ public sealed interface Finding {
 
         @Override
         public Optional<Remedy> remedy() {
-            boolean shelf = what instanceof AreaTold.NoTool || what instanceof AreaTold.RingMissing;
+            boolean shelf = what instanceof AreaDiagnostic.NoTool || what instanceof AreaDiagnostic.RingMissing;
             return redesign.<Remedy>map(better -> new Remedy.RedesignArea(area, better))
                     .or(() -> shelf ? Optional.of(new Remedy.SeeShelf()) : Optional.empty());
         }
@@ -657,14 +657,14 @@ public sealed interface Finding {
      * @param where it is
      * @param layer which motif of the run, from 1
      * @param motif what it is
-     * @param obstacle what is the matter
+     * @param diagnostic what is the matter
      * @param redesign the design that hasn't the trouble
      */
-    record MotifTrouble(RunId where, int layer, MotifKind motif, Obstacle obstacle, Optional<Design> redesign)
-            implements Told {
+    record MotifTrouble(RunId where, int layer, MotifKind motif, MotifDiagnostic diagnostic, Optional<Design> redesign)
+            implements Diagnosed {
         @Override
         public String code() {
-            return "motif-" + Codes.ofKind(obstacle);
+            return "motif-" + Codes.ofKind(diagnostic);
         }
     }
 
@@ -673,38 +673,38 @@ public sealed interface Finding {
      *
      * @param where the run at whose left end the corner is
      * @param corner what was asked for
-     * @param obstacle what is the matter
+     * @param diagnostic what is the matter
      * @param redesign the design that hasn't the trouble
      */
-    record CornerTrouble(RunId where, CornerDesign.Kind corner, Obstacle obstacle, Optional<Design> redesign)
-            implements Told {
+    record CornerTrouble(RunId where, CornerDesign.Kind corner, MotifDiagnostic diagnostic, Optional<Design> redesign)
+            implements Diagnosed {
         @Override
         public String code() {
-            return "corner-" + Codes.ofKind(obstacle);
+            return "corner-" + Codes.ofKind(diagnostic);
         }
     }
 
     /** What a motif or a corner's motif tells. */
-    sealed interface Told extends OnRun {
+    sealed interface Diagnosed extends OnRun {
 
-        Obstacle obstacle();
+        MotifDiagnostic diagnostic();
 
         /** The design that hasn't the trouble. */
         Optional<Design> redesign();
 
         @Override
         default Severity severity() {
-            if (obstacle().stops()) {
+            if (diagnostic().stops()) {
                 return Severity.PROBLEM;
             }
-            return obstacle() instanceof Obstacle.Note ? Severity.NOTE : Severity.WARNING;
+            return diagnostic() instanceof MotifDiagnostic.Note ? Severity.NOTE : Severity.WARNING;
         }
 
         @Override
         default Optional<Remedy> remedy() {
             return redesign()
                     .<Remedy>map(d -> new Remedy.Redesign(where().group(), d))
-                    .or(() -> obstacle() instanceof Obstacle.NoTool
+                    .or(() -> diagnostic() instanceof MotifDiagnostic.NoTool
                             ? Optional.of(new Remedy.SeeShelf())
                             : Optional.empty());
         }

@@ -210,7 +210,7 @@ final class ArcRow {
         // Of the first motif the division itself tells; further ones that aren't cut off have nobody else to tell.
         double over = base + fit.segment().height() - space.room();
         if (laying.number > 1 && laying.layer.space() == Layer.Space.ALL && over > Tolerances.ROUNDING) {
-            laying.obstacle(new Obstacle.TooHigh(over));
+            laying.diagnostic(new MotifDiagnostic.TooHigh(over));
         }
         Arc arc = space.placed(RunSpace.bulging(
                 crownAlong - half, crownAlong + half, base, fit.segment().radius()));
@@ -267,15 +267,15 @@ final class ArcRow {
             }
         }
         if (rise > arc.segment().height() - Tolerances.ROUNDING) {
-            laying.obstacle(new Obstacle.TooFar(rise, arc.segment().height()));
+            laying.diagnostic(new MotifDiagnostic.TooFar(rise, arc.segment().height()));
             return;
         }
         if (rise <= Tolerances.SAME_PLACE || radius <= 0) {
-            laying.obstacle(new Obstacle.TooMany(asked, which));
+            laying.diagnostic(new MotifDiagnostic.TooMany(asked, which));
             return;
         }
         if (template.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.ARC, radius));
+            laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ARC, radius));
             return;
         }
         CircularSegment segment = CircularSegment.ofRadiusAndHeight(radius, Math.min(rise, radius));
@@ -297,9 +297,9 @@ final class ArcRow {
                 PlacementBuilder.Turn.SLIDING);
         double really = arc.segment().radius() - radius;
         if (inner != Motif.Inner.PARALLEL) {
-            laying.obstacle(new Obstacle.Pinched(gap(arc, which, segment)));
+            laying.diagnostic(new MotifDiagnostic.Pinched(gap(arc, which, segment)));
         } else if (Math.abs(really - drop) > 1.0 / 512) {
-            laying.obstacle(new Obstacle.Spacing(drop, really));
+            laying.diagnostic(new MotifDiagnostic.Spacing(drop, really));
         }
     }
 

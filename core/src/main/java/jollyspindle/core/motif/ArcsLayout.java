@@ -56,8 +56,8 @@ final class ArcsLayout {
                             .brief(PASSES)) {
 
                 @Override
-                Obstacle.EdgeKind edge(Motif.Arcs motif) {
-                    return Obstacle.EdgeKind.ARC;
+                MotifDiagnostic.EdgeKind edge(Motif.Arcs motif) {
+                    return MotifDiagnostic.EdgeKind.ARC;
                 }
 
                 @Override
@@ -96,7 +96,7 @@ final class ArcsLayout {
         Optional<ArcTemplate> other =
                 motif.otherTemplate().flatMap(id -> laying.tools.arc(Optional.of(id), Optional.empty()));
         if (motif.otherTemplate().isPresent() && other.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.ARC, 0));
+            laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ARC, 0));
         }
         List<Figure> figures = laying.space.divided();
         for (int i = 0; i < figures.size(); i++) {
@@ -107,7 +107,7 @@ final class ArcsLayout {
             }
         }
         if (other.isPresent() && figures.size() % 2 == 0) {
-            laying.obstacle(new Obstacle.Parity(true));
+            laying.diagnostic(new MotifDiagnostic.Parity(true));
         }
         for (int line = 1; line < motif.lines(); line++) {
             row.inner(line, motif.inner(), drop(row, line), motif.lines());
@@ -119,11 +119,11 @@ final class ArcsLayout {
         double span = arc.cell().width();
         Optional<ArcFit> fit = ArcFit.of(other, laying.machine(), span, laying.space.room(), laying.space.clearance());
         if (fit.isEmpty()) {
-            laying.obstacle(new Obstacle.TooFar(span, ArcFit.widest(other, laying.machine())));
+            laying.diagnostic(new MotifDiagnostic.TooFar(span, ArcFit.widest(other, laying.machine())));
             return;
         }
         if (!fit.get().fitsRoom()) {
-            laying.obstacle(new Obstacle.TooHigh(fit.get().overRoom()));
+            laying.diagnostic(new MotifDiagnostic.TooHigh(fit.get().overRoom()));
         }
         row.whole(other, fit.get(), arc.cell().from(), arc.cell().to(), index);
     }

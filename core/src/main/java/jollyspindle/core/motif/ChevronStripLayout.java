@@ -96,7 +96,7 @@ final class ChevronStripLayout {
     void lay(LayoutContext laying, Motif.Chevrons motif) {
         RunSpace space = laying.space;
         if (height > space.room() + Tolerances.SAME_PLACE) {
-            laying.obstacle(new Obstacle.TooHigh(height - space.room()));
+            laying.diagnostic(new MotifDiagnostic.TooHigh(height - space.room()));
             return;
         }
         Map<List<Double>, List<Path>> cut = new HashMap<>();
@@ -168,7 +168,7 @@ final class ChevronStripLayout {
         void lay() {
             double width = leftHalf || rightHalf ? 2 * first.width() : first.width();
             if (Math.abs(width - strip.module()) > SEEN) {
-                laying.obstacle(new Obstacle.OffModule(strip.module(), width));
+                laying.diagnostic(new MotifDiagnostic.OffModule(strip.module(), width));
             }
             int firstTip = (strip.figures() - count) / 2;
             double own = (tip(firstTip) + tip(firstTip + count - 1)) / 2;
@@ -178,7 +178,7 @@ final class ChevronStripLayout {
             for (int line = 0; line < motif.lines(); line++) {
                 double drop = line * motif.spacing() / Math.cos(slope);
                 if (drop > height - LayoutContext.SHORTEST) {
-                    laying.obstacle(new Obstacle.TooMany(motif.lines(), line));
+                    laying.diagnostic(new MotifDiagnostic.TooMany(motif.lines(), line));
                     break;
                 }
                 double base = notch + drop;

@@ -57,10 +57,10 @@ final class ChevronsLayout {
                             Params.row(LINES, SPACING))) {
 
                 @Override
-                Obstacle.EdgeKind edge(Motif.Chevrons motif) {
+                MotifDiagnostic.EdgeKind edge(Motif.Chevrons motif) {
                     return motif.points() == Motif.Points.PEAKS
-                            ? Obstacle.EdgeKind.ZIGZAG
-                            : Obstacle.EdgeKind.STRAIGHT_EDGE;
+                            ? MotifDiagnostic.EdgeKind.ZIGZAG
+                            : MotifDiagnostic.EdgeKind.STRAIGHT_EDGE;
                 }
 
                 @Override
@@ -122,7 +122,9 @@ final class ChevronsLayout {
             return;
         }
         Optional<StitchingEdge.Straight> found = laying.straight(
-                motif.points() == Motif.Points.PEAKS ? Obstacle.EdgeKind.ZIGZAG : Obstacle.EdgeKind.STRAIGHT_EDGE);
+                motif.points() == Motif.Points.PEAKS
+                        ? MotifDiagnostic.EdgeKind.ZIGZAG
+                        : MotifDiagnostic.EdgeKind.STRAIGHT_EDGE);
         if (found.isEmpty()) {
             return;
         }
@@ -130,7 +132,7 @@ final class ChevronsLayout {
         if (motif.rounding() > 0) {
             corner = laying.tools.round(motif.rounding());
             if (corner.isEmpty()) {
-                laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.CIRCLE, motif.rounding()));
+                laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.CIRCLE, motif.rounding()));
                 return;
             }
         }
@@ -154,7 +156,7 @@ final class ChevronsLayout {
                         : new Cell(own.kind(), own.from(), own.to() + own.width());
         double height = height(motif, cell.width());
         if (height > space.room() + Tolerances.ROUNDING) {
-            laying.obstacle(new Obstacle.TooHigh(height - space.room()));
+            laying.diagnostic(new MotifDiagnostic.TooHigh(height - space.room()));
             return;
         }
         List<Path> outlines = new ArrayList<>();
@@ -168,14 +170,14 @@ final class ChevronsLayout {
             }
             if (corners.isEmpty()) {
                 if (line > 0) {
-                    laying.obstacle(new Obstacle.TooMany(motif.lines(), line));
+                    laying.diagnostic(new MotifDiagnostic.TooMany(motif.lines(), line));
                 }
                 // Else the cell is so narrow that not a stitch is left of the figure.
                 break;
             }
             Optional<Path> path = rounded(corners);
             if (path.isEmpty()) {
-                laying.obstacle(new Obstacle.TooFar(motif.rounding(), height));
+                laying.diagnostic(new MotifDiagnostic.TooFar(motif.rounding(), height));
                 return;
             }
             Path placed = space.placed(path.get());

@@ -48,8 +48,8 @@ final class CirclesLayout {
                             Params.row(SWIRL))) {
 
                 @Override
-                Obstacle.EdgeKind edge(Motif.Circles motif) {
-                    return Obstacle.EdgeKind.CIRCLE;
+                MotifDiagnostic.EdgeKind edge(Motif.Circles motif) {
+                    return MotifDiagnostic.EdgeKind.CIRCLE;
                 }
 
                 @Override
@@ -96,13 +96,13 @@ final class CirclesLayout {
         Optional<StitchingEdge.Round> found =
                 tool(laying.tools, laying.layer.templateId(), laying.layer.guideId(), widest);
         if (found.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.CIRCLE, Math.max(0, widest / 2)));
+            laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.CIRCLE, Math.max(0, widest / 2)));
             return;
         }
         StitchingEdge.Round tool = found.get();
         double radius = tool.stitched();
         if (2 * radius > space.room() + Tolerances.ROUNDING) {
-            laying.obstacle(new Obstacle.TooHigh(2 * radius - space.room()));
+            laying.diagnostic(new MotifDiagnostic.TooHigh(2 * radius - space.room()));
             return;
         }
         List<Figure> figures = space.divided();
@@ -114,7 +114,7 @@ final class CirclesLayout {
                 continue;
             }
             if (2 * radius > cell.width() + Tolerances.ROUNDING) {
-                laying.obstacle(new Obstacle.TooFar(2 * radius, cell.width()));
+                laying.diagnostic(new MotifDiagnostic.TooFar(2 * radius, cell.width()));
                 continue;
             }
             circle(tool, new Point(cell.middle(), space.room() / 2), ++circles, i);
@@ -122,8 +122,8 @@ final class CirclesLayout {
         }
         if (middles.size() > 1) {
             double between = middles.get(1) - middles.get(0) - 2 * radius;
-            laying.obstacle(
-                    new Obstacle.Chain(2 * radius, between, middles.get(0) - radius, space.room() / 2 - radius));
+            laying.diagnostic(
+                    new MotifDiagnostic.Chain(2 * radius, between, middles.get(0) - radius, space.room() / 2 - radius));
         }
     }
 
@@ -163,7 +163,7 @@ final class CirclesLayout {
         Optional<StitchingEdge.Round> half =
                 laying.tools.round(radius / 2).filter(t -> t.stitched() >= radius / 2 - Tolerances.ROUNDING);
         if (half.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.CIRCLE, radius / 2));
+            laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.CIRCLE, radius / 2));
             return;
         }
         boolean fromWest = from.isAt(space.place(centre.x() - radius, centre.y()));

@@ -46,7 +46,7 @@ final class CornerContext {
     final boolean free;
 
     private final Optional<ArcTemplate> arc;
-    private final List<Obstacle> obstacles = new ArrayList<>();
+    private final List<MotifDiagnostic> diagnostics = new ArrayList<>();
 
     /**
      * What is needed for a corner.
@@ -98,12 +98,12 @@ final class CornerContext {
         return sewing.placements();
     }
 
-    List<Obstacle> obstacles() {
-        return obstacles;
+    List<MotifDiagnostic> diagnostics() {
+        return diagnostics;
     }
 
-    void obstacle(Obstacle obstacle) {
-        obstacles.add(obstacle);
+    void diagnostic(MotifDiagnostic diagnostic) {
+        diagnostics.add(diagnostic);
     }
 
     /** Lays the motif out, in corners that have the room for one. */
@@ -111,7 +111,7 @@ final class CornerContext {
         if (space.corners() == Corners.MITRED || space.corners() == Corners.CORNERSTONES) {
             CornerTypes.of(design.kind()).lay(this);
         } else {
-            obstacle(new Obstacle.NoSpace());
+            diagnostic(new MotifDiagnostic.NoSpace());
         }
     }
 
@@ -124,10 +124,10 @@ final class CornerContext {
                 : Optional.empty();
     }
 
-    /** The round edge; nothing, and an obstacle, if there is none. */
+    /** The round edge; nothing, and an diagnostic, if there is none. */
     Optional<StitchingEdge.Round> tool() {
         if (arc.isEmpty()) {
-            obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.ARC, 0));
+            diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ARC, 0));
         }
         return arc.map(a -> StitchingEdge.Round.of(a, tools.machine()));
     }
@@ -145,11 +145,11 @@ final class CornerContext {
         return ArcsBetween.bulgingTowards(from, to, radius, space.outer());
     }
 
-    /** Stitches that arc; an obstacle if it passes the limits of stitching. */
+    /** Stitches that arc; an diagnostic if it passes the limits of stitching. */
     void outward(StitchingEdge.Round tool, double out) {
         Arc arc = outward(tool.stitched(), out).orElseThrow();
         if (!staysInside(arc)) {
-            obstacle(new Obstacle.TooHigh(beyond(arc)));
+            diagnostic(new MotifDiagnostic.TooHigh(beyond(arc)));
             return;
         }
         Mark start = leftMarker.next(Mark.Kind.FOOT, arc.start(), Mark.Stage.LOADED);

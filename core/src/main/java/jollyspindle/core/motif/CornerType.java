@@ -37,8 +37,8 @@ public abstract class CornerType {
     }
 
     /** What sort of template it is stitched with. */
-    public Obstacle.EdgeKind edge() {
-        return Obstacle.EdgeKind.ARC;
+    public MotifDiagnostic.EdgeKind edge() {
+        return MotifDiagnostic.EdgeKind.ARC;
     }
 
     /**

@@ -58,7 +58,7 @@ final class CornerstoneRingLayout {
             Point from = at.get(i);
             Point to = at.get((i + 1) % 4);
             if (from.distance(to) > 2 * radius) {
-                corner.obstacle(new Obstacle.TooFar(from.distance(to), 2 * radius));
+                corner.diagnostic(new MotifDiagnostic.TooFar(from.distance(to), 2 * radius));
                 return false;
             }
             Point away = from.midpoint(to).plus(from.midpoint(to).minus(centre));
@@ -70,7 +70,7 @@ final class CornerstoneRingLayout {
                     .mapToDouble(a -> a.start().distance(a.end()))
                     .max()
                     .orElseThrow();
-            corner.obstacle(new Obstacle.TooRound(radius, longest / Math.sqrt(2)));
+            corner.diagnostic(new MotifDiagnostic.TooRound(radius, longest / Math.sqrt(2)));
             return false;
         }
         List<Mark> marks = at.stream()

@@ -77,7 +77,7 @@ final class DiagonalCutLayout {
             }
         }
         if (least < LayoutContext.SHORTEST) {
-            corner.obstacle(new Obstacle.TooHigh(tool.stitched() - corner.space.room()));
+            corner.diagnostic(new MotifDiagnostic.TooHigh(tool.stitched() - corner.space.room()));
             return;
         }
         corner.outward(tool, least);
@@ -92,7 +92,7 @@ final class DiagonalCutLayout {
         Point to = corner.space.outer();
         double length = from.distance(to);
         if (length > 2 * tool.stitched()) {
-            corner.obstacle(new Obstacle.TooFar(length, 2 * tool.stitched()));
+            corner.diagnostic(new MotifDiagnostic.TooFar(length, 2 * tool.stitched()));
             return;
         }
         Mark near = corner.leftMarker.at(Mark.Kind.VALLEY, 0, from, Mark.Stage.LOADED);
@@ -101,7 +101,7 @@ final class DiagonalCutLayout {
         Arc back = ArcsBetween.of(to, from, tool.stitched(), true).orElseThrow();
         if (!corner.staysInside(out) || !corner.staysInside(back)) {
             // Its points lie in corners of 90°, so its sides may lean 45° from the mitre at most.
-            corner.obstacle(new Obstacle.TooRound(tool.stitched(), length / Math.sqrt(2)));
+            corner.diagnostic(new MotifDiagnostic.TooRound(tool.stitched(), length / Math.sqrt(2)));
             return;
         }
         int side = 0;

@@ -69,7 +69,7 @@ public record DivisionConstraints(Repeating repeating, double shortest, Wish.Par
     }
 
     /** What sort of template a motif is stitched with. */
-    public static <M extends Motif> Obstacle.EdgeKind template(M motif) {
+    public static <M extends Motif> MotifDiagnostic.EdgeKind template(M motif) {
         return MotifTypes.of(motif).edge(motif);
     }
 }

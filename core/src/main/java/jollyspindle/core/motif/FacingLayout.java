@@ -73,8 +73,8 @@ final class FacingLayout {
                             .brief(PASSES)) {
 
                 @Override
-                Obstacle.EdgeKind edge(Motif.FacingArcs motif) {
-                    return Obstacle.EdgeKind.ARC;
+                MotifDiagnostic.EdgeKind edge(Motif.FacingArcs motif) {
+                    return MotifDiagnostic.EdgeKind.ARC;
                 }
 
                 @Override
@@ -114,20 +114,20 @@ final class FacingLayout {
                 .map(Figure.WholeArc.class::cast)
                 .findFirst();
         if (first.isEmpty()) {
-            laying.obstacle(new Obstacle.NoSpace());
+            laying.diagnostic(new MotifDiagnostic.NoSpace());
             return;
         }
         Optional<ArcTemplate> other = motif.otherTemplate().isPresent()
                 ? laying.tools.arc(motif.otherTemplate(), Optional.empty())
                 : Optional.of(first.get().template());
         if (other.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.ARC, 0));
+            laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ARC, 0));
             return;
         }
         double span = first.get().cell().width() / (motif.facing() == Motif.Facing.TWO_TO_ONE ? 2 : 1);
         Optional<ArcFit> facing = ArcFit.of(other.get(), laying.machine(), span, space.room(), 0);
         if (facing.isEmpty()) {
-            laying.obstacle(new Obstacle.TooFar(span, ArcFit.widest(other.get(), laying.machine())));
+            laying.diagnostic(new MotifDiagnostic.TooFar(span, ArcFit.widest(other.get(), laying.machine())));
             return;
         }
         if (motif.facing() == Motif.Facing.OVERLAPPING) {
@@ -141,7 +141,7 @@ final class FacingLayout {
         double over = Math.max(
                 -base, Math.max(first.get().fit().overRoom(), facing.get().overRoom()) + base);
         if (over > Tolerances.ROUNDING) {
-            laying.obstacle(new Obstacle.TooHigh(over));
+            laying.diagnostic(new MotifDiagnostic.TooHigh(over));
         }
         near = new ArcRow(laying, base, motif.passes());
         for (int i = 0; i < figures.size(); i++) {
@@ -203,7 +203,7 @@ final class FacingLayout {
         }
         row.enclose();
         laying.enclosed.addAll(there.enclosed);
-        there.obstacles.forEach(laying::obstacle);
+        there.diagnostics.forEach(laying::diagnostic);
         for (ArcRow.Done arc : row.done()) {
             double half = arc.segment().chord() / 2;
             far.add(new Row(
@@ -223,12 +223,12 @@ final class FacingLayout {
                 .ifPresentOrElse(
                         fit -> {
                             if (fit.overRoom() + row.base() > Tolerances.ROUNDING) {
-                                laying.obstacle(new Obstacle.TooHigh(fit.overRoom() + row.base()));
+                                laying.diagnostic(new MotifDiagnostic.TooHigh(fit.overRoom() + row.base()));
                             }
                             row.whole(template, fit, from, to, index);
                         },
-                        () -> laying.obstacle(
-                                new Obstacle.TooFar(to - from, ArcFit.widest(template, laying.machine()))));
+                        () -> laying.diagnostic(
+                                new MotifDiagnostic.TooFar(to - from, ArcFit.widest(template, laying.machine()))));
     }
 
     /** From a cell's middle to the next one's; none across an odd space, and half an arc at each end of the run. */
@@ -273,7 +273,7 @@ final class FacingLayout {
             Point low = new Point(valley, base);
             Point high = new Point(valley, space.room() - base);
             if (left.x() >= valley || right.x() <= valley) {
-                laying.obstacle(new Obstacle.TooFar(inset, valley - a.crownAlong()));
+                laying.diagnostic(new MotifDiagnostic.TooFar(inset, valley - a.crownAlong()));
                 continue;
             }
             diamond(number, a, b, List.of(left, low, right, high));
@@ -291,7 +291,7 @@ final class FacingLayout {
             Point to = corners.get((i + 1) % 4);
             Optional<Arc> side = ArcsBetween.bulgingTowards(from, to, radius, middle);
             if (side.isEmpty()) {
-                laying.obstacle(new Obstacle.TooFar(from.distance(to), 2 * radius));
+                laying.diagnostic(new MotifDiagnostic.TooFar(from.distance(to), 2 * radius));
                 return;
             }
             Arc placed = space.placed(side.get());
@@ -303,7 +303,7 @@ final class FacingLayout {
                 Point way = to.minus(from);
                 double steep =
                         Math.min(Math.abs(way.unit().x()), Math.abs(way.unit().y()));
-                laying.obstacle(new Obstacle.TooRound(radius, from.distance(to) / (2 * steep)));
+                laying.diagnostic(new MotifDiagnostic.TooRound(radius, from.distance(to) / (2 * steep)));
                 return;
             }
             sides.add(placed);
@@ -328,7 +328,7 @@ final class FacingLayout {
     private void lines(List<Figure> figures) {
         Optional<StitchingEdge.Straight> tool = laying.tools.straight(Optional.empty(), Optional.empty());
         if (tool.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.STRAIGHT_EDGE, 0));
+            laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.STRAIGHT_EDGE, 0));
             return;
         }
         int number = 0;

@@ -43,8 +43,8 @@ final class FansLayout {
                     Params.of(v -> new Motif.Fans(v.get(BLADES), v.get(ROWS)), Params.row(BLADES, ROWS))) {
 
                 @Override
-                Obstacle.EdgeKind edge(Motif.Fans motif) {
-                    return Obstacle.EdgeKind.FAN;
+                MotifDiagnostic.EdgeKind edge(Motif.Fans motif) {
+                    return MotifDiagnostic.EdgeKind.FAN;
                 }
 
                 @Override
@@ -80,7 +80,7 @@ final class FansLayout {
     void lay() {
         Optional<EdgeCatalog.Fan> set = laying.tools.fan(laying.layer.templateId());
         if (set.isEmpty()) {
-            laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.FAN, 0));
+            laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.FAN, 0));
             return;
         }
         List<StitchingEdge.Round> all = set.get().blades();
@@ -89,7 +89,7 @@ final class FansLayout {
                 .toList();
         int blades = Math.min(motif.blades(), fitting.size());
         if (blades < motif.blades()) {
-            laying.obstacle(new Obstacle.TooMany(motif.blades(), blades));
+            laying.diagnostic(new MotifDiagnostic.TooMany(motif.blades(), blades));
         }
         if (blades == 0) {
             return;
@@ -105,7 +105,7 @@ final class FansLayout {
                 new ArrayList<>(pivots.stream().map(x -> new Point(x, 0)).toList());
         rows(used, radius, row);
         if (swivels > 0) {
-            laying.obstacle(new Obstacle.Swivels(radius, most, swivels));
+            laying.diagnostic(new MotifDiagnostic.Swivels(radius, most, swivels));
         }
     }
 
@@ -114,7 +114,7 @@ final class FansLayout {
         for (int r = 2; r <= motif.rows(); r++) {
             row = next(row, radius);
             if (row.isEmpty() || row.get(0).y() + used.get(0).stitched() > space.room()) {
-                laying.obstacle(new Obstacle.TooManyRows(motif.rows(), r - 1));
+                laying.diagnostic(new MotifDiagnostic.TooManyRows(motif.rows(), r - 1));
                 return;
             }
             for (Point pivot : row) {
@@ -158,7 +158,7 @@ final class FansLayout {
         double radius = blades.get(blades.size() - 1).stitched();
         Point centre = space.place(along, up);
         if (pitch >= 2 * radius) {
-            laying.obstacle(new Obstacle.FansApart(pitch, radius));
+            laying.diagnostic(new MotifDiagnostic.FansApart(pitch, radius));
         }
         Region before = Region.union(covered);
         boolean inside = along >= -Tolerances.ROUNDING && along <= space.length() + Tolerances.ROUNDING;

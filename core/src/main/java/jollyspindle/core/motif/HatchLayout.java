@@ -48,8 +48,8 @@ final class HatchLayout {
                             Params.row(CURVED))) {
 
                 @Override
-                Obstacle.EdgeKind edge(Motif.Crosshatch motif) {
-                    return motif.curved() ? Obstacle.EdgeKind.ARC : Obstacle.EdgeKind.STRAIGHT_EDGE;
+                MotifDiagnostic.EdgeKind edge(Motif.Crosshatch motif) {
+                    return motif.curved() ? MotifDiagnostic.EdgeKind.ARC : MotifDiagnostic.EdgeKind.STRAIGHT_EDGE;
                 }
 
                 @Override
@@ -102,7 +102,7 @@ final class HatchLayout {
 
     void lay() {
         if (echo > 0 && Spacing.looksAlike(echo, motif.spacing())) {
-            laying.obstacle(new Obstacle.HatchLikeEcho(motif.spacing()));
+            laying.diagnostic(new MotifDiagnostic.HatchLikeEcho(motif.spacing()));
         }
         int before = laying.sewing.lines().size();
         if (motif.curved()) {
@@ -110,8 +110,8 @@ final class HatchLayout {
         } else {
             straight();
         }
-        if (laying.sewing.lines().size() == before && laying.obstacles.isEmpty()) {
-            laying.obstacle(new Obstacle.NoSpace());
+        if (laying.sewing.lines().size() == before && laying.diagnostics.isEmpty()) {
+            laying.diagnostic(new MotifDiagnostic.NoSpace());
         }
     }
 

@@ -44,7 +44,7 @@ final class LayoutContext {
     /** What may be stitched by this motif. */
     final Region region;
 
-    final List<Obstacle> obstacles = new ArrayList<>();
+    final List<MotifDiagnostic> diagnostics = new ArrayList<>();
     final List<Enclosed> enclosed = new ArrayList<>();
 
     /** Which motif of the run, from 1. */
@@ -79,18 +79,18 @@ final class LayoutContext {
     }
 
     /** Notes what is in the way; of narrow gaps the narrowest, of everything else each once. */
-    void obstacle(Obstacle obstacle) {
-        if (obstacle instanceof Obstacle.Pinched pinched) {
-            boolean narrower = obstacles.stream()
-                    .filter(Obstacle.Pinched.class::isInstance)
-                    .allMatch(o -> ((Obstacle.Pinched) o).gap() > pinched.gap());
+    void diagnostic(MotifDiagnostic diagnostic) {
+        if (diagnostic instanceof MotifDiagnostic.Pinched pinched) {
+            boolean narrower = diagnostics.stream()
+                    .filter(MotifDiagnostic.Pinched.class::isInstance)
+                    .allMatch(o -> ((MotifDiagnostic.Pinched) o).gap() > pinched.gap());
             if (!narrower) {
                 return;
             }
-            obstacles.removeIf(Obstacle.Pinched.class::isInstance);
+            diagnostics.removeIf(MotifDiagnostic.Pinched.class::isInstance);
         }
-        if (!obstacles.contains(obstacle)) {
-            obstacles.add(obstacle);
+        if (!diagnostics.contains(diagnostic)) {
+            diagnostics.add(diagnostic);
         }
     }
 
@@ -98,21 +98,21 @@ final class LayoutContext {
     Optional<ArcTemplate> arc() {
         Optional<ArcTemplate> arc = tools.arc(layer.templateId(), layer.guideId());
         if (arc.isEmpty()) {
-            obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.ARC, 0));
+            diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ARC, 0));
         }
         return arc;
     }
 
     /** The straight edge the layer is stitched along; what is missing is told. */
     Optional<StitchingEdge.Straight> straight() {
-        return straight(Obstacle.EdgeKind.STRAIGHT_EDGE);
+        return straight(MotifDiagnostic.EdgeKind.STRAIGHT_EDGE);
     }
 
     /** The straight edge, where it is one of several things that would do. */
-    Optional<StitchingEdge.Straight> straight(Obstacle.EdgeKind need) {
+    Optional<StitchingEdge.Straight> straight(MotifDiagnostic.EdgeKind need) {
         Optional<StitchingEdge.Straight> straight = tools.straight(layer.templateId(), layer.guideId());
         if (straight.isEmpty()) {
-            obstacle(new Obstacle.NoTool(need, 0));
+            diagnostic(new MotifDiagnostic.NoTool(need, 0));
         }
         return straight;
     }

@@ -46,8 +46,8 @@ final class LinesLayout {
                             Params.row(ANGLE))) {
 
                 @Override
-                Obstacle.EdgeKind edge(Motif.StraightLines motif) {
-                    return Obstacle.EdgeKind.STRAIGHT_EDGE;
+                MotifDiagnostic.EdgeKind edge(Motif.StraightLines motif) {
+                    return MotifDiagnostic.EdgeKind.STRAIGHT_EDGE;
                 }
 
                 @Override
@@ -106,7 +106,7 @@ final class LinesLayout {
             at = along;
         }
         if (number == 0) {
-            laying.obstacle(new Obstacle.NoSpace());
+            laying.diagnostic(new MotifDiagnostic.NoSpace());
         }
     }
 

@@ -70,11 +70,12 @@ final class MitreArcLayout {
     private void lay(StitchingEdge.Round tool) {
         double radius = tool.stitched();
         if (corner.feet.isEmpty() && corner.design.feet().isPresent()) {
-            corner.obstacle(new Obstacle.FeetTooFar(corner.design.feet().getAsDouble(), corner.mostFeet));
+            corner.diagnostic(
+                    new MotifDiagnostic.FeetTooFar(corner.design.feet().getAsDouble(), corner.mostFeet));
             return;
         }
         if (corner.feet.isEmpty()) {
-            corner.obstacle(new Obstacle.TooHigh(2 * radius - corner.space.room()));
+            corner.diagnostic(new MotifDiagnostic.TooHigh(2 * radius - corner.space.room()));
             return;
         }
         double d = corner.feet.getAsDouble();
@@ -87,7 +88,7 @@ final class MitreArcLayout {
         Point second = corner.space.leftFoot(d);
         double half = first.distance(second) / 2;
         if (half > radius) {
-            corner.obstacle(new Obstacle.TooFar(2 * half, 2 * radius));
+            corner.diagnostic(new MotifDiagnostic.TooFar(2 * half, 2 * radius));
             return;
         }
         // The centre lies beyond the chord, on the line that halves the corner, so the arc goes the long way round.
@@ -102,7 +103,7 @@ final class MitreArcLayout {
                 corner.space.beyond(centre.plus(corner.space.left().outward().times(radius))),
                 corner.space.beyond(centre.plus(corner.space.right().outward().times(radius))));
         if (over > Tolerances.ROUNDING) {
-            corner.obstacle(new Obstacle.TooHigh(over));
+            corner.diagnostic(new MotifDiagnostic.TooHigh(over));
         }
         Mark from = corner.rightMarker.at(Mark.Kind.FOOT, 2, first, Mark.Stage.LOADED);
         Mark to = corner.leftMarker.at(Mark.Kind.FOOT, 1, second, Mark.Stage.LOADED);

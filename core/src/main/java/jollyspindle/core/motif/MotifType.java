@@ -42,7 +42,7 @@ public abstract class MotifType<M extends Motif> {
     }
 
     /** What sort of template it is stitched with. */
-    abstract Obstacle.EdgeKind edge(M motif);
+    abstract MotifDiagnostic.EdgeKind edge(M motif);
 
     /**
      * What it asks of the division.

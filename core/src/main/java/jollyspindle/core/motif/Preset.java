@@ -53,8 +53,8 @@ public record Preset(String code, Motif motif, Layer.Edge edge) {
      * @param instead of which it is laid; its template goes on where the new motif is stitched with the same sort
      */
     public Layer layer(Layer instead) {
-        Obstacle.EdgeKind need = DivisionConstraints.template(motif);
-        Obstacle.EdgeKind before = DivisionConstraints.template(instead.motif());
+        MotifDiagnostic.EdgeKind need = DivisionConstraints.template(motif);
+        MotifDiagnostic.EdgeKind before = DivisionConstraints.template(instead.motif());
         boolean same = need.isLike(before);
         return new Layer(
                 motif,

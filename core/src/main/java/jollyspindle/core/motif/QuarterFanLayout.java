@@ -22,8 +22,8 @@ final class QuarterFanLayout {
             new CornerType(CornerDesign.Kind.QUARTER_FAN, Params.row(CornerDesign.LINES, CornerDesign.FROM_OUTER)) {
 
                 @Override
-                public Obstacle.EdgeKind edge() {
-                    return Obstacle.EdgeKind.FAN;
+                public MotifDiagnostic.EdgeKind edge() {
+                    return MotifDiagnostic.EdgeKind.FAN;
                 }
 
                 @Override
@@ -41,7 +41,7 @@ final class QuarterFanLayout {
     private void lay() {
         Optional<EdgeCatalog.Fan> fan = corner.tools.fan(corner.design.templateId());
         if (fan.isEmpty()) {
-            corner.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.FAN, 0));
+            corner.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.FAN, 0));
             return;
         }
         Point pivot = corner.design.fromOuter() ? corner.space.outer() : corner.space.inner();
@@ -53,7 +53,7 @@ final class QuarterFanLayout {
                 .limit(corner.design.lines())
                 .toList();
         if (blades.size() < corner.design.lines()) {
-            corner.obstacle(new Obstacle.TooMany(corner.design.lines(), blades.size()));
+            corner.diagnostic(new MotifDiagnostic.TooMany(corner.design.lines(), blades.size()));
         }
         if (blades.isEmpty()) {
             return;

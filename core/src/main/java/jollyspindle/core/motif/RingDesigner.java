@@ -48,9 +48,9 @@ public final class RingDesigner {
      *
      * @param run it is on; of a corner the run at whose left end it is
      * @param layer which motif, from 1; 0 for a corner's
-     * @param obstacle what is the matter
+     * @param diagnostic what is the matter
      */
-    public record Told(RunId run, int layer, Obstacle obstacle) {}
+    public record Diagnosed(RunId run, int layer, MotifDiagnostic diagnostic) {}
 
     /**
      * What stands in a corner.
@@ -69,7 +69,7 @@ public final class RingDesigner {
     private final Map<RunId, Marker> markers = new TreeMap<>();
     private final Map<RunId, PlacementBuilder> sewings = new TreeMap<>();
     private final Map<Side, Corner> corners = new EnumMap<>(Side.class);
-    private final List<Told> told = new ArrayList<>();
+    private final List<Diagnosed> diagnosed = new ArrayList<>();
     private Set<String> used;
 
     public RingDesigner(Design design, EdgeCatalog tools, TapeScale tape) {
@@ -78,8 +78,8 @@ public final class RingDesigner {
         this.tape = tape;
     }
 
-    public List<Told> told() {
-        return List.copyOf(told);
+    public List<Diagnosed> diagnosed() {
+        return List.copyOf(diagnosed);
     }
 
     /** The corners that something is stitched in. */
@@ -149,16 +149,17 @@ public final class RingDesigner {
                     new LayoutContext(space, sewing, tools, layer, i + 1, region.orElseGet(space::region), lowest);
             sewing.begin(i + 1, space.rotation());
             if (region.isEmpty()) {
-                laying.obstacle(new Obstacle.NoSpace());
+                laying.diagnostic(new MotifDiagnostic.NoSpace());
             } else {
                 int lines = sewing.lines().size();
                 layWithin(laying, sewing, echo(before));
-                if (sewing.lines().size() == lines && laying.obstacles.stream().noneMatch(Obstacle::stops)) {
-                    laying.obstacle(new Obstacle.NoSpace());
+                if (sewing.lines().size() == lines
+                        && laying.diagnostics.stream().noneMatch(MotifDiagnostic::stops)) {
+                    laying.diagnostic(new MotifDiagnostic.NoSpace());
                 }
             }
             int number = i + 1;
-            laying.obstacles.forEach(o -> told.add(new Told(id, number, o)));
+            laying.diagnostics.forEach(o -> diagnosed.add(new Diagnosed(id, number, o)));
             before.add(laying);
         }
     }
@@ -195,7 +196,7 @@ public final class RingDesigner {
             lay(laying, laying.layer.motif(), echo);
         } catch (TooMuchException e) {
             sewing.discardAfter(before);
-            laying.obstacle(new Obstacle.TooFine(Effort.MOST));
+            laying.diagnostic(new MotifDiagnostic.TooFine(Effort.MOST));
         }
     }
 
@@ -344,8 +345,9 @@ public final class RingDesigner {
     private static Optional<ArcTemplate> arc(Design design, CornerDesign corner, EdgeCatalog tools) {
         Optional<String> template = corner.templateId();
         Optional<String> guide = corner.guideId();
-        Obstacle.EdgeKind need = DivisionConstraints.template(design.main().motif());
-        boolean round = need == Obstacle.EdgeKind.ARC || need == Obstacle.EdgeKind.S_CURVE;
+        MotifDiagnostic.EdgeKind need =
+                DivisionConstraints.template(design.main().motif());
+        boolean round = need == MotifDiagnostic.EdgeKind.ARC || need == MotifDiagnostic.EdgeKind.S_CURVE;
         if (template.isEmpty()
                 && round
                 && tools.arc(design.main().templateId(), Optional.empty()).isPresent()) {
@@ -379,7 +381,7 @@ public final class RingDesigner {
                     new CornerContext.Feet(feet(design, wanted, tools, ring, repeat), mostFeet(ring)),
                     free());
             corner.lay();
-            corner.obstacles().forEach(o -> told.add(new Told(left.id(), 0, o)));
+            corner.diagnostics().forEach(o -> diagnosed.add(new Diagnosed(left.id(), 0, o)));
             corner.crown().ifPresent(crowns::add);
             corners.put(
                     side, new Corner(left.id(), wanted, List.copyOf(corner.lines()), List.copyOf(corner.placements())));
@@ -387,7 +389,7 @@ public final class RingDesigner {
         if (crowns.size() > 1) {
             double apart = Collections.max(crowns) - Collections.min(crowns);
             if (apart > Tolerances.CHALK) {
-                told.add(new Told(ring.get(Side.TOP).id(), 0, new Obstacle.CornersDiffer(apart)));
+                diagnosed.add(new Diagnosed(ring.get(Side.TOP).id(), 0, new MotifDiagnostic.CornersDiffer(apart)));
             }
         }
     }

@@ -45,8 +45,8 @@ final class SailsLayout {
                     Params.of(v -> new Motif.Sails(v.get(ECHOES), v.get(SPACING)), Params.row(ECHOES, SPACING))) {
 
                 @Override
-                Obstacle.EdgeKind edge(Motif.Sails motif) {
-                    return Obstacle.EdgeKind.ARC;
+                MotifDiagnostic.EdgeKind edge(Motif.Sails motif) {
+                    return MotifDiagnostic.EdgeKind.ARC;
                 }
 
                 @Override
@@ -104,7 +104,7 @@ final class SailsLayout {
             Point tip = new Point(cell.middle(), space.room());
             Optional<Arc> own = ArcsBetween.of(foot, tip, radius, false);
             if (own.isEmpty()) {
-                laying.obstacle(new Obstacle.TooFar(foot.distance(tip), 2 * radius));
+                laying.diagnostic(new MotifDiagnostic.TooFar(foot.distance(tip), 2 * radius));
                 continue;
             }
             sail(tool, i, cell, own.get(), ++number).ifPresent(sails::add);
@@ -145,16 +145,16 @@ final class SailsLayout {
     private void echoes(StitchingEdge tool, Sail sail) {
         int room = (int) Math.floor((sail.room() - CLEAR) / sail.walk());
         if (room < motif.echoes()) {
-            laying.obstacle(new Obstacle.TooMany(motif.echoes(), Math.max(0, room)));
+            laying.diagnostic(new MotifDiagnostic.TooMany(motif.echoes(), Math.max(0, room)));
         }
         if (motif.echoes() > 0 && sail.number() == 1) {
-            laying.obstacle(new Obstacle.Walk(motif.spacing(), sail.walk()));
+            laying.diagnostic(new MotifDiagnostic.Walk(motif.spacing(), sail.walk()));
         }
         StitchLine before = sail.line();
         double fromEdge = motif.spacing() - laying.machine().footRadius();
         if (fromEdge < 0 && motif.echoes() > 0) {
-            laying.obstacle(
-                    new Obstacle.TooClose(motif.spacing(), laying.machine().footRadius()));
+            laying.diagnostic(new MotifDiagnostic.TooClose(
+                    motif.spacing(), laying.machine().footRadius()));
             return;
         }
         for (int echo = 1; echo <= Math.min(room, motif.echoes()); echo++) {

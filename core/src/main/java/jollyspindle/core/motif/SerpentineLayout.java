@@ -51,8 +51,8 @@ final class SerpentineLayout {
                             Params.row(MIRRORED))) {
 
                 @Override
-                Obstacle.EdgeKind edge(Motif.Serpentine motif) {
-                    return Obstacle.EdgeKind.S_CURVE;
+                MotifDiagnostic.EdgeKind edge(Motif.Serpentine motif) {
+                    return MotifDiagnostic.EdgeKind.S_CURVE;
                 }
 
                 @Override
@@ -95,7 +95,7 @@ final class SerpentineLayout {
         if (template.isEmpty()) {
             Optional<StitchingEdge.Strip> strip = strip(laying.tools, laying.layer);
             if (strip.isEmpty()) {
-                laying.obstacle(new Obstacle.NoTool(Obstacle.EdgeKind.S_CURVE, 0));
+                laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.S_CURVE, 0));
             } else {
                 strip(strip.get());
             }
@@ -104,7 +104,7 @@ final class SerpentineLayout {
         double radius = template.get().stitchedRadius(laying.machine());
         double half = space.room() / 2;
         if (half > 2 * radius) {
-            laying.obstacle(new Obstacle.TooFar(half, 2 * radius));
+            laying.diagnostic(new MotifDiagnostic.TooFar(half, 2 * radius));
             return;
         }
         StitchingEdge tool = StitchingEdge.Round.of(template.get(), laying.machine());
@@ -133,7 +133,7 @@ final class SerpentineLayout {
             }
         }
         if (places.size() % 2 == 1) {
-            laying.obstacle(new Obstacle.Parity(false));
+            laying.diagnostic(new MotifDiagnostic.Parity(false));
         }
         return places;
     }
@@ -145,7 +145,7 @@ final class SerpentineLayout {
     private void strip(StitchingEdge.Strip strip) {
         int rows = (int) Math.floor((space.room() + Tolerances.ROUNDING) / strip.module());
         if (rows == 0) {
-            laying.obstacle(new Obstacle.TooHigh(strip.module() - space.room()));
+            laying.diagnostic(new MotifDiagnostic.TooHigh(strip.module() - space.room()));
             return;
         }
         List<Curve> arcs = strip.stitched().curves();
@@ -153,13 +153,13 @@ final class SerpentineLayout {
         // first.
         int first = motif.mirrored() ? 0 : 1;
         if (first + 2 * rows > arcs.size()) {
-            laying.obstacle(new Obstacle.TooFar(rows * strip.module(), (rows - 1) * strip.module()));
+            laying.diagnostic(new MotifDiagnostic.TooFar(rows * strip.module(), (rows - 1) * strip.module()));
             return;
         }
         Path own = new Path(arcs.subList(first, first + 2 * rows));
         double over = (space.room() - rows * strip.module()) / 2;
         if (over > LayoutContext.SHORTEST) {
-            laying.obstacle(new Obstacle.Rows(rows, over));
+            laying.diagnostic(new MotifDiagnostic.Rows(rows, over));
         }
         Box box = own.box();
         double left = box.top() - own.start().y();
@@ -169,7 +169,7 @@ final class SerpentineLayout {
             double along = places.get(i);
             double beyond = Math.max(left - along, along + right - space.length());
             if (beyond > Tolerances.ROUNDING) {
-                laying.obstacle(new Obstacle.TooHigh(beyond));
+                laying.diagnostic(new MotifDiagnostic.TooHigh(beyond));
                 continue;
             }
             double turned = space.rotation() + Math.PI / 2;
@@ -205,7 +205,7 @@ final class SerpentineLayout {
         Arc second = ArcsBetween.of(middle, high, radius, !motif.mirrored()).orElseThrow();
         double bulge = first.radius() * (1 - Math.cos(first.sweep() / 2));
         if (along - bulge < -Tolerances.ROUNDING || along + bulge > space.length() + Tolerances.ROUNDING) {
-            laying.obstacle(new Obstacle.TooHigh(Math.max(bulge - along, along + bulge - space.length())));
+            laying.diagnostic(new MotifDiagnostic.TooHigh(Math.max(bulge - along, along + bulge - space.length())));
             return;
         }
         Mark start = laying.marker().next(Mark.Kind.LINE_START, space.place(along, 0), Mark.Stage.LOADED);

@@ -61,7 +61,7 @@ public final class AreaGallery {
                 preset,
                 plan,
                 templates,
-                plan.told().stream()
+                plan.diagnosed().stream()
                         .map(told -> AreaRemedies.finding(plan, design, told))
                         .filter(f -> f.severity() != Finding.Severity.NOTE)
                         .findFirst());

@@ -60,8 +60,8 @@ final class AreaPlanning {
                         .orElseGet(
                                 () -> AreaDesigner.layOut(id, area, design, asked.around(), rules, tools, job.tape()));
                 known.put(asked, plan);
-                for (AreaPlan.Told told : plan.told()) {
-                    findings.add(AreaRemedies.finding(plan, design, told));
+                for (AreaPlan.Diagnosed diagnosed : plan.diagnosed()) {
+                    findings.add(AreaRemedies.finding(plan, design, diagnosed));
                 }
                 areas.add(plan);
             }

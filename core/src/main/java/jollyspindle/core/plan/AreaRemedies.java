@@ -1,10 +1,10 @@
 package jollyspindle.core.plan;
 
 import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaRules;
-import jollyspindle.core.area.AreaTold;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.measure.Tolerances;
@@ -17,35 +17,36 @@ final class AreaRemedies {
     private AreaRemedies() {}
 
     /** Makes a finding of what is told, with a better design if there is one. */
-    static Finding finding(AreaPlan plan, AreaDesign design, AreaPlan.Told told) {
+    static Finding finding(AreaPlan plan, AreaDesign design, AreaPlan.Diagnosed diagnosed) {
         return new Finding.AreaTrouble(
                 plan.id(),
-                told.letter(),
+                diagnosed.letter(),
                 design.parts().size() > 1,
-                told.layer(),
-                told.what(),
-                better(plan, design, told));
+                diagnosed.layer(),
+                diagnosed.what(),
+                better(plan, design, diagnosed));
     }
 
-    private static Optional<AreaDesign> better(AreaPlan plan, AreaDesign design, AreaPlan.Told told) {
-        AreaDesign.Part part = design.part(told.letter());
-        if (told.layer() == 0) {
+    private static Optional<AreaDesign> better(AreaPlan plan, AreaDesign design, AreaPlan.Diagnosed diagnosed) {
+        AreaDesign.Part part = design.part(diagnosed.letter());
+        if (diagnosed.layer() == 0) {
             for (int i = 0; i < part.layers().size(); i++) {
-                Optional<AreaMotif> motif = told.what() instanceof AreaTold.Unstitched open
-                        ? closer(plan, told.letter(), part.layers().get(i).motif(), open)
-                        : together(plan, told.letter(), part.layers().get(i).motif(), told.what());
+                Optional<AreaMotif> motif = diagnosed.what() instanceof AreaDiagnostic.Unstitched open
+                        ? closer(plan, diagnosed.letter(), part.layers().get(i).motif(), open)
+                        : together(
+                                plan, diagnosed.letter(), part.layers().get(i).motif(), diagnosed.what());
                 if (motif.isPresent()) {
-                    return Optional.of(replaced(design, told.letter(), i, motif.get()));
+                    return Optional.of(replaced(design, diagnosed.letter(), i, motif.get()));
                 }
             }
             return Optional.empty();
         }
-        int index = told.layer() - 1;
-        if (told.what() instanceof AreaTold.NoRoom || told.what() instanceof AreaTold.NoShells) {
-            return Optional.of(design.with(told.letter(), part.withoutLayer(index)));
+        int index = diagnosed.layer() - 1;
+        if (diagnosed.what() instanceof AreaDiagnostic.NoRoom || diagnosed.what() instanceof AreaDiagnostic.NoShells) {
+            return Optional.of(design.with(diagnosed.letter(), part.withoutLayer(index)));
         }
-        return alone(part.layers().get(index).motif(), told.what())
-                .map(motif -> replaced(design, told.letter(), index, motif));
+        return alone(part.layers().get(index).motif(), diagnosed.what())
+                .map(motif -> replaced(design, diagnosed.letter(), index, motif));
     }
 
     private static AreaDesign replaced(AreaDesign design, char letter, int index, AreaMotif motif) {
@@ -58,12 +59,12 @@ final class AreaRemedies {
     }
 
     /** Another motif for what all motifs of a piece come to together. */
-    private static Optional<AreaMotif> together(AreaPlan plan, char letter, AreaMotif motif, AreaTold what) {
-        if (what instanceof AreaTold.PileUp) {
+    private static Optional<AreaMotif> together(AreaPlan plan, char letter, AreaMotif motif, AreaDiagnostic what) {
+        if (what instanceof AreaDiagnostic.PileUp) {
             if (motif instanceof AreaMotif.CornerRays rays) {
-                return plan.told().stream()
-                        .filter(t -> t.letter() == letter && t.what() instanceof AreaTold.Caps)
-                        .map(t -> ((AreaTold.Caps) t.what()).petals())
+                return plan.diagnosed().stream()
+                        .filter(t -> t.letter() == letter && t.what() instanceof AreaDiagnostic.Caps)
+                        .map(t -> ((AreaDiagnostic.Caps) t.what()).petals())
                         .map(petals -> stop(4 * petals))
                         .filter(stop -> stop > rays.stop())
                         .<AreaMotif>map(
@@ -89,7 +90,8 @@ final class AreaRemedies {
     }
 
     /** A hatching so much closer that what stays open is no larger than may be. */
-    private static Optional<AreaMotif> closer(AreaPlan plan, char letter, AreaMotif motif, AreaTold.Unstitched open) {
+    private static Optional<AreaMotif> closer(
+            AreaPlan plan, char letter, AreaMotif motif, AreaDiagnostic.Unstitched open) {
         Optional<AreaPlan.Piece> piece =
                 plan.pieces().stream().filter(p -> p.letter() == letter).findFirst();
         if (!(motif instanceof AreaMotif.Crosshatch hatch) || piece.isEmpty()) {
@@ -110,19 +112,19 @@ final class AreaRemedies {
     }
 
     /** Another motif for what one comes to by itself. */
-    private static Optional<AreaMotif> alone(AreaMotif motif, AreaTold what) {
-        if (what instanceof AreaTold.HatchLikeEcho like) {
+    private static Optional<AreaMotif> alone(AreaMotif motif, AreaDiagnostic what) {
+        if (what instanceof AreaDiagnostic.HatchLikeEcho like) {
             return doubled(motif, like.spacing());
         }
-        if (what instanceof AreaTold.NothingOutside && motif instanceof AreaMotif.Echoes echoes) {
+        if (what instanceof AreaDiagnostic.NothingOutside && motif instanceof AreaMotif.Echoes echoes) {
             return Optional.of(new AreaMotif.Echoes(echoes.echoes(), echoes.spacing(), false));
         }
         if (motif instanceof AreaMotif.Peel peel) {
             // An arc as wide as its chord is long is too round still: from R = s/√2 on petals don't bulge into each
             // other.
-            double times = what instanceof AreaTold.TooRound round
+            double times = what instanceof AreaDiagnostic.TooRound round
                     ? round.least() / round.radius()
-                    : what instanceof AreaTold.TooFar far && peel.inner().isEmpty()
+                    : what instanceof AreaDiagnostic.TooFar far && peel.inner().isEmpty()
                             ? far.distance() * Math.sqrt(2) / far.most()
                             : 0;
             return finer(times, peel.across(), peel.down())
@@ -130,18 +132,18 @@ final class AreaRemedies {
                             new AreaMotif.Peel(times(peel.across(), times), times(peel.down(), times), peel.inner()))
                     : Optional.empty();
         }
-        if (motif instanceof AreaMotif.Circles circles && what instanceof AreaTold.CirclesApart apart) {
+        if (motif instanceof AreaMotif.Circles circles && what instanceof AreaDiagnostic.CirclesApart apart) {
             double times = apart.apart() / apart.diameter() * 1.01;
             return finer(times, circles.across(), circles.down())
                     ? Optional.of(new AreaMotif.Circles(times(circles.across(), times), times(circles.down(), times)))
                     : Optional.empty();
         }
         if (motif instanceof AreaMotif.Arms arms
-                && what instanceof AreaTold.RingMissing ring
+                && what instanceof AreaDiagnostic.RingMissing ring
                 && ring.nearest().isPresent()) {
             return Optional.of(arms.withStop(ring.nearest().getAsDouble() / 2));
         }
-        if (motif instanceof AreaMotif.Petals petals && what instanceof AreaTold.TooFar far) {
+        if (motif instanceof AreaMotif.Petals petals && what instanceof AreaDiagnostic.TooFar far) {
             return Optional.of(new AreaMotif.Petals(petals.petals(), petals.from(), petals.from() + far.most()));
         }
         return Optional.empty();

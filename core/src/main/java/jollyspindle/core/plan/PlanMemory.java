@@ -85,7 +85,10 @@ final class PlanMemory {
             TapeScale tape) {}
 
     record RingLaid(
-            RingAsked asked, List<RunPlan> runs, List<RingDesigner.Corner> corners, List<RingDesigner.Told> told) {}
+            RingAsked asked,
+            List<RunPlan> runs,
+            List<RingDesigner.Corner> corners,
+            List<RingDesigner.Diagnosed> diagnosed) {}
 
     private Map<Weighed, CandidateFinder> remembered = Map.of();
 

@@ -4,7 +4,7 @@ import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
-import jollyspindle.core.motif.Obstacle;
+import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.motif.RingDesigner;
 import jollyspindle.core.quilt.Side;
 
@@ -21,18 +21,18 @@ final class Redesigns {
     private Redesigns() {}
 
     /** The same design, changed as little as gets round what was told; nothing if that isn't sure to help. */
-    static Optional<Design> without(Design design, RingDesigner.Told told) {
-        if (told.layer() == 0) {
-            return corner(design, told);
+    static Optional<Design> without(Design design, RingDesigner.Diagnosed diagnosed) {
+        if (diagnosed.layer() == 0) {
+            return corner(design, diagnosed);
         }
-        if (!design.layers(told.run()).equals(design.layers())) {
+        if (!design.layers(diagnosed.run()).equals(design.layers())) {
             return Optional.empty();
         }
-        Layer layer = design.layers().get(told.layer() - 1);
-        return motif(layer.motif(), told.obstacle())
-                .map(better -> design.withLayer(told.layer() - 1, layer.with(better)))
-                .or(() -> told.obstacle() instanceof Obstacle.NoSpace && told.layer() > 1
-                        ? Optional.of(design.withoutLayer(told.layer() - 1))
+        Layer layer = design.layers().get(diagnosed.layer() - 1);
+        return motif(layer.motif(), diagnosed.diagnostic())
+                .map(better -> design.withLayer(diagnosed.layer() - 1, layer.with(better)))
+                .or(() -> diagnosed.diagnostic() instanceof MotifDiagnostic.NoSpace && diagnosed.layer() > 1
+                        ? Optional.of(design.withoutLayer(diagnosed.layer() - 1))
                         : Optional.empty());
     }
 
@@ -46,17 +46,17 @@ final class Redesigns {
         return new Design(alike.apply(design.layers()), sides, design.corner(), design.corners());
     }
 
-    private static Optional<Motif> motif(Motif motif, Obstacle obstacle) {
-        if (obstacle instanceof Obstacle.TooMany many && many.room() >= 1) {
+    private static Optional<Motif> motif(Motif motif, MotifDiagnostic diagnostic) {
+        if (diagnostic instanceof MotifDiagnostic.TooMany many && many.room() >= 1) {
             return fewer(motif, many);
         }
-        if (obstacle instanceof Obstacle.TooManyRows rows && motif instanceof Motif.Fans fans) {
+        if (diagnostic instanceof MotifDiagnostic.TooManyRows rows && motif instanceof Motif.Fans fans) {
             return Optional.of(fans.withRows(rows.room()));
         }
-        if (obstacle instanceof Obstacle.HatchLikeEcho && motif instanceof Motif.Crosshatch hatch) {
+        if (diagnostic instanceof MotifDiagnostic.HatchLikeEcho && motif instanceof Motif.Crosshatch hatch) {
             return Optional.of(hatch.withSpacing(2 * hatch.spacing()));
         }
-        if (obstacle instanceof Obstacle.TooHigh
+        if (diagnostic instanceof MotifDiagnostic.TooHigh
                 && motif instanceof Motif.FacingArcs f
                 && f.channel().isPresent()) {
             return Optional.of(f.withChannel(OptionalDouble.empty()));
@@ -64,7 +64,7 @@ final class Redesigns {
         return Optional.empty();
     }
 
-    private static Optional<Motif> fewer(Motif motif, Obstacle.TooMany many) {
+    private static Optional<Motif> fewer(Motif motif, MotifDiagnostic.TooMany many) {
         if (motif instanceof Motif.Arcs a) {
             return Optional.of(a.withLines(many.room()));
         }
@@ -80,28 +80,29 @@ final class Redesigns {
         return Optional.empty();
     }
 
-    private static Optional<Design> corner(Design design, RingDesigner.Told told) {
-        if (!told.obstacle().stops()) {
+    private static Optional<Design> corner(Design design, RingDesigner.Diagnosed diagnosed) {
+        if (!diagnosed.diagnostic().stops()) {
             return Optional.empty();
         }
-        Side side = told.run().side().orElseThrow();
+        Side side = diagnosed.run().side().orElseThrow();
         CornerDesign corner = design.corner(side);
-        return corner(corner, told.obstacle())
+        return corner(corner, diagnosed.diagnostic())
                 // A corner that is its own is mended alone, and the others stay as they are in either case.
                 .map(better -> design.corners().containsKey(side)
                         ? design.withCorner(side, better)
                         : new Design(design.layers(), design.sides(), better, design.corners()));
     }
 
-    private static Optional<CornerDesign> corner(CornerDesign corner, Obstacle obstacle) {
-        if (obstacle instanceof Obstacle.TooMany many && many.room() >= 1) {
+    private static Optional<CornerDesign> corner(CornerDesign corner, MotifDiagnostic diagnostic) {
+        if (diagnostic instanceof MotifDiagnostic.TooMany many && many.room() >= 1) {
             return Optional.of(corner.withLines(many.room()));
         }
-        boolean feet = obstacle instanceof Obstacle.TooHigh || obstacle instanceof Obstacle.FeetTooFar;
+        boolean feet =
+                diagnostic instanceof MotifDiagnostic.TooHigh || diagnostic instanceof MotifDiagnostic.FeetTooFar;
         if (feet && corner.feet().isPresent()) {
             return Optional.of(corner.withFeet(OptionalDouble.empty()));
         }
-        return obstacle instanceof Obstacle.NoTool
+        return diagnostic instanceof MotifDiagnostic.NoTool
                 ? Optional.empty()
                 : Optional.of(corner.with(CornerDesign.Kind.PLAIN));
     }

@@ -9,7 +9,7 @@ import jollyspindle.core.division.school.School;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.motif.DivisionConstraints;
 import jollyspindle.core.motif.Layer;
-import jollyspindle.core.motif.Obstacle;
+import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.motif.RingDesigner;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
@@ -18,8 +18,8 @@ import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.shelf.ArcTemplate;
-import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 import jollyspindle.core.shelf.TemplateInspector;
 
 import java.util.ArrayList;
@@ -99,8 +99,8 @@ final class RunDividing {
     /** Whether a group's template can be used; what is the matter with it is told once. */
     private boolean isUsable(GroupId group, List<Template> looked) {
         Layer main = job.layout(group).design().main();
-        Obstacle.EdgeKind need = DivisionConstraints.template(main.motif());
-        if (need != Obstacle.EdgeKind.ARC) {
+        MotifDiagnostic.EdgeKind need = DivisionConstraints.template(main.motif());
+        if (need != MotifDiagnostic.EdgeKind.ARC) {
             job.chosenTemplate(group).ifPresent(template -> concerns(template, looked));
             return true;
         }
@@ -133,7 +133,7 @@ final class RunDividing {
             looked.add(template);
             TemplateInspector.inspect(template, job.machine()).stream()
                     .filter(RunDividing::concernsTheJob)
-                    .forEach(c -> findings.add(new Finding.TemplateConcern(template.name(), c)));
+                    .forEach(c -> findings.add(new Finding.TemplateTrouble(template.name(), c)));
         }
     }
 
@@ -160,7 +160,7 @@ final class RunDividing {
                     frames.get(0).id(),
                     1,
                     layout.design().main().motif().kind(),
-                    new Obstacle.NoTool(
+                    new MotifDiagnostic.NoTool(
                             DivisionConstraints.template(layout.design().main().motif()), 0),
                     Optional.empty()));
             return Optional.empty();
@@ -271,9 +271,9 @@ final class RunDividing {
     }
 
     /** What the shelf says of a template besides doesn't touch the border. */
-    private static boolean concernsTheJob(Concern concern) {
-        return concern instanceof Concern.CheckDisagrees
-                || concern instanceof Concern.ThicknessAgainstFoot
-                || concern instanceof Concern.SweepShortOfHalfCircle;
+    private static boolean concernsTheJob(TemplateDiagnostic concern) {
+        return concern instanceof TemplateDiagnostic.CheckDisagrees
+                || concern instanceof TemplateDiagnostic.ThicknessAgainstFoot
+                || concern instanceof TemplateDiagnostic.SweepShortOfHalfCircle;
     }
 }

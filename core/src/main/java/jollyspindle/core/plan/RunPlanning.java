@@ -92,7 +92,7 @@ final class RunPlanning {
         rings.put(group.id(), laid);
         runs.addAll(laid.runs());
         corners.addAll(laid.corners());
-        laid.told().forEach(told -> tell(layout.design(), told));
+        laid.diagnosed().forEach(diagnosed -> tell(layout.design(), diagnosed));
         boolean outermost =
                 !group.id().strip() && group.id().number() == quilt.borders().size();
         findings.addAll(RunInspector.inspect(
@@ -115,7 +115,7 @@ final class RunPlanning {
                 .map(run -> new RunPlan(
                         run.frame(), run.whole(), designer.laidOut(run.frame().id())))
                 .toList();
-        return new PlanMemory.RingLaid(asked, plans, designer.corners(), designer.told());
+        return new PlanMemory.RingLaid(asked, plans, designer.corners(), designer.diagnosed());
     }
 
     /** The number of a fan's arcs, once chosen, holds for every fan of the quilt (common practice, no source). */
@@ -139,28 +139,31 @@ final class RunPlanning {
     }
 
     /** Makes a finding of what a motif tells; what is the same on all sides is told once. */
-    private void tell(Design design, RingDesigner.Told told) {
-        boolean first = toldBefore.add(
-                List.of(told.run().group(), told.layer(), told.obstacle().getClass()));
+    private void tell(Design design, RingDesigner.Diagnosed diagnosed) {
+        boolean first = toldBefore.add(List.of(
+                diagnosed.run().group(),
+                diagnosed.layer(),
+                diagnosed.diagnostic().getClass()));
         if (!first) {
             return;
         }
-        Optional<Design> better = Redesigns.without(design, told);
+        Optional<Design> better = Redesigns.without(design, diagnosed);
         findings.add(
-                told.layer() == 0
+                diagnosed.layer() == 0
                         ? new Finding.CornerTrouble(
-                                told.run(),
-                                design.corner(told.run().side().orElseThrow()).kind(),
-                                told.obstacle(),
+                                diagnosed.run(),
+                                design.corner(diagnosed.run().side().orElseThrow())
+                                        .kind(),
+                                diagnosed.diagnostic(),
                                 better)
                         : new Finding.MotifTrouble(
-                                told.run(),
-                                told.layer(),
-                                design.layers(told.run())
-                                        .get(told.layer() - 1)
+                                diagnosed.run(),
+                                diagnosed.layer(),
+                                design.layers(diagnosed.run())
+                                        .get(diagnosed.layer() - 1)
                                         .motif()
                                         .kind(),
-                                told.obstacle(),
+                                diagnosed.diagnostic(),
                                 better));
     }
 

@@ -17,21 +17,21 @@ public final class TemplateInspector {
     private TemplateInspector() {}
 
     /** All concerns, those that prevent its use first. */
-    public static List<Concern> inspect(Template template, Machine machine) {
+    public static List<TemplateDiagnostic> inspect(Template template, Machine machine) {
         return inspect(Stitching.of(template, machine), machine);
     }
 
     /** The same, of a template whose stitching with this machine is known. */
-    public static List<Concern> inspect(Stitching stitching, Machine machine) {
+    public static List<TemplateDiagnostic> inspect(Stitching stitching, Machine machine) {
         Template template = stitching.template();
-        List<Concern> found = new ArrayList<>();
+        List<TemplateDiagnostic> found = new ArrayList<>();
         Cut cut = stitching.cut();
         template.form().inspect(template, machine, found);
         for (Guide guide : cut.guides()) {
             guide.round()
                     .filter(r -> r.edge() == ArcEdge.CONCAVE && r.radius() <= machine.footRadius())
-                    .ifPresent(
-                            r -> found.add(new Concern.HollowSmallerThanFoot(guide, r.radius(), machine.footRadius())));
+                    .ifPresent(r -> found.add(
+                            new TemplateDiagnostic.HollowSmallerThanFoot(guide, r.radius(), machine.footRadius())));
         }
         followed(stitching, found);
         lines(template, cut, found);
@@ -39,15 +39,15 @@ public final class TemplateInspector {
         check(template, found);
         thickness(template, machine, found);
         return found.stream()
-                .sorted((a, b) -> Boolean.compare(b.prevents(), a.prevents()))
+                .sorted((a, b) -> Boolean.compare(b.stops(), a.stops()))
                 .toList();
     }
 
-    private static void followed(Stitching stitching, List<Concern> found) {
+    private static void followed(Stitching stitching, List<TemplateDiagnostic> found) {
         Cut cut = stitching.cut();
         if (cut.guides().isEmpty()) {
-            if (found.stream().noneMatch(Concern::prevents)) {
-                found.add(new Concern.NothingStitched());
+            if (found.stream().noneMatch(TemplateDiagnostic::stops)) {
+                found.add(new TemplateDiagnostic.NothingStitched());
             }
             return;
         }
@@ -57,38 +57,38 @@ public final class TemplateInspector {
             any |= pieces > 0;
             boolean told = guide.round().isPresent();
             if (!told && pieces != 1) {
-                found.add(new Concern.CantFollowAll(guide, pieces));
+                found.add(new TemplateDiagnostic.CantFollowAll(guide, pieces));
             }
         }
         if (!any) {
-            found.add(new Concern.NothingStitched());
+            found.add(new TemplateDiagnostic.NothingStitched());
         }
     }
 
-    private static void lines(Template template, Cut cut, List<Concern> found) {
+    private static void lines(Template template, Cut cut, List<TemplateDiagnostic> found) {
         if (cut.guides().isEmpty()) {
             return;
         }
         for (EngravedLine line : template.lines()) {
             if (template.strokes(line).isEmpty()) {
-                found.add(new Concern.LineOffPlate(line));
+                found.add(new TemplateDiagnostic.LineOffPlate(line));
             }
         }
     }
 
-    private static void gap(Template template, Machine machine, List<Concern> found) {
-        boolean narrowSlotsAnyway = found.stream().anyMatch(c -> c instanceof Concern.SlotTooNarrow);
+    private static void gap(Template template, Machine machine, List<TemplateDiagnostic> found) {
+        boolean narrowSlotsAnyway = found.stream().anyMatch(c -> c instanceof TemplateDiagnostic.SlotTooNarrow);
         if (!template.form().hasOpenings() || narrowSlotsAnyway) {
             return;
         }
         if (template.gap() == 0) {
-            found.add(new Concern.NoGap());
+            found.add(new TemplateDiagnostic.NoGap());
         } else if (template.gap() < 2 * machine.footRadius()) {
-            found.add(new Concern.GapTooNarrow(template.gap(), 2 * machine.footRadius()));
+            found.add(new TemplateDiagnostic.GapTooNarrow(template.gap(), 2 * machine.footRadius()));
         }
     }
 
-    private static void check(Template template, List<Concern> found) {
+    private static void check(Template template, List<TemplateDiagnostic> found) {
         template.checked().ifPresent(check -> {
             Prediction foretold = Prediction.of(template, check.footRadius());
             if (alike(foretold.inches(), check.measured())) {
@@ -108,7 +108,7 @@ public final class TemplateInspector {
                     }
                 }
             }
-            found.add(new Concern.CheckDisagrees(foretold, check.measured(), check.footRadius(), better));
+            found.add(new TemplateDiagnostic.CheckDisagrees(foretold, check.measured(), check.footRadius(), better));
         });
     }
 
@@ -127,10 +127,11 @@ public final class TemplateInspector {
         return Math.abs(foretold - measured) <= MEASURED_ALIKE;
     }
 
-    private static void thickness(Template template, Machine machine, List<Concern> found) {
+    private static void thickness(Template template, Machine machine, List<TemplateDiagnostic> found) {
         boolean thin = template.material().thin();
         if (thin != (machine.footType() == Machine.FootType.LOW_SHANK)) {
-            found.add(new Concern.ThicknessAgainstFoot(template.material().thickness(), thin, machine.footType()));
+            found.add(new TemplateDiagnostic.ThicknessAgainstFoot(
+                    template.material().thickness(), thin, machine.footType()));
         }
     }
 }

@@ -1,10 +1,10 @@
 package jollyspindle.core.words;
 
 import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaPreset;
-import jollyspindle.core.area.AreaTold;
 import jollyspindle.core.area.BlockFigure;
 import jollyspindle.core.area.BlockFit;
 import jollyspindle.core.area.BlockSize;
@@ -256,9 +256,10 @@ public record AreaWords(Words words) {
         Set<String> said = new LinkedHashSet<>();
         for (int i = 0; i < part.layers().size(); i++) {
             int layer = i + 1;
-            boolean missing = plan.told().stream()
-                    .anyMatch(t ->
-                            t.letter() == letter && t.layer() == layer && t.what() instanceof AreaTold.RingMissing);
+            boolean missing = plan.diagnosed().stream()
+                    .anyMatch(t -> t.letter() == letter
+                            && t.layer() == layer
+                            && t.what() instanceof AreaDiagnostic.RingMissing);
             if (part.layers().get(i).motif() instanceof AreaMotif.Arms arms
                     && arms.stop() > 0
                     && (!arms.circled() || missing)) {
@@ -371,7 +372,7 @@ public record AreaWords(Words words) {
     }
 
     /** What is the matter, in a sentence or two. */
-    public String text(AreaTold told) {
-        return new AreaToldWords(words).text(told);
+    public String text(AreaDiagnostic told) {
+        return new AreaDiagnosticWords(words).text(told);
     }
 }

@@ -46,8 +46,8 @@ public record FindingWords(Words words) {
                     : useless.template() + " is labelled as stitched, but its radius is no larger than a foot's. Is the"
                             + " label as cut?";
         }
-        if (finding instanceof Finding.TemplateConcern about) {
-            return about.template() + ": " + new ConcernWords(words).text(about.concern());
+        if (finding instanceof Finding.TemplateTrouble about) {
+            return about.template() + ": " + new TemplateDiagnosticWords(words).text(about.diagnostic());
         }
         if (finding instanceof Finding.ChangedOnShelf changed) {
             return changed.template() + " has changed on your shelf since this job took its copy. The job still plans"
@@ -94,11 +94,11 @@ public record FindingWords(Words words) {
         }
         if (finding instanceof Finding.MotifTrouble trouble) {
             return MotifWords.name(trouble.motif()) + ": "
-                    + Words.decapital(new MotifWords(words).text(trouble.obstacle()));
+                    + Words.decapital(new MotifWords(words).text(trouble.diagnostic()));
         }
         if (finding instanceof Finding.CornerTrouble trouble) {
             return "Corner, " + Words.decapital(MotifWords.name(trouble.corner())) + ": "
-                    + Words.decapital(new MotifWords(words).text(trouble.obstacle()));
+                    + Words.decapital(new MotifWords(words).text(trouble.diagnostic()));
         }
         return dividing(finding);
     }

@@ -7,8 +7,8 @@ import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
+import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.motif.MotifKind;
-import jollyspindle.core.motif.Obstacle;
 import jollyspindle.core.motif.Preset;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
@@ -215,88 +215,88 @@ public record MotifWords(Words words) {
     // --- what is the matter ------------------------------------------------------------------------------------
 
     /** What is the matter, in a sentence or two. */
-    public String text(Obstacle obstacle) {
-        if (obstacle instanceof Obstacle.NoTool none) {
+    public String text(MotifDiagnostic diagnostic) {
+        if (diagnostic instanceof MotifDiagnostic.NoTool none) {
             return missing(none);
         }
-        if (obstacle instanceof Obstacle.TooHigh high) {
+        if (diagnostic instanceof MotifDiagnostic.TooHigh high) {
             return "It stands " + words.difference(high.over()) + " past where nothing may be stitched.";
         }
-        if (obstacle instanceof Obstacle.TooFar far) {
+        if (diagnostic instanceof MotifDiagnostic.TooFar far) {
             return "The template can't do it: " + words.length(far.distance()) + " is asked for, "
                     + words.length(far.most()) + " is the most.";
         }
-        if (obstacle instanceof Obstacle.FeetTooFar far) {
+        if (diagnostic instanceof MotifDiagnostic.FeetTooFar far) {
             return "Feet " + words.length(far.feet()) + " from the corner would leave too little of the runs: "
                     + words.length(far.most()) + " is the most.";
         }
-        if (obstacle instanceof Obstacle.TooMany many) {
+        if (diagnostic instanceof MotifDiagnostic.TooMany many) {
             return many.asked() + " lines don't go in, there is room for " + many.room() + ".";
         }
-        if (obstacle instanceof Obstacle.TooManyRows rows) {
+        if (diagnostic instanceof MotifDiagnostic.TooManyRows rows) {
             return Words.count(rows.asked(), "row") + " of fans don't go in, there is room for " + rows.room() + ".";
         }
-        if (obstacle instanceof Obstacle.FansApart apart) {
+        if (diagnostic instanceof MotifDiagnostic.FansApart apart) {
             return "The fans stand " + words.length(apart.pitch()) + " apart, too far for arcs of radius "
                     + words.length(apart.radius()) + " to meet the fan before.";
         }
-        if (obstacle instanceof Obstacle.Pinched pinched) {
+        if (diagnostic instanceof MotifDiagnostic.Pinched pinched) {
             return "Lowered lines come near each other at their feet: the narrowest gap is "
                     + words.length(pinched.gap()) + ".";
         }
-        if (obstacle instanceof Obstacle.HatchLikeEcho like) {
+        if (diagnostic instanceof MotifDiagnostic.HatchLikeEcho like) {
             return "The hatching is " + words.length(like.spacing())
                     + " apart, like the echoes beside it: both will look like one texture.";
         }
-        if (obstacle instanceof Obstacle.TooClose close) {
+        if (diagnostic instanceof MotifDiagnostic.TooClose close) {
             return "Lines " + words.length(close.spacing()) + " apart are closer than the foot can be led: "
                     + words.length(close.least()) + " is the least.";
         }
-        if (obstacle instanceof Obstacle.Walk walk) {
+        if (diagnostic instanceof MotifDiagnostic.Walk walk) {
             return "Echoes " + words.length(walk.spacing()) + " apart: from one to the next the needle walks "
                     + words.length(walk.walk()) + " along the seam.";
         }
-        if (obstacle instanceof Obstacle.Spacing spacing) {
+        if (diagnostic instanceof MotifDiagnostic.Spacing spacing) {
             return "Echoes wanted " + words.length(spacing.wanted()) + " inside really come "
                     + words.exactly(spacing.really()) + " inside, with the template there is.";
         }
-        if (obstacle instanceof Obstacle.Swivels swivels) {
+        if (diagnostic instanceof MotifDiagnostic.Swivels swivels) {
             return "The slots are too short for the whole sweep: the template is swivelled about its pivot, "
                     + Words.count(swivels.each(), "time") + " for a blade of " + words.length(swivels.blade()) + ", "
                     + Words.count(swivels.all(), "time") + " on this run.";
         }
-        if (obstacle instanceof Obstacle.TooFine fine) {
+        if (diagnostic instanceof MotifDiagnostic.TooFine fine) {
             return Words.tooFine(fine.most());
         }
-        if (obstacle instanceof Obstacle.Chain chain) {
+        if (diagnostic instanceof MotifDiagnostic.Chain chain) {
             return "Circles of " + words.length(chain.diameter()) + ", " + words.length(chain.gap()) + " apart, "
                     + words.length(chain.end()) + " from the run's ends, " + words.length(chain.edge())
                     + " from both edges.";
         }
-        if (obstacle instanceof Obstacle.OffModule off) {
+        if (diagnostic instanceof MotifDiagnostic.OffModule off) {
             return "The strip's figures are " + words.length(off.module()) + " wide and stand on repeats of "
                     + words.length(off.repeat())
                     + (off.module() < off.repeat() ? ": gaps stay between them." : ": they cut into each other.");
         }
-        if (obstacle instanceof Obstacle.Rows rows) {
+        if (diagnostic instanceof MotifDiagnostic.Rows rows) {
             return "The strip's figure goes " + Words.count(rows.rows(), "time") + " into the run's depth; "
                     + words.length(rows.over()) + " stays at each edge.";
         }
-        if (obstacle instanceof Obstacle.CornersDiffer differ) {
+        if (diagnostic instanceof MotifDiagnostic.CornersDiffer differ) {
             return "The quilt isn't square, so each corner is fitted by itself: their crowns differ by up to "
                     + words.difference(differ.by()) + ".";
         }
-        if (obstacle instanceof Obstacle.TooRound round) {
+        if (diagnostic instanceof MotifDiagnostic.TooRound round) {
             return "An arc of radius " + words.length(round.radius()) + " bulges out of its space. From radius "
                     + words.length(round.least()) + " on it stays inside: take a larger template.";
         }
-        if (obstacle instanceof Obstacle.Parity parity) {
+        if (diagnostic instanceof MotifDiagnostic.Parity parity) {
             return "It wants " + (parity.odd() ? "an odd" : "an even") + " count.";
         }
         return "There is no such space to fill.";
     }
 
-    private String missing(Obstacle.NoTool none) {
+    private String missing(MotifDiagnostic.NoTool none) {
         String what =
                 switch (none.need()) {
                     case ARC -> "template with a round edge";

@@ -69,8 +69,8 @@ class AreaChecks {
         return new Area.Blocks(1, 1, side, side, 0);
     }
 
-    static List<AreaTold> told(AreaPlan plan) {
-        return plan.told().stream().map(AreaPlan.Told::what).toList();
+    static List<AreaDiagnostic> told(AreaPlan plan) {
+        return plan.diagnosed().stream().map(AreaPlan.Diagnosed::what).toList();
     }
 
     // --- what must hold of every plan --------------------------------------------------------------------------

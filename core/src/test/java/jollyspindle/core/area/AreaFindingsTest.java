@@ -47,7 +47,7 @@ class AreaFindingsTest {
                 TapeScale.SIXTEENTHS);
     }
 
-    private static <T extends AreaTold> Optional<T> find(AreaPlan plan, Class<T> kind) {
+    private static <T extends AreaDiagnostic> Optional<T> find(AreaPlan plan, Class<T> kind) {
         return told(plan).stream().filter(kind::isInstance).map(kind::cast).findFirst();
     }
 
@@ -57,7 +57,8 @@ class AreaFindingsTest {
     void theLargestCircleBetweenSquareLinesIsAsWideAsTheSquare(double side, double spacing, double diameter) {
         AreaPlan plan =
                 judged(block(side), List.of(new AreaMotif.Crosshatch(spacing, Math.PI / 2)), List.of(), List.of());
-        AreaTold.Unstitched open = find(plan, AreaTold.Unstitched.class).orElseThrow();
+        AreaDiagnostic.Unstitched open =
+                find(plan, AreaDiagnostic.Unstitched.class).orElseThrow();
         assertThat(open.diameter()).isCloseTo(diameter, within(3e-3));
         assertThat(open.most()).isEqualTo(1);
         // Its centre is as far from all lines: half a spacing from the nearest of each set.
@@ -70,7 +71,8 @@ class AreaFindingsTest {
     void theLargestCircleBesideARingIsInTheCorner() {
         AreaPlan plan =
                 judged(block(10), List.of(new AreaMotif.Rings(4, 1, 1, AreaMotif.Spokes.NONE)), List.of(), List.of());
-        AreaTold.Unstitched open = find(plan, AreaTold.Unstitched.class).orElseThrow();
+        AreaDiagnostic.Unstitched open =
+                find(plan, AreaDiagnostic.Unstitched.class).orElseThrow();
         double r = plan.lines().get(0).path().start().distance(Point.ORIGIN);
         double corner = (10 / Math.sqrt(2) - r) / (1 + Math.sqrt(2));
         // The ring's own inside is r; whichever is larger is told.
@@ -90,9 +92,9 @@ class AreaFindingsTest {
                 BATTING,
                 new EdgeCatalog(StarterShelf.templates(), MACHINE),
                 TapeScale.SIXTEENTHS);
-        assertThat(plan.told()).singleElement().satisfies(told -> {
+        assertThat(plan.diagnosed()).singleElement().satisfies(told -> {
             assertThat(told.letter()).isEqualTo(AreaDesign.PLAIN);
-            AreaTold.Unstitched open = (AreaTold.Unstitched) told.what();
+            AreaDiagnostic.Unstitched open = (AreaDiagnostic.Unstitched) told.what();
             assertThat(open.diameter()).isCloseTo(6, within(3e-3));
             assertThat(open.centre().distance(new Point(3.5, 0))).isLessThan(3e-3);
         });
@@ -105,7 +107,8 @@ class AreaFindingsTest {
         AreaMotif motif = new AreaMotif.Crosshatch(2.5, angle);
         Path leaf = AreaSpace.grown(new Area.Applique(new Area.Ellipse(new Point(1, 0.5), 4, 2, angle), 0.25));
         AreaPlan plan = judged(block(9), List.of(motif), List.of(leaf), List.of());
-        AreaTold.Unstitched open = find(plan, AreaTold.Unstitched.class).orElseThrow();
+        AreaDiagnostic.Unstitched open =
+                find(plan, AreaDiagnostic.Unstitched.class).orElseThrow();
         List<Path> all =
                 new ArrayList<>(plan.lines().stream().map(StitchLine::path).toList());
         all.add(leaf);
@@ -139,15 +142,18 @@ class AreaFindingsTest {
                 three,
                 new EdgeCatalog(StarterShelf.templates(), MACHINE),
                 TapeScale.SIXTEENTHS);
-        assertThat(find(whirl, AreaTold.PileUp.class).orElseThrow().lines()).isGreaterThanOrEqualTo(3);
-        assertThat(find(plan(block(12), new AreaMotif.Peel(3, 3), "orchard-hill"), AreaTold.PileUp.class))
+        assertThat(find(whirl, AreaDiagnostic.PileUp.class).orElseThrow().lines())
+                .isGreaterThanOrEqualTo(3);
+        assertThat(find(plan(block(12), new AreaMotif.Peel(3, 3), "orchard-hill"), AreaDiagnostic.PileUp.class))
                 .as("eight are no matter")
                 .isEmpty();
         AreaPlan rays = plan(
                 block(9),
                 new AreaMotif.CornerRays(AreaMotif.Corner.TOP_LEFT, OptionalInt.of(63), 0.75, 0.25),
                 "furrow-long");
-        assertThat(find(rays, AreaTold.PileUp.class)).as("tips 1/50 apart").isPresent();
+        assertThat(find(rays, AreaDiagnostic.PileUp.class))
+                .as("tips 1/50 apart")
+                .isPresent();
     }
 
     /** A 1/4 echo wants 1/2 hatching: the same spacing reads as one texture (the trade's value). */
@@ -155,25 +161,29 @@ class AreaFindingsTest {
     void hatchingLikeTheEchoBesideItIsTold() {
         AreaMotif echo = new AreaMotif.Echoes(2, 0.5, false);
         AreaMotif like = new AreaMotif.Crosshatch(0.5, Math.PI / 2);
-        assertThat(find(judged(block(9), List.of(echo, like), List.of(), List.of()), AreaTold.HatchLikeEcho.class))
-                .contains(new AreaTold.HatchLikeEcho(0.5));
+        assertThat(find(
+                        judged(block(9), List.of(echo, like), List.of(), List.of()),
+                        AreaDiagnostic.HatchLikeEcho.class))
+                .contains(new AreaDiagnostic.HatchLikeEcho(0.5));
         assertThat(find(
                         judged(block(9), List.of(echo, new AreaMotif.Crosshatch(1, Math.PI / 2)), List.of(), List.of()),
-                        AreaTold.HatchLikeEcho.class))
+                        AreaDiagnostic.HatchLikeEcho.class))
                 .isEmpty();
         // What counts is how far apart lines come out: 4 into eighths is 1/2, into sevenths more than a sixteenth off
         // it.
         for (AreaMotif motif : List.of(new AreaMotif.Quarters(0.52, 2), new AreaMotif.CurvedHatch(0.51))) {
-            assertThat(find(judged(block(8), List.of(motif), List.of(), List.of(0.5)), AreaTold.HatchLikeEcho.class))
+            assertThat(find(
+                            judged(block(8), List.of(motif), List.of(), List.of(0.5)),
+                            AreaDiagnostic.HatchLikeEcho.class))
                     .as("" + motif)
-                    .contains(new AreaTold.HatchLikeEcho(0.5));
+                    .contains(new AreaDiagnostic.HatchLikeEcho(0.5));
         }
         assertThat(find(
                         judged(block(8), List.of(new AreaMotif.Quarters(0.56, 2)), List.of(), List.of(0.5)),
-                        AreaTold.HatchLikeEcho.class))
+                        AreaDiagnostic.HatchLikeEcho.class))
                 .isEmpty();
         // The echoes may lie round what is on the area.
-        assertThat(find(judged(block(9), List.of(like), List.of(), List.of(0.5)), AreaTold.HatchLikeEcho.class))
+        assertThat(find(judged(block(9), List.of(like), List.of(), List.of(0.5)), AreaDiagnostic.HatchLikeEcho.class))
                 .isPresent();
     }
 
@@ -186,11 +196,11 @@ class AreaFindingsTest {
                 .path();
         Path island = new Area.Ellipse(Point.ORIGIN, 3, 2, 0).path();
         AreaPlan cut = judged(block(8), List.of(hatch), List.of(across), List.of());
-        AreaTold.CutOff told = find(cut, AreaTold.CutOff.class).orElseThrow();
+        AreaDiagnostic.CutOff told = find(cut, AreaDiagnostic.CutOff.class).orElseThrow();
         assertThat(told.parts()).isEqualTo(2);
         assertThat(cut.starts()).isGreaterThanOrEqualTo(told.parts());
         AreaPlan round = judged(block(8), List.of(hatch), List.of(island), List.of());
-        assertThat(find(round, AreaTold.CutOff.class)).isEmpty();
+        assertThat(find(round, AreaDiagnostic.CutOff.class)).isEmpty();
         assertThat(round.starts()).isEqualTo(1);
     }
 }

@@ -92,7 +92,7 @@ class BlockDesignsTest {
                 AreaPlan all = layOut(blocks, design, List.of(), StarterShelf.templates(), MACHINE);
                 AreaPlan one = layOut(
                         new Area.Blocks(1, 1, 14.3, 13.7, 0), design, List.of(), StarterShelf.templates(), MACHINE);
-                assertThat(all.told()).extracting(t -> t.what().getClass()).hasSameSizeAs(one.told());
+                assertThat(all.diagnosed()).extracting(t -> t.what().getClass()).hasSameSizeAs(one.diagnosed());
             }
         }
     }

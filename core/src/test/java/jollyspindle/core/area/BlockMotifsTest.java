@@ -59,7 +59,7 @@ class BlockMotifsTest {
     @CsvSource({"thatch-small, 4.5, 9", "thatch-middle, 3, 6", "thatch-large, 1.5, 3"})
     void shellsFillABlock(String template, double perRow, int rows) {
         AreaPlan plan = plan(block(4.5), new AreaMotif.Clamshells(0), template);
-        AreaTold.Shells told = (AreaTold.Shells) told(plan).get(0);
+        AreaDiagnostic.Shells told = (AreaDiagnostic.Shells) told(plan).get(0);
         assertThat(told.perRow()).isCloseTo(perRow, within(1e-9));
         assertThat(told.rows()).isEqualTo(rows);
         assertThat(told.over()).isCloseTo(0, within(1e-6));
@@ -95,7 +95,7 @@ class BlockMotifsTest {
                 List.of(),
                 StarterShelf.templates(),
                 machine);
-        AreaTold.Shells told = (AreaTold.Shells) told(plan).get(0);
+        AreaDiagnostic.Shells told = (AreaDiagnostic.Shells) told(plan).get(0);
         assertThat(told.rise()).isCloseTo(0.53125 - Math.sqrt(0.53125 * 0.53125 - 0.25), within(1e-6));
         assertThat(told.rise())
                 .isCloseTo(
@@ -107,7 +107,7 @@ class BlockMotifsTest {
     @Test
     void aShorterRowIsSqueezedInWhereHalfOfOneIsLeft() {
         AreaPlan plan = plan(block(5.25), new AreaMotif.Clamshells(0), "thatch-large");
-        AreaTold.Shells told = (AreaTold.Shells) told(plan).get(0);
+        AreaDiagnostic.Shells told = (AreaDiagnostic.Shells) told(plan).get(0);
         assertThat(told.over()).isCloseTo(0.75, within(1e-6));
         assertThat(told.squeezed()).isTrue();
         List<StitchLine> last =
@@ -136,7 +136,7 @@ class BlockMotifsTest {
                 List.of(tiny),
                 new Machine(0.3));
         assertThat(plan.lines()).isEmpty();
-        assertThat(told(plan)).anyMatch(AreaTold.NoShells.class::isInstance);
+        assertThat(told(plan)).anyMatch(AreaDiagnostic.NoShells.class::isInstance);
     }
 
     // --- peel and hatch ----------------------------------------------------------------------------------------
@@ -156,7 +156,7 @@ class BlockMotifsTest {
         // 12 edges of the outline once, 12 inside twice.
         assertThat(plan.lines()).hasSize(12 + 2 * 12);
         assertThat(told(plan(block(18), new AreaMotif.Peel(3, 3), "orchard-hill")))
-                .contains(new AreaTold.TooRound(4, 6 / Math.sqrt(2)));
+                .contains(new AreaDiagnostic.TooRound(4, 6 / Math.sqrt(2)));
     }
 
     /** Every junction is even, so that one thread closes; JGraphT counts. */
@@ -239,7 +239,7 @@ class BlockMotifsTest {
                 List.of(),
                 StarterShelf.templates(),
                 new Machine(foot));
-        AreaTold.Shells told = (AreaTold.Shells) told(plan).get(0);
+        AreaDiagnostic.Shells told = (AreaDiagnostic.Shells) told(plan).get(0);
         assertThat(told.rise()).isCloseTo(0.4375, within(1e-6));
         assertThat(told.rows()).isEqualTo(10);
         assertThat(told.over()).isCloseTo(0.125, within(1e-6));
@@ -261,7 +261,7 @@ class BlockMotifsTest {
     void rowsLieOnWhatIsThere(double height, double allowance, String first, double over) {
         Area area = new Area.Blocks(1, 1, 4.5, height, 0);
         AreaPlan plan = plan(area, new AreaMotif.Clamshells(allowance), "thatch-large");
-        assertThat(((AreaTold.Shells) told(plan).get(0)).over()).isCloseTo(over, within(1e-6));
+        assertThat(((AreaDiagnostic.Shells) told(plan).get(0)).over()).isCloseTo(over, within(1e-6));
         for (Placement placement : plan.placements()) {
             Registration.OnRow on = (Registration.OnRow) placement.registration();
             int row = placement.of().number();
@@ -333,7 +333,7 @@ class BlockMotifsTest {
             assertThat(Math.min(box.width(), box.height())).isCloseTo(2 * (4 - Math.sqrt(16 - 1.5625)), within(1e-9));
         }
         assertThat(told(plan(block(12), new AreaMotif.Peel(3, 3, OptionalDouble.of(3)), "orchard-hill")))
-                .anyMatch(AreaTold.TooFar.class::isInstance);
+                .anyMatch(AreaDiagnostic.TooFar.class::isInstance);
     }
 
     /** The classic circle through four grid points is s√2 across: 2 makes 2.828, 4 makes 5.657 (the trade's values). */
@@ -353,7 +353,7 @@ class BlockMotifsTest {
         // One thread for all: along the circle before to where the next crosses it.
         assertThat(plan.starts()).isEqualTo(1);
         assertThat(told(plan(block(60), new AreaMotif.Circles(2, 2), null)))
-                .anyMatch(AreaTold.CirclesApart.class::isInstance);
+                .anyMatch(AreaDiagnostic.CirclesApart.class::isInstance);
     }
 
     @Test
@@ -374,7 +374,7 @@ class BlockMotifsTest {
         }
         assertThat(plan.placements()).allMatch(p -> p.registration() instanceof Registration.FootOnBothMarks);
         assertThat(told(plan(block(9), new AreaMotif.CurvedHatch(1), "orchard-hill")))
-                .contains(new AreaTold.TooFar(9, 8));
+                .contains(new AreaDiagnostic.TooFar(9, 8));
     }
 
     // --- corner rays, whirl, straight-line fans ----------------------------------------------------------------
@@ -390,7 +390,7 @@ class BlockMotifsTest {
                 block(side),
                 new AreaMotif.CornerRays(AreaMotif.Corner.BOTTOM_LEFT, OptionalInt.empty(), 0.75, 0.25),
                 "furrow-long");
-        AreaTold.Caps told = (AreaTold.Caps) told(plan).get(0);
+        AreaDiagnostic.Caps told = (AreaDiagnostic.Caps) told(plan).get(0);
         assertThat(told.petals()).isEqualTo(petals);
         assertThat(told.cap()).isCloseTo(0.75, within(0.08));
         assertThat(told.gap()).isCloseTo(told.cap() / 3, within(1e-9));
@@ -444,7 +444,7 @@ class BlockMotifsTest {
                         block(1),
                         new AreaMotif.CornerRays(AreaMotif.Corner.TOP_LEFT, OptionalInt.empty(), 0.75, 0.25),
                         null)))
-                .contains(new AreaTold.NoRoom());
+                .contains(new AreaDiagnostic.NoRoom());
     }
 
     /** Sets of three, 1/2 apart at the far end; an odd number ends where the next set starts (the trade's values). */
@@ -475,7 +475,7 @@ class BlockMotifsTest {
         assertThat(plan.lines().get(0).path().end().distance(new Point(4.5, 4))).isLessThan(1e-9);
         assertThat(plan.starts()).as("one thread, along the far sides").isEqualTo(1);
         AreaPlan small = plan(block(4), new AreaMotif.Whirl(3, 0.5, 50), "furrow-long");
-        assertThat(told(small)).anyMatch(t -> t instanceof AreaTold.FewerSets f && f.room() < 50);
+        assertThat(told(small)).anyMatch(t -> t instanceof AreaDiagnostic.FewerSets f && f.room() < 50);
     }
 
     @Test

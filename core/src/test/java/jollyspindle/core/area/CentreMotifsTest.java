@@ -77,9 +77,9 @@ class CentreMotifsTest {
     @Test
     void armsThatEndShortOfTheCornersAreTold() {
         AreaMotif eight = new AreaMotif.Arms(8, AreaMotif.Way.ALONG_EDGE, 0);
-        assertThat(told(plan(block(8), eight, "willow-arm"))).noneMatch(AreaTold.ReachShort.class::isInstance);
-        AreaTold.ReachShort told = (AreaTold.ReachShort) told(plan(block(9), eight, "willow-arm")).stream()
-                .filter(AreaTold.ReachShort.class::isInstance)
+        assertThat(told(plan(block(8), eight, "willow-arm"))).noneMatch(AreaDiagnostic.ReachShort.class::isInstance);
+        AreaDiagnostic.ReachShort told = (AreaDiagnostic.ReachShort) told(plan(block(9), eight, "willow-arm")).stream()
+                .filter(AreaDiagnostic.ReachShort.class::isInstance)
                 .findFirst()
                 .orElseThrow();
         assertThat(told.arms()).isEqualTo(4);
@@ -117,14 +117,14 @@ class CentreMotifsTest {
     void linesStopOnASmallCircle() {
         AreaPlan meeting = plan(block(8), new AreaMotif.Arms(16, AreaMotif.Way.OUT_AND_BACK, 0), "willow-arm");
         assertThat(told(meeting))
-                .filteredOn(AreaTold.PileUp.class::isInstance)
+                .filteredOn(AreaDiagnostic.PileUp.class::isInstance)
                 .singleElement()
                 .satisfies(t -> {
-                    assertThat(((AreaTold.PileUp) t).lines()).isEqualTo(16);
+                    assertThat(((AreaDiagnostic.PileUp) t).lines()).isEqualTo(16);
                     assertThat(t.where().orElseThrow().distance(Point.ORIGIN)).isLessThan(1e-9);
                 });
         AreaPlan stopped = plan(block(8), new AreaMotif.Arms(16, AreaMotif.Way.OUT_AND_BACK, 0.75), "willow-arm");
-        assertThat(told(stopped)).noneMatch(AreaTold.PileUp.class::isInstance);
+        assertThat(told(stopped)).noneMatch(AreaDiagnostic.PileUp.class::isInstance);
         assertThat(stopped.lines()).allSatisfy(l -> assertThat(l.path().start().distance(Point.ORIGIN))
                 .isCloseTo(0.75, within(1e-6)));
     }
@@ -147,8 +147,8 @@ class CentreMotifsTest {
         AreaPlan plan = plan(new Area.Medallion(14), rings, null);
         Set<Double> missing = new HashSet<>();
         told(plan).stream()
-                .filter(AreaTold.RingMissing.class::isInstance)
-                .forEach(t -> missing.add(((AreaTold.RingMissing) t).diameter()));
+                .filter(AreaDiagnostic.RingMissing.class::isInstance)
+                .forEach(t -> missing.add(((AreaDiagnostic.RingMissing) t).diameter()));
         List<StitchLine> stitched =
                 plan.lines().stream().filter(l -> l.kind() == Stitched.RING).toList();
         assertThat(stitched.size() + missing.size()).isEqualTo(11);
@@ -303,7 +303,7 @@ class CentreMotifsTest {
         double step = Math.PI / 4;
         Point top = hearts.lines().get(0).path().curves().get(1).at(0.5);
         assertThat(hearts.lines().get(1).path().distance(top.turned(-step))).isLessThan(1e-9);
-        assertThat(told(hearts)).noneMatch(AreaTold.ReachShort.class::isInstance);
+        assertThat(told(hearts)).noneMatch(AreaDiagnostic.ReachShort.class::isInstance);
     }
 
     /** Four spokes look planned, but leave eight odd junctions between two rings; one leaves two (the trade's values). */
@@ -371,7 +371,7 @@ class CentreMotifsTest {
         assertThat(circled.lines().get(0).path().length()).isCloseTo(Math.PI, within(1e-3));
         assertThat(circled.lines()).hasSize(25);
         assertThat(told(plan(round, arms.withStop(0.6).withCircled(true), "willow-arm")))
-                .anyMatch(AreaTold.RingMissing.class::isInstance);
+                .anyMatch(AreaDiagnostic.RingMissing.class::isInstance);
         assertThatThrownBy(() -> arms.withStop(0).withCircled(true)).hasMessageContaining("circle");
         assertThat(arms.withCircled(true).withStop(0).circled()).isFalse();
     }
@@ -413,8 +413,9 @@ class CentreMotifsTest {
             assertThat(ring.path().start().distance(Point.ORIGIN))
                     .isCloseTo(1 + 1.5 * (ring.number() - 1), within(0.25 * 1.5));
         }
-        assertThat(told(plan)).anyMatch(t -> t instanceof AreaTold.RingGaps || t instanceof AreaTold.RingMissing);
-        assertThat(told(plan(new Area.Medallion(2), rings, null))).contains(new AreaTold.NoRoom());
+        assertThat(told(plan))
+                .anyMatch(t -> t instanceof AreaDiagnostic.RingGaps || t instanceof AreaDiagnostic.RingMissing);
+        assertThat(told(plan(new Area.Medallion(2), rings, null))).contains(new AreaDiagnostic.NoRoom());
     }
 
     /** Circles touch if their middles lie r/sin(180°/n) out; six of them as far out as they are wide (a hexagon). */
@@ -422,7 +423,7 @@ class CentreMotifsTest {
     @CsvSource({"6", "8", "12"})
     void aWreathOfTouchingCirclesIsOneThread(int circles) {
         AreaPlan plan = plan(new Area.Medallion(16), new AreaMotif.Wreath(circles, OptionalDouble.empty()), null);
-        AreaTold.Wreath told = (AreaTold.Wreath) told(plan).get(0);
+        AreaDiagnostic.Wreath told = (AreaDiagnostic.Wreath) told(plan).get(0);
         assertThat(told.out()).isCloseTo(told.diameter() / 2 / Math.sin(Math.PI / circles), within(1e-9));
         if (circles == 6) {
             assertThat(told.out()).isCloseTo(told.diameter(), within(1e-9));
@@ -450,11 +451,11 @@ class CentreMotifsTest {
         assertThat(told(plan)).isEmpty();
         // At the centre two sides make the angle 2·asin(c/2R) = 60° with each other: six just have room, seven cross.
         assertThat(told(plan(new Area.Medallion(14), new AreaMotif.Petals(6, 0, 4), "orchard-hill")))
-                .noneMatch(AreaTold.PetalsCross.class::isInstance);
+                .noneMatch(AreaDiagnostic.PetalsCross.class::isInstance);
         assertThat(told(plan(new Area.Medallion(14), new AreaMotif.Petals(7, 0, 4), "orchard-hill")))
-                .contains(new AreaTold.PetalsCross(7));
+                .contains(new AreaDiagnostic.PetalsCross(7));
         assertThat(told(plan(new Area.Medallion(30), new AreaMotif.Petals(7, 0, 9), "orchard-hill")))
-                .contains(new AreaTold.TooFar(9, 8));
+                .contains(new AreaDiagnostic.TooFar(9, 8));
     }
 
     @Test
@@ -496,9 +497,9 @@ class CentreMotifsTest {
     @Test
     void onlyAMedallionHasEchoesOutside() {
         assertThat(told(plan(block(8), new AreaMotif.Echoes(2, 0.5, true), null)))
-                .contains(new AreaTold.NothingOutside());
+                .contains(new AreaDiagnostic.NothingOutside());
         AreaPlan small = plan(block(2), new AreaMotif.Echoes(5, 0.5, false), "furrow-long");
         assertThat(small.lines()).hasSize(1);
-        assertThat(told(small)).contains(new AreaTold.FewerSets(5, 1));
+        assertThat(told(small)).contains(new AreaDiagnostic.FewerSets(5, 1));
     }
 }

@@ -38,14 +38,14 @@ class MissingTemplatesTest {
         return AreaPreset.of(block(12)).stream().map(preset -> Arguments.of(preset.motif(), need(preset.motif())));
     }
 
-    private static AreaTold.EdgeKind need(AreaMotif motif) {
+    private static AreaDiagnostic.EdgeKind need(AreaMotif motif) {
         return switch (motif.kind()) {
-            case ARMS -> AreaTold.EdgeKind.ARM;
-            case RINGS, WREATH, CIRCLES -> AreaTold.EdgeKind.CIRCLE;
-            case PETALS, PEEL, CURVED_HATCH -> AreaTold.EdgeKind.ARC;
-            case CLAMSHELLS -> AreaTold.EdgeKind.SCALLOPS;
+            case ARMS -> AreaDiagnostic.EdgeKind.ARM;
+            case RINGS, WREATH, CIRCLES -> AreaDiagnostic.EdgeKind.CIRCLE;
+            case PETALS, PEEL, CURVED_HATCH -> AreaDiagnostic.EdgeKind.ARC;
+            case CLAMSHELLS -> AreaDiagnostic.EdgeKind.SCALLOPS;
             case POINTS, ECHOES, CROSSHATCH, QUARTERS, CORNER_RAYS, WHIRL, STRAIGHT_FANS ->
-                AreaTold.EdgeKind.STRAIGHT_EDGE;
+                AreaDiagnostic.EdgeKind.STRAIGHT_EDGE;
         };
     }
 
@@ -61,14 +61,14 @@ class MissingTemplatesTest {
     /** With nothing on the shelf, or all of it put away, a motif says what it needs. */
     @ParameterizedTest
     @MethodSource("motifs")
-    void anEmptyShelfIsTold(AreaMotif motif, AreaTold.EdgeKind need) {
+    void anEmptyShelfIsTold(AreaMotif motif, AreaDiagnostic.EdgeKind need) {
         List<Template> retired =
                 StarterShelf.templates().stream().map(t -> t.withRetired(true)).toList();
         for (List<Template> shelf : List.of(List.<Template>of(), retired)) {
             AreaPlan plan = layOut(block(12), AreaDesign.of(motif, Optional.empty()), List.of(), shelf, MACHINE);
             assertThat(plan.lines()).isEmpty();
             assertThat(plan.marks()).isEmpty();
-            assertThat(told(plan)).contains(new AreaTold.NoTool(need)).anyMatch(AreaTold::stops);
+            assertThat(told(plan)).contains(new AreaDiagnostic.NoTool(need)).anyMatch(AreaDiagnostic::stops);
             assertThat(told(plan))
                     .allSatisfy(what -> assertThat(new AreaWords(new Words(TapeScale.SIXTEENTHS)).text(what))
                             .isNotBlank());
@@ -101,7 +101,7 @@ class MissingTemplatesTest {
         AreaPlan plan = layOut(block(12), AreaDesign.of(CIRCLED, Optional.empty()), List.of(), shelf, MACHINE);
         check(block(12), plan, shelf);
         assertThat(plan.lines()).hasSize(8);
-        assertThat(told(plan)).contains(new AreaTold.RingMissing(2, OptionalDouble.empty()));
+        assertThat(told(plan)).contains(new AreaDiagnostic.RingMissing(2, OptionalDouble.empty()));
         // What isn't stitched shows nothing: they stop on a drawn one.
         assertThat(plan.placements())
                 .flatExtracting(p -> List.of(p.start().shownBy(), p.end().shownBy()))
@@ -120,7 +120,7 @@ class MissingTemplatesTest {
         AreaDesign apart = AreaDesign.of(new AreaMotif.Rings(2, 1, 4, AreaMotif.Spokes.NONE), Optional.empty());
         AreaPlan plan = layOut(block(12), joined, List.of(), shelf, MACHINE);
         check(block(12), plan, shelf);
-        assertThat(told(plan)).contains(new AreaTold.NoTool(AreaTold.EdgeKind.STRAIGHT_EDGE));
+        assertThat(told(plan)).contains(new AreaDiagnostic.NoTool(AreaDiagnostic.EdgeKind.STRAIGHT_EDGE));
         assertThat(plan.lines())
                 .hasSameSizeAs(
                         layOut(block(12), apart, List.of(), shelf, MACHINE).lines());
@@ -138,6 +138,6 @@ class MissingTemplatesTest {
                 StarterShelf.templates(),
                 MACHINE);
         assertThat(plan.lines()).isEmpty();
-        assertThat(told(plan)).contains(new AreaTold.NoRoom());
+        assertThat(told(plan)).contains(new AreaDiagnostic.NoRoom());
     }
 }

@@ -116,7 +116,7 @@ class RandomAreasTest {
             @ForAll @DoubleRange(min = 0, max = 1) double any) {
         AreaPlan plan = plan(area, motif, null);
         assertThat(!plan.lines().isEmpty()
-                        || plan.told().stream().anyMatch(t -> t.what().stops()))
+                        || plan.diagnosed().stream().anyMatch(t -> t.what().stops()))
                 .isTrue();
         assertThat(plan(area, motif, null)).isEqualTo(plan);
     }

@@ -3,11 +3,11 @@ package jollyspindle.core.code;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
-import jollyspindle.core.area.AreaTold;
-import jollyspindle.core.motif.Obstacle;
-import jollyspindle.core.shelf.Concern;
+import jollyspindle.core.area.AreaDiagnostic;
+import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.shelf.Find;
 import jollyspindle.core.shelf.StitchFact;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 import org.junit.jupiter.api.Test;
 
 import java.util.List;
@@ -23,9 +23,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 class CodesTest {
 
     private static final List<Class<?>> KINDS = List.of(
-            AreaTold.class,
-            Obstacle.class,
-            Concern.class,
+            AreaDiagnostic.class,
+            MotifDiagnostic.class,
+            TemplateDiagnostic.class,
             StitchFact.class,
             Find.Wanted.class,
             Find.Change.class,
@@ -84,8 +84,11 @@ class CodesTest {
 
     @Test
     void aConstantIsFoundByItsName() {
-        assertThat(Codes.constant(Obstacle.EdgeKind.class, "straight-edge")).contains(Obstacle.EdgeKind.STRAIGHT_EDGE);
-        assertThat(Codes.constant(Obstacle.EdgeKind.class, "STRAIGHT_EDGE")).isEmpty();
-        assertThat(Codes.ofKind(new Obstacle.NoTool(Obstacle.EdgeKind.ARC, 0))).isEqualTo("no-tool");
+        assertThat(Codes.constant(MotifDiagnostic.EdgeKind.class, "straight-edge"))
+                .contains(MotifDiagnostic.EdgeKind.STRAIGHT_EDGE);
+        assertThat(Codes.constant(MotifDiagnostic.EdgeKind.class, "STRAIGHT_EDGE"))
+                .isEmpty();
+        assertThat(Codes.ofKind(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ARC, 0)))
+                .isEqualTo("no-tool");
     }
 }

@@ -177,8 +177,8 @@ class ArcMotifsTest {
                 .filter(f -> f.code().equals("motif-no-tool"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(((Finding.MotifTrouble) missing).obstacle())
-                .isEqualTo(new Obstacle.NoTool(Obstacle.EdgeKind.ARC, 3));
+        assertThat(((Finding.MotifTrouble) missing).diagnostic())
+                .isEqualTo(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ARC, 3));
     }
 
     /** Lines on lines: the echo's template lies with something on the line before, a foot's radius plus that away. */

@@ -148,9 +148,9 @@ class CornersTest {
                 .with(Dimension.DIAGONAL_UP, 99);
         WorkPlan plan = Planner.plan(job(leaning, design, 6));
         check(plan);
-        Obstacle.CornersDiffer told = plan.findings().stream()
+        MotifDiagnostic.CornersDiffer told = plan.findings().stream()
                 .filter(f -> f.code().equals("corner-corners-differ"))
-                .map(f -> (Obstacle.CornersDiffer) ((Finding.CornerTrouble) f).obstacle())
+                .map(f -> (MotifDiagnostic.CornersDiffer) ((Finding.CornerTrouble) f).diagnostic())
                 .findFirst()
                 .orElseThrow();
         List<Double> out = plan.corners().stream()

@@ -129,8 +129,8 @@ class FansAndCirclesTest {
         }
         assertThat(plan.findings())
                 .filteredOn(Finding.MotifTrouble.class::isInstance)
-                .extracting(f -> ((Finding.MotifTrouble) f).obstacle())
-                .contains(new Obstacle.TooMany(4, 3));
+                .extracting(f -> ((Finding.MotifTrouble) f).diagnostic())
+                .contains(new MotifDiagnostic.TooMany(4, 3));
     }
 
     @Test

@@ -195,7 +195,7 @@ class RandomQuiltsTest {
             @ForAll @DoubleRange(min = 30, max = 80) double left,
             @ForAll @DoubleRange(min = 0, max = 0.4) double uneven) {
         Design design = Design.of(
-                DivisionConstraints.template(motif) == Obstacle.EdgeKind.ARC
+                DivisionConstraints.template(motif) == MotifDiagnostic.EdgeKind.ARC
                         ? with(motif, "orchard-hill")
                         : Layer.of(motif));
         WorkPlan plan = Planner.plan(job(quilt(top, left, top, left + uneven, 8, Corners.MITRED), design, 6));

@@ -64,10 +64,10 @@ class StripTemplatesTest {
         return plan.run(Side.TOP).orElseThrow();
     }
 
-    private static List<Obstacle> told(WorkPlan plan) {
+    private static List<MotifDiagnostic> told(WorkPlan plan) {
         return plan.findings().stream()
                 .filter(Finding.MotifTrouble.class::isInstance)
-                .map(f -> ((Finding.MotifTrouble) f).obstacle())
+                .map(f -> ((Finding.MotifTrouble) f).diagnostic())
                 .toList();
     }
 
@@ -113,14 +113,14 @@ class StripTemplatesTest {
         StitchLine first = top(plan).laidOut().lines().get(0);
         assertThat(first.path().curves()).hasSize(2 * rows);
         assertThat(local(top(plan), first.path().start()).y()).isCloseTo(over, within(1e-9));
-        assertThat(told(plan)).isEqualTo(over == 0 ? List.of() : List.of(new Obstacle.Rows(rows, over)));
+        assertThat(told(plan)).isEqualTo(over == 0 ? List.of() : List.of(new MotifDiagnostic.Rows(rows, over)));
     }
 
     @Test
     void aRunLowerThanTheStripIsRefused() {
         WorkPlan plan = plan(with(new Motif.Serpentine(2, false), "brook-strip"), 60, 3, new Even(10));
         assertThat(plan.runs()).allMatch(r -> r.laidOut().lines().isEmpty());
-        assertThat(told(plan)).contains(new Obstacle.TooHigh(1));
+        assertThat(told(plan)).contains(new MotifDiagnostic.TooHigh(1));
     }
 
     /**
@@ -168,7 +168,7 @@ class StripTemplatesTest {
             assertThat(start.y()).isCloseTo(raised, within(1e-6));
         }
         double repeat = side / count;
-        assertThat(told(plan).stream().anyMatch(Obstacle.OffModule.class::isInstance))
+        assertThat(told(plan).stream().anyMatch(MotifDiagnostic.OffModule.class::isInstance))
                 .isEqualTo(Math.abs(repeat - 2) > 0.125);
     }
 
@@ -226,13 +226,13 @@ class StripTemplatesTest {
                 .containsExactly(StarterShelf.template("lane-strip").name());
         assertThat(peaks.trouble()).isEmpty();
         assertThat(card(job, "boxes").trouble().orElseThrow())
-                .isInstanceOfSatisfying(Finding.MotifTrouble.class, t -> assertThat(t.obstacle())
-                        .isEqualTo(new Obstacle.NoTool(Obstacle.EdgeKind.STRAIGHT_EDGE, 0)));
+                .isInstanceOfSatisfying(Finding.MotifTrouble.class, t -> assertThat(t.diagnostic())
+                        .isEqualTo(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.STRAIGHT_EDGE, 0)));
         assertThat(card(job.withTemplates(List.of(StarterShelf.template("orchard-hill"))), "peaks")
                         .trouble()
                         .orElseThrow())
-                .isInstanceOfSatisfying(Finding.MotifTrouble.class, t -> assertThat(t.obstacle())
-                        .isEqualTo(new Obstacle.NoTool(Obstacle.EdgeKind.ZIGZAG, 0)));
+                .isInstanceOfSatisfying(Finding.MotifTrouble.class, t -> assertThat(t.diagnostic())
+                        .isEqualTo(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ZIGZAG, 0)));
     }
 
     private static Gallery.Entry card(QuiltJob job, String code) {

@@ -1,10 +1,10 @@
 package jollyspindle.core.plan;
 
 import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaReckoning;
-import jollyspindle.core.area.AreaTold;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.school.ByPiecing;
 import jollyspindle.core.division.school.CornersIn;
@@ -20,7 +20,7 @@ import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
-import jollyspindle.core.motif.Obstacle;
+import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
@@ -131,8 +131,8 @@ class BoundsTest {
         // Reckoned as its first set; as many follow as have room, 5/8 at a time on sides of 9.
         WorkPlan plan = Planner.plan(blocks(50, 50, 9, new AreaMotif.Whirl(9, 1.0 / 16, 100)));
         assertThat(plan.areas().get(0).placements().size()).isLessThanOrEqualTo(Effort.MOST);
-        assertThat(plan.areas().get(0).told().stream().map(AreaPlan.Told::what))
-                .contains(new AreaTold.TooFine(Effort.MOST));
+        assertThat(plan.areas().get(0).diagnosed().stream().map(AreaPlan.Diagnosed::what))
+                .contains(new AreaDiagnostic.TooFine(Effort.MOST));
         assertThat(plan.runs()).hasSize(4);
     }
 
@@ -211,8 +211,8 @@ class BoundsTest {
         WorkPlan plan = Planner.plan(job);
         assertThat(plan.findings().stream()
                         .filter(Finding.MotifTrouble.class::isInstance)
-                        .map(f -> ((Finding.MotifTrouble) f).obstacle()))
-                .contains(new Obstacle.TooFine(Effort.MOST));
+                        .map(f -> ((Finding.MotifTrouble) f).diagnostic()))
+                .contains(new MotifDiagnostic.TooFine(Effort.MOST));
         assertThat(plan.runs().stream().filter(r -> r.frame().length() > 100))
                 .hasSize(2)
                 .allSatisfy(run -> {

@@ -13,7 +13,7 @@ import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.motif.CornerDesign;
-import jollyspindle.core.motif.Obstacle;
+import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
@@ -223,8 +223,8 @@ class CornerWishesTest {
                 .filter(f -> f.severity() == Finding.Severity.PROBLEM)
                 .findFirst()
                 .orElseThrow();
-        assertThat(told).isInstanceOfSatisfying(Finding.CornerTrouble.class, t -> assertThat(t.obstacle())
-                .isEqualTo(new Obstacle.FeetTooFar(21, 20.5)));
+        assertThat(told).isInstanceOfSatisfying(Finding.CornerTrouble.class, t -> assertThat(t.diagnostic())
+                .isEqualTo(new MotifDiagnostic.FeetTooFar(21, 20.5)));
         Remedy.Redesign remedy = (Remedy.Redesign) told.remedy().orElseThrow();
         WorkPlan mended = Planner.plan(job.editing(INNER, l -> l.with(remedy.design())));
         assertThat(mended.hasProblems()).isFalse();

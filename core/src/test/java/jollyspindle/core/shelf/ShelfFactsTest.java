@@ -20,10 +20,10 @@ import jollyspindle.core.shelf.form.SlottedFan;
 import jollyspindle.core.shelf.form.StraightEdge;
 import jollyspindle.core.shelf.form.TurnedArm;
 import jollyspindle.core.words.Cautions;
-import jollyspindle.core.words.ConcernWords;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.FootWords;
 import jollyspindle.core.words.ShelfWords;
+import jollyspindle.core.words.TemplateDiagnosticWords;
 import jollyspindle.core.words.Words;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -53,7 +53,7 @@ class ShelfFactsTest {
 
     private static final Words LENGTHS = new Words(TapeScale.SIXTEENTHS);
     private static final ShelfWords WORDS = new ShelfWords(LENGTHS);
-    private static final ConcernWords CONCERNS = new ConcernWords(LENGTHS);
+    private static final TemplateDiagnosticWords CONCERNS = new TemplateDiagnosticWords(LENGTHS);
     private static final FootWords FEET = new FootWords(LENGTHS);
 
     private static Template template(Form form, SizeLabel label, EngravedLine... lines) {
@@ -182,18 +182,18 @@ class ShelfFactsTest {
     @ParameterizedTest
     @MethodSource("troubles")
     void whatCantBeIsTold(Template template, Machine machine, String said) {
-        List<Concern> found = TemplateInspector.inspect(template, machine);
+        List<TemplateDiagnostic> found = TemplateInspector.inspect(template, machine);
         assertThat(found).extracting(CONCERNS::text).anyMatch(text -> text.contains(said));
         found.forEach(
                 c -> assertThat(CONCERNS.text(c)).matches("(?s)\\p{Lu}.*[.?]").doesNotContain("null", "NaN"));
         // What prevents its use comes first.
-        assertThat(found).isSortedAccordingTo((a, b) -> Boolean.compare(b.prevents(), a.prevents()));
-        boolean nothing = found.stream().anyMatch(c -> c instanceof Concern.NothingStitched);
+        assertThat(found).isSortedAccordingTo((a, b) -> Boolean.compare(b.stops(), a.stops()));
+        boolean nothing = found.stream().anyMatch(c -> c instanceof TemplateDiagnostic.NothingStitched);
         assertThat(Stitching.of(template, machine).lines().isEmpty())
                 .isEqualTo(nothing
                         || found.stream()
                                 .anyMatch(c ->
-                                        Stitching.of(template, machine).lines().isEmpty() && c.prevents()));
+                                        Stitching.of(template, machine).lines().isEmpty() && c.stops()));
     }
 
     @ParameterizedTest
@@ -201,7 +201,7 @@ class ShelfFactsTest {
     void eachKindBeginsAsSomethingThatCanBeUsed(Kind kind) {
         Template usual = Template.usual(kind, "usual", "Usual");
         assertThat(usual.kind()).isEqualTo(kind);
-        assertThat(TemplateInspector.inspect(usual, Machine.usual())).noneMatch(Concern::prevents);
+        assertThat(TemplateInspector.inspect(usual, Machine.usual())).noneMatch(TemplateDiagnostic::stops);
         Stitching stitching = Stitching.of(usual, Machine.usual());
         assertThat(stitching.lines()).isNotEmpty();
         assertThat(WORDS.summary(stitching)).matches("(stitches|reaches) .*");
@@ -217,7 +217,7 @@ class ShelfFactsTest {
                     .withFootType(template.material().thin() ? Machine.FootType.LOW_SHANK : Machine.FootType.LONGARM);
             assertThat(TemplateInspector.inspect(template, right))
                     .as(template.name())
-                    .allMatch(c -> c instanceof Concern.NoGap);
+                    .allMatch(c -> c instanceof TemplateDiagnostic.NoGap);
             Stitching stitching = Stitching.of(template, right);
             stitching.facts().forEach(f -> assertThat(WORDS.fact(f))
                     .as(template.name())
@@ -304,7 +304,7 @@ class ShelfFactsTest {
                         new SizeLabel(SizeLabel.Printed.DIAMETER, convention))
                 .withCheck(Optional.of(new ClothCheck(LocalDate.of(2026, 3, 14), 0.25, measured)));
         List<String> told = TemplateInspector.inspect(hole, Machine.usual()).stream()
-                .filter(Concern.CheckDisagrees.class::isInstance)
+                .filter(TemplateDiagnostic.CheckDisagrees.class::isInstance)
                 .map(CONCERNS::text)
                 .toList();
         if (said == null) {

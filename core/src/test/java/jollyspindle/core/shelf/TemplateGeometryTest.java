@@ -53,7 +53,7 @@ class TemplateGeometryTest {
                         .map(k -> k > 1.2 ? t : t.resized(t.form().mainSize() * k)))
                 // What can't be is told, and isn't cut.
                 .filter(t ->
-                        TemplateInspector.inspect(t, Machine.usual()).stream().noneMatch(Concern::prevents));
+                        TemplateInspector.inspect(t, Machine.usual()).stream().noneMatch(TemplateDiagnostic::stops));
     }
 
     @Property(tries = 120)

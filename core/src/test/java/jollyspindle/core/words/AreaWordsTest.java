@@ -1,9 +1,9 @@
 package jollyspindle.core.words;
 
 import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPlan;
-import jollyspindle.core.area.AreaTold;
 import jollyspindle.core.area.BlockFigure;
 import jollyspindle.core.area.BlockFit;
 import jollyspindle.core.area.BlockSize;
@@ -128,72 +128,73 @@ class AreaWordsTest {
         Point there = new Point(1, 2);
         return Stream.of(
                 Arguments.of(
-                        new AreaTold.NoTool(AreaTold.EdgeKind.ARC),
+                        new AreaDiagnostic.NoTool(AreaDiagnostic.EdgeKind.ARC),
                         "It needs a template with a round edge, and this job has none."),
                 Arguments.of(
-                        new AreaTold.RingMissing(3, OptionalDouble.empty()), "No template stitches a ring 3 across."),
+                        new AreaDiagnostic.RingMissing(3, OptionalDouble.empty()),
+                        "No template stitches a ring 3 across."),
                 Arguments.of(
-                        new AreaTold.RingGaps(1, 0.75, 1.25),
+                        new AreaDiagnostic.RingGaps(1, 0.75, 1.25),
                         "Spread evenly, rings would stand 1 apart; with the sizes on the shelf they stand 3/4 to 1 1/4."),
                 Arguments.of(
-                        new AreaTold.RingGaps(1, 1, 1),
+                        new AreaDiagnostic.RingGaps(1, 1, 1),
                         "Spread evenly, rings would stand 1 apart; with the sizes on the shelf they stand 1."),
                 Arguments.of(
-                        new AreaTold.ReachShort(6, 6.375, 1),
+                        new AreaDiagnostic.ReachShort(6, 6.375, 1),
                         "1 arm ends short of the edge: an arm reaches 6, and 6 3/8 is the farthest. Take a longer arm,"
                                 + " or leave those corners."),
                 Arguments.of(
-                        new AreaTold.PileUp(16, 8, there),
+                        new AreaDiagnostic.PileUp(16, 8, there),
                         "16 lines lead to within 1/8 of one place, and thread piles up there; 8 are no matter. Stop them"
                                 + " on a small circle, or leave some out."),
                 Arguments.of(
-                        new AreaTold.Wreath(2, 4, 0),
+                        new AreaDiagnostic.Wreath(2, 4, 0),
                         "Circles 2 across, their middles 4 from the centre: neighbours touch, and one thread goes round"
                                 + " them all."),
                 Arguments.of(
-                        new AreaTold.Wreath(2, 4, 0.5),
+                        new AreaDiagnostic.Wreath(2, 4, 0.5),
                         "Circles 2 across, their middles 4 from the centre: neighbours stand 1/2 apart."),
                 Arguments.of(
-                        new AreaTold.Wreath(2, 4, -0.25),
+                        new AreaDiagnostic.Wreath(2, 4, -0.25),
                         "Circles 2 across, their middles 4 from the centre: neighbours cross by 1/4."),
                 Arguments.of(
-                        new AreaTold.Caps(9, 0.75, 0.25, 0.125),
+                        new AreaDiagnostic.Caps(9, 0.75, 0.25, 0.125),
                         "9 petals: caps 3/4 wide and 1/4 apart, square to them; tips 1/8 apart on the small arc."),
-                Arguments.of(new AreaTold.NoShells(0.5, 0), "Shells 1/2 wide can't be stitched with this foot."),
+                Arguments.of(new AreaDiagnostic.NoShells(0.5, 0), "Shells 1/2 wide can't be stitched with this foot."),
                 Arguments.of(
-                        new AreaTold.NoShells(0.5, 0.25),
+                        new AreaDiagnostic.NoShells(0.5, 0.25),
                         "Shells 1/2 wide don't go in: no wider than the foot, or higher than the block."),
                 Arguments.of(
-                        new AreaTold.Shells(4.5, 10, 0.4375, 0.125, false),
+                        new AreaDiagnostic.Shells(4.5, 10, 0.4375, 0.125, false),
                         "Shells rise 7/16 with this foot: 4 1/2 to a row, 10 rows, 1/8 left at the top."),
                 Arguments.of(
-                        new AreaTold.Shells(3, 1, 0.75, 0.5, true),
+                        new AreaDiagnostic.Shells(3, 1, 0.75, 0.5, true),
                         "Shells rise 3/4 with this foot: 3 to a row, 1 row, the last one squeezed into 1/2."),
                 Arguments.of(
-                        new AreaTold.HatchLikeEcho(0.5),
+                        new AreaDiagnostic.HatchLikeEcho(0.5),
                         "Lines 1/2 apart read as one texture with the echoes beside them. Space them otherwise."),
                 Arguments.of(
-                        new AreaTold.CutOff(2, there),
+                        new AreaDiagnostic.CutOff(2, there),
                         "What lies on it parts a piece in 2, with no seam from one to the other: each needs a thread"
                                 + " start of its own."),
                 Arguments.of(
-                        new AreaTold.Unstitched(5, there, 4),
+                        new AreaDiagnostic.Unstitched(5, there, 4),
                         "A circle 5 across stays without a stitch; the batting allows 4. Seams count as stitched in the"
                                 + " ditch."),
-                Arguments.of(new AreaTold.FewerSets(8, 1), "There is room for 1 of 8."),
+                Arguments.of(new AreaDiagnostic.FewerSets(8, 1), "There is room for 1 of 8."),
                 Arguments.of(
-                        new AreaTold.CirclesApart(3, 4),
+                        new AreaDiagnostic.CirclesApart(3, 4),
                         "Circles 3 across don't reach their neighbours 4 away. Take larger ones, or more squares."));
     }
 
     @ParameterizedTest
     @MethodSource("told")
-    void whatThereIsToKnow(AreaTold what, String text) {
+    void whatThereIsToKnow(AreaDiagnostic what, String text) {
         assertThat(SAID.text(what)).isEqualTo(text);
         Finding finding = new Finding.AreaTrouble(new AreaId(1), 'B', true, 1, what, Optional.empty());
         assertThat(new FindingWords(WORDS).text(finding)).isEqualTo("Letter B: " + text);
         assertThat(finding.place()).isEqualTo(what.where());
-        boolean good = what instanceof AreaTold.Note note && note.good();
+        boolean good = what instanceof AreaDiagnostic.Note note && note.good();
         assertThat(finding.severity())
                 .isEqualTo(
                         what.stops()

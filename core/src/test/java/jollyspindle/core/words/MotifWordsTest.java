@@ -1,6 +1,6 @@
 package jollyspindle.core.words;
 
-import jollyspindle.core.area.AreaTold;
+import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.demo.DemoRings;
 import jollyspindle.core.inspection.Finding;
@@ -8,7 +8,7 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Motif;
-import jollyspindle.core.motif.Obstacle;
+import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.motif.Preset;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.Planner;
@@ -77,40 +77,53 @@ class MotifWordsTest {
         assertThat(WORDS.text(motif)).isEqualTo(said);
     }
 
-    static Stream<Arguments> obstacles() {
+    static Stream<Arguments> diagnostics() {
         return Stream.of(
-                Arguments.of(new Obstacle.NoTool(Obstacle.EdgeKind.FAN, 0), "It needs a fan template", true),
-                Arguments.of(new Obstacle.NoTool(Obstacle.EdgeKind.ARC, 3.5), "that stitches radius 3 1/2", true),
-                Arguments.of(new Obstacle.TooHigh(0.25), "1/4 past where nothing may be stitched", true),
-                Arguments.of(new Obstacle.TooFar(9, 8), "9 is asked for, 8 is the most", true),
-                Arguments.of(new Obstacle.TooMany(5, 3), "5 lines don't go in, there is room for 3", true),
-                Arguments.of(new Obstacle.TooManyRows(3, 1), "3 rows of fans don't go in, there is room for 1", true),
-                Arguments.of(new Obstacle.FeetTooFar(21, 20.5), "21 from the corner would leave too little", true),
-                Arguments.of(new Obstacle.OffModule(2, 2.25), "2 wide and stand on repeats of 2 1/4: gaps", false),
-                Arguments.of(new Obstacle.OffModule(2, 1.75), "they cut into each other", false),
-                Arguments.of(new Obstacle.Rows(1, 1.75), "goes 1 time into the run's depth; 1 3/4 stays", false),
                 Arguments.of(
-                        new Obstacle.NoTool(Obstacle.EdgeKind.ZIGZAG, 0), "a straight edge, or a chevron strip", true),
-                Arguments.of(new Obstacle.NoTool(Obstacle.EdgeKind.S_CURVE, 0), "or a serpentine strip", true),
-                Arguments.of(new Obstacle.TooClose(0.125, 0.25), "1/4 is the least", true),
-                Arguments.of(new Obstacle.TooRound(4, 4.75), "From radius 4 3/4 on it stays inside", true),
-                Arguments.of(new Obstacle.NoSpace(), "no such space", true),
-                Arguments.of(new Obstacle.FansApart(16, 7.5), "16 apart, too far for arcs of radius 7 1/2", false),
-                Arguments.of(new Obstacle.Pinched(0.1875), "the narrowest gap is 3/16", false),
-                Arguments.of(new Obstacle.Spacing(0.5, 0.51), "really come 0.510", false),
-                Arguments.of(new Obstacle.Walk(0.5, 0.707), "walks 11/16 generous along the seam", false),
-                Arguments.of(new Obstacle.Swivels(6, 1, 24), "1 time for a blade of 6, 24 times on this run", false),
-                Arguments.of(new Obstacle.Chain(1.75, 0.25, 0.5, 0.375), "Circles of 1 3/4, 1/4 apart, 1/2", false),
-                Arguments.of(new Obstacle.CornersDiffer(0.25), "differ by up to 1/4", false),
-                Arguments.of(new Obstacle.HatchLikeEcho(0.5), "one texture", false),
-                Arguments.of(new Obstacle.Parity(true), "an odd count", false));
+                        new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.FAN, 0), "It needs a fan template", true),
+                Arguments.of(
+                        new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ARC, 3.5),
+                        "that stitches radius 3 1/2",
+                        true),
+                Arguments.of(new MotifDiagnostic.TooHigh(0.25), "1/4 past where nothing may be stitched", true),
+                Arguments.of(new MotifDiagnostic.TooFar(9, 8), "9 is asked for, 8 is the most", true),
+                Arguments.of(new MotifDiagnostic.TooMany(5, 3), "5 lines don't go in, there is room for 3", true),
+                Arguments.of(
+                        new MotifDiagnostic.TooManyRows(3, 1), "3 rows of fans don't go in, there is room for 1", true),
+                Arguments.of(
+                        new MotifDiagnostic.FeetTooFar(21, 20.5), "21 from the corner would leave too little", true),
+                Arguments.of(
+                        new MotifDiagnostic.OffModule(2, 2.25), "2 wide and stand on repeats of 2 1/4: gaps", false),
+                Arguments.of(new MotifDiagnostic.OffModule(2, 1.75), "they cut into each other", false),
+                Arguments.of(new MotifDiagnostic.Rows(1, 1.75), "goes 1 time into the run's depth; 1 3/4 stays", false),
+                Arguments.of(
+                        new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ZIGZAG, 0),
+                        "a straight edge, or a chevron strip",
+                        true),
+                Arguments.of(
+                        new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.S_CURVE, 0), "or a serpentine strip", true),
+                Arguments.of(new MotifDiagnostic.TooClose(0.125, 0.25), "1/4 is the least", true),
+                Arguments.of(new MotifDiagnostic.TooRound(4, 4.75), "From radius 4 3/4 on it stays inside", true),
+                Arguments.of(new MotifDiagnostic.NoSpace(), "no such space", true),
+                Arguments.of(
+                        new MotifDiagnostic.FansApart(16, 7.5), "16 apart, too far for arcs of radius 7 1/2", false),
+                Arguments.of(new MotifDiagnostic.Pinched(0.1875), "the narrowest gap is 3/16", false),
+                Arguments.of(new MotifDiagnostic.Spacing(0.5, 0.51), "really come 0.510", false),
+                Arguments.of(new MotifDiagnostic.Walk(0.5, 0.707), "walks 11/16 generous along the seam", false),
+                Arguments.of(
+                        new MotifDiagnostic.Swivels(6, 1, 24), "1 time for a blade of 6, 24 times on this run", false),
+                Arguments.of(
+                        new MotifDiagnostic.Chain(1.75, 0.25, 0.5, 0.375), "Circles of 1 3/4, 1/4 apart, 1/2", false),
+                Arguments.of(new MotifDiagnostic.CornersDiffer(0.25), "differ by up to 1/4", false),
+                Arguments.of(new MotifDiagnostic.HatchLikeEcho(0.5), "one texture", false),
+                Arguments.of(new MotifDiagnostic.Parity(true), "an odd count", false));
     }
 
     @ParameterizedTest
-    @MethodSource("obstacles")
-    void saysWhatIsTheMatter(Obstacle obstacle, String said, boolean stops) {
-        assertThat(WORDS.text(obstacle)).contains(said).endsWith(".");
-        assertThat(obstacle.stops()).isEqualTo(stops);
+    @MethodSource("diagnostics")
+    void saysWhatIsTheMatter(MotifDiagnostic diagnostic, String said, boolean stops) {
+        assertThat(WORDS.text(diagnostic)).contains(said).endsWith(".");
+        assertThat(diagnostic.stops()).isEqualTo(stops);
     }
 
     @Test
@@ -160,7 +173,12 @@ class MotifWordsTest {
     void findingsSayWhereTheyStand() {
         Quilt quilt = DemoJob.heronWeir().quilt().withAreas(List.of(new Area.Medallion(12)));
         Finding missing = new Finding.AreaTrouble(
-                new AreaId(1), 'A', false, 1, new AreaTold.RingMissing(3, OptionalDouble.of(3.5)), Optional.empty());
+                new AreaId(1),
+                'A',
+                false,
+                1,
+                new AreaDiagnostic.RingMissing(3, OptionalDouble.of(3.5)),
+                Optional.empty());
         assertThat(FindingWords.where(missing, quilt)).isEqualTo("Medallion: ");
         assertThat(new FindingWords(new Words(TapeScale.SIXTEENTHS)).text(missing))
                 .isEqualTo("No template stitches a ring 3 across. The nearest is 3 1/2.");

@@ -2,7 +2,6 @@ package jollyspindle.core.words;
 
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.shelf.ArcEdge;
-import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.Find;
 import jollyspindle.core.shelf.FootCalibration;
 import jollyspindle.core.shelf.FootMeasurement;
@@ -12,6 +11,7 @@ import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.TapePlaces;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 import jollyspindle.core.shelf.TemplateFinder;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
@@ -92,28 +92,28 @@ class ShelfWordsTest {
         Guide hole = StarterShelf.template("well-head").cut().guides().get(0);
         return Stream.of(
                 Arguments.of(
-                        new Concern.HollowSmallerThanFoot(hole, 0.25, 0.25),
+                        new TemplateDiagnostic.HollowSmallerThanFoot(hole, 0.25, 0.25),
                         "Hole has radius 1/4, no more than the foot's 1/4: the foot can't follow it, and there is nothing of"
                                 + " this size to stitch."),
                 Arguments.of(
-                        new Concern.SlotTooNarrow(0.48, 0.5),
+                        new TemplateDiagnostic.SlotTooNarrow(0.48, 0.5),
                         "The slots are 0.48 wide, and the foot is 1/2: it doesn't get in."),
-                Arguments.of(new Concern.CantFollowAll(hole, 0), "The foot can't get along the hole."),
+                Arguments.of(new TemplateDiagnostic.CantFollowAll(hole, 0), "The foot can't get along the hole."),
                 Arguments.of(
-                        new Concern.CantFollowAll(hole, 3),
+                        new TemplateDiagnostic.CantFollowAll(hole, 3),
                         "Along the hole the foot gets stuck: the line is stitched in 3 pieces."),
                 Arguments.of(
-                        new Concern.LineOffPlate(EngravedLine.rise(2.5)),
+                        new TemplateDiagnostic.LineOffPlate(EngravedLine.rise(2.5)),
                         "The rise line 2 1/2 would lie beside the acrylic. Check its value and what it means."),
                 Arguments.of(
-                        new Concern.LineOffPlate(EngravedLine.reference(Math.toRadians(-30))),
+                        new TemplateDiagnostic.LineOffPlate(EngravedLine.reference(Math.toRadians(-30))),
                         "The reference line at −30° would lie beside the acrylic. Check its value and what it means."),
                 Arguments.of(
-                        new Concern.GapTooNarrow(0.4, 0.5),
+                        new TemplateDiagnostic.GapTooNarrow(0.4, 0.5),
                         "The gap is 0.4 wide, and the foot is 1/2: it can't pass. Needle and foot up, and lift the template"
                                 + " over. Your machine's manual and its dealer come first."),
                 Arguments.of(
-                        new Concern.ThicknessAgainstFoot(0.125, true, Machine.FootType.LONGARM),
+                        new TemplateDiagnostic.ThicknessAgainstFoot(0.125, true, Machine.FootType.LONGARM),
                         "It is 1/8 thick, one of the thin sort, and the machine has a longarm foot. Thin templates go with"
                                 + " low-shank feet. A wrong pair lets the foot ride up over the template, or strikes the"
                                 + " needle clamp. Your machine's manual and its dealer come first."));
@@ -121,8 +121,8 @@ class ShelfWordsTest {
 
     @ParameterizedTest
     @MethodSource("concerns")
-    void concernsInFull(Concern concern, String said) {
-        assertThat(new ConcernWords(INCHES).text(concern)).isEqualTo(said);
+    void concernsInFull(TemplateDiagnostic concern, String said) {
+        assertThat(new TemplateDiagnosticWords(INCHES).text(concern)).isEqualTo(said);
     }
 
     @Test

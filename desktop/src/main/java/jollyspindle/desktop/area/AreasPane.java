@@ -305,7 +305,7 @@ public final class AreasPane extends VBox {
     // --- what comes of it --------------------------------------------------------------------------------------
 
     private void said(AreaPlan plan) {
-        if (plan.lines().isEmpty() && plan.told().isEmpty()) {
+        if (plan.lines().isEmpty() && plan.diagnosed().isEmpty()) {
             return;
         }
         plan.sums().stream()
@@ -318,7 +318,7 @@ public final class AreasPane extends VBox {
                     parts.add(() -> sums);
                 });
         FindingWords words = new FindingWords(bench.words());
-        plan.told().stream()
+        plan.diagnosed().stream()
                 .filter(told -> told.letter() == desk.letter())
                 .forEach(told -> parts.add(() -> Labelled.wrapped(
                         words.text(new Finding.AreaTrouble(

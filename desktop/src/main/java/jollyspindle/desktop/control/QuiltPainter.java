@@ -1,7 +1,7 @@
 package jollyspindle.desktop.control;
 
+import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.area.AreaPlan;
-import jollyspindle.core.area.AreaTold;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
@@ -307,7 +307,7 @@ final class QuiltPainter {
                 .filter(f -> f.severity() != Finding.Severity.NOTE)
                 .forEach(f -> f.place().ifPresent(at -> {
                     if (f instanceof Finding.AreaTrouble trouble
-                            && trouble.what() instanceof AreaTold.Unstitched open) {
+                            && trouble.what() instanceof AreaDiagnostic.Unstitched open) {
                         circle(at, open.diameter());
                     }
                     warning(at);

@@ -1,11 +1,11 @@
 package jollyspindle.desktop.shelf;
 
-import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.Find;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.TapePlaces;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 import jollyspindle.core.shelf.TemplateFinder;
 import jollyspindle.core.shelf.TemplateInspector;
 import jollyspindle.core.shelf.form.Form;
@@ -51,7 +51,7 @@ public final class ShelfModel {
     private final ObjectProperty<Optional<TapePlaces.Wanted>> tape = new SimpleObjectProperty<>(Optional.empty());
     private final StringProperty tapeEdge = new SimpleStringProperty();
     private final Map<Template, Stitching> stitchings = new HashMap<>();
-    private final Map<Template, List<Concern>> concerns = new HashMap<>();
+    private final Map<Template, List<TemplateDiagnostic>> concerns = new HashMap<>();
     private Machine reckonedFor;
 
     public ShelfModel(Workbench bench) {
@@ -193,7 +193,7 @@ public final class ShelfModel {
                 template, t -> Stitching.of(t, bench.job().machine()));
     }
 
-    List<Concern> concerns(Template template) {
+    List<TemplateDiagnostic> concerns(Template template) {
         Stitching stitching = stitching(template);
         return concerns.computeIfAbsent(
                 template, t -> TemplateInspector.inspect(stitching, bench.job().machine()));
@@ -222,7 +222,7 @@ public final class ShelfModel {
             Template template,
             Machine machine,
             Stitching stitching,
-            List<Concern> concerns,
+            List<TemplateDiagnostic> concerns,
             Optional<TapePlaces.Place> place) {}
 
     /** What works out all there is to show of a template, away from the window. */

@@ -1,14 +1,14 @@
 package jollyspindle.desktop.shelf;
 
-import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.StitchFact;
 import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.TapePlaces;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.Guide;
-import jollyspindle.core.words.ConcernWords;
 import jollyspindle.core.words.ShelfWords;
+import jollyspindle.core.words.TemplateDiagnosticWords;
 import jollyspindle.desktop.control.BackgroundQueue;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Gradually;
@@ -172,11 +172,11 @@ final class StitchView extends HBox {
                 + bench.words().exact(stitching.footRadius()) + ".");
         summary.getStyleClass().setAll("label", stitching.lines().isEmpty() ? "refused" : "understood");
         Gradually.atOnce(facts, List.of());
-        for (Concern concern : reckoned.concerns()) {
+        for (TemplateDiagnostic concern : reckoned.concerns()) {
             Label label = Labelled.wrapped(
-                    new ConcernWords(bench.words()).text(concern),
+                    new TemplateDiagnosticWords(bench.words()).text(concern),
                     "concern",
-                    concern.prevents() ? "concern-problem" : "concern-note");
+                    concern.stops() ? "concern-problem" : "concern-note");
             facts.getChildren().add(label);
         }
         Set<StitchFact> tabled = new HashSet<>();

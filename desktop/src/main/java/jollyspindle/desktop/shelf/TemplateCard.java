@@ -1,8 +1,8 @@
 package jollyspindle.desktop.shelf;
 
-import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.TemplatePicture;
@@ -54,7 +54,7 @@ final class TemplateCard extends ToggleButton {
                 (does.isPresent() ? NARROWEST_FOUND : NARROWEST)
                         * look.scaleProperty().get(),
                 picture.getWidth());
-        boolean trouble = model.concerns(template).stream().anyMatch(Concern::prevents);
+        boolean trouble = model.concerns(template).stream().anyMatch(TemplateDiagnostic::stops);
         String summary = Words.capital(words.summary(stitching));
         content.getChildren().add(text(does.orElse(summary), wide, "card-text"));
         if (does.isEmpty()) {

@@ -6,17 +6,17 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.code.Codes;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.measure.TapeScale;
-import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.Find;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.SeamRegister;
 import jollyspindle.core.shelf.StitchFact;
 import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 import jollyspindle.core.shelf.TemplateInspector;
-import jollyspindle.core.words.ConcernWords;
 import jollyspindle.core.words.FindWords;
 import jollyspindle.core.words.ShelfWords;
+import jollyspindle.core.words.TemplateDiagnosticWords;
 import jollyspindle.core.words.Words;
 
 import java.util.List;
@@ -94,10 +94,10 @@ public final class ShelfJson {
         }
     }
 
-    private void concern(ObjectNode node, Concern concern) {
+    private void concern(ObjectNode node, TemplateDiagnostic concern) {
         node.put("code", Codes.ofKind(concern));
-        node.put("prevents", concern.prevents());
-        node.put("text", new ConcernWords(words).text(concern));
+        node.put("prevents", concern.stops());
+        node.put("text", new TemplateDiagnosticWords(words).text(concern));
     }
 
     private void fact(ObjectNode node, StitchFact fact) {

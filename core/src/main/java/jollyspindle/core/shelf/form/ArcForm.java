@@ -11,11 +11,11 @@ import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.ArcTemplate;
-import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Prediction;
 import jollyspindle.core.shelf.StitchFacts;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -142,14 +142,14 @@ public record ArcForm(
     }
 
     @Override
-    public void inspect(Template template, Machine machine, List<Concern> found) {
+    public void inspect(Template template, Machine machine, List<TemplateDiagnostic> found) {
         for (ArcEdge edge : ArcEdge.values()) {
             edgeRadius(edge, template.label())
-                    .ifPresent(radius ->
-                            Concern.small((edge == ArcEdge.CONVEX ? bulging : hollow).getAsDouble(), radius, found));
+                    .ifPresent(radius -> TemplateDiagnostic.small(
+                            (edge == ArcEdge.CONVEX ? bulging : hollow).getAsDouble(), radius, found));
         }
         if ((halfCircle || legs > 0) && !reachesHalfCircle()) {
-            found.add(new Concern.SweepShortOfHalfCircle(usableSweep));
+            found.add(new TemplateDiagnostic.SweepShortOfHalfCircle(usableSweep));
         }
         for (ArcTemplate edge : template.arcs()) {
             double radius = edge.stitchedRadius(machine);
@@ -166,7 +166,8 @@ public record ArcForm(
                     template.lines().stream()
                             .filter(l -> l.kind() == EngravedLine.Kind.RISE && l.value() == line.label())
                             .findFirst()
-                            .ifPresent(l -> found.add(new Concern.LineBeyondSweep(l, needed, edge.usableSweep())));
+                            .ifPresent(l ->
+                                    found.add(new TemplateDiagnostic.LineBeyondSweep(l, needed, edge.usableSweep())));
                 }
             }
         }

@@ -10,10 +10,10 @@ import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.ArcTemplate;
-import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StitchFacts;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -90,12 +90,13 @@ public record CircleForm(Cutting cutting, List<Double> sizes, double rim) implem
     }
 
     @Override
-    public void inspect(Template template, Machine machine, List<Concern> found) {
+    public void inspect(Template template, Machine machine, List<TemplateDiagnostic> found) {
         if (cutting == Cutting.DISCS) {
-            sizes.forEach(size -> Concern.small(size, template.label().cutRadius(size, ArcEdge.CONVEX), found));
+            sizes.forEach(
+                    size -> TemplateDiagnostic.small(size, template.label().cutRadius(size, ArcEdge.CONVEX), found));
         }
         if (cutting == Cutting.RING && template.cut().guides().isEmpty()) {
-            found.add(new Concern.RunsInto(sizes.get(0), sizes.get(1)));
+            found.add(new TemplateDiagnostic.RunsInto(sizes.get(0), sizes.get(1)));
         }
     }
 

@@ -1,11 +1,11 @@
 package jollyspindle.core.shelf.form;
 
 import jollyspindle.core.shelf.ArcTemplate;
-import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Prediction;
 import jollyspindle.core.shelf.StitchFacts;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 
 import java.util.List;
 import java.util.OptionalDouble;
@@ -67,7 +67,7 @@ public sealed interface Form
     }
 
     /** Adds what is the matter with a template of this form. */
-    default void inspect(Template template, Machine machine, List<Concern> found) {
+    default void inspect(Template template, Machine machine, List<TemplateDiagnostic> found) {
         // Most forms have nothing of their own.
     }
 

@@ -9,12 +9,12 @@ import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
-import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Prediction;
 import jollyspindle.core.shelf.StitchFact;
 import jollyspindle.core.shelf.StitchFacts;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -75,9 +75,9 @@ public record ScallopRow(int bumps, double width, double depth) implements Form 
     }
 
     @Override
-    public void inspect(Template template, Machine machine, List<Concern> found) {
+    public void inspect(Template template, Machine machine, List<TemplateDiagnostic> found) {
         if (bumpRadius() <= 0) {
-            found.add(new Concern.ShellsTooNarrow(width, 2 * machine.footRadius()));
+            found.add(new TemplateDiagnostic.ShellsTooNarrow(width, 2 * machine.footRadius()));
         }
     }
 

@@ -5,9 +5,9 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.ArcEdge;
-import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -74,14 +74,15 @@ final class Slots {
     }
 
     /** Adds what is the matter with slots: too narrow for the foot, or one running into the next. */
-    static void inspect(List<Double> sizes, double width, SizeLabel label, Machine machine, List<Concern> found) {
+    static void inspect(
+            List<Double> sizes, double width, SizeLabel label, Machine machine, List<TemplateDiagnostic> found) {
         if (width < 2 * machine.footRadius() - Tolerances.ROUNDING) {
-            found.add(new Concern.SlotTooNarrow(width, 2 * machine.footRadius()));
+            found.add(new TemplateDiagnostic.SlotTooNarrow(width, 2 * machine.footRadius()));
         }
         for (int i = 1; i < sizes.size(); i++) {
             double apart = label.radius(sizes.get(i)) - label.radius(sizes.get(i - 1));
             if (apart <= width) {
-                found.add(new Concern.RunsInto(sizes.get(i - 1), sizes.get(i)));
+                found.add(new TemplateDiagnostic.RunsInto(sizes.get(i - 1), sizes.get(i)));
             }
         }
     }

@@ -4,10 +4,10 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
-import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StitchFacts;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -60,11 +60,11 @@ public record SlottedCircles(List<Double> sizes, double slotWidth, double sweep)
     }
 
     @Override
-    public void inspect(Template template, Machine machine, List<Concern> found) {
+    public void inspect(Template template, Machine machine, List<TemplateDiagnostic> found) {
         Slots.inspect(sizes, slotWidth, template.label(), machine, found);
         sizes.stream()
                 .filter(size -> bridge(size, template.label()) <= 0)
-                .forEach(size -> found.add(new Concern.BridgeCut(size)));
+                .forEach(size -> found.add(new TemplateDiagnostic.BridgeCut(size)));
     }
 
     @Override

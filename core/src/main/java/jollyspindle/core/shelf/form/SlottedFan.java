@@ -7,10 +7,10 @@ import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
-import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StitchFacts;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -68,10 +68,10 @@ public record SlottedFan(List<Double> sizes, double slotWidth, double sweep, dou
     }
 
     @Override
-    public void inspect(Template template, Machine machine, List<Concern> found) {
+    public void inspect(Template template, Machine machine, List<TemplateDiagnostic> found) {
         Slots.inspect(sizes, slotWidth, template.label(), machine, found);
         if (reachesBeyondLegs(template.label())) {
-            found.add(new Concern.SlotsBeyondLegs(sweep, legAngle));
+            found.add(new TemplateDiagnostic.SlotsBeyondLegs(sweep, legAngle));
         }
     }
 

@@ -14,12 +14,12 @@ import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.param.Values;
-import jollyspindle.core.shelf.Concern;
 import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Prediction;
 import jollyspindle.core.shelf.StitchFacts;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateDiagnostic;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -268,9 +268,9 @@ public record TurnedArm(Figure figure, double reach, double hook, double width) 
     }
 
     @Override
-    public void inspect(Template template, Machine machine, List<Concern> found) {
+    public void inspect(Template template, Machine machine, List<TemplateDiagnostic> found) {
         if (!hookFits(machine)) {
-            found.add(new Concern.HookDoesntFit(hook, machine.footRadius()));
+            found.add(new TemplateDiagnostic.HookDoesntFit(hook, machine.footRadius()));
         }
     }
 

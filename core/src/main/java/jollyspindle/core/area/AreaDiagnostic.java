@@ -1,21 +1,17 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.geometry.Point;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
 
 /** Why a motif can't be laid out in an area as it was asked for, or what there is to know about it. All lengths in inches. */
-public sealed interface AreaTold {
+public sealed interface AreaDiagnostic extends Diagnostic {
 
-    /** Whether something that was asked for isn't stitched. */
+    @Override
     default boolean stops() {
         return true;
-    }
-
-    /** Where it is, in the quilt's frame, if it is in one place. */
-    default Optional<Point> where() {
-        return Optional.empty();
     }
 
     /**
@@ -28,7 +24,7 @@ public sealed interface AreaTold {
     }
 
     /** What keeps nothing from being stitched. */
-    sealed interface Note extends AreaTold {
+    sealed interface Note extends AreaDiagnostic {
         @Override
         default boolean stops() {
             return false;
@@ -57,20 +53,20 @@ public sealed interface AreaTold {
         STRAIGHT_EDGE
     }
 
-    record NoTool(EdgeKind need) implements AreaTold {}
+    record NoTool(EdgeKind need) implements AreaDiagnostic {}
 
     /**
      * It would take more lines and placements than can be planned.
      *
      * @param most that can
      */
-    record TooFine(int most) implements AreaTold {}
+    record TooFine(int most) implements AreaDiagnostic {}
 
     /** Not a line of it has room. */
-    record NoRoom() implements AreaTold {}
+    record NoRoom() implements AreaDiagnostic {}
 
     /** Only a medallion has something outside it that is stitched with it. */
-    record NothingOutside() implements AreaTold {}
+    record NothingOutside() implements AreaDiagnostic {}
 
     /**
      * No template stitches a ring of this size.
@@ -78,7 +74,7 @@ public sealed interface AreaTold {
      * @param diameter wanted
      * @param nearest that a template stitches, if there is any
      */
-    record RingMissing(double diameter, OptionalDouble nearest) implements AreaTold {
+    record RingMissing(double diameter, OptionalDouble nearest) implements AreaDiagnostic {
         public RingMissing {
             diameter = settled(diameter);
             nearest = nearest.isPresent() ? OptionalDouble.of(settled(nearest.getAsDouble())) : nearest;
@@ -134,7 +130,7 @@ public sealed interface AreaTold {
      * @param distance between them
      * @param most it can span
      */
-    record TooFar(double distance, double most) implements AreaTold {
+    record TooFar(double distance, double most) implements AreaDiagnostic {
         public TooFar {
             distance = settled(distance);
             most = settled(most);
@@ -147,7 +143,7 @@ public sealed interface AreaTold {
      * @param radius the template stitches
      * @param least that doesn't
      */
-    record TooRound(double radius, double least) implements AreaTold {
+    record TooRound(double radius, double least) implements AreaDiagnostic {
         public TooRound {
             radius = settled(radius);
             least = settled(least);
@@ -195,7 +191,7 @@ public sealed interface AreaTold {
      * @param width of a shell
      * @param rise of a row
      */
-    record NoShells(double width, double rise) implements AreaTold {
+    record NoShells(double width, double rise) implements AreaDiagnostic {
         public NoShells {
             width = settled(width);
             rise = settled(rise);

@@ -1,7 +1,9 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.diagnostic.Diagnostic;
+
 /** Why a motif can't be laid out as it was asked for, or what there is to know about it. All lengths in inches. */
-public sealed interface Obstacle {
+public sealed interface MotifDiagnostic extends Diagnostic {
 
     /** What sort of template is needed. */
     enum EdgeKind {
@@ -28,7 +30,7 @@ public sealed interface Obstacle {
         }
     }
 
-    /** Whether something that was asked for isn't stitched. */
+    @Override
     default boolean stops() {
         return true;
     }
@@ -38,21 +40,21 @@ public sealed interface Obstacle {
      *
      * @param radius it must stitch; 0 if any will do
      */
-    record NoTool(EdgeKind need, double radius) implements Obstacle {}
+    record NoTool(EdgeKind need, double radius) implements MotifDiagnostic {}
 
     /**
      * It would take more lines and placements than can be planned.
      *
      * @param most that can
      */
-    record TooFine(int most) implements Obstacle {}
+    record TooFine(int most) implements MotifDiagnostic {}
 
     /**
      * It is higher than its room.
      *
      * @param over by how much
      */
-    record TooHigh(double over) implements Obstacle {}
+    record TooHigh(double over) implements MotifDiagnostic {}
 
     /**
      * The template can't reach from one mark to the next.
@@ -60,7 +62,7 @@ public sealed interface Obstacle {
      * @param distance between them
      * @param most it can span
      */
-    record TooFar(double distance, double most) implements Obstacle {}
+    record TooFar(double distance, double most) implements MotifDiagnostic {}
 
     /**
      * A corner arc's feet are to stand so far out that little of the runs would be left.
@@ -68,7 +70,7 @@ public sealed interface Obstacle {
      * @param feet from the corner
      * @param most that is allowed
      */
-    record FeetTooFar(double feet, double most) implements Obstacle {}
+    record FeetTooFar(double feet, double most) implements MotifDiagnostic {}
 
     /**
      * Fewer lines have room than were asked for.
@@ -76,7 +78,7 @@ public sealed interface Obstacle {
      * @param asked how many
      * @param room for how many
      */
-    record TooMany(int asked, int room) implements Obstacle {}
+    record TooMany(int asked, int room) implements MotifDiagnostic {}
 
     /**
      * Fewer rows of fans have room than were asked for.
@@ -84,7 +86,7 @@ public sealed interface Obstacle {
      * @param asked how many
      * @param room for how many
      */
-    record TooManyRows(int asked, int room) implements Obstacle {}
+    record TooManyRows(int asked, int room) implements MotifDiagnostic {}
 
     /**
      * The fans stand too far apart: an arc ends on the ditch, not on the fan before.
@@ -92,7 +94,7 @@ public sealed interface Obstacle {
      * @param pitch from pivot to pivot
      * @param radius of the outermost arc
      */
-    record FansApart(double pitch, double radius) implements Obstacle {
+    record FansApart(double pitch, double radius) implements MotifDiagnostic {
         @Override
         public boolean stops() {
             return false;
@@ -111,7 +113,7 @@ public sealed interface Obstacle {
      *
      * @param spacing of both
      */
-    record HatchLikeEcho(double spacing) implements Obstacle {
+    record HatchLikeEcho(double spacing) implements MotifDiagnostic {
         @Override
         public boolean stops() {
             return false;
@@ -124,7 +126,7 @@ public sealed interface Obstacle {
      * @param spacing asked for
      * @param least that can be
      */
-    record TooClose(double spacing, double least) implements Obstacle {}
+    record TooClose(double spacing, double least) implements MotifDiagnostic {}
 
     /**
      * The arc is too round: it would bulge out of the space it stands in.
@@ -132,17 +134,17 @@ public sealed interface Obstacle {
      * @param radius it stitches
      * @param least that stays inside
      */
-    record TooRound(double radius, double least) implements Obstacle {}
+    record TooRound(double radius, double least) implements MotifDiagnostic {}
 
     /** The motifs before leave no such space. */
-    record NoSpace() implements Obstacle {}
+    record NoSpace() implements MotifDiagnostic {}
 
     /**
      * The count should be of another kind.
      *
      * @param odd whether it should be odd; otherwise even
      */
-    record Parity(boolean odd) implements Obstacle {
+    record Parity(boolean odd) implements MotifDiagnostic {
         @Override
         public boolean stops() {
             return false;
@@ -155,7 +157,7 @@ public sealed interface Obstacle {
      * @param module of the strip
      * @param repeat of the run
      */
-    record OffModule(double module, double repeat) implements Obstacle {
+    record OffModule(double module, double repeat) implements MotifDiagnostic {
         @Override
         public boolean stops() {
             return false;
@@ -171,7 +173,7 @@ public sealed interface Obstacle {
     record Rows(int rows, double over) implements Note {}
 
     /** Something worth knowing that is in nobody's way. */
-    sealed interface Note extends Obstacle {
+    sealed interface Note extends MotifDiagnostic {
         @Override
         default boolean stops() {
             return false;

@@ -1,5 +1,6 @@
 package jollyspindle.core.shelf;
 
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.SizeLabel;
@@ -7,87 +8,88 @@ import jollyspindle.core.shelf.form.SizeLabel;
 import java.util.List;
 
 /** Something about a template that can't be, or that wants another look. Inches and radians. */
-public sealed interface Concern {
+public sealed interface TemplateDiagnostic extends Diagnostic {
 
     /** Adds that a label makes no sense where what it says is an edge of no radius. */
-    static void small(double size, double radius, List<Concern> found) {
+    static void small(double size, double radius, List<TemplateDiagnostic> found) {
         if (radius <= 0) {
             found.add(new LabelSmallerThanFoot(size));
         }
     }
 
     /** Whether the template, or an edge of it, can't be used because of it. */
-    default boolean prevents() {
+    @Override
+    default boolean stops() {
         return false;
     }
 
     /** A hollow of no more than the foot's own radius: the foot can't follow, nothing is stitched. */
-    record HollowSmallerThanFoot(Guide guide, double edgeRadius, double footRadius) implements Concern {
+    record HollowSmallerThanFoot(Guide guide, double edgeRadius, double footRadius) implements TemplateDiagnostic {
         @Override
-        public boolean prevents() {
+        public boolean stops() {
             return true;
         }
     }
 
     /** A size that would count the foot, but is no larger than the foot: there is no such edge. */
-    record LabelSmallerThanFoot(double size) implements Concern {
+    record LabelSmallerThanFoot(double size) implements TemplateDiagnostic {
         @Override
-        public boolean prevents() {
+        public boolean stops() {
             return true;
         }
     }
 
     /** The foot doesn't get into the slots. */
-    record SlotTooNarrow(double slotWidth, double footWidth) implements Concern {
+    record SlotTooNarrow(double slotWidth, double footWidth) implements TemplateDiagnostic {
         @Override
-        public boolean prevents() {
+        public boolean stops() {
             return true;
         }
     }
 
     /** A slot's round ends run into each other across the bridge, so that the inside would fall out. */
-    record BridgeCut(double size) implements Concern {
+    record BridgeCut(double size) implements TemplateDiagnostic {
         @Override
-        public boolean prevents() {
+        public boolean stops() {
             return true;
         }
     }
 
     /** Two slots, or a ring's hole and rim, run into each other. */
-    record RunsInto(double size, double next) implements Concern {
+    record RunsInto(double size, double next) implements TemplateDiagnostic {
         @Override
-        public boolean prevents() {
+        public boolean stops() {
             return true;
         }
     }
 
     /** Shells no wider than the foot can't be made. */
-    record ShellsTooNarrow(double width, double footWidth) implements Concern {
+    record ShellsTooNarrow(double width, double footWidth) implements TemplateDiagnostic {
         @Override
-        public boolean prevents() {
+        public boolean stops() {
             return true;
         }
     }
 
     /** The foot gets nowhere along an edge, or an edge as it is labelled can't be cut. */
-    record NothingStitched() implements Concern {
+    record NothingStitched() implements TemplateDiagnostic {
         @Override
-        public boolean prevents() {
+        public boolean stops() {
             return true;
         }
     }
 
     /** The foot can't follow an edge all the way; the line breaks off, or cuts across. */
-    record CantFollowAll(Guide guide, int pieces) implements Concern {}
+    record CantFollowAll(Guide guide, int pieces) implements TemplateDiagnostic {}
 
     /** It is sold as a half circle, or has legs, but its sweep falls short of one. */
-    record SweepShortOfHalfCircle(double usableSweep) implements Concern {}
+    record SweepShortOfHalfCircle(double usableSweep) implements TemplateDiagnostic {}
 
     /** A rise line asks for more sweep than the edge has. */
-    record LineBeyondSweep(EngravedLine line, double needed, double usableSweep) implements Concern {}
+    record LineBeyondSweep(EngravedLine line, double needed, double usableSweep) implements TemplateDiagnostic {}
 
     /** A line that its label puts beside the acrylic. */
-    record LineOffPlate(EngravedLine line) implements Concern {}
+    record LineOffPlate(EngravedLine line) implements TemplateDiagnostic {}
 
     /**
      * What was measured on cloth isn't what the label foretells.
@@ -95,20 +97,20 @@ public sealed interface Concern {
      * @param better what the label would have to mean for it to fit; null if nothing does
      */
     record CheckDisagrees(Prediction foretold, double measured, double footRadius, SizeLabel better)
-            implements Concern {}
+            implements TemplateDiagnostic {}
 
     /** The way into an opening is narrower than the foot. */
-    record GapTooNarrow(double gap, double footWidth) implements Concern {}
+    record GapTooNarrow(double gap, double footWidth) implements TemplateDiagnostic {}
 
     /** There is no way into an opening: needle and foot up, and it is lifted over the foot. */
-    record NoGap() implements Concern {}
+    record NoGap() implements TemplateDiagnostic {}
 
     /** The hook doesn't hold the foot where it should. */
-    record HookDoesntFit(double hook, double footRadius) implements Concern {}
+    record HookDoesntFit(double hook, double footRadius) implements TemplateDiagnostic {}
 
     /** Thin templates go with low-shank feet, thick ones with high-shank feet and longarms. */
-    record ThicknessAgainstFoot(double thickness, boolean thin, Machine.FootType foot) implements Concern {}
+    record ThicknessAgainstFoot(double thickness, boolean thin, Machine.FootType foot) implements TemplateDiagnostic {}
 
     /** Parts of a fan's slots lie beyond its legs. */
-    record SlotsBeyondLegs(double sweep, double legAngle) implements Concern {}
+    record SlotsBeyondLegs(double sweep, double legAngle) implements TemplateDiagnostic {}
 }
