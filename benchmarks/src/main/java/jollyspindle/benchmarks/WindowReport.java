@@ -109,7 +109,12 @@ public final class WindowReport {
         while (more.get()) {
             longest.add(longest(() -> more.set(!Gradually.isFilled() || window.prepareNext())));
         }
-        System.out.printf(Locale.ROOT, "%-40s longest step %s%n", "made before it is asked for", longest(longest));
+        System.out.printf(
+                Locale.ROOT,
+                "%-40s longest step %s; of each part %s%n",
+                "made before it is asked for",
+                longest(longest),
+                longest);
     }
 
     /** Goes from stage to stage, from page to page and from light to dark; the first time all of it is new. */
