@@ -9,11 +9,6 @@ import java.util.OptionalDouble;
 /** Why a motif can't be laid out in an area as it was asked for, or what there is to know about it. All lengths in inches. */
 public sealed interface AreaDiagnostic extends Diagnostic {
 
-    @Override
-    default boolean stops() {
-        return true;
-    }
-
     /**
      * A length without the last digits that depend on where a block lies, so that blocks that are alike are told alike.
      *
@@ -21,27 +16,6 @@ public sealed interface AreaDiagnostic extends Diagnostic {
      */
     private static double settled(double inches) {
         return Math.rint(inches * 1e9) / 1e9;
-    }
-
-    /** What keeps nothing from being stitched. */
-    sealed interface Note extends AreaDiagnostic {
-        @Override
-        default boolean stops() {
-            return false;
-        }
-
-        /** Whether there is nothing the matter with it. */
-        default boolean good() {
-            return false;
-        }
-    }
-
-    /** What is only good to know. */
-    sealed interface Good extends Note {
-        @Override
-        default boolean good() {
-            return true;
-        }
     }
 
     /** What sort of template is missing. */
@@ -88,7 +62,7 @@ public sealed interface AreaDiagnostic extends Diagnostic {
      * @param narrowest gap
      * @param widest gap
      */
-    record RingGaps(double wanted, double narrowest, double widest) implements Good {
+    record RingGaps(double wanted, double narrowest, double widest) implements AreaDiagnostic, Diagnostic.Note {
         public RingGaps {
             wanted = settled(wanted);
             narrowest = settled(narrowest);
@@ -103,7 +77,7 @@ public sealed interface AreaDiagnostic extends Diagnostic {
      * @param needed to the farthest place of the edge that an arm points to
      * @param arms how many end short
      */
-    record ReachShort(double reach, double needed, int arms) implements Note {
+    record ReachShort(double reach, double needed, int arms) implements AreaDiagnostic, Diagnostic.Warning {
         public ReachShort {
             reach = settled(reach);
             needed = settled(needed);
@@ -117,7 +91,7 @@ public sealed interface AreaDiagnostic extends Diagnostic {
      * @param most that are no matter
      * @param place where
      */
-    record PileUp(int lines, int most, Point place) implements Note {
+    record PileUp(int lines, int most, Point place) implements AreaDiagnostic, Diagnostic.Warning {
         @Override
         public Optional<Point> where() {
             return Optional.of(place);
@@ -155,7 +129,7 @@ public sealed interface AreaDiagnostic extends Diagnostic {
      *
      * @param petals how many there are
      */
-    record PetalsCross(int petals) implements Note {}
+    record PetalsCross(int petals) implements AreaDiagnostic, Diagnostic.Warning {}
 
     /**
      * Circles don't reach their neighbours.
@@ -163,7 +137,7 @@ public sealed interface AreaDiagnostic extends Diagnostic {
      * @param diameter of each
      * @param apart from middle to middle
      */
-    record CirclesApart(double diameter, double apart) implements Note {
+    record CirclesApart(double diameter, double apart) implements AreaDiagnostic, Diagnostic.Warning {
         public CirclesApart {
             diameter = settled(diameter);
             apart = settled(apart);
@@ -177,7 +151,7 @@ public sealed interface AreaDiagnostic extends Diagnostic {
      * @param out from the centre to their middles
      * @param gap between neighbours; below 0 if they cross
      */
-    record Wreath(double diameter, double out, double gap) implements Good {
+    record Wreath(double diameter, double out, double gap) implements AreaDiagnostic, Diagnostic.Note {
         public Wreath {
             diameter = settled(diameter);
             out = settled(out);
@@ -207,7 +181,7 @@ public sealed interface AreaDiagnostic extends Diagnostic {
      * @param over what whole rows leave at the top
      * @param squeezed whether one shorter row is squeezed in there
      */
-    record Shells(double perRow, int rows, double rise, double over, boolean squeezed) implements Note {
+    record Shells(double perRow, int rows, double rise, double over, boolean squeezed) implements AreaDiagnostic {
         public Shells {
             perRow = settled(perRow);
             rise = settled(rise);
@@ -218,8 +192,8 @@ public sealed interface AreaDiagnostic extends Diagnostic {
         public static final double LEFT_ALONE = 1.0 / 8;
 
         @Override
-        public boolean good() {
-            return squeezed || over <= LEFT_ALONE;
+        public Weight weight() {
+            return squeezed || over <= LEFT_ALONE ? Weight.INFORMS : Weight.WARNS;
         }
     }
 
@@ -231,7 +205,7 @@ public sealed interface AreaDiagnostic extends Diagnostic {
      * @param gap to the next, square to them
      * @param tips from each to the next on the small arc
      */
-    record Caps(int petals, double cap, double gap, double tips) implements Good {
+    record Caps(int petals, double cap, double gap, double tips) implements AreaDiagnostic, Diagnostic.Note {
         public Caps {
             cap = settled(cap);
             gap = settled(gap);
@@ -245,14 +219,14 @@ public sealed interface AreaDiagnostic extends Diagnostic {
      * @param asked how many
      * @param room for how many
      */
-    record FewerSets(int asked, int room) implements Good {}
+    record FewerSets(int asked, int room) implements AreaDiagnostic, Diagnostic.Note {}
 
     /**
      * Lines are as far apart as the echoes beside them, so that both read as one texture.
      *
      * @param spacing of both
      */
-    record HatchLikeEcho(double spacing) implements Note {
+    record HatchLikeEcho(double spacing) implements AreaDiagnostic, Diagnostic.Warning {
         public HatchLikeEcho {
             spacing = settled(spacing);
         }
@@ -264,7 +238,7 @@ public sealed interface AreaDiagnostic extends Diagnostic {
      * @param parts how many there are, 2 or more
      * @param place in one of them
      */
-    record CutOff(int parts, Point place) implements Note {
+    record CutOff(int parts, Point place) implements AreaDiagnostic, Diagnostic.Warning {
         @Override
         public Optional<Point> where() {
             return Optional.of(place);
@@ -278,7 +252,7 @@ public sealed interface AreaDiagnostic extends Diagnostic {
      * @param centre of it
      * @param most that the batting allows
      */
-    record Unstitched(double diameter, Point centre, double most) implements Note {
+    record Unstitched(double diameter, Point centre, double most) implements AreaDiagnostic, Diagnostic.Warning {
         @Override
         public Optional<Point> where() {
             return Optional.of(centre);

@@ -3,6 +3,7 @@ package jollyspindle.core.inspection;
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.code.Codes;
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.Tie;
@@ -48,7 +49,15 @@ public sealed interface Finding {
         /** It can, but something will show or be lost. */
         WARNING,
         /** Good to know. */
-        NOTE
+        NOTE;
+
+        static Severity of(Diagnostic diagnostic) {
+            return switch (diagnostic.weight()) {
+                case STOPS -> PROBLEM;
+                case WARNS -> WARNING;
+                case INFORMS -> NOTE;
+            };
+        }
     }
 
     Severity severity();
@@ -577,10 +586,7 @@ public sealed interface Finding {
             implements Finding {
         @Override
         public Severity severity() {
-            if (what.stops()) {
-                return Severity.PROBLEM;
-            }
-            return what instanceof AreaDiagnostic.Note note && note.good() ? Severity.NOTE : Severity.WARNING;
+            return Severity.of(what);
         }
 
         @Override
@@ -694,10 +700,7 @@ public sealed interface Finding {
 
         @Override
         default Severity severity() {
-            if (diagnostic().stops()) {
-                return Severity.PROBLEM;
-            }
-            return diagnostic() instanceof MotifDiagnostic.Note ? Severity.NOTE : Severity.WARNING;
+            return Severity.of(diagnostic());
         }
 
         @Override

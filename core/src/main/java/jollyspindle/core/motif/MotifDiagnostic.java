@@ -30,11 +30,6 @@ public sealed interface MotifDiagnostic extends Diagnostic {
         }
     }
 
-    @Override
-    default boolean stops() {
-        return true;
-    }
-
     /**
      * No template of the needed sort is in the job.
      *
@@ -94,31 +89,21 @@ public sealed interface MotifDiagnostic extends Diagnostic {
      * @param pitch from pivot to pivot
      * @param radius of the outermost arc
      */
-    record FansApart(double pitch, double radius) implements MotifDiagnostic {
-        @Override
-        public boolean stops() {
-            return false;
-        }
-    }
+    record FansApart(double pitch, double radius) implements MotifDiagnostic, Diagnostic.Warning {}
 
     /**
      * Lowered lines come close at their feet.
      *
      * @param gap the narrowest, measured square to them
      */
-    record Pinched(double gap) implements Note {}
+    record Pinched(double gap) implements MotifDiagnostic, Diagnostic.Note {}
 
     /**
      * The hatching is as far apart as the echoes beside it, so that both read as one texture.
      *
      * @param spacing of both
      */
-    record HatchLikeEcho(double spacing) implements MotifDiagnostic {
-        @Override
-        public boolean stops() {
-            return false;
-        }
-    }
+    record HatchLikeEcho(double spacing) implements MotifDiagnostic, Diagnostic.Warning {}
 
     /**
      * The foot doesn't get so near to a line that is stitched already.
@@ -144,12 +129,7 @@ public sealed interface MotifDiagnostic extends Diagnostic {
      *
      * @param odd whether it should be odd; otherwise even
      */
-    record Parity(boolean odd) implements MotifDiagnostic {
-        @Override
-        public boolean stops() {
-            return false;
-        }
-    }
+    record Parity(boolean odd) implements MotifDiagnostic, Diagnostic.Warning {}
 
     /**
      * A strip's figures are of one size, and the repeats are of another that is seen to differ.
@@ -157,12 +137,7 @@ public sealed interface MotifDiagnostic extends Diagnostic {
      * @param module of the strip
      * @param repeat of the run
      */
-    record OffModule(double module, double repeat) implements MotifDiagnostic {
-        @Override
-        public boolean stops() {
-            return false;
-        }
-    }
+    record OffModule(double module, double repeat) implements MotifDiagnostic, Diagnostic.Warning {}
 
     /**
      * How often a strip's figure goes into the run's depth.
@@ -170,15 +145,7 @@ public sealed interface MotifDiagnostic extends Diagnostic {
      * @param rows how often
      * @param over what is left at each edge
      */
-    record Rows(int rows, double over) implements Note {}
-
-    /** Something worth knowing that is in nobody's way. */
-    sealed interface Note extends MotifDiagnostic {
-        @Override
-        default boolean stops() {
-            return false;
-        }
-    }
+    record Rows(int rows, double over) implements MotifDiagnostic, Diagnostic.Note {}
 
     /**
      * How far the needle goes along the seam from one echo to the next.
@@ -186,7 +153,7 @@ public sealed interface MotifDiagnostic extends Diagnostic {
      * @param spacing of the echoes, square to them
      * @param walk between their feet
      */
-    record Walk(double spacing, double walk) implements Note {}
+    record Walk(double spacing, double walk) implements MotifDiagnostic, Diagnostic.Note {}
 
     /**
      * A template near the wanted radius was found, so that echoes stand a little otherwise than wanted.
@@ -194,7 +161,7 @@ public sealed interface MotifDiagnostic extends Diagnostic {
      * @param wanted between the lines
      * @param really between them
      */
-    record Spacing(double wanted, double really) implements Note {}
+    record Spacing(double wanted, double really) implements MotifDiagnostic, Diagnostic.Note {}
 
     /**
      * How often the template is turned about its pivot part-way.
@@ -203,7 +170,7 @@ public sealed interface MotifDiagnostic extends Diagnostic {
      * @param each how often for that blade
      * @param all how often on the run
      */
-    record Swivels(double blade, int each, int all) implements Note {}
+    record Swivels(double blade, int each, int all) implements MotifDiagnostic, Diagnostic.Note {}
 
     /**
      * How a chain of circles comes out.
@@ -213,12 +180,12 @@ public sealed interface MotifDiagnostic extends Diagnostic {
      * @param end from the last to the run's end
      * @param edge from each to both edges
      */
-    record Chain(double diameter, double gap, double end, double edge) implements Note {}
+    record Chain(double diameter, double gap, double end, double edge) implements MotifDiagnostic, Diagnostic.Note {}
 
     /**
      * On a quilt that isn't square the corners differ.
      *
      * @param by how much further one crown stands out than another
      */
-    record CornersDiffer(double by) implements Note {}
+    record CornersDiffer(double by) implements MotifDiagnostic, Diagnostic.Note {}
 }

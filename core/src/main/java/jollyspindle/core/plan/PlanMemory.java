@@ -92,8 +92,8 @@ final class PlanMemory {
 
     private Map<Weighed, CandidateFinder> remembered = Map.of();
 
-    /** The round edges of templates that have been cut. */
-    private final Map<Template, List<ArcTemplate>> cut = new HashMap<>();
+    /** The round edges of the job's templates. */
+    private final Map<Template, List<ArcTemplate>> arcs = new HashMap<>();
 
     private Map<AreaAsked, AreaPlan> laidOut = Map.of();
 
@@ -116,9 +116,9 @@ final class PlanMemory {
         return tools;
     }
 
-    /** A template's round edges. Cutting a template takes a while. */
+    /** A template's round edges. */
     List<ArcTemplate> arcs(Template template) {
-        return cut.computeIfAbsent(template, Template::arcs);
+        return arcs.computeIfAbsent(template, Template::arcs);
     }
 
     Optional<CandidateFinder> finder(Weighed weighed) {
@@ -143,7 +143,7 @@ final class PlanMemory {
     void remember(QuiltJob job, Map<Weighed, CandidateFinder> weighed, Map<GroupId, RingLaid> rings) {
         remembered = weighed;
         ringsLaid = rings;
-        cut.keySet().retainAll(job.templates());
+        arcs.keySet().retainAll(job.templates());
     }
 
     /** Remembers the areas that were laid out last on a body. */

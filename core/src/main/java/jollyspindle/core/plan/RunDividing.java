@@ -271,9 +271,9 @@ final class RunDividing {
     }
 
     /** What the shelf says of a template besides doesn't touch the border. */
-    private static boolean concernsTheJob(TemplateDiagnostic concern) {
-        return concern instanceof TemplateDiagnostic.CheckDisagrees
-                || concern instanceof TemplateDiagnostic.ThicknessAgainstFoot
-                || concern instanceof TemplateDiagnostic.SweepShortOfHalfCircle;
+    private static boolean concernsTheJob(TemplateDiagnostic diagnostic) {
+        return diagnostic instanceof TemplateDiagnostic.CheckDisagrees
+                || diagnostic instanceof TemplateDiagnostic.ThicknessAgainstFoot
+                || diagnostic instanceof TemplateDiagnostic.SweepShortOfHalfCircle;
     }
 }

@@ -121,7 +121,7 @@ public record Template(
 
     /** Its true geometry. */
     public Cut cut() {
-        return Cuts.of(this);
+        return Cuts.of(form, label, gap);
     }
 
     /**

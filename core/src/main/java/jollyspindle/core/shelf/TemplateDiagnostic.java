@@ -17,79 +17,39 @@ public sealed interface TemplateDiagnostic extends Diagnostic {
         }
     }
 
-    /** Whether the template, or an edge of it, can't be used because of it. */
-    @Override
-    default boolean stops() {
-        return false;
-    }
-
     /** A hollow of no more than the foot's own radius: the foot can't follow, nothing is stitched. */
-    record HollowSmallerThanFoot(Guide guide, double edgeRadius, double footRadius) implements TemplateDiagnostic {
-        @Override
-        public boolean stops() {
-            return true;
-        }
-    }
+    record HollowSmallerThanFoot(Guide guide, double edgeRadius, double footRadius) implements TemplateDiagnostic {}
 
     /** A size that would count the foot, but is no larger than the foot: there is no such edge. */
-    record LabelSmallerThanFoot(double size) implements TemplateDiagnostic {
-        @Override
-        public boolean stops() {
-            return true;
-        }
-    }
+    record LabelSmallerThanFoot(double size) implements TemplateDiagnostic {}
 
     /** The foot doesn't get into the slots. */
-    record SlotTooNarrow(double slotWidth, double footWidth) implements TemplateDiagnostic {
-        @Override
-        public boolean stops() {
-            return true;
-        }
-    }
+    record SlotTooNarrow(double slotWidth, double footWidth) implements TemplateDiagnostic {}
 
     /** A slot's round ends run into each other across the bridge, so that the inside would fall out. */
-    record BridgeCut(double size) implements TemplateDiagnostic {
-        @Override
-        public boolean stops() {
-            return true;
-        }
-    }
+    record BridgeCut(double size) implements TemplateDiagnostic {}
 
     /** Two slots, or a ring's hole and rim, run into each other. */
-    record RunsInto(double size, double next) implements TemplateDiagnostic {
-        @Override
-        public boolean stops() {
-            return true;
-        }
-    }
+    record RunsInto(double size, double next) implements TemplateDiagnostic {}
 
     /** Shells no wider than the foot can't be made. */
-    record ShellsTooNarrow(double width, double footWidth) implements TemplateDiagnostic {
-        @Override
-        public boolean stops() {
-            return true;
-        }
-    }
+    record ShellsTooNarrow(double width, double footWidth) implements TemplateDiagnostic {}
 
     /** The foot gets nowhere along an edge, or an edge as it is labelled can't be cut. */
-    record NothingStitched() implements TemplateDiagnostic {
-        @Override
-        public boolean stops() {
-            return true;
-        }
-    }
+    record NothingStitched() implements TemplateDiagnostic {}
 
     /** The foot can't follow an edge all the way; the line breaks off, or cuts across. */
-    record CantFollowAll(Guide guide, int pieces) implements TemplateDiagnostic {}
+    record CantFollowAll(Guide guide, int pieces) implements TemplateDiagnostic, Diagnostic.Warning {}
 
     /** It is sold as a half circle, or has legs, but its sweep falls short of one. */
-    record SweepShortOfHalfCircle(double usableSweep) implements TemplateDiagnostic {}
+    record SweepShortOfHalfCircle(double usableSweep) implements TemplateDiagnostic, Diagnostic.Warning {}
 
     /** A rise line asks for more sweep than the edge has. */
-    record LineBeyondSweep(EngravedLine line, double needed, double usableSweep) implements TemplateDiagnostic {}
+    record LineBeyondSweep(EngravedLine line, double needed, double usableSweep)
+            implements TemplateDiagnostic, Diagnostic.Warning {}
 
     /** A line that its label puts beside the acrylic. */
-    record LineOffPlate(EngravedLine line) implements TemplateDiagnostic {}
+    record LineOffPlate(EngravedLine line) implements TemplateDiagnostic, Diagnostic.Warning {}
 
     /**
      * What was measured on cloth isn't what the label foretells.
@@ -97,20 +57,21 @@ public sealed interface TemplateDiagnostic extends Diagnostic {
      * @param better what the label would have to mean for it to fit; null if nothing does
      */
     record CheckDisagrees(Prediction foretold, double measured, double footRadius, SizeLabel better)
-            implements TemplateDiagnostic {}
+            implements TemplateDiagnostic, Diagnostic.Warning {}
 
     /** The way into an opening is narrower than the foot. */
-    record GapTooNarrow(double gap, double footWidth) implements TemplateDiagnostic {}
+    record GapTooNarrow(double gap, double footWidth) implements TemplateDiagnostic, Diagnostic.Warning {}
 
     /** There is no way into an opening: needle and foot up, and it is lifted over the foot. */
-    record NoGap() implements TemplateDiagnostic {}
+    record NoGap() implements TemplateDiagnostic, Diagnostic.Warning {}
 
     /** The hook doesn't hold the foot where it should. */
-    record HookDoesntFit(double hook, double footRadius) implements TemplateDiagnostic {}
+    record HookDoesntFit(double hook, double footRadius) implements TemplateDiagnostic, Diagnostic.Warning {}
 
     /** Thin templates go with low-shank feet, thick ones with high-shank feet and longarms. */
-    record ThicknessAgainstFoot(double thickness, boolean thin, Machine.FootType foot) implements TemplateDiagnostic {}
+    record ThicknessAgainstFoot(double thickness, boolean thin, Machine.FootType foot)
+            implements TemplateDiagnostic, Diagnostic.Warning {}
 
     /** Parts of a fan's slots lie beyond its legs. */
-    record SlotsBeyondLegs(double sweep, double legAngle) implements TemplateDiagnostic {}
+    record SlotsBeyondLegs(double sweep, double legAngle) implements TemplateDiagnostic, Diagnostic.Warning {}
 }

@@ -53,10 +53,10 @@ record AreaDiagnosticWords(Words words) {
                             ? "don't go in: no wider than the foot, or higher than the block."
                             : "can't be stitched with this foot.");
         }
-        return note((AreaDiagnostic.Note) told);
+        return warning(told);
     }
 
-    private String note(AreaDiagnostic.Note told) {
+    private String warning(AreaDiagnostic told) {
         if (told instanceof AreaDiagnostic.ReachShort reach) {
             return Words.count(reach.arms(), "arm") + (reach.arms() == 1 ? " ends" : " end")
                     + " short of the edge: an arm reaches " + length(reach.reach()) + ", and "
@@ -95,10 +95,10 @@ record AreaDiagnosticWords(Words words) {
                             : shells.over() > Tolerances.CHALK ? ", " + length(shells.over()) + " left at the top" : "")
                     + ".";
         }
-        return good((AreaDiagnostic.Good) told);
+        return note(told);
     }
 
-    private String good(AreaDiagnostic.Good told) {
+    private String note(AreaDiagnostic told) {
         if (told instanceof AreaDiagnostic.RingGaps gaps) {
             return "Spread evenly, rings would stand " + length(gaps.wanted())
                     + " apart; with the sizes on the shelf they stand " + length(gaps.narrowest())

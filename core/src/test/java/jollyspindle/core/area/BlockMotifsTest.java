@@ -1,5 +1,6 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
@@ -244,7 +245,7 @@ class BlockMotifsTest {
         assertThat(told.rows()).isEqualTo(10);
         assertThat(told.over()).isCloseTo(0.125, within(1e-6));
         assertThat(told.squeezed()).isFalse();
-        assertThat(told.good()).isTrue();
+        assertThat(told.weight()).isEqualTo(Diagnostic.Weight.INFORMS);
     }
 
     /**

@@ -187,6 +187,32 @@ class AreaWordsTest {
                         "Circles 3 across don't reach their neighbours 4 away. Take larger ones, or more squares."));
     }
 
+    /** What keeps a quilter from stitching it, what she will see, and what is only good to know. */
+    private static Finding.Severity severity(AreaDiagnostic what) {
+        if (what instanceof AreaDiagnostic.Shells shells) {
+            return shells.squeezed() || shells.over() <= 0.125 ? Finding.Severity.NOTE : Finding.Severity.WARNING;
+        }
+        if (Stream.of(
+                        AreaDiagnostic.RingGaps.class,
+                        AreaDiagnostic.Wreath.class,
+                        AreaDiagnostic.Caps.class,
+                        AreaDiagnostic.FewerSets.class)
+                .anyMatch(kind -> kind.isInstance(what))) {
+            return Finding.Severity.NOTE;
+        }
+        return Stream.of(
+                                AreaDiagnostic.ReachShort.class,
+                                AreaDiagnostic.PileUp.class,
+                                AreaDiagnostic.PetalsCross.class,
+                                AreaDiagnostic.CirclesApart.class,
+                                AreaDiagnostic.HatchLikeEcho.class,
+                                AreaDiagnostic.CutOff.class,
+                                AreaDiagnostic.Unstitched.class)
+                        .anyMatch(kind -> kind.isInstance(what))
+                ? Finding.Severity.WARNING
+                : Finding.Severity.PROBLEM;
+    }
+
     @ParameterizedTest
     @MethodSource("told")
     void whatThereIsToKnow(AreaDiagnostic what, String text) {
@@ -194,12 +220,7 @@ class AreaWordsTest {
         Finding finding = new Finding.AreaTrouble(new AreaId(1), 'B', true, 1, what, Optional.empty());
         assertThat(new FindingWords(WORDS).text(finding)).isEqualTo("Letter B: " + text);
         assertThat(finding.place()).isEqualTo(what.where());
-        boolean good = what instanceof AreaDiagnostic.Note note && note.good();
-        assertThat(finding.severity())
-                .isEqualTo(
-                        what.stops()
-                                ? Finding.Severity.PROBLEM
-                                : good ? Finding.Severity.NOTE : Finding.Severity.WARNING);
+        assertThat(finding.severity()).isEqualTo(severity(what));
     }
 
     @Test

@@ -3,6 +3,7 @@ package jollyspindle.desktop.bench;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.LengthParser;
 import jollyspindle.core.measure.LengthReading;
+import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;
@@ -41,11 +42,15 @@ final class BodyAreasPane extends VBox {
     private static final int MOST = 20;
 
     private static final double FAR = QuiltRules.LONGEST;
+    private static final double SPACING = 4;
 
     private final Workbench bench;
     private final Supplier<Optional<OutlineForm>> drawing;
     private final Fields make;
-    private List<Object> shown = List.of();
+    private final VBox head = new VBox(SPACING);
+
+    /** The areas' fields, a box each. */
+    private final List<VBox> boxes = new ArrayList<>();
 
     /**
      * A pane for the job on the table.
@@ -53,11 +58,12 @@ final class BodyAreasPane extends VBox {
      * @param drawing asks for a drawing and takes the outline out of it
      */
     BodyAreasPane(Workbench bench, Supplier<Optional<OutlineForm>> drawing) {
-        super(4);
+        super(SPACING);
         this.bench = bench;
         this.drawing = drawing;
         this.make = new Fields(bench);
-        bench.areas().drawnProperty().addListener(o -> build());
+        bench.areas().drawnProperty().addListener(o -> show());
+        getChildren().add(head);
     }
 
     /** Makes fields that tell what changed. */
@@ -89,24 +95,63 @@ final class BodyAreasPane extends VBox {
     }
 
     void show() {
-        if (!state().equals(shown)) {
-            build();
+        Quilt quilt = bench.job().quilt();
+        Optional<List<Point>> drawn = bench.areas().drawnProperty().get();
+        List<Object> above =
+                List.of(quilt.areas().size() >= MOST, bench.plan().shape().isPresent(), drawn);
+        if (!above.equals(head.getUserData())) {
+            head.setUserData(above);
+            Gradually.atOnce(head, head(drawn));
+        }
+        for (int number = 1; number <= quilt.areas().size(); number++) {
+            if (number > boxes.size()) {
+                VBox box = new VBox(SPACING);
+                boxes.add(box);
+                getChildren().add(box);
+            }
+            show(number, quilt.areas().get(number - 1), boxes.get(number - 1));
+        }
+        List<VBox> gone = boxes.subList(quilt.areas().size(), boxes.size());
+        getChildren().removeAll(gone);
+        gone.clear();
+    }
+
+    /** Makes an area's fields anew if they would show something else; those of the other areas stay. */
+    private void show(int number, Area area, VBox box) {
+        Quilt quilt = bench.job().quilt();
+        Shown next = new Shown(
+                AreaWords.name(new AreaId(number), quilt),
+                area,
+                bench.job().tape(),
+                quilt.get(Dimension.BODY_TOP),
+                quilt.get(Dimension.BODY_LEFT));
+        if (next.equals(box.getUserData())) {
+            return;
+        }
+        boolean alike = box.getUserData() instanceof Shown before && before.isLike(next);
+        box.setUserData(next);
+        List<Node> nodes = new ArrayList<>();
+        one(number, area, nodes);
+        if (alike) {
+            // In one go: what shrinks and grows again would move under the quilter's eyes.
+            Gradually.atOnce(box, nodes);
+        } else {
+            Gradually.fill(box, nodes.toArray(Node[]::new));
         }
     }
 
-    /** What is shown depends on. */
-    private List<Object> state() {
-        return List.of(
-                bench.job().quilt().areas(),
-                bench.job().tape(),
-                bench.plan().shape().isPresent(),
-                bench.areas().drawnProperty().get());
+    /** What an area's fields were made of. */
+    private record Shown(String name, Area area, TapeScale tape, OptionalDouble wide, OptionalDouble high) {
+
+        /** Whether the other has the same fields. */
+        boolean isLike(Shown other) {
+            return area instanceof Area.Applique one && other.area instanceof Area.Applique two
+                    ? one.outline().getClass() == two.outline().getClass()
+                    : area.getClass() == other.area.getClass();
+        }
     }
 
-    private void build() {
-        Quilt quilt = bench.job().quilt();
-        shown = state();
-        List<Node> nodes = new ArrayList<>();
+    private List<Node> head(Optional<List<Point>> drawn) {
         FlowPane row = new FlowPane(6, 6);
         row.getChildren()
                 .addAll(
@@ -120,25 +165,23 @@ final class BodyAreasPane extends VBox {
                                 () -> new Area.Applique(new Area.Ellipse(Point.ORIGIN, 6, 4, 0), 0.25)),
                         draw(),
                         fromDrawing());
+        List<Node> nodes = new ArrayList<>();
         nodes.add(Labelled.wrapped(
                 "Appliqués keep all stitching off. A medallion lies on the blocks, and both lie on the"
                         + " background: each is stitched up to the edge of what lies on it.",
                 "faint"));
         nodes.add(row);
-        bench.areas().drawnProperty().get().ifPresent(corners -> {
+        drawn.ifPresent(corners -> {
             Label said = Labelled.wrapped(
                     corners.isEmpty()
                             ? "Click the appliqué's corners on the table, one after the other. Enter closes it, Esc gives up."
-                            : corners.size() + (corners.size() == 1 ? " corner" : " corners")
+                            : Words.count(corners.size(), "corner")
                                     + ". Enter closes it, Backspace takes the last one back, Esc gives up.",
                     "reason");
             said.setId("drawing-said");
             nodes.add(said);
         });
-        for (int i = 0; i < quilt.areas().size(); i++) {
-            one(i + 1, quilt.areas().get(i), nodes);
-        }
-        Gradually.fill(this, nodes.toArray(Node[]::new));
+        return nodes;
     }
 
     private Button add(String id, String text, String name, Supplier<Area> area) {

@@ -23,6 +23,7 @@ import java.util.function.DoubleFunction;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.collections.FXCollections;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.layout.HBox;
@@ -38,6 +39,7 @@ final class StripsPane extends VBox {
     private final Button remove = new Button("Take it out");
     private int number = 1;
     private Object shownStrip;
+    private int shownNumber;
     private boolean showing;
 
     StripsPane(Workbench bench, Supplier<Optional<OutlineForm>> drawing) {
@@ -149,17 +151,22 @@ final class StripsPane extends VBox {
                 : List.of(number, quilt.strips().get(number - 1), bench.job().tape());
         if (!wanted.equals(shownStrip)) {
             shownStrip = wanted;
-            if (numbers.isEmpty()) {
-                Gradually.fill(one);
+            boolean same = number == shownNumber;
+            shownNumber = number;
+            List<Node> fields =
+                    numbers.isEmpty() ? List.of() : fields(quilt.strips().get(number - 1));
+            if (same) {
+                // In one go: what shrinks and grows again would move under the quilter's eyes.
+                Gradually.atOnce(one, fields);
             } else {
-                build(quilt.strips().get(number - 1));
+                Gradually.fill(one, fields.toArray(Node[]::new));
             }
         }
         areas.show();
         showing = false;
     }
 
-    private void build(Strip strip) {
+    private List<Node> fields(Strip strip) {
         TypedField name = new TypedField("strip-name", "Name", text -> {
             String typed = text.strip();
             if (typed.isEmpty() || typed.length() > Strip.LONGEST_NAME) {
@@ -194,8 +201,7 @@ final class StripsPane extends VBox {
             return Optional.of("Type a number from -360 to 360: 0 runs to the right, 90 upwards, -90 down.");
         });
         angle.show(plain(Math.toDegrees(strip.angle())));
-        Gradually.fill(
-                one,
+        return List.of(
                 Labelled.row(name, Labelled.of("Kind", kind)),
                 Labelled.row(
                         length("strip-length", "Length", strip.length(), true, (s, v) -> s.withSize(v, s.width())),

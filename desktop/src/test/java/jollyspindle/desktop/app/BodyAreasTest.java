@@ -18,6 +18,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
@@ -99,6 +100,31 @@ class BodyAreasTest extends Hands {
         assertThat(read(robot, "#message"))
                 .isEqualTo(
                         "That can't be: that would be some 660,000 lines, and more than 200,000 can't be planned. Nothing was changed.");
+    }
+
+    /** Changing one area leaves the fields of the others as they are, with what was typed in them. */
+    @Test
+    void fieldsOfOtherAreasStay(FxRobot robot) {
+        strips(robot);
+        robot.interact(() -> bench.editQuilt(
+                "areas",
+                q -> q.withAreas(List.of(new Area.Medallion(12), new Area.Blocks(2, 2, 9, 9, 14), new Area.Body(0)))));
+        WaitForAsyncUtils.waitForFxEvents();
+        Node first = robot.lookup("#area-medallion-1").query();
+        Node second = robot.lookup("#area-gap-2").query();
+        scrollTo(robot, "#area-gap-2");
+        type(robot, "#area-gap-2", "13");
+        assertThat(areas().get(1)).isEqualTo(new Area.Blocks(2, 2, 9, 9, 13));
+        Node third = robot.lookup("#area-clearance-3").query();
+        assertThat(robot.lookup("#area-medallion-1").<Node>query()).isSameAs(first);
+        assertThat(robot.lookup("#area-gap-2").<Node>query()).isNotSameAs(second);
+        // What stands further down moves up: its fields are another's.
+        robot.interact(() -> bench.edit("without", job -> job.withoutArea(1)));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#area-gap-1").tryQuery()).isPresent();
+        assertThat(robot.lookup("#area-medallion-1").tryQuery()).isEmpty();
+        assertThat(robot.lookup("#area-clearance-3").tryQuery()).isEmpty();
+        assertThat(robot.lookup("#area-clearance-2").<Node>query()).isNotSameAs(third);
     }
 
     /** What is stitched moves up with its area when one before it is taken out. */
