@@ -14,6 +14,7 @@ import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.EntryFields;
 import jollyspindle.desktop.control.Gradually;
+import jollyspindle.desktop.control.Keyboard;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.control.TypedField;
@@ -134,7 +135,7 @@ final class BodyAreasPane extends VBox {
         one(number, area, nodes);
         if (alike) {
             // In one go: what shrinks and grows again would move under the quilter's eyes.
-            Gradually.atOnce(box, nodes);
+            Keyboard.kept(box, () -> Gradually.atOnce(box, nodes));
         } else {
             Gradually.fill(box, nodes.toArray(Node[]::new));
         }

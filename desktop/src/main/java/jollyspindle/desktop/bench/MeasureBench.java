@@ -132,7 +132,7 @@ public final class MeasureBench extends VBox {
                 grid(easing(true), easing(false)),
                 square,
                 heading("Machine"),
-                grid(foot));
+                foot);
         pages.put(Page.BODY, body);
         pages.put(Page.BORDERS, new VBox(6, borders, grid(of(Dimension.RESERVE), of(Dimension.BATTING))));
         pages.put(Page.STRIPS, strips);

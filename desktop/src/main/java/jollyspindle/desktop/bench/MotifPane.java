@@ -12,6 +12,7 @@ import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Gradually;
+import jollyspindle.desktop.control.Keyboard;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.look.Look;
@@ -69,17 +70,7 @@ final class MotifPane extends VBox {
 
     /** Shows the design as it is; who had the keyboard keeps it. */
     void show() {
-        Node owner = getScene() == null ? null : getScene().getFocusOwner();
-        String focused = owner != null && owner.getId() != null && body.lookup("#" + owner.getId()) == owner
-                ? owner.getId()
-                : null;
-        build();
-        if (focused != null) {
-            Node again = body.lookup("#" + focused);
-            if (again != null) {
-                again.requestFocus();
-            }
-        }
+        Keyboard.kept(body, this::build);
     }
 
     /** Something else is looked at: from its beginning. */

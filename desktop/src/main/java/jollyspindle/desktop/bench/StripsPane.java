@@ -9,6 +9,7 @@ import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.shelf.form.OutlineForm;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Gradually;
+import jollyspindle.desktop.control.Keyboard;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.TypedField;
@@ -157,7 +158,7 @@ final class StripsPane extends VBox {
                     numbers.isEmpty() ? List.of() : fields(quilt.strips().get(number - 1));
             if (same) {
                 // In one go: what shrinks and grows again would move under the quilter's eyes.
-                Gradually.atOnce(one, fields);
+                Keyboard.kept(one, () -> Gradually.atOnce(one, fields));
             } else {
                 Gradually.fill(one, fields.toArray(Node[]::new));
             }

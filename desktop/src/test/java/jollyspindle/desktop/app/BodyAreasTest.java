@@ -115,6 +115,11 @@ class BodyAreasTest extends Hands {
         scrollTo(robot, "#area-gap-2");
         type(robot, "#area-gap-2", "13");
         assertThat(areas().get(1)).isEqualTo(new Area.Blocks(2, 2, 9, 9, 13));
+        assertThat(robot.lookup("#area-gap-2").query().isFocused())
+                .as("the keyboard stays with the field that is made anew")
+                .isTrue();
+        robot.push(KeyCode.TAB).write("1/2").push(KeyCode.ENTER);
+        assertThat(areas().get(1)).isEqualTo(new Area.Blocks(2, 2, 9, 9, 13, 0.5));
         Node third = robot.lookup("#area-clearance-3").query();
         assertThat(robot.lookup("#area-medallion-1").<Node>query()).isSameAs(first);
         assertThat(robot.lookup("#area-gap-2").<Node>query()).isNotSameAs(second);
