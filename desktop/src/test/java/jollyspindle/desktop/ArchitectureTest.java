@@ -3,6 +3,16 @@ package jollyspindle.desktop;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Prediction;
+import jollyspindle.core.shelf.Stitching;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateFinder;
+import jollyspindle.core.shelf.TemplateInspector;
+import jollyspindle.core.shelf.TemplateReport;
+import jollyspindle.core.shelf.form.EngravedLine;
+import jollyspindle.desktop.shelf.ShelfModel;
 import org.junit.jupiter.api.Test;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
@@ -19,6 +29,33 @@ class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("com.fasterxml..", "org.apache.pdfbox..", "javax.xml..")
+                .check(CLASSES);
+    }
+
+    /** What takes a while is worked out away from the window: by the model, which hands over what is to be shown. */
+    @Test
+    void viewsAskForReports() {
+        noClasses()
+                .should()
+                .callMethod(Stitching.class, "of", Template.class, Machine.class)
+                .orShould()
+                .callMethod(Prediction.class, "of", Template.class, double.class)
+                .orShould()
+                .callMethod(Template.class, "strokes", EngravedLine.class)
+                .orShould()
+                .callMethod(Area.Outline.class, "path")
+                .orShould()
+                .dependOnClassesThat()
+                .areAssignableTo(TemplateInspector.class)
+                .check(CLASSES);
+        noClasses()
+                .that()
+                .doNotHaveFullyQualifiedName(ShelfModel.class.getName())
+                .should()
+                .callMethod(TemplateReport.class, "of", Template.class, Machine.class)
+                .orShould()
+                .dependOnClassesThat()
+                .areAssignableTo(TemplateFinder.class)
                 .check(CLASSES);
     }
 

@@ -24,7 +24,6 @@ import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.sewing.EdgeCatalog;
-import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
 
@@ -33,6 +32,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What a planner weighed and laid out last, by all that decides it, so that a job in which only something else has changed is
@@ -92,15 +93,14 @@ final class PlanMemory {
 
     private Map<Weighed, CandidateFinder> remembered = Map.of();
 
-    /** The round edges of the job's templates. */
-    private final Map<Template, List<ArcTemplate>> arcs = new HashMap<>();
-
     private Map<AreaAsked, AreaPlan> laidOut = Map.of();
 
     private Map<GroupId, RingLaid> ringsLaid = Map.of();
 
     /** What is kept free of areas for those under them, worked out once for as long as they stay the same. */
     private final Map<Kept, List<Path>> keptFree = new HashMap<>();
+
+    private final Map<Area.Outline, Path> outlines = new HashMap<>();
 
     private List<Template> offered = List.of();
     private Machine machine;
@@ -114,11 +114,6 @@ final class PlanMemory {
             tools = new EdgeCatalog(offered, machine);
         }
         return tools;
-    }
-
-    /** A template's round edges. */
-    List<ArcTemplate> arcs(Template template) {
-        return arcs.computeIfAbsent(template, Template::arcs);
     }
 
     Optional<CandidateFinder> finder(Weighed weighed) {
@@ -139,11 +134,20 @@ final class PlanMemory {
         return keptFree.computeIfAbsent(new Kept(area, body), kept -> AreaDesigner.inTheWay(kept.area(), kept.body()));
     }
 
+    /** The outline of an appliqué; one that is no circle is made of arcs, which takes a while. */
+    Path outline(Area.Outline outline) {
+        return outlines.computeIfAbsent(outline, Area.Outline::path);
+    }
+
     /** Remembers what was weighed and laid out last, and forgets what was before. */
     void remember(QuiltJob job, Map<Weighed, CandidateFinder> weighed, Map<GroupId, RingLaid> rings) {
         remembered = weighed;
         ringsLaid = rings;
-        arcs.keySet().retainAll(job.templates());
+        outlines.keySet()
+                .retainAll(job.quilt().areas().stream()
+                        .flatMap(area ->
+                                area instanceof Area.Applique applique ? Stream.of(applique.outline()) : Stream.of())
+                        .collect(Collectors.toSet()));
     }
 
     /** Remembers the areas that were laid out last on a body. */

@@ -72,7 +72,15 @@ public final class Planner {
 
     private static WorkPlan unplanned(QuiltJob job, Finding finding) {
         return new WorkPlan(
-                job, Optional.empty(), Optional.empty(), List.of(), List.of(), List.of(), List.of(), List.of(finding));
+                job,
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                Map.of(),
+                List.of(finding));
     }
 
     /**

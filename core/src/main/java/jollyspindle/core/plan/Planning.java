@@ -1,9 +1,11 @@
 package jollyspindle.core.plan;
 
 import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.MeasureInspector;
 import jollyspindle.core.placement.Placement;
+import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.QuiltShape;
@@ -12,10 +14,13 @@ import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Squareness;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -56,9 +61,21 @@ final class Planning {
                 running.corners(),
                 running.runs(),
                 areas,
+                appliques(),
                 findings.stream()
                         .sorted(Comparator.comparing(Finding::severity))
                         .toList());
+    }
+
+    private Map<AreaId, Path> appliques() {
+        Map<AreaId, Path> outlines = new TreeMap<>();
+        List<Area> all = job.quilt().areas();
+        for (int i = 0; i < all.size(); i++) {
+            if (all.get(i) instanceof Area.Applique applique) {
+                outlines.put(new AreaId(i + 1), memory.outline(applique.outline()));
+            }
+        }
+        return Collections.unmodifiableMap(outlines);
     }
 
     private List<AreaPlan> areas(Predicate<AreaId> wanted) {

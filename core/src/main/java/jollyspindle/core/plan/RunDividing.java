@@ -139,7 +139,7 @@ final class RunDividing {
 
     /** The edge a group is stitched along. Cutting templates takes a while, so those that were cut are asked first. */
     private Optional<ArcTemplate> arc(GroupId group) {
-        return job.chosenTemplate(group).map(memory::arcs).flatMap(arcs -> arcs.stream()
+        return job.chosenTemplate(group).map(Template::arcs).flatMap(arcs -> arcs.stream()
                 .filter(arc -> job.layout(group)
                         .guideId()
                         .filter(arc.guideId()::equals)
@@ -194,7 +194,7 @@ final class RunDividing {
     private RunSet set(GroupId group) {
         PlanMemory.Subject subject = subjects.get(group);
         List<ArcTemplate> others = job.templates().stream()
-                .flatMap(t -> memory.arcs(t).stream())
+                .flatMap(t -> t.arcs().stream())
                 .filter(arc -> arc.difficulty(job.machine()).isEmpty())
                 .toList();
         return new RunSet(

@@ -1,6 +1,7 @@
 package jollyspindle.core.plan;
 
 import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.motif.RingDesigner;
@@ -16,6 +17,7 @@ import jollyspindle.core.quilt.Squareness;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -29,6 +31,7 @@ import java.util.stream.Stream;
  * @param corners what stands in the borders' corners
  * @param runs what to do, border by border clockwise from the top, then strips; missing where nothing can be planned
  * @param areas the areas of the body that can be stitched in, and what to do there
+ * @param appliques the outlines of the appliqués, without what is kept free round them
  * @param findings what the quilter should know, worst first
  */
 public record WorkPlan(
@@ -39,6 +42,7 @@ public record WorkPlan(
         List<RingDesigner.Corner> corners,
         List<RunPlan> runs,
         List<AreaPlan> areas,
+        Map<AreaId, Path> appliques,
         List<Finding> findings) {
 
     /** This plan with more to tell, the worst still first. */
@@ -46,7 +50,7 @@ public record WorkPlan(
         List<Finding> all = Stream.concat(findings.stream(), more.stream())
                 .sorted(Comparator.comparing(Finding::severity))
                 .toList();
-        return new WorkPlan(job, shape, squareness, groups, corners, runs, areas, all);
+        return new WorkPlan(job, shape, squareness, groups, corners, runs, areas, appliques, all);
     }
 
     public Optional<GroupPlan> group(GroupId id) {

@@ -6,36 +6,50 @@ import jollyspindle.core.shelf.form.SizeLabel;
 
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 
-/** What was cut last: all who ask for a template's cut ask again and again, whatever it is called and made of meanwhile. */
+/** What was cut last: all who ask for a template's cut, or its round edges, ask again and again. */
 final class Cuts {
 
     /** More than a large shelf and the jobs' own copies. */
     private static final int MOST = 400;
 
-    /** What a cut depends on. */
+    /** What a cut depends on: not on what the template is called and made of. */
     private record Shape(Form form, SizeLabel label, double gap) {}
 
-    private static final Map<Shape, Cut> LAST = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Shape, Cut> eldest) {
-            return size() > MOST;
-        }
-    });
+    private static final Map<Shape, Cut> LAST = last();
+    private static final Map<Template, List<ArcTemplate>> ARCS = last();
 
     private Cuts() {}
 
     static Cut of(Form form, SizeLabel label, double gap) {
-        Shape shape = new Shape(form, label, gap);
-        Cut known = LAST.get(shape);
+        return known(LAST, new Shape(form, label, gap), shape -> form.cut(label, gap));
+    }
+
+    static List<ArcTemplate> arcs(Template template) {
+        return known(ARCS, template, t -> List.copyOf(t.form().arcs(t)));
+    }
+
+    /** Made outside of the lock: two who ask at once both make it, and neither waits. */
+    private static <K, V> V known(Map<K, V> all, K key, Function<K, V> make) {
+        V known = all.get(key);
         if (known == null) {
-            // Cut outside of the lock: two who ask at once both cut, and neither waits.
-            known = form.cut(label, gap);
-            LAST.put(shape, known);
+            known = make.apply(key);
+            all.put(key, known);
         }
         return known;
+    }
+
+    private static <K, V> Map<K, V> last() {
+        return Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
+            private static final long serialVersionUID = 1L;
+
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
+                return size() > MOST;
+            }
+        });
     }
 }

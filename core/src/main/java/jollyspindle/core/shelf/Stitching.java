@@ -2,6 +2,7 @@ package jollyspindle.core.shelf;
 
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.shelf.form.Cut;
+import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
 
 import java.util.ArrayList;
@@ -14,10 +15,24 @@ import java.util.Optional;
  * @param template that is meant
  * @param footRadius in inches
  * @param cut the template's geometry
+ * @param engraved where each engraved line lies, in the template's frame
  * @param lines what is stitched along each edge that can be followed, in the template's frame
  * @param facts the numbers, the most important first
  */
-public record Stitching(Template template, double footRadius, Cut cut, List<Line> lines, List<StitchFact> facts) {
+public record Stitching(
+        Template template,
+        double footRadius,
+        Cut cut,
+        List<Engraved> engraved,
+        List<Line> lines,
+        List<StitchFact> facts) {
+
+    /**
+     * An engraved line.
+     *
+     * @param strokes where it lies on the acrylic; none if it would lie beside it
+     */
+    public record Engraved(EngravedLine line, List<Path> strokes) {}
 
     /**
      * What is stitched along one edge.
@@ -50,6 +65,9 @@ public record Stitching(Template template, double footRadius, Cut cut, List<Line
                 template,
                 foot,
                 cut,
+                template.lines().stream()
+                        .map(line -> new Engraved(line, template.strokes(line)))
+                        .toList(),
                 List.copyOf(lines),
                 List.copyOf(new StitchFacts(template, foot, cut, lines).all()));
     }

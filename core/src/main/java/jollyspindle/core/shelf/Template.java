@@ -153,7 +153,7 @@ public record Template(
 
     /** Its edges that a border of arcs can be stitched along, the main one first; with the troublesome ones. */
     public List<ArcTemplate> arcs() {
-        return form.arcs(this);
+        return Cuts.arcs(this);
     }
 
     /**

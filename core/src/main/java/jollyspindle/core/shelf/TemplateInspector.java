@@ -1,7 +1,6 @@
 package jollyspindle.core.shelf;
 
 import jollyspindle.core.shelf.form.Cut;
-import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.SizeLabel;
 
@@ -34,7 +33,7 @@ public final class TemplateInspector {
                             new TemplateDiagnostic.HollowSmallerThanFoot(guide, r.radius(), machine.footRadius())));
         }
         followed(stitching, found);
-        lines(template, cut, found);
+        lines(stitching, found);
         gap(template, machine, found);
         check(template, found);
         thickness(template, machine, found);
@@ -65,13 +64,13 @@ public final class TemplateInspector {
         }
     }
 
-    private static void lines(Template template, Cut cut, List<TemplateDiagnostic> found) {
-        if (cut.guides().isEmpty()) {
+    private static void lines(Stitching stitching, List<TemplateDiagnostic> found) {
+        if (stitching.cut().guides().isEmpty()) {
             return;
         }
-        for (EngravedLine line : template.lines()) {
-            if (template.strokes(line).isEmpty()) {
-                found.add(new TemplateDiagnostic.LineOffPlate(line));
+        for (Stitching.Engraved engraved : stitching.engraved()) {
+            if (engraved.strokes().isEmpty()) {
+                found.add(new TemplateDiagnostic.LineOffPlate(engraved.line()));
             }
         }
     }

@@ -12,6 +12,7 @@ import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.TapePlaces;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateInspector;
+import jollyspindle.core.shelf.TemplateReport;
 import jollyspindle.core.shelf.form.ArcForm;
 import jollyspindle.core.shelf.form.ChevronStrip;
 import jollyspindle.core.shelf.form.CircleForm;
@@ -336,16 +337,15 @@ public record ShelfWords(Words words) {
     }
 
     /** Whether it was checked on cloth, and what came of it; else what to expect. */
-    public String checked(Template template, Machine machine) {
-        if (template.checked().isEmpty()) {
-            Prediction foretold = Prediction.of(template, machine.footRadius());
+    public String checked(TemplateReport report) {
+        Prediction foretold = report.foretold();
+        if (report.template().checked().isEmpty()) {
             return foretold.inches() > 0
                     ? "Not yet. With this foot it should stitch " + what(foretold.what()) + " "
                             + words.length(foretold.inches()) + "."
                     : "Not yet.";
         }
-        ClothCheck check = template.checked().get();
-        Prediction foretold = Prediction.of(template, check.footRadius());
+        ClothCheck check = report.template().checked().get();
         return "On " + check.date() + ", with a foot of radius " + words.exact(check.footRadius()) + ": "
                 + what(foretold.what()) + " " + words.exact(check.measured())
                 + (Math.abs(foretold.inches() - check.measured()) <= TemplateInspector.MEASURED_ALIKE

@@ -224,7 +224,8 @@ class ShelfFactsTest {
                     .matches("(?s)[\\p{Lu}\\d].*")
                     .doesNotContain("null", "NaN", "1 placements", "1 swivels", "1 shells"));
             assertThat(WORDS.marked(template)).isNotBlank().doesNotContain("null");
-            assertThat(WORDS.checked(template, right)).startsWith("Not yet. With this foot it should stitch ");
+            assertThat(WORDS.checked(TemplateReport.of(template, right)))
+                    .startsWith("Not yet. With this foot it should stitch ");
         }
     }
 
@@ -309,12 +310,12 @@ class ShelfFactsTest {
                 .toList();
         if (said == null) {
             assertThat(told).isEmpty();
-            assertThat(WORDS.checked(hole, Machine.usual()))
+            assertThat(WORDS.checked(TemplateReport.of(hole, Machine.usual())))
                     .startsWith("On 2026-03-14")
                     .endsWith("as foretold.");
         } else {
             assertThat(told).singleElement().asString().contains(said);
-            assertThat(WORDS.checked(hole, Machine.usual())).contains("and not");
+            assertThat(WORDS.checked(TemplateReport.of(hole, Machine.usual()))).contains("and not");
         }
     }
 

@@ -108,15 +108,21 @@ final class Filing {
     private void keep(Settings next) {
         if (!next.equals(settings.get())) {
             settings.set(next);
-            try {
-                next.write(folder);
-            } catch (IOException e) {
-                messages.tell("The list of recent jobs and the look couldn't be kept in " + folder + ".");
-            }
+            work(
+                    () -> next.write(folder),
+                    () -> messages.tell("The list of recent jobs and the look couldn't be kept in " + folder + "."));
         }
     }
 
     private void work(Work work) {
+        work(
+                work,
+                () -> messages.warn(
+                        "What isn't saved yet can't be kept in " + folder
+                                + " (is the disk full, or the folder write-protected?). Save your job, so that nothing is lost."));
+    }
+
+    private void work(Work work, Runnable failed) {
         if (away.isShutdown()) {
             return;
         }
@@ -125,10 +131,7 @@ final class Filing {
                 work.run();
             } catch (IOException e) {
                 LOG.log(Level.WARNING, "the person's folder can't be written", e);
-                Platform.runLater(
-                        () -> messages.warn(
-                                "What isn't saved yet can't be kept in " + folder
-                                        + " (is the disk full, or the folder write-protected?). Save your job, so that nothing is lost."));
+                Platform.runLater(failed);
             }
         });
     }

@@ -22,6 +22,7 @@ import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.words.DivisionWords;
+import jollyspindle.desktop.control.BackgroundQueue;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
@@ -57,6 +58,7 @@ final class SchoolFields {
     private final RunPane pane;
     private final Label pinned;
     private final Button free;
+    private final BackgroundQueue work = new BackgroundQueue("middles");
 
     /**
      * Fields on a pane.
@@ -73,6 +75,7 @@ final class SchoolFields {
 
     /** The fields for a school that a run is divided by. */
     <S extends School> List<Node> of(DividedRun run, S school) {
+        work.letGo();
         SchoolType<S> type = SchoolTypes.of(school);
         Params<S> params = type.params();
         ParamForm<S> form =
@@ -255,7 +258,6 @@ final class SchoolFields {
                                 .filter(t -> bench.job().template(t.id()).isEmpty()))
                 .flatMap(t -> t.arcs().stream())
                 .toList();
-        List<MiddleOption> options = new ArrayList<>(MiddleOption.of(group.set(), run, edges));
         DivisionWords said = new DivisionWords(bench.words());
         double rise = run.fit().map(f -> f.segment().height()).orElse(0.0);
         ComboBox<MiddleOption> box = new ComboBox<>();
@@ -263,19 +265,23 @@ final class SchoolFields {
                 box,
                 "run-middle",
                 "What stands on the odd space",
-                options,
+                List.<MiddleOption>of(),
                 o -> said.space(o.figure(), rise)
                         + (o.overRoom() > Tolerances.ROUNDING
                                 ? ", " + bench.words().difference(o.overRoom()) + " past the room"
                                 : ""));
-        box.setValue(options.stream()
-                .filter(o -> o.filling().equals(school.filling()))
-                .findFirst()
-                .orElse(null));
-        box.setOnAction(e -> {
-            if (box.getValue() != null) {
-                fill(school, box.getValue().filling());
-            }
+        // Each is the run divided once more.
+        work.ask(() -> MiddleOption.of(group.set(), run, edges), options -> {
+            box.getItems().setAll(options);
+            box.setValue(options.stream()
+                    .filter(o -> o.filling().equals(school.filling()))
+                    .findFirst()
+                    .orElse(null));
+            box.setOnAction(e -> {
+                if (box.getValue() != null) {
+                    fill(school, box.getValue().filling());
+                }
+            });
         });
         return Labelled.of("In the middle", box);
     }

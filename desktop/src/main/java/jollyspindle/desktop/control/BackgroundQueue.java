@@ -7,7 +7,10 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 
-/** Works through what takes long, one after the other and away from the window; what was asked for before is let go. */
+/**
+ * Works through what takes long, one after the other and away from the window; what was asked for before is let go. Where
+ * nothing is spread over moments ({@link Soon#isApart}), all is made at once, so that it is there when it is looked for.
+ */
 public final class BackgroundQueue {
 
     private final ExecutorService worker;
@@ -34,6 +37,10 @@ public final class BackgroundQueue {
      * @param show takes it, in the window, unless it was let go meanwhile
      */
     public <T> void ask(Supplier<T> make, Consumer<T> show) {
+        if (!Soon.isApart()) {
+            show.accept(make.get());
+            return;
+        }
         int turn = asked.get();
         worker.execute(() -> {
             if (turn == asked.get()) {

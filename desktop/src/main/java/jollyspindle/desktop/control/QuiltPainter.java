@@ -170,13 +170,11 @@ final class QuiltPainter {
             g.setLineWidth(1.2);
             g.setStroke(p.seam());
         });
-        for (Area area : bench.plan().job().quilt().areas()) {
-            if (area instanceof Area.Applique applique) {
-                g.setFill(p.border());
-                view.paths(g, List.of(applique.outline().path()));
-                g.fill();
-                g.stroke();
-            }
+        for (Path outline : bench.plan().appliques().values()) {
+            g.setFill(p.border());
+            view.paths(g, List.of(outline));
+            g.fill();
+            g.stroke();
         }
     }
 

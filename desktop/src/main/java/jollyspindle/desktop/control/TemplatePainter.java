@@ -67,8 +67,9 @@ public final class TemplatePainter {
         g.setFont(look.font(FONT, false));
         g.setTextBaseline(VPos.CENTER);
         g.setTextAlign(TextAlignment.CENTER);
-        for (EngravedLine line : stitching.template().lines()) {
-            List<Path> strokes = stitching.template().strokes(line);
+        for (Stitching.Engraved engraved : stitching.engraved()) {
+            EngravedLine line = engraved.line();
+            List<Path> strokes = engraved.strokes();
             g.setStroke(p.template());
             g.setLineWidth(1);
             g.setLineDashes(line.kind() == EngravedLine.Kind.CENTRE ? new double[] {9, 3, 2, 3} : new double[] {6, 4});

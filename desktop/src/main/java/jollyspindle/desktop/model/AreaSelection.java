@@ -365,8 +365,11 @@ public final class AreaSelection {
         List<Area> areas = bench.job().quilt().areas();
         return bench.stageProperty().get() == WorkStage.MEASURE && drawn.get().isEmpty()
                 ? IntStream.rangeClosed(1, areas.size())
-                        .filter(n -> areas.get(n - 1) instanceof Area.Applique a
-                                && a.outline().path().contains(place))
+                        .filter(n -> areas.get(n - 1) instanceof Area.Applique)
+                        .filter(n -> Optional.ofNullable(
+                                        bench.plan().appliques().get(new AreaId(n)))
+                                .filter(outline -> outline.contains(place))
+                                .isPresent())
                         .findFirst()
                 : OptionalInt.empty();
     }

@@ -1,5 +1,7 @@
 package jollyspindle.desktop.model;
 
+import jollyspindle.core.plan.WorkPlan;
+
 import java.util.Arrays;
 import java.util.List;
 
@@ -8,7 +10,10 @@ final class Handles {
 
     private final Workbench bench;
 
-    private List<Object> handlesFor = List.of();
+    /** The plan and the rest of what they were found for. */
+    private WorkPlan foundIn;
+
+    private List<Object> foundFor = List.of();
     private List<Knob> handles = List.of();
 
     Handles(Workbench bench) {
@@ -18,13 +23,14 @@ final class Handles {
     /** What can be dragged: sizes of areas while measuring; numbers of the chosen run, or of the piece looked at, while laying out. */
     List<Knob> now() {
         List<Object> asked = Arrays.asList(
-                bench.plan(),
                 bench.job(),
                 bench.stageProperty().get(),
                 bench.selection().whereProperty().get(),
                 bench.areas().lookedProperty().get());
-        if (!asked.equals(handlesFor)) {
-            handlesFor = asked;
+        // Each plan is another, and to compare all its lines takes longer than to find what can be dragged.
+        if (foundIn != bench.plan() || !asked.equals(foundFor)) {
+            foundIn = bench.plan();
+            foundFor = asked;
             handles = findHandles();
         }
         return handles;

@@ -7,6 +7,7 @@ import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.RegionId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.shelf.Shelf;
+import jollyspindle.core.shelf.Template;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.job.JobFile;
 import jollyspindle.files.shelf.ShelfFile;
@@ -47,6 +48,8 @@ final class PlanMaker {
                 checked = all.shelf();
             }
         }
+        // Cut here, what the window offers of the shelf is only looked up there.
+        all.shelf().templates().forEach(Template::arcs);
         WorkPlan made = planner.planAgain(all.job());
         return new Made(
                 all,

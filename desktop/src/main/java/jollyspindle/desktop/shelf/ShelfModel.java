@@ -5,9 +5,8 @@ import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.TapePlaces;
 import jollyspindle.core.shelf.Template;
-import jollyspindle.core.shelf.TemplateDiagnostic;
 import jollyspindle.core.shelf.TemplateFinder;
-import jollyspindle.core.shelf.TemplateInspector;
+import jollyspindle.core.shelf.TemplateReport;
 import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.Kind;
@@ -21,6 +20,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.beans.InvalidationListener;
@@ -50,9 +50,8 @@ public final class ShelfModel {
     private final ObjectProperty<Optional<Find.Wanted>> wanted = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<TapePlaces.Wanted>> tape = new SimpleObjectProperty<>(Optional.empty());
     private final StringProperty tapeEdge = new SimpleStringProperty();
-    private final Map<Template, Stitching> stitchings = new HashMap<>();
-    private final Map<Template, List<TemplateDiagnostic>> concerns = new HashMap<>();
-    private Machine reckonedFor;
+    private final Map<Template, TemplateReport> reports = new HashMap<>();
+    private Machine reportedFor;
 
     public ShelfModel(Workbench bench) {
         this.bench = bench;
@@ -179,37 +178,67 @@ public final class ShelfModel {
         return true;
     }
 
-    /** The answer to which template does what is wanted, while that is asked. */
-    Optional<Find> find() {
-        return wanted.get().map(w -> new TemplateFinder(
-                        bench.shelf().templates(), bench.job().machine())
-                .find(w));
-    }
-
-    /** What a template stitches with the job's foot. */
-    Stitching stitching(Template template) {
+    /** What is known of a template with the job's foot, if it was asked for before. */
+    Optional<TemplateReport> known(Template template) {
         tidy();
-        return stitchings.computeIfAbsent(
-                template, t -> Stitching.of(t, bench.job().machine()));
+        return Optional.ofNullable(reports.get(template));
     }
 
-    List<TemplateDiagnostic> concerns(Template template) {
-        Stitching stitching = stitching(template);
-        return concerns.computeIfAbsent(
-                template, t -> TemplateInspector.inspect(stitching, bench.job().machine()));
+    /**
+     * All there is to show of the shelf.
+     *
+     * @param templates those that answer to what is looked for, in order
+     * @param find the answer to which template does what is wanted, while that is asked
+     * @param reports on those templates
+     */
+    record Contents(List<Template> templates, Optional<Find> find, Map<Template, TemplateReport> reports) {}
+
+    /** What finds all there is to show of the shelf; to be worked out away from the window. */
+    Supplier<Contents> contents() {
+        List<Template> listed = wanted.get().isPresent() ? List.of() : listed();
+        List<Template> all = bench.shelf().templates();
+        Machine machine = bench.job().machine();
+        Optional<Find.Wanted> asked = wanted.get();
+        Function<Template, TemplateReport> reporting = reporting();
+        return () -> {
+            Optional<Find> find = asked.map(w -> new TemplateFinder(all, machine).find(w));
+            List<Template> templates = find.map(f -> f.matches().stream()
+                            .map(Find.Match::template)
+                            .distinct()
+                            .toList())
+                    .orElse(listed);
+            Map<Template, TemplateReport> made = new HashMap<>();
+            templates.forEach(t -> made.computeIfAbsent(t, reporting));
+            return new Contents(templates, find, made);
+        };
     }
 
-    /** Lets go of what was reckoned for another foot, or for templates that are no more. */
+    /** What reports on one template; to be worked out away from the window. */
+    Supplier<TemplateReport> reporting(Template template) {
+        Function<Template, TemplateReport> reporting = reporting();
+        return () -> reporting.apply(template);
+    }
+
+    /** Makes reports on templates with the job's foot, those that are known not anew; to be used away from the window. */
+    private Function<Template, TemplateReport> reporting() {
+        tidy();
+        Machine machine = bench.job().machine();
+        Map<Template, TemplateReport> known = Map.copyOf(reports);
+        return template -> {
+            TemplateReport report = known.get(template);
+            return report != null ? report : TemplateReport.of(template, machine);
+        };
+    }
+
+    /** Lets go of what was reported for another foot, or of templates that are no more. */
     private void tidy() {
         Machine machine = bench.job().machine();
-        if (!machine.equals(reckonedFor)) {
-            stitchings.clear();
-            concerns.clear();
-            reckonedFor = machine;
+        if (!machine.equals(reportedFor)) {
+            reports.clear();
+            reportedFor = machine;
         }
-        if (stitchings.size() > 2 * bench.shelf().templates().size() + 20) {
-            stitchings.clear();
-            concerns.clear();
+        if (reports.size() > 2 * bench.shelf().templates().size() + 20) {
+            reports.clear();
         }
     }
 
@@ -218,37 +247,25 @@ public final class ShelfModel {
      *
      * @param place where tape goes, for what is asked of it
      */
-    record Reckoned(
-            Template template,
-            Machine machine,
-            Stitching stitching,
-            List<TemplateDiagnostic> concerns,
-            Optional<TapePlaces.Place> place) {}
+    record Looked(TemplateReport report, Optional<TapePlaces.Place> place) {}
 
-    /** What works out all there is to show of a template, away from the window. */
-    Supplier<Reckoned> reckoning(Template template) {
-        tidy();
-        Machine machine = bench.job().machine();
-        Optional<Stitching> known = Optional.ofNullable(stitchings.get(template));
+    /** What finds all there is to show of a template; to be worked out away from the window. */
+    Supplier<Looked> looking(Template template) {
+        Function<Template, TemplateReport> reporting = reporting();
         Optional<TapePlaces.Wanted> asked = tape.get();
         String edge = tapeEdge.get();
         return () -> {
-            Stitching stitching = known.orElseGet(() -> Stitching.of(template, machine));
-            return new Reckoned(
-                    template,
-                    machine,
-                    stitching,
-                    TemplateInspector.inspect(stitching, machine),
-                    asked.flatMap(w -> guide(stitching, edge).flatMap(g -> TapePlaces.find(template, g, w, machine))));
+            TemplateReport report = reporting.apply(template);
+            return new Looked(report, asked.flatMap(w -> guide(report.stitching(), edge)
+                    .flatMap(g -> TapePlaces.find(template, g, w, report.machine()))));
         };
     }
 
-    /** Remembers what was worked out, unless the foot is another by now. */
-    void keep(Reckoned reckoned) {
+    /** Remembers what was reported, unless the foot is another by now. */
+    void keep(TemplateReport report) {
         tidy();
-        if (reckoned.machine().equals(reckonedFor)) {
-            stitchings.putIfAbsent(reckoned.template(), reckoned.stitching());
-            concerns.putIfAbsent(reckoned.template(), reckoned.concerns());
+        if (report.machine().equals(reportedFor)) {
+            reports.putIfAbsent(report.template(), report);
         }
     }
 

@@ -9,6 +9,7 @@ import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.words.FindWords;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.BackgroundQueue;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
@@ -98,6 +99,8 @@ public final class ShelfStage extends BorderPane {
     private final FlowPane looking;
     private final FindForm form;
     private final Map<Face, TemplateCard> made = new HashMap<>();
+    private final BackgroundQueue work = new BackgroundQueue("shelf");
+    private ShelfModel.Contents shown = new ShelfModel.Contents(List.of(), Optional.empty(), Map.of());
     private String brought;
     private List<String> shownIds = List.of();
 
@@ -210,7 +213,7 @@ public final class ShelfStage extends BorderPane {
                 .addAll(
                         item("This template to a file…", () -> model.shown()
                                 .ifPresent(t -> files.write(List.of(t), t.name()))),
-                        item("All that are shown to a file…", () -> files.write(listed(), "Templates")),
+                        item("All that are shown to a file…", () -> files.write(shown.templates(), "Templates")),
                         new SeparatorMenuItem(),
                         item("Take templates in from a file…", files::takeIn));
         Region gap = new Region();
@@ -245,17 +248,15 @@ public final class ShelfStage extends BorderPane {
         show();
     }
 
-    private List<Template> listed() {
-        return model.find()
-                .map(find -> find.matches().stream()
-                        .map(Find.Match::template)
-                        .distinct()
-                        .toList())
-                .orElseGet(model::listed);
+    private void show() {
+        work.letGo();
+        work.ask(model.contents(), this::show);
     }
 
-    private void show() {
-        Optional<Find> find = model.find();
+    private void show(ShelfModel.Contents contents) {
+        contents.reports().values().forEach(model::keep);
+        shown = contents;
+        Optional<Find> find = contents.find();
         boolean focused = group.getSelectedToggle() instanceof ToggleButton b && b.isFocused();
         List<Face> next = new ArrayList<>();
         FindWords said = new FindWords(bench.words());
@@ -269,7 +270,7 @@ public final class ShelfStage extends BorderPane {
                 next.add(face(template, own, Optional.of(said.match(match))));
             }
         } else {
-            model.listed().forEach(t -> next.add(face(t, "shelf-" + t.id(), Optional.empty())));
+            contents.templates().forEach(t -> next.add(face(t, "shelf-" + t.id(), Optional.empty())));
         }
         Set<Face> faces = Set.copyOf(next);
         made.entrySet().removeIf(card -> {
@@ -332,7 +333,7 @@ public final class ShelfStage extends BorderPane {
 
     private TemplateCard make(Face face) {
         Template template = face.template();
-        TemplateCard card = new TemplateCard(bench, model, look, template, face.does(), face.scale());
+        TemplateCard card = new TemplateCard(bench, look, shown.reports().get(template), face.does(), face.scale());
         card.setId(face.id());
         card.setToggleGroup(group);
         card.setOnAction(e -> {

@@ -5,6 +5,7 @@ import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.TapePlaces;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateDiagnostic;
+import jollyspindle.core.shelf.TemplateReport;
 import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.words.ShelfWords;
@@ -14,7 +15,6 @@ import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
-import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.control.StitchPicture;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
@@ -150,21 +150,16 @@ final class StitchView extends HBox {
         Optional<Template> shown = model.shown();
         setVisible(shown.isPresent());
         work.letGo();
-        shown.map(model::reckoning).ifPresent(reckoning -> {
-            if (Soon.isApart()) {
-                work.ask(reckoning, this::show);
-            } else {
-                show(reckoning.get());
-            }
-        });
+        shown.map(model::looking).ifPresent(looking -> work.ask(looking, this::show));
     }
 
-    private void show(ShelfModel.Reckoned reckoned) {
-        model.keep(reckoned);
-        Template template = reckoned.template();
+    private void show(ShelfModel.Looked looked) {
+        TemplateReport report = looked.report();
+        model.keep(report);
+        Template template = report.template();
         ShelfWords words = new ShelfWords(bench.words());
-        Stitching stitching = reckoned.stitching();
-        Optional<TapePlaces.Place> place = reckoned.place();
+        Stitching stitching = report.stitching();
+        Optional<TapePlaces.Place> place = looked.place();
         picture.show(stitching, place.map(TapePlaces.Place::strokes).orElse(List.of()), bench.words());
         picture.setAccessibleText("Picture of " + template.name() + ", which " + words.summary(stitching));
         name.setText(template.name());
@@ -172,7 +167,7 @@ final class StitchView extends HBox {
                 + bench.words().exact(stitching.footRadius()) + ".");
         summary.getStyleClass().setAll("label", stitching.lines().isEmpty() ? "refused" : "understood");
         Gradually.atOnce(facts, List.of());
-        for (TemplateDiagnostic concern : reckoned.concerns()) {
+        for (TemplateDiagnostic concern : report.diagnostics()) {
             Label label = Labelled.wrapped(
                     new TemplateDiagnosticWords(bench.words()).text(concern),
                     "concern",

@@ -5,11 +5,13 @@ import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Material;
 import jollyspindle.core.shelf.Prediction;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.TemplateReport;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.SizeLabel;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.BackgroundQueue;
 import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
@@ -58,6 +60,7 @@ final class TemplateBench extends VBox {
     private final Label checked = Labelled.wrapped("", "reason");
     private final Button uncheck = new Button("Forget the check");
     private final VBox checking = new VBox(4);
+    private final BackgroundQueue work = new BackgroundQueue("template facts");
     private List<FieldBinding> entries = List.of();
     private Object layout;
     private Prediction.What measured;
@@ -178,10 +181,6 @@ final class TemplateBench extends VBox {
     }
 
     private void show(Template t) {
-        boolean arcs = !t.arcs().isEmpty();
-        kind.setText(ShelfWords.name(t.kind())
-                + (t.retired() ? ", retired" : "")
-                + (arcs ? "" : ". A border of arcs needs an arc or a circle."));
         name.show(t.name());
         Object wanted = List.of(t.form().type(), t.form().hasOpenings());
         if (!wanted.equals(layout)) {
@@ -192,12 +191,23 @@ final class TemplateBench extends VBox {
         if (!notes.isFocused()) {
             notes.setText(t.notes());
         }
-        boolean inUse = bench.job().layout().templateId().equals(Optional.of(t.id()));
-        use.setDisable(!arcs || inUse);
-        use.setText(inUse ? "In use for the border" : "Use for the border");
         retire.setText(t.retired() ? "Take back" : "Retire");
         copySize.show(OptionalDouble.of(t.form().mainSize()));
-        check(t);
+        work.letGo();
+        model.known(t).ifPresentOrElse(this::show, () -> work.ask(model.reporting(t), this::show));
+    }
+
+    /** What only comes of how it is cut. */
+    private void show(TemplateReport report) {
+        model.keep(report);
+        Template t = report.template();
+        kind.setText(ShelfWords.name(t.kind())
+                + (t.retired() ? ", retired" : "")
+                + (report.arcs() ? "" : ". A border of arcs needs an arc or a circle."));
+        boolean inUse = bench.job().layout().templateId().equals(Optional.of(t.id()));
+        use.setDisable(!report.arcs() || inUse);
+        use.setText(inUse ? "In use for the border" : "Use for the border");
+        check(report);
     }
 
     private void build(Template t) {
@@ -306,10 +316,10 @@ final class TemplateBench extends VBox {
         return new FieldBinding(field, t -> field.show(t.material().name()));
     }
 
-    private void check(Template t) {
+    private void check(TemplateReport report) {
         Words words = bench.words();
-        Prediction.What what =
-                Prediction.of(t, bench.job().machine().footRadius()).what();
+        Template t = report.template();
+        Prediction.What what = report.foretold().what();
         if (what != measured) {
             measured = what;
             measuredField = new LengthField(
@@ -335,6 +345,6 @@ final class TemplateBench extends VBox {
         measuredField.show(t.checked().map(c -> OptionalDouble.of(c.measured())).orElse(OptionalDouble.empty()));
         uncheck.setVisible(t.checked().isPresent());
         uncheck.setManaged(t.checked().isPresent());
-        checked.setText(new ShelfWords(words).checked(t, bench.job().machine()));
+        checked.setText(new ShelfWords(words).checked(report));
     }
 }

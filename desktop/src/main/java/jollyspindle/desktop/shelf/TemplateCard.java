@@ -3,6 +3,7 @@ package jollyspindle.desktop.shelf;
 import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateDiagnostic;
+import jollyspindle.core.shelf.TemplateReport;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.TemplatePicture;
@@ -35,10 +36,10 @@ final class TemplateCard extends ToggleButton {
      * @param does what it would do for what is wanted; nothing while the whole shelf is shown
      * @param scale of its picture, in pixels to the inch
      */
-    TemplateCard(Workbench bench, ShelfModel model, Look look, Template template, Optional<String> does, double scale) {
-        this.template = template;
+    TemplateCard(Workbench bench, Look look, TemplateReport report, Optional<String> does, double scale) {
+        template = report.template();
         ShelfWords words = new ShelfWords(bench.words());
-        Stitching stitching = model.stitching(template);
+        Stitching stitching = report.stitching();
         Label name = new Label(template.name());
         name.getStyleClass().add("card-title");
         name.setMinWidth(Region.USE_PREF_SIZE);
@@ -54,7 +55,7 @@ final class TemplateCard extends ToggleButton {
                 (does.isPresent() ? NARROWEST_FOUND : NARROWEST)
                         * look.scaleProperty().get(),
                 picture.getWidth());
-        boolean trouble = model.concerns(template).stream().anyMatch(TemplateDiagnostic::stops);
+        boolean trouble = report.diagnostics().stream().anyMatch(TemplateDiagnostic::stops);
         String summary = Words.capital(words.summary(stitching));
         content.getChildren().add(text(does.orElse(summary), wide, "card-text"));
         if (does.isEmpty()) {

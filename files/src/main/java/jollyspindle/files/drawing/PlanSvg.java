@@ -162,8 +162,8 @@ public final class PlanSvg {
             if (area instanceof Area.Body) {
                 continue;
             }
-            List<Path> cloth = area instanceof Area.Applique applique
-                    ? List.of(applique.outline().path())
+            List<Path> cloth = area instanceof Area.Applique
+                    ? List.of(plan.appliques().get(new AreaId(number)))
                     : AreaDesigner.keptFree(area, body);
             for (int i = 0; i < cloth.size(); i++) {
                 outline(new AreaId(number).code() + (cloth.size() > 1 ? "-cloth-" + (i + 1) : "-cloth"), cloth.get(i));
