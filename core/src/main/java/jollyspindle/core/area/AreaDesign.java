@@ -1,5 +1,7 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.code.LastingNumbers;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -26,8 +28,19 @@ public record AreaDesign(List<Part> parts, List<String> letters) {
      *
      * @param motif which
      * @param templateId the job's copy of the template it is stitched with; whichever suits if none is named
+     * @param number that it keeps among the motifs of its part while others come and go, from 1; 0 until it is among some
      */
-    public record Layer(AreaMotif motif, Optional<String> templateId) {}
+    public record Layer(AreaMotif motif, Optional<String> templateId, int number) {
+
+        /** A motif that is among no others yet. */
+        public Layer(AreaMotif motif, Optional<String> templateId) {
+            this(motif, templateId, 0);
+        }
+
+        private Layer withNumber(int other) {
+            return new Layer(motif, templateId, other);
+        }
+    }
 
     /**
      * What is stitched in one block, or in the whole area.
@@ -42,14 +55,16 @@ public record AreaDesign(List<Part> parts, List<String> letters) {
             if (layers.size() > MOST_LAYERS) {
                 throw new IllegalArgumentException("up to " + MOST_LAYERS + " motifs in an area, not " + layers.size());
             }
-            layers = List.copyOf(layers);
+            layers = LastingNumbers.given(layers, Layer::number, Layer::withNumber);
         }
 
-        /** This part with a motif in place of one, or with one more. */
+        /** This part with a motif in place of one, whose number it keeps if it is the same with other numbers; or with one more. */
         public Part withLayer(int index, Layer layer) {
             List<Layer> all = new ArrayList<>(layers);
             if (index < all.size()) {
-                all.set(index, layer);
+                Layer was = all.get(index);
+                boolean same = was.motif().kind() == layer.motif().kind();
+                all.set(index, same ? layer.withNumber(was.number()) : layer);
             } else {
                 all.add(layer);
             }

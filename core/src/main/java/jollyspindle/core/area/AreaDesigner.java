@@ -8,12 +8,14 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.marking.MarkId;
 import jollyspindle.core.marking.Marker;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.quilt.PieceId;
 import jollyspindle.core.route.Routed;
 import jollyspindle.core.route.Router;
 import jollyspindle.core.route.Travel;
@@ -57,7 +59,7 @@ public final class AreaDesigner {
     private final Set<Stitching> stitched = new HashSet<>();
 
     /** A piece that nothing is in the way of, laid out for all with its letter. */
-    private record Model(AreaSpace space, String part, LaidPiece laid) {}
+    private record Model(AreaSpace space, LaidPiece laid) {}
 
     private final Map<Character, Model> models = new TreeMap<>();
 
@@ -136,7 +138,7 @@ public final class AreaDesigner {
                     space.row(),
                     letter,
                     new AreaPlan.Cloth(space.cloth(), space.outline(), space.centre())));
-            piece(space, letter, spaces.size() == 1 ? "" : "block-" + space.number() + "-");
+            piece(space, letter, new PieceId(id, spaces.size() == 1 ? 0 : space.number()));
         }
         nothingStitched();
         List.of(piles, cutOff, unstitched)
@@ -154,19 +156,17 @@ public final class AreaDesigner {
                 List.copyOf(diagnosed));
     }
 
-    private void piece(AreaSpace space, char letter, String part) {
+    private void piece(AreaSpace space, char letter, PieceId piece) {
         Effort.step();
         boolean alike = space.inTheWay().isEmpty();
         Model model = models.get(letter);
         LaidPiece laid;
         if (alike && model != null) {
-            String stem = id.code() + "-";
-            laid = model.laid()
-                    .moved(space.place(0, 0).minus(model.space().place(0, 0)), stem + model.part(), stem + part);
+            laid = model.laid().moved(space.place(0, 0).minus(model.space().place(0, 0)), piece);
         } else {
-            laid = laidOutWithin(space, letter, part);
+            laid = laidOutWithin(space, letter, piece);
             if (alike) {
-                models.put(letter, new Model(space, part, laid));
+                models.put(letter, new Model(space, laid));
             }
         }
         if (placements.size() + laid.routed().placements().size() > Effort.MOST) {
@@ -191,25 +191,25 @@ public final class AreaDesigner {
     }
 
     /** Lays a piece out; of what would be too much, nothing is left. */
-    private LaidPiece laidOutWithin(AreaSpace space, char letter, String part) {
+    private LaidPiece laidOutWithin(AreaSpace space, char letter, PieceId piece) {
         try {
-            return laidOut(space, letter, part);
+            return laidOut(space, letter, piece);
         } catch (TooMuchException e) {
             diagnosed.add(new AreaPlan.Diagnosed(letter, 0, new AreaDiagnostic.TooFine(Effort.MOST)));
             return LaidPiece.NOTHING;
         }
     }
 
-    private LaidPiece laidOut(AreaSpace space, char letter, String part) {
+    private LaidPiece laidOut(AreaSpace space, char letter, PieceId piece) {
         List<AreaDesign.Layer> layers = design.part(letter).layers();
-        Marker marker = new Marker(id, part, space.place(0, 0), space.box().width(), tape);
-        PlacementBuilder sewing = new PlacementBuilder(id, marker);
+        Marker marker = new Marker(piece, space.place(0, 0), space.box().width(), tape);
+        PlacementBuilder sewing = new PlacementBuilder(marker);
         Rays own = new Rays(space, marker);
         List<Path> seams = new ArrayList<>(ditches(space));
         for (int i = 0; i < layers.size(); i++) {
             AreaDesign.Layer layer = layers.get(i);
             PieceContext laying = new PieceContext(space, sewing, tools, layer.templateId(), own, () -> round(space));
-            sewing.begin(i + 1, 0);
+            sewing.begin(i + 1, layer.number(), 0);
             AreaMotifTypes.of(layer.motif()).lay(laying, layer.motif());
             seams.addAll(laying.seams());
             int number = i + 1;
@@ -220,7 +220,7 @@ public final class AreaDesigner {
         }
         Routed routed = Router.route(
                 sewing.lines(), sewing.placements(), seams, !space.inTheWay().isEmpty());
-        Set<String> used = routed.placements().stream()
+        Set<MarkId> used = routed.placements().stream()
                 .flatMap(Placement::marks)
                 .map(Mark::id)
                 .collect(Collectors.toSet());

@@ -7,6 +7,7 @@ import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.quilt.PieceId;
 import jollyspindle.core.route.Travel;
 
 import java.util.List;
@@ -107,6 +108,11 @@ public record AreaPlan(
         turnings = List.copyOf(turnings);
         sums = List.copyOf(sums);
         diagnosed = List.copyOf(diagnosed);
+    }
+
+    /** The name of a piece by its number. */
+    public PieceId cloth(int piece) {
+        return new PieceId(id, pieces.size() == 1 ? 0 : piece);
     }
 
     /** How often the needle begins anew. */

@@ -12,6 +12,7 @@ import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
+import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
@@ -163,7 +164,7 @@ final class ClamshellsLayout {
         if (below < -Tolerances.SAME_PLACE || below > strip.top() - strip.bottom()) {
             return new Registration.FootOnBothMarks();
         }
-        Optional<String> row = before.map(b -> b.line().id());
+        Optional<LineId> row = before.map(b -> b.line().id());
         return new Registration.OnRow(strip.across(below), Math.max(0, below), row);
     }
 

@@ -3,10 +3,14 @@ package jollyspindle.core.area;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.marking.MarkId;
 import jollyspindle.core.placement.LineEnd;
+import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.PlacementId;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.quilt.PieceId;
 import jollyspindle.core.route.Routed;
 import jollyspindle.core.route.Travel;
 
@@ -26,26 +30,23 @@ record LaidPiece(Routed routed, List<Mark> marks) {
      * The same in another piece.
      *
      * @param by how far that one is away
-     * @param stem what names of this piece's lines and marks begin with
-     * @param other what that piece's do
+     * @param to that piece
      */
-    LaidPiece moved(Point by, String stem, String other) {
-        return new Move(by, stem, other).all(this);
+    LaidPiece moved(Point by, PieceId to) {
+        return new Move(by, to).all(this);
     }
 
     /** One move of a piece; each line and mark is moved once, whoever refers to it. */
     private static final class Move {
 
         private final Point by;
-        private final String stem;
-        private final String other;
-        private final Map<String, StitchLine> lines = new HashMap<>();
-        private final Map<String, Mark> marks = new HashMap<>();
+        private final PieceId to;
+        private final Map<LineId, StitchLine> lines = new HashMap<>();
+        private final Map<MarkId, Mark> marks = new HashMap<>();
 
-        Move(Point by, String stem, String other) {
+        Move(Point by, PieceId to) {
             this.by = by;
-            this.stem = stem;
-            this.other = other;
+            this.to = to;
         }
 
         LaidPiece all(LaidPiece piece) {
@@ -57,32 +58,21 @@ record LaidPiece(Routed routed, List<Mark> marks) {
                                     .toList(),
                             piece.routed.travels().stream()
                                     .map(t -> new Travel(
-                                            name(t.to()), t.how(), t.path().moved(by)))
+                                            t.to().on(to), t.how(), t.path().moved(by)))
                                     .toList()),
                     piece.marks.stream().map(this::mark).toList());
-        }
-
-        private String name(String id) {
-            return id.startsWith(stem) ? other + id.substring(stem.length()) : id;
         }
 
         private StitchLine line(StitchLine line) {
             return lines.computeIfAbsent(
                     line.id(),
                     id -> new StitchLine(
-                            name(id),
-                            line.region(),
-                            line.layer(),
-                            line.kind(),
-                            line.number(),
-                            line.sub(),
-                            line.passes(),
-                            line.path().moved(by)));
+                            id.on(to), line.layer(), line.passes(), line.path().moved(by)));
         }
 
         private Mark mark(Mark mark) {
             return marks.computeIfAbsent(
-                    mark.id(), id -> mark.at(name(id), mark.place().plus(by)));
+                    mark.id(), id -> mark.at(id.on(to), mark.place().plus(by)));
         }
 
         private LineEnd spot(LineEnd spot) {
@@ -92,7 +82,7 @@ record LaidPiece(Routed routed, List<Mark> marks) {
 
         private Placement placement(Placement p) {
             return new Placement(
-                    name(p.id()),
+                    new PlacementId(p.id().line().on(to), p.id().part()),
                     line(p.of()),
                     p.part(),
                     p.parts(),
@@ -112,11 +102,11 @@ record LaidPiece(Routed routed, List<Mark> marks) {
                 return new Registration.OnSeam(on.what(), on.far(), on.centre().map(this::mark));
             }
             if (registration instanceof Registration.OnStitching on) {
-                return new Registration.OnStitching(name(on.lineId()), on.fromEdge(), on.engraved());
+                return new Registration.OnStitching(on.lineId().on(to), on.fromEdge(), on.engraved());
             }
             if (registration instanceof Registration.OnRow on) {
                 return new Registration.OnRow(
-                        on.line(), on.belowCrowns(), on.lineId().map(this::name));
+                        on.line(), on.belowCrowns(), on.lineId().map(id -> id.on(to)));
             }
             if (registration instanceof Registration.CentreOnMark on) {
                 return new Registration.CentreOnMark(mark(on.centre()), on.legOnSeam());

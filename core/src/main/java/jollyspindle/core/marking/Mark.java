@@ -9,10 +9,8 @@ import java.util.Optional;
 /**
  * A place on a run that is marked, or that a seam marks already.
  *
- * @param id unique in a plan, such as {@code top-valley-3}
- * @param region it is on, a run or an area
- * @param kind what it is
- * @param number which of its kind; valleys count from 0 at the run's zero, the others from 1
+ * @param id which mark it is
+ * @param number which of its kind on all of the run, as it is told; valleys count from 0 at the run's zero, the others from 1
  * @param onCentre whether it stands on the run's centre
  * @param along from the run's zero, in inches, exact
  * @param across from the seam outward, in inches, exact
@@ -24,9 +22,7 @@ import java.util.Optional;
  * @param height what the tape says across the run
  */
 public record Mark(
-        String id,
-        RegionId region,
-        Kind kind,
+        MarkId id,
         int number,
         boolean onCentre,
         double along,
@@ -135,14 +131,22 @@ public record Mark(
      */
     public record Readings(TapeReading fromLeft, TapeReading fromRight, TapeReading fromCentre) {}
 
+    /** The region it is on, a run or an area. */
+    public RegionId region() {
+        return id.region();
+    }
+
+    /** What it is. */
+    public Kind kind() {
+        return id.kind();
+    }
+
     /** The same mark, as it is measured, on another piece of cloth. */
-    public Mark at(String otherId, Point other) {
-        return new Mark(
-                otherId, region, kind, number, onCentre, along, across, other, by, stage, after, readings, height);
+    public Mark at(MarkId otherId, Point other) {
+        return new Mark(otherId, number, onCentre, along, across, other, by, stage, after, readings, height);
     }
 
     Mark shownBy(MarkedBy other) {
-        return new Mark(
-                id, region, kind, number, onCentre, along, across, place, other, stage, after, readings, height);
+        return new Mark(id, number, onCentre, along, across, place, other, stage, after, readings, height);
     }
 }

@@ -1,12 +1,11 @@
 package jollyspindle.core.marking;
 
-import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.RunDivision;
 import jollyspindle.core.geometry.Places;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.measure.Tolerances;
-import jollyspindle.core.quilt.RegionId;
+import jollyspindle.core.quilt.PieceId;
 import jollyspindle.core.quilt.RunFrame;
 
 import java.util.ArrayList;
@@ -17,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 
 /**
@@ -28,8 +28,7 @@ public final class Marker {
     private static final Comparator<Mark> ALONG =
             Comparator.comparingDouble(Mark::along).thenComparing(Mark::kind).thenComparingInt(Mark::number);
 
-    private final RegionId region;
-    private final String part;
+    private final PieceId piece;
     private final Point origin;
     private final Point along;
     private final Point outward;
@@ -45,8 +44,28 @@ public final class Marker {
     /** By where they are, the marks' places among all. */
     private final Places<Integer> places = new Places<>(Tolerances.SAME_PLACE);
 
-    private final Map<Mark.Kind, Set<Integer>> numbered = new EnumMap<>(Mark.Kind.class);
-    private final Map<Mark.Kind, Integer> numbers = new EnumMap<>(Mark.Kind.class);
+    /** The numbers of each kind, as they are told. */
+    private final Map<Mark.Kind, Numbers> told = new EnumMap<>(Mark.Kind.class);
+
+    /** Those of the present motif's own marks. */
+    private final Map<Mark.Kind, Numbers> own = new EnumMap<>(Mark.Kind.class);
+
+    private int motif = 1;
+
+    /** Numbers given away. */
+    private static final class Numbers {
+
+        private final Set<Integer> taken = new HashSet<>();
+        private int last;
+
+        /** The number that is wanted; where there is none, or it is taken, the one after the last. */
+        int give(OptionalInt wanted) {
+            int number = wanted.isPresent() && !taken.contains(wanted.getAsInt()) ? wanted.getAsInt() : last + 1;
+            taken.add(number);
+            last = Math.max(last, number);
+            return number;
+        }
+    }
 
     /**
      * A marker for one run.
@@ -58,8 +77,7 @@ public final class Marker {
      * @param unit the run is pieced from, in inches
      */
     public Marker(RunFrame frame, RunDivision division, TapeScale tape, boolean endsOnSeams, OptionalDouble unit) {
-        this.region = frame.id();
-        this.part = "";
+        this.piece = PieceId.of(frame.id());
         this.origin = frame.origin();
         this.along = frame.along();
         this.outward = frame.outward();
@@ -78,13 +96,12 @@ public final class Marker {
     /**
      * A marker for an upright area, which is read along its lower edge and upwards from there.
      *
-     * @param part of the area, before the name of each mark; empty if it has only one
+     * @param piece of the area
      * @param lowerLeft its corner, in the quilt's frame
      * @param width of it, in inches
      */
-    public Marker(RegionId region, String part, Point lowerLeft, double width, TapeScale tape) {
-        this.region = region;
-        this.part = part;
+    public Marker(PieceId piece, Point lowerLeft, double width, TapeScale tape) {
+        this.piece = piece;
         this.origin = lowerLeft;
         this.along = new Point(1, 0);
         this.outward = new Point(0, 1);
@@ -95,6 +112,18 @@ public final class Marker {
         this.tape = tape;
         this.endsOnSeams = false;
         this.pieced = OptionalDouble.empty();
+    }
+
+    /**
+     * Says which motif the next marks are made for.
+     *
+     * @param lasting number of it, from 1; 0 for a corner's
+     */
+    public void begin(int lasting) {
+        if (lasting != motif) {
+            motif = lasting;
+            own.clear();
+        }
     }
 
     /** Marks a valley, where two cells meet; 0 is where the first one starts. */
@@ -115,10 +144,10 @@ public final class Marker {
      * @param place in the quilt's frame
      */
     public Mark at(Mark.Kind kind, int number, Point place, Mark.Stage stage) {
-        return at(kind, number, place, stage, Optional.empty());
+        return at(kind, OptionalInt.of(number), place, stage, Optional.empty());
     }
 
-    private Mark at(Mark.Kind kind, int number, Point place, Mark.Stage stage, Optional<Mark.After> after) {
+    private Mark at(Mark.Kind kind, OptionalInt number, Point place, Mark.Stage stage, Optional<Mark.After> after) {
         Point from = place.minus(origin);
         double there = from.dot(along);
         // What rounding makes of a place on the seam is the seam.
@@ -129,17 +158,17 @@ public final class Marker {
 
     /** Marks a place once something is stitched. */
     public Mark later(Mark.Kind kind, int number, Point place, Mark.After after) {
-        return at(kind, number, place, Mark.Stage.STITCHED, Optional.of(after));
+        return at(kind, OptionalInt.of(number), place, Mark.Stage.STITCHED, Optional.of(after));
     }
 
     /** Marks a place once something is stitched, numbering it after the last of its kind. */
     public Mark later(Mark.Kind kind, Point place, Mark.After after) {
-        return later(kind, numbers.getOrDefault(kind, 0) + 1, place, after);
+        return at(kind, OptionalInt.empty(), place, Mark.Stage.STITCHED, Optional.of(after));
     }
 
     /** Marks a place, numbering it after the last of its kind. */
     public Mark next(Mark.Kind kind, Point place, Mark.Stage stage) {
-        return at(kind, numbers.getOrDefault(kind, 0) + 1, place, stage);
+        return at(kind, OptionalInt.empty(), place, stage, Optional.empty());
     }
 
     /**
@@ -191,25 +220,29 @@ public final class Marker {
     }
 
     private Mark add(Mark.Kind kind, int wanted, double along, double across, Mark.Stage stage) {
-        return add(kind, wanted, along, across, stage, Optional.empty());
+        return add(kind, OptionalInt.of(wanted), along, across, stage, Optional.empty());
     }
 
     private Mark add(
-            Mark.Kind kind, int wanted, double along, double across, Mark.Stage stage, Optional<Mark.After> after) {
+            Mark.Kind kind,
+            OptionalInt wanted,
+            double along,
+            double across,
+            Mark.Stage stage,
+            Optional<Mark.After> after) {
         Point place = origin.plus(this.along.times(along)).plus(outward.times(across));
         Optional<Integer> there = places.at(place);
         if (there.isPresent()) {
             return marks.get(there.get());
         }
         // Two motifs may each have a third crown; the later one is numbered after all others.
-        boolean taken = numbered.getOrDefault(kind, Set.of()).contains(wanted);
-        int number = taken ? numbers.get(kind) + 1 : wanted;
-        numbers.merge(kind, number, Math::max);
         Mark mark = new Mark(
-                region.code() + "-" + part + Codes.of(kind) + "-" + number,
-                region,
-                kind,
-                number,
+                new MarkId(
+                        piece,
+                        motif,
+                        kind,
+                        own.computeIfAbsent(kind, k -> new Numbers()).give(wanted)),
+                told.computeIfAbsent(kind, k -> new Numbers()).give(wanted),
                 kind != Mark.Kind.HAND_OVER && isCentre(along),
                 along,
                 across,
@@ -219,15 +252,14 @@ public final class Marker {
                 after,
                 new Mark.Readings(tape.read(along), tape.read(length - along), tape.read(along - middle)),
                 tape.read(across));
-        numbered.computeIfAbsent(kind, k -> new HashSet<>()).add(number);
         places.put(place, marks.size());
         marks.add(mark);
         return mark;
     }
 
-    /** The part of its region that is marked, as names begin; empty if it has only one. */
-    public String part() {
-        return part;
+    /** The cloth that is marked. */
+    public PieceId piece() {
+        return piece;
     }
 
     /** All marks made, along the run. */

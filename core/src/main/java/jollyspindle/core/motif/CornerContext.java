@@ -75,8 +75,9 @@ final class CornerContext {
         this.feet = feet.at();
         this.mostFeet = feet.most();
         this.free = free;
-        this.sewing = new PlacementBuilder(space.left().id(), leftMarker);
-        sewing.begin(0, space.left().rotation());
+        this.sewing = new PlacementBuilder(leftMarker);
+        sewing.begin(0, 0, space.left().rotation());
+        rightMarker.begin(0);
     }
 
     /** A run that ends in the corner. */

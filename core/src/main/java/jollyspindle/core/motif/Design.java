@@ -1,5 +1,6 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.code.LastingNumbers;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
@@ -9,6 +10,7 @@ import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -43,7 +45,7 @@ public record Design(
         if (layers.isEmpty() || layers.size() > MOST_LAYERS) {
             throw new IllegalArgumentException("1 to " + MOST_LAYERS + " motifs on a run, not " + layers.size());
         }
-        return List.copyOf(layers);
+        return LastingNumbers.given(layers, Layer::number, Layer::withNumber);
     }
 
     public static Design of(Layer layer) {
@@ -64,8 +66,13 @@ public record Design(
         all.putAll(sides);
         all.put(run.side().get(), own);
         // Motifs like everybody's aren't the side's own.
-        all.values().removeIf(layers::equals);
+        all.values().removeIf(side -> areAlike(side, layers));
         return new Design(layers, all, corner, corners);
+    }
+
+    private static boolean areAlike(List<Layer> some, List<Layer> others) {
+        return some.size() == others.size()
+                && IntStream.range(0, some.size()).allMatch(i -> some.get(i).isLike(others.get(i)));
     }
 
     /** This design with the motifs of one run on all runs. */

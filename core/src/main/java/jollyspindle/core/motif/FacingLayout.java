@@ -177,7 +177,7 @@ final class FacingLayout {
         RunSpace turned = space.fromOtherEdge();
         LayoutContext there = new LayoutContext(
                 turned, laying.sewing, laying.tools, laying.layer, laying.number, laying.region, laying.lowest);
-        laying.sewing.begin(laying.number, turned.rotation());
+        laying.sewing.begin(laying.number, laying.layer.number(), turned.rotation());
         ArcRow row = new ArcRow(there, base, motif.passes());
         row.numberFrom(near.done().size());
         double length = space.length();
@@ -215,7 +215,7 @@ final class FacingLayout {
                     arc.segment().radius()));
         }
         far.sort(Comparator.comparingDouble(Row::from));
-        laying.sewing.begin(laying.number, space.rotation());
+        laying.sewing.begin(laying.number, laying.layer.number(), space.rotation());
     }
 
     private void facing(ArcRow row, ArcTemplate template, double from, double to, int index) {

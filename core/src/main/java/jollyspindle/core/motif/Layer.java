@@ -11,9 +11,16 @@ import java.util.Optional;
  * @param cells which of the figures before it are filled, if it doesn't fill the whole run
  * @param templateId the job's copy of the template it is stitched with; may name none that is there
  * @param guideId which of that template's edges; one that suits while none is chosen
+ * @param number that it keeps among the motifs of its run while others come and go, from 1; 0 until it is among some
  */
 public record Layer(
-        Motif motif, Edge edge, Space space, Cells cells, Optional<String> templateId, Optional<String> guideId) {
+        Motif motif,
+        Edge edge,
+        Space space,
+        Cells cells,
+        Optional<String> templateId,
+        Optional<String> guideId,
+        int number) {
 
     /** Which figures along a run. */
     public enum Cells {
@@ -50,26 +57,36 @@ public record Layer(
 
     /** A motif on the seam that fills the whole run, its template not chosen yet. */
     public static Layer of(Motif motif) {
-        return new Layer(motif, Edge.SEAM, Space.ALL, Cells.EVERY, Optional.empty(), Optional.empty());
+        return new Layer(motif, Edge.SEAM, Space.ALL, Cells.EVERY, Optional.empty(), Optional.empty(), 0);
     }
 
     public Layer with(Motif other) {
-        return new Layer(other, edge, space, cells, templateId, guideId);
+        return new Layer(other, edge, space, cells, templateId, guideId, number);
     }
 
     public Layer with(Edge other) {
-        return new Layer(motif, other, space, cells, templateId, guideId);
+        return new Layer(motif, other, space, cells, templateId, guideId, number);
     }
 
     public Layer with(Space other) {
-        return new Layer(motif, edge, other, cells, templateId, guideId);
+        return new Layer(motif, edge, other, cells, templateId, guideId, number);
     }
 
     public Layer with(Cells other) {
-        return new Layer(motif, edge, space, other, templateId, guideId);
+        return new Layer(motif, edge, space, other, templateId, guideId, number);
     }
 
     public Layer withTemplate(Optional<String> id, Optional<String> guide) {
-        return new Layer(motif, edge, space, cells, id, guide);
+        return new Layer(motif, edge, space, cells, id, guide, number);
+    }
+
+    /** The same with another lasting number. */
+    Layer withNumber(int other) {
+        return new Layer(motif, edge, space, cells, templateId, guideId, other);
+    }
+
+    /** Whether the same is stitched, and in the same way. */
+    public boolean isLike(Layer other) {
+        return withNumber(other.number).equals(other);
     }
 }

@@ -62,6 +62,7 @@ public record Preset(String code, Motif motif, Layer.Edge edge) {
                 instead.space(),
                 instead.cells(),
                 same ? instead.templateId() : Optional.empty(),
-                same ? instead.guideId() : Optional.empty());
+                same ? instead.guideId() : Optional.empty(),
+                0);
     }
 }

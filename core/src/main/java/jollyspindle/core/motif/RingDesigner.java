@@ -10,6 +10,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.marking.MarkId;
 import jollyspindle.core.marking.Marker;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.measure.Tolerances;
@@ -70,7 +71,7 @@ public final class RingDesigner {
     private final Map<RunId, PlacementBuilder> sewings = new TreeMap<>();
     private final Map<Side, Corner> corners = new EnumMap<>(Side.class);
     private final List<Diagnosed> diagnosed = new ArrayList<>();
-    private Set<String> used;
+    private Set<MarkId> used;
 
     public RingDesigner(Design design, EdgeCatalog tools, TapeScale tape) {
         this.design = design;
@@ -89,7 +90,7 @@ public final class RingDesigner {
 
     /** What is stitched on a run, with the marks that some placement uses. */
     public LaidOut laidOut(RunId id) {
-        Set<String> used = usedMarks();
+        Set<MarkId> used = usedMarks();
         return new LaidOut(
                 sewings.get(id).lines(),
                 markers.get(id).marks().stream()
@@ -99,7 +100,7 @@ public final class RingDesigner {
     }
 
     /** The ids of marks that a line starts or stops on, or a template is laid on. */
-    private Set<String> usedMarks() {
+    private Set<MarkId> usedMarks() {
         if (used == null) {
             used = new HashSet<>();
             Stream.concat(
@@ -130,7 +131,7 @@ public final class RingDesigner {
         RunSpace.RunOn on = runOn(frame, run, ring, meeting);
         RunId id = frame.id();
         Marker marker = new Marker(frame, run.division(), tape, endsOnSeams, unit);
-        PlacementBuilder sewing = new PlacementBuilder(id, marker);
+        PlacementBuilder sewing = new PlacementBuilder(marker);
         divided.put(id, run);
         markers.put(id, marker);
         sewings.put(id, sewing);
@@ -142,12 +143,12 @@ public final class RingDesigner {
                 .orElseThrow();
         for (int i = 0; i < layers.size(); i++) {
             Layer layer = layers.get(i);
-            DividedRun own = i == 0 && layer.equals(design.main()) ? run : forItself(run, frame, layer);
+            DividedRun own = i == 0 && layer.isLike(design.main()) ? run : forItself(run, frame, layer);
             RunSpace space = RunSpace.of(frame, own, layer.edge() == Layer.Edge.OUTSIDE, on);
             Optional<Region> region = region(space, layer, before);
             LayoutContext laying =
                     new LayoutContext(space, sewing, tools, layer, i + 1, region.orElseGet(space::region), lowest);
-            sewing.begin(i + 1, space.rotation());
+            sewing.begin(i + 1, layer.number(), space.rotation());
             if (region.isEmpty()) {
                 laying.diagnostic(new MotifDiagnostic.NoSpace());
             } else {

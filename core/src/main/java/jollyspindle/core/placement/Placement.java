@@ -13,9 +13,9 @@ import java.util.stream.Stream;
 /**
  * How the template lies for one stitched piece of a line.
  *
- * @param id unique in a plan, such as {@code top-arc-3} or {@code top-arc-3-part-2}
+ * @param id which placement it is
  * @param of the line that is stitched
- * @param part which placement of that line, from 1
+ * @param part which placement of that line, in the order of stitching, from 1
  * @param parts how many placements that line takes
  * @param tool which edge of which template
  * @param pose how it lies in the quilt's frame; the tool's own origin and home are as {@link ToolId} says
@@ -25,7 +25,7 @@ import java.util.stream.Stream;
  * @param path what is stitched, in the quilt's frame, from start to end
  */
 public record Placement(
-        String id,
+        PlacementId id,
         StitchLine of,
         int part,
         int parts,
@@ -42,9 +42,7 @@ public record Placement(
      * @param line that it is part of, reversed
      */
     public Placement reversed(StitchLine line) {
-        int other = parts + 1 - part;
-        String stem = parts > 1 ? line.id() + "-part-" + other : id;
-        return new Placement(stem, line, other, parts, tool, pose, registration, end, start, path.reversed());
+        return new Placement(id, line, parts + 1 - part, parts, tool, pose, registration, end, start, path.reversed());
     }
 
     public RegionId region() {

@@ -41,7 +41,7 @@ public sealed interface Registration {
      * @param fromEdge from the template's edge to what lies on the stitching, in inches; 0 if it is the edge itself
      * @param engraved whether there is an engraved line at that distance; otherwise tape goes there
      */
-    record OnStitching(String lineId, double fromEdge, boolean engraved) implements Registration {}
+    record OnStitching(LineId lineId, double fromEdge, boolean engraved) implements Registration {}
 
     /**
      * A row of shells: something that runs across the template lies on the crowns stitched before, or on the edge that the
@@ -51,7 +51,7 @@ public sealed interface Registration {
      * @param belowCrowns from the template's own crowns straight down to it, in inches, 0 or more
      * @param lineId the row stitched before; without one it is the edge
      */
-    record OnRow(Optional<EngravedLine> line, double belowCrowns, Optional<String> lineId) implements Registration {}
+    record OnRow(Optional<EngravedLine> line, double belowCrowns, Optional<LineId> lineId) implements Registration {}
 
     /**
      * The template's centre lies on a mark, and one of its straight legs or lines on the seam.

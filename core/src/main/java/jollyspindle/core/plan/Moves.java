@@ -1,6 +1,7 @@
 package jollyspindle.core.plan;
 
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.marking.MarkId;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.RunId;
 
@@ -56,7 +57,7 @@ public record Moves(List<Move> runs) {
     }
 
     private static Move move(RunPlan was, RunPlan now) {
-        Map<String, Mark> before =
+        Map<MarkId, Mark> before =
                 was.laidOut().marks().stream().collect(Collectors.toMap(Mark::id, Function.identity()));
         List<Mark> marks = now.laidOut().marks();
         double farthest = marks.stream()

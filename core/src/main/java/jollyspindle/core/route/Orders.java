@@ -4,6 +4,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
+import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
@@ -39,8 +40,8 @@ final class Orders {
     /** How many more steps are tried for a better one. */
     private static final int MOST_STEPS = 1000;
 
-    private final Map<String, List<Placement>> placements;
-    private final Set<String> ids;
+    private final Map<LineId, List<Placement>> placements;
+    private final Set<LineId> ids;
     private final Ditches ditches;
     private final Map<Object, Integer> places = new HashMap<>();
 
@@ -51,7 +52,7 @@ final class Orders {
      * @param ids of the lines
      * @param ditches that the needle can travel in
      */
-    Orders(Map<String, List<Placement>> placements, Set<String> ids, Ditches ditches) {
+    Orders(Map<LineId, List<Placement>> placements, Set<LineId> ids, Ditches ditches) {
         this.placements = placements;
         this.ids = ids;
         this.ditches = ditches;
@@ -124,7 +125,7 @@ final class Orders {
     private final class Search {
 
         private final List<Chain> chains;
-        private final Map<String, Set<String>> needed;
+        private final Map<LineId, Set<LineId>> needed;
         private int steps;
         private int least;
         private int starts = Integer.MAX_VALUE;
@@ -137,7 +138,7 @@ final class Orders {
          * @param needed what each line lies or ends on
          * @param steps that are gone once a first order is found
          */
-        Search(List<Chain> chains, Map<String, Set<String>> needed, int steps) {
+        Search(List<Chain> chains, Map<LineId, Set<LineId>> needed, int steps) {
             this.chains = chains;
             this.needed = needed;
             this.steps = steps;
@@ -151,7 +152,7 @@ final class Orders {
             return starts <= Math.max(1, least);
         }
 
-        void go(List<Chain> left, Set<String> stitched, List<StitchLine> order, int begun) {
+        void go(List<Chain> left, Set<LineId> stitched, List<StitchLine> order, int begun) {
             if (left.isEmpty()) {
                 best = order;
                 starts = begun;
@@ -168,7 +169,7 @@ final class Orders {
                 if (then < starts) {
                     List<Chain> others = new ArrayList<>(left);
                     others.remove(step.way().chain());
-                    Set<String> more = new HashSet<>(stitched);
+                    Set<LineId> more = new HashSet<>(stitched);
                     step.way().lines().forEach(l -> more.add(l.id()));
                     List<StitchLine> longer = new ArrayList<>(order);
                     longer.addAll(step.way().lines());
@@ -324,10 +325,10 @@ final class Orders {
                 : Router.retraced(from, to, done).map(Path::length).orElse(Double.MAX_VALUE);
     }
 
-    private static boolean ready(List<StitchLine> chain, Map<String, Set<String>> needed, Set<String> stitched) {
-        Set<String> own = new HashSet<>();
+    private static boolean ready(List<StitchLine> chain, Map<LineId, Set<LineId>> needed, Set<LineId> stitched) {
+        Set<LineId> own = new HashSet<>();
         for (StitchLine line : chain) {
-            for (String id : needed.getOrDefault(line.id(), Set.of())) {
+            for (LineId id : needed.getOrDefault(line.id(), Set.of())) {
                 if (!stitched.contains(id) && !own.contains(id)) {
                     return false;
                 }
@@ -338,11 +339,11 @@ final class Orders {
     }
 
     /** What each line lies or ends on. */
-    private Map<String, Set<String>> needed(List<StitchLine> lines) {
-        Map<String, Set<String>> needed = new HashMap<>();
+    private Map<LineId, Set<LineId>> needed(List<StitchLine> lines) {
+        Map<LineId, Set<LineId>> needed = new HashMap<>();
         List<StitchLine> before = new ArrayList<>();
         for (StitchLine line : lines) {
-            Set<String> own = new HashSet<>();
+            Set<LineId> own = new HashSet<>();
             for (Placement p : placements.getOrDefault(line.id(), List.of())) {
                 laidOn(p).filter(ids::contains).ifPresent(own::add);
                 Stream.of(p.start(), p.end())
@@ -357,7 +358,7 @@ final class Orders {
         return needed;
     }
 
-    private static Optional<String> laidOn(Placement placement) {
+    private static Optional<LineId> laidOn(Placement placement) {
         if (placement.registration() instanceof Registration.OnRow on) {
             return on.lineId();
         }

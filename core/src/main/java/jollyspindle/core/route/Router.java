@@ -4,6 +4,7 @@ import jollyspindle.core.geometry.BoxIndex;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
 
@@ -29,8 +30,8 @@ public final class Router {
     private static final Comparator<Routed> FEWEST =
             Comparator.comparingInt((Routed r) -> r.starts()).thenComparingDouble(Routed::travelled);
 
-    private final Map<String, List<Placement>> placements;
-    private final Map<String, StitchLine> byId = new HashMap<>();
+    private final Map<LineId, List<Placement>> placements;
+    private final Map<LineId, StitchLine> byId = new HashMap<>();
     private final Ditches ditches;
 
     private Router(List<StitchLine> lines, List<Placement> placements, List<Path> ditches) {

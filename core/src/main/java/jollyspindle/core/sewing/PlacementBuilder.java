@@ -1,6 +1,5 @@
 package jollyspindle.core.sewing;
 
-import jollyspindle.core.code.Codes;
 import jollyspindle.core.effort.Effort;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
@@ -12,11 +11,12 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.Marker;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
+import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.PlacementId;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
-import jollyspindle.core.quilt.RegionId;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -31,29 +31,35 @@ import java.util.Map;
  */
 public final class PlacementBuilder {
 
-    private final RegionId region;
     private final Marker marker;
     private final List<StitchLine> lines = new ArrayList<>();
     private final List<Placement> placements = new ArrayList<>();
-    private final Map<String, StitchLine> byId = new HashMap<>();
-    private final Map<String, Integer> ids = new HashMap<>();
+    private final Map<LineId, StitchLine> byId = new HashMap<>();
+
+    /** How many sections there are of each line, by its first. */
+    private final Map<LineId, Integer> sections = new HashMap<>();
+
     private int layer;
+    private int motif;
     private double upright;
 
-    public PlacementBuilder(RegionId region, Marker marker) {
-        this.region = region;
+    /** What is stitched on the cloth that a marker marks. */
+    public PlacementBuilder(Marker marker) {
         this.marker = marker;
     }
 
     /**
      * Says which motif the next lines belong to.
      *
-     * @param number of it, from 1; 0 for a corner's
+     * @param order of it in its region, from 1; 0 for a corner's
+     * @param lasting number of it, from 1; 0 for a corner's
      * @param rotation of a template that lies upright, in radians
      */
-    public void begin(int number, double rotation) {
-        layer = number;
+    public void begin(int order, int lasting, double rotation) {
+        layer = order;
+        motif = lasting;
         upright = rotation;
+        marker.begin(lasting);
     }
 
     public Marker marker() {
@@ -124,7 +130,10 @@ public final class PlacementBuilder {
     /** Lets the lines go that were stitched after the first so many, with their placements. */
     public void discardAfter(int first) {
         List<StitchLine> late = lines.subList(first, lines.size());
-        late.forEach(line -> byId.remove(line.id()));
+        for (StitchLine line : late) {
+            byId.remove(line.id());
+            sections.merge(line.id().section(1), line.id().section() - 1, Math::min);
+        }
         late.clear();
         placements.removeIf(p -> !byId.containsKey(p.of().id()));
     }
@@ -133,11 +142,7 @@ public final class PlacementBuilder {
     public StitchLine stitch(Naming naming, List<Piece> pieces, LineEnd start, Turn turn) {
         StitchLine line = new StitchLine(
                 id(naming),
-                region,
                 layer,
-                naming.kind(),
-                naming.number(),
-                naming.sub(),
                 naming.passes(),
                 new Path(pieces.stream().map(Piece::curve).toList()));
         lines.add(line);
@@ -154,7 +159,7 @@ public final class PlacementBuilder {
                 part++;
                 LineEnd next = group.get(group.size() - 1).reaches();
                 placements.add(new Placement(
-                        line.id() + (parts > 1 ? "-part-" + part : ""),
+                        new PlacementId(line.id(), parts > 1 ? part : 0),
                         line,
                         part,
                         parts,
@@ -174,7 +179,7 @@ public final class PlacementBuilder {
                 LineEnd next = i == own ? piece.reaches() : handOver(curve.end(), turn);
                 Registration laid = registration(piece, own, i, turn);
                 placements.add(new Placement(
-                        line.id() + (parts > 1 ? "-part-" + part : ""),
+                        new PlacementId(line.id(), parts > 1 ? part : 0),
                         line,
                         part,
                         parts,
@@ -250,7 +255,7 @@ public final class PlacementBuilder {
     }
 
     /** Whether a line that is stitched already lies on the left of a way. */
-    private boolean isLeft(Segment way, String lineId) {
+    private boolean isLeft(Segment way, LineId lineId) {
         Point middle = way.at(0.5);
         StitchLine other = byId.get(lineId);
         return other != null
@@ -264,12 +269,9 @@ public final class PlacementBuilder {
                 .orElseThrow();
     }
 
-    private String id(Naming naming) {
-        String stem =
-                region.code() + "-" + marker.part() + (layer > 1 ? layer + "-" : "") + (layer == 0 ? "corner-" : "")
-                        + Codes.of(naming.kind()) + "-" + naming.number()
-                        + (naming.sub() > 0 ? "-" + naming.sub() : "");
-        int times = ids.merge(stem, 1, Integer::sum);
-        return times == 1 ? stem : stem + "-again-" + times;
+    private LineId id(Naming naming) {
+        LineId first = new LineId(marker.piece(), motif, naming.kind(), naming.number(), naming.sub(), 1);
+        int section = sections.merge(first, 1, Integer::sum);
+        return section == 1 ? first : first.section(section);
     }
 }

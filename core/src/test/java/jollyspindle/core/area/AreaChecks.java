@@ -5,6 +5,7 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.marking.MarkId;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
@@ -105,18 +106,18 @@ class AreaChecks {
         Map<StitchLine, List<Placement>> pieces =
                 plan.placements().stream().collect(Collectors.groupingBy(Placement::of));
         for (StitchLine line : plan.lines()) {
-            assertThat(ids.add(line.id())).as(line.id()).isTrue();
+            assertThat(ids.add(line.id().code())).as(line.id().code()).isTrue();
             assertThat(cloth(area, line, cloth).covers(flat(line.path())))
                     .as(line.id() + " inside")
                     .isTrue();
             List<Placement> own = pieces.getOrDefault(line, List.of());
-            assertThat(own).as(line.id()).isNotEmpty();
+            assertThat(own).as(line.id().code()).isNotEmpty();
             double length = own.stream().mapToDouble(p -> p.path().length()).sum();
             assertThat(length).isCloseTo(line.path().length(), within(1e-6));
         }
         assertThat(plan.sums().stream().mapToInt(AreaPlan.Sum::lines).sum())
                 .isEqualTo(plan.lines().size());
-        Set<String> used = new HashSet<>();
+        Set<MarkId> used = new HashSet<>();
         for (Placement placement : plan.placements()) {
             placement.marks().forEach(m -> used.add(m.id()));
             assertThat(placement.start().place().distance(placement.path().start()))
@@ -133,7 +134,7 @@ class AreaChecks {
         liesOnPlate(plan, templates);
         rowsLieOnRows(plan, templates);
         travels(plan);
-        plan.marks().forEach(m -> assertThat(used).as(m.id()).contains(m.id()));
+        plan.marks().forEach(m -> assertThat(used).as(m.id().code()).contains(m.id()));
     }
 
     static Geometry filled(Path outline) {
@@ -171,7 +172,7 @@ class AreaChecks {
                     .min(Comparator.comparingDouble(needle::distance))
                     .orElseThrow()
                     .minus(needle);
-            assertThat(plate.dot(laid)).as(placement.id()).isGreaterThan(0);
+            assertThat(plate.dot(laid)).as(placement.id().code()).isGreaterThan(0);
         }
     }
 
@@ -189,7 +190,7 @@ class AreaChecks {
             double laid = on.line()
                     .map(line -> template.strokes(line).get(0).start().y())
                     .orElse(acrylic.top() - on.belowCrowns());
-            assertThat(laid).as(placement.id()).isBetween(acrylic.bottom(), acrylic.top() + 1e-6);
+            assertThat(laid).as(placement.id().code()).isBetween(acrylic.bottom(), acrylic.top() + 1e-6);
             double wanted = on.lineId()
                     .map(id -> plan.placements().stream()
                             .filter(p -> p.of().id().equals(id))
@@ -206,7 +207,7 @@ class AreaChecks {
                             .box()
                             .bottom());
             assertThat(placement.pose().position().y() + laid)
-                    .as(placement.id())
+                    .as(placement.id().code())
                     .isCloseTo(wanted, within(on.line().isPresent() ? 1.0 / 64 : 1e-6));
         }
     }

@@ -73,7 +73,7 @@ class BlockDesignsTest {
         // A petal in any of the third letter's blocks lies on the ray it is turned to.
         for (AreaPlan.Piece piece : plan.pieces()) {
             List<Integer> rays = plan.placements().stream()
-                    .filter(p -> piece.letter() == 'C' && p.id().contains("block-" + piece.number() + "-"))
+                    .filter(p -> piece.letter() == 'C' && p.id().line().piece().number() == piece.number())
                     .map(p -> plan.ray(p, piece).orElseThrow().number())
                     .distinct()
                     .toList();

@@ -111,11 +111,11 @@ class RandomAreaJobsTest {
             Geometry kept = UnaryUnionOp.union(over, AreaChecks.JTS);
             for (StitchLine line : area.lines()) {
                 assertThat(ids.add(area.id().code() + " " + line.id()))
-                        .as(line.id())
+                        .as(line.id().code())
                         .isTrue();
                 if (line.kind() != Stitched.ECHO) {
                     assertThat(flat(line.path()).intersection(kept).getLength())
-                            .as(line.id())
+                            .as(line.id().code())
                             .isLessThan(1e-3);
                 }
             }

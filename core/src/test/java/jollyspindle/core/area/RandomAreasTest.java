@@ -171,7 +171,7 @@ class RandomAreasTest {
         Geometry inner = free.buffer(-2e-3);
         for (StitchLine line : clipped.lines()) {
             assertThat(flat(line.path()).intersection(inner).getLength())
-                    .as(line.id())
+                    .as(line.id().code())
                     .isLessThan(1e-3);
         }
         // Rows of shells are laid out anew over what is in the way; everything else is only cut off.

@@ -134,7 +134,7 @@ class CornersTest {
         assertThat(plan.run(Side.RIGHT).orElseThrow().laidOut().lines()).allMatch(l -> l.kind() == Stitched.ARC);
         assertThat(plan.corners()).extracting(RingDesigner.Corner::run).containsExactly(RunId.of(Side.TOP));
         Design round = design.copiedRound(RunId.of(Side.LEFT));
-        assertThat(round.main()).isEqualTo(fans);
+        assertThat(round.main()).matches(fans::isLike);
         assertThat(round.sides()).isEmpty();
         assertThat(design.withRun(RunId.of(Side.LEFT), List.of(arcs)).sides()).isEmpty();
     }

@@ -8,6 +8,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.marking.MarkId;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
@@ -96,13 +97,12 @@ final class MotifChecks {
         Map<StitchLine, List<Placement>> pieces = all.stream().collect(Collectors.groupingBy(Placement::of));
         PlacedEdges edges = new PlacedEdges(plan.job().templates());
         for (StitchLine line : plan.lines()) {
-            assertThat(ids.add(line.id())).as(line.id()).isTrue();
+            assertThat(ids.add(line.id().code())).as(line.id().code()).isTrue();
             checkPieces(line, pieces.getOrDefault(line, List.of()));
         }
         for (Placement placement : all) {
-            assertThat(ids.add(placement.id())
-                            || placement.id().equals(placement.of().id()))
-                    .as(placement.id())
+            assertThat(ids.add(placement.id().code()) || placement.id().part() == 0)
+                    .as(placement.id().code())
                     .isTrue();
             checkPlacement(plan.job(), placement, edges);
         }
@@ -124,17 +124,17 @@ final class MotifChecks {
 
     /** A line's pieces follow each other from its start to its end, each from where it is said to start. */
     private static void checkPieces(StitchLine line, List<Placement> pieces) {
-        assertThat(pieces).as(line.id()).isNotEmpty();
+        assertThat(pieces).as(line.id().code()).isNotEmpty();
         Point at = line.path().start();
         double length = 0;
         for (Placement piece : pieces) {
             assertThat(piece.start().place().distance(piece.path().start()))
-                    .as(line.id())
+                    .as(line.id().code())
                     .isLessThan(1e-3);
             assertThat(piece.end().place().distance(piece.path().end()))
-                    .as(line.id())
+                    .as(line.id().code())
                     .isLessThan(1e-3);
-            assertThat(piece.path().start().distance(at)).as(line.id()).isLessThan(1e-6);
+            assertThat(piece.path().start().distance(at)).as(line.id().code()).isLessThan(1e-6);
             at = piece.path().end();
             length += piece.path().length();
         }
@@ -155,7 +155,7 @@ final class MotifChecks {
 
     /** Every mark that is made is used: to start, to stop, or to lay the template on. */
     private static void checkMarks(WorkPlan plan, List<Placement> placements) {
-        Set<String> used = new HashSet<>();
+        Set<MarkId> used = new HashSet<>();
         for (Placement placement : placements) {
             placement.start().mark().ifPresent(m -> used.add(m.id()));
             placement.end().mark().ifPresent(m -> used.add(m.id()));
@@ -172,13 +172,15 @@ final class MotifChecks {
         for (RunPlan run : plan.runs()) {
             Set<String> ids = new HashSet<>();
             for (Mark mark : run.laidOut().marks()) {
-                assertThat(ids.add(mark.id())).as(mark.id()).isTrue();
-                assertThat(mark.after().isPresent()).as(mark.id()).isEqualTo(mark.stage() == Mark.Stage.STITCHED);
+                assertThat(ids.add(mark.id().code())).as(mark.id().code()).isTrue();
+                assertThat(mark.after().isPresent())
+                        .as(mark.id().code())
+                        .isEqualTo(mark.stage() == Mark.Stage.STITCHED);
                 mark.after().ifPresent(after -> checkPass(plan.placements(run.id()), mark, after));
                 double tick = plan.job().tape().tick();
                 assertThat(mark.readings().fromLeft().onTape()).isCloseTo(mark.along(), within(tick / 2 + 1e-9));
                 if (mark.by() == Mark.MarkedBy.CHALK) {
-                    assertThat(used).as(mark.id()).contains(mark.id());
+                    assertThat(used).as(mark.id().code()).contains(mark.id());
                 }
             }
         }
@@ -191,7 +193,7 @@ final class MotifChecks {
                 .toList();
         boolean others = after.pass() == Mark.Pass.MOTIFS_BEFORE;
         assertThat(before)
-                .as(mark.id())
+                .as(mark.id().code())
                 .anyMatch(p -> others ? p.of().layer() < after.motif() : p.of().layer() == after.motif());
     }
 
@@ -205,7 +207,7 @@ final class MotifChecks {
                 f.place(-1e-3, low), f.place(f.length() + 1e-3, low),
                 f.place(f.length() + on, high), f.place(-on, high)));
         for (StitchLine line : run.laidOut().lines()) {
-            assertThat(region.covers(flat(line.path()))).as(line.id()).isTrue();
+            assertThat(region.covers(flat(line.path()))).as(line.id().code()).isTrue();
         }
     }
 

@@ -17,6 +17,8 @@ import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.marking.MarkId;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
@@ -33,12 +35,16 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.statistics.Statistics;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 
 import static jollyspindle.core.motif.MotifChecks.INNER;
 import static jollyspindle.core.motif.MotifChecks.check;
@@ -86,7 +92,7 @@ class RandomQuiltsTest {
                         Arbitraries.of(Layer.Cells.class),
                         Arbitraries.of("orchard-hill", "chapel-door", "twin-gable", "half-moon", "mill-bridge"))
                 .as((m, e, s, c, t) -> {
-                    Layer layer = new Layer(m, e, s, c, Optional.empty(), Optional.empty());
+                    Layer layer = Layer.of(m).with(e).with(s).with(c);
                     return switch (DivisionConstraints.template(m)) {
                         case ARC -> layer.withTemplate(Optional.of(t), Optional.empty());
                         case S_CURVE ->
@@ -187,6 +193,53 @@ class RandomQuiltsTest {
                 .isPresent());
     }
 
+    /** Most sides must have been divided alike, else nothing was compared. */
+    private static void collectAlike(boolean same) {
+        Statistics.label("sides divided alike").collect(same).coverage(sides -> sides.check(true)
+                .percentage(alike -> alike >= 80));
+    }
+
+    /** Lines are named by what they are: a motif that comes or goes renames none of another. */
+    @Property(tries = 100)
+    void motifsThatComeAndGoRenameNoOthers(
+            @ForAll("layers") Layer main,
+            @ForAll("layers") Layer second,
+            @ForAll("layers") Layer third,
+            @ForAll @DoubleRange(min = 30, max = 80) double top,
+            @ForAll @DoubleRange(min = 30, max = 80) double left) {
+        Quilt quilt = quilt(top, left, top, left, 8, Corners.MITRED);
+        Design both = Design.of(main.with(Layer.Space.ALL)).withLayer(second.with(Layer.Space.ALL));
+        Design three = both.withLayer(third.with(Layer.Space.ALL));
+        Design without = three.withoutLayer(1);
+        assertThat(three.layers()).extracting(Layer::number).containsExactly(1, 2, 3);
+        assertThat(without.layers()).extracting(Layer::number).containsExactly(1, 3);
+        assertThat(without.withLayer(second).layers()).extracting(Layer::number).containsExactly(1, 3, 4);
+        WorkPlan all = Planner.plan(job(quilt, three, 6));
+        WorkPlan added = Planner.plan(job(quilt, both, 6));
+        WorkPlan fewer = Planner.plan(job(quilt, without, 6));
+        assertThat(named(added, 1, 2)).isEqualTo(named(all, 1, 2));
+        assertThat(named(fewer, 1, 3)).isEqualTo(named(all, 1, 3));
+        Set<MarkId> marked = marks(added);
+        marked.removeIf(id -> id.motif() > 1);
+        assertThat(marks(all)).containsAll(marked);
+    }
+
+    /** Where the lines of some motifs lie, and how often each is stitched, by their names. */
+    private static Map<String, List<Object>> named(WorkPlan plan, Integer... motifs) {
+        Map<String, List<Object>> named = new TreeMap<>();
+        plan.lines().stream()
+                .filter(line -> List.of(motifs).contains(line.id().motif()))
+                .forEach(line -> named.put(line.id().code(), List.of(line.passes(), line.path())));
+        return named;
+    }
+
+    private static Set<MarkId> marks(WorkPlan plan) {
+        return plan.runs().stream()
+                .flatMap(run -> run.laidOut().marks().stream())
+                .map(Mark::id)
+                .collect(Collectors.toCollection(HashSet::new));
+    }
+
     /** What is its own mirror image looks so on a mirrored quilt. */
     @Property(tries = 60)
     void mirroredQuiltsGetMirroredPlans(
@@ -211,6 +264,7 @@ class RandomQuiltsTest {
             for (int i = 0; same && i < cells.size(); i++) {
                 same = Math.abs(cells.get(i).to() - others.get(i).to()) < 1e-9;
             }
+            collectAlike(same);
             if (!same) {
                 continue;
             }
@@ -221,7 +275,7 @@ class RandomQuiltsTest {
                                 .mapToDouble(l -> l.path().distance(middle))
                                 .min()
                                 .orElseThrow())
-                        .as(line.id())
+                        .as(line.id().code())
                         .isLessThan(1e-3);
             }
         }
@@ -268,8 +322,10 @@ class RandomQuiltsTest {
             Side side = run.id().side().orElseThrow();
             RunPlan other = turned.run(side.next()).orElseThrow();
             // Which of two equally good ways comes first may differ; the same way must look the same.
-            if (other.division().count() != run.division().count()
-                    || Math.abs(other.division().repeat() - run.division().repeat()) > 1e-9) {
+            boolean same = other.division().count() == run.division().count()
+                    && Math.abs(other.division().repeat() - run.division().repeat()) <= 1e-9;
+            collectAlike(same);
+            if (!same) {
                 continue;
             }
             List<StitchLine> before = run.laidOut().lines();
@@ -278,6 +334,8 @@ class RandomQuiltsTest {
             for (int i = 0; i < before.size(); i++) {
                 Point expected = before.get(i).path().end().turned(-Math.PI / 2);
                 assertThat(after.get(i).path().end().distance(expected)).isLessThan(1e-6);
+                assertThat(after.get(i).id().on(before.get(i).id().piece()))
+                        .isEqualTo(before.get(i).id());
             }
         }
     }

@@ -27,6 +27,7 @@ import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Easing;
 import jollyspindle.core.quilt.GroupId;
+import jollyspindle.core.quilt.PieceId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
@@ -91,15 +92,15 @@ class BoundsTest {
                     .hasSize(all.lines().size());
             for (AreaPlan.Piece piece : all.pieces()) {
                 Point by = piece.cloth().centre();
-                String stem = "area-1-block-" + piece.number() + "-";
+                PieceId cloth = new PieceId(all.id(), piece.number());
                 List<Placement> own = all.placements().stream()
-                        .filter(p -> p.id().startsWith(stem))
+                        .filter(p -> p.id().line().piece().equals(cloth))
                         .toList();
                 assertThat(own).hasSameSizeAs(one.placements());
                 for (int i = 0; i < own.size(); i++) {
                     Placement here = own.get(i);
                     Placement there = one.placements().get(i);
-                    assertThat(here.of().id()).isEqualTo(there.of().id().replace("area-1-", stem));
+                    assertThat(here.of().id()).isEqualTo(there.of().id().on(cloth));
                     assertThat(here.pose()
                                     .position()
                                     .minus(by)

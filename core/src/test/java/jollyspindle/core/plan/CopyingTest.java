@@ -74,7 +74,7 @@ class CopyingTest {
         Design fromTop = before.copying(RunId.of(Side.TOP), OUTER).layout(OUTER).design();
         Design fromLeft =
                 before.copying(RunId.of(Side.LEFT), OUTER).layout(OUTER).design();
-        assertThat(fromTop.layers()).containsExactly(fans);
+        assertThat(fromTop.layers()).singleElement().matches(fans::isLike);
         assertThat(fromTop.sides()).isEmpty();
         assertThat(fromLeft.layers()).isEqualTo(before.layout(INNER).design().layers());
         Design onStrip = before.copying(RunId.of(Side.LEFT), GroupId.strip(1))

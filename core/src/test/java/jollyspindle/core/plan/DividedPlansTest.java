@@ -420,7 +420,8 @@ class DividedPlansTest {
                 .isZero();
         RunPlan sash = plan.run(RunId.strip(1)).orElseThrow();
         assertThat(sash.division().length()).isEqualTo(60);
-        assertThat(sash.laidOut().marks()).allSatisfy(m -> assertThat(m.id()).startsWith("strip-1-"));
+        assertThat(sash.laidOut().marks())
+                .allSatisfy(m -> assertThat(m.id().code()).startsWith("strip-1-"));
         assertThat(plan.runs().stream()
                         .flatMap(r -> r.laidOut().marks().stream())
                         .map(Mark::id))
@@ -509,7 +510,7 @@ class DividedPlansTest {
                 .toList();
         for (Mark valley : valleys) {
             boolean onSeam = Math.abs(valley.along() / 4.5 - Math.rint(valley.along() / 4.5)) < 1e-9;
-            assertThat(valley.by()).as(valley.id()).isEqualTo(onSeam ? Mark.MarkedBy.SEAM : Mark.MarkedBy.CHALK);
+            assertThat(valley.by()).as(valley.id().code()).isEqualTo(onSeam ? Mark.MarkedBy.SEAM : Mark.MarkedBy.CHALK);
         }
         assertThat(valleys.stream().filter(m -> m.by() == Mark.MarkedBy.SEAM)).hasSize(5);
     }

@@ -102,7 +102,9 @@ class PlannerTest {
             assertThat(Laid.arcs(run)).hasSize(count);
             checkMarks(run, job, ids);
             for (Placement placement : run.laidOut().placements()) {
-                assertThat(ids.add(placement.id())).as(placement.id()).isTrue();
+                assertThat(ids.add(placement.id().code()))
+                        .as(placement.id().code())
+                        .isTrue();
                 checkPlacement(placement, template, job.machine());
             }
             checkThread(run);
@@ -136,7 +138,7 @@ class PlannerTest {
         double length = run.division().length();
         int count = run.division().count();
         for (Mark mark : run.laidOut().marks()) {
-            assertThat(ids.add(mark.id())).as(mark.id()).isTrue();
+            assertThat(ids.add(mark.id().code())).as(mark.id().code()).isTrue();
             assertThat(mark.along()).isBetween(-1e-9, length + 1e-9);
             assertThat(mark.readings().fromLeft().exact()).isCloseTo(mark.along(), within(1e-12));
             assertThat(mark.readings().fromRight().exact()).isCloseTo(length - mark.along(), within(1e-12));

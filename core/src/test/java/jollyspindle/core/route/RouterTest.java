@@ -5,12 +5,15 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.placement.LineEnd;
+import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.PlacementId;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.placement.ToolId;
 import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.quilt.PieceId;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
@@ -33,15 +36,19 @@ class RouterTest {
 
     private static final AreaId ID = new AreaId(1);
 
+    private static LineId id(int number) {
+        return new LineId(PieceId.of(ID), 1, Stitched.LINE, number, 0, 1);
+    }
+
     private static StitchLine line(int number, Point from, Point to) {
-        return new StitchLine("line-" + number, ID, 1, Stitched.LINE, number, 0, 1, Path.of(new Segment(from, to)));
+        return new StitchLine(id(number), 1, 1, Path.of(new Segment(from, to)));
     }
 
     private static Routed route(List<StitchLine> lines, List<Path> ditches) {
         List<Placement> placements = new ArrayList<>();
         for (StitchLine line : lines) {
             placements.add(new Placement(
-                    line.id(),
+                    new PlacementId(line.id(), 0),
                     line,
                     1,
                     1,
@@ -187,17 +194,43 @@ class RouterTest {
         StitchLine first = line(1, new Point(0, 3), new Point(4, 3));
         StitchLine second = line(2, new Point(4, 0), new Point(0, 0));
         Placement on = new Placement(
-                "line-2",
+                new PlacementId(id(2), 0),
                 second,
                 1,
                 1,
                 new ToolId("furrow-long", "edge", Optional.empty()),
                 new Pose(Point.ORIGIN, 0),
-                new Registration.OnStitching("line-1", 2.75, false),
+                new Registration.OnStitching(id(1), 2.75, false),
                 LineEnd.at(second.path().start(), LineEnd.ShownBy.SEAM),
                 LineEnd.at(second.path().end(), LineEnd.ShownBy.SEAM),
                 second.path());
         Routed routed = Router.route(List.of(first, second), List.of(on), List.of(), true);
         assertThat(routed.lines()).extracting(StitchLine::number).containsExactly(1, 2);
+    }
+
+    /** A line that is stitched the other way round is the same line, and its placements are the same ones. */
+    @Test
+    void namesDontHangOnTheWayALineIsStitched() {
+        StitchLine line = line(1, new Point(0, 0), new Point(4, 0));
+        List<Placement> parts = new ArrayList<>();
+        for (int part = 1; part <= 3; part++) {
+            parts.add(new Placement(
+                    new PlacementId(line.id(), part),
+                    line,
+                    part,
+                    3,
+                    new ToolId("furrow-long", "edge", Optional.empty()),
+                    new Pose(Point.ORIGIN, 0),
+                    new Registration.FootOnBothMarks(),
+                    LineEnd.at(line.path().start(), LineEnd.ShownBy.SEAM),
+                    LineEnd.at(line.path().end(), LineEnd.ShownBy.SEAM),
+                    line.path()));
+        }
+        StitchLine back = line.reversed();
+        assertThat(back.id()).isEqualTo(line.id());
+        assertThat(parts).extracting(p -> p.reversed(back).part()).containsExactly(3, 2, 1);
+        assertThat(parts)
+                .extracting(p -> p.reversed(back).id().code())
+                .containsExactly("area-1-line-1-part-1", "area-1-line-1-part-2", "area-1-line-1-part-3");
     }
 }

@@ -13,6 +13,7 @@ import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.quilt.PieceId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.words.Words;
@@ -172,7 +173,7 @@ public final class AreaSelection {
     /** The placements in the piece, in order. */
     public List<Placement> placements() {
         return plan().map(plan -> plan.placements().stream()
-                        .filter(p -> p.id().startsWith(stem(plan)))
+                        .filter(p -> p.id().line().piece().equals(cloth(plan)))
                         .toList())
                 .orElse(List.of());
     }
@@ -180,14 +181,13 @@ public final class AreaSelection {
     /** The marks in the piece. */
     public List<Mark> marks() {
         return plan().map(plan -> plan.marks().stream()
-                        .filter(m -> m.id().startsWith(stem(plan)))
+                        .filter(m -> m.id().piece().equals(cloth(plan)))
                         .toList())
                 .orElse(List.of());
     }
 
-    private String stem(AreaPlan plan) {
-        return plan.id().code() + "-"
-                + (plan.pieces().size() > 1 ? "block-" + looked.get().piece() + "-" : "");
+    private PieceId cloth(AreaPlan plan) {
+        return plan.cloth(looked.get().piece());
     }
 
     /** What can be dragged in the piece. */

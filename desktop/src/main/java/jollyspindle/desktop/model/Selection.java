@@ -1,6 +1,7 @@
 package jollyspindle.desktop.model;
 
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.marking.MarkId;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.WorkPlan;
@@ -187,7 +188,7 @@ public final class Selection {
         return placement;
     }
 
-    private static Optional<Mark> mark(WorkPlan plan, String id) {
+    private static Optional<Mark> mark(WorkPlan plan, MarkId id) {
         return Stream.concat(
                         plan.runs().stream().flatMap(r -> r.laidOut().marks().stream()),
                         plan.areas().stream().flatMap(a -> a.marks().stream()))

@@ -7,6 +7,7 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.marking.MarkId;
 import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.plan.RunPlan;
@@ -75,12 +76,12 @@ final class TapeDrawing {
     private final Words words;
     private final TapeText text;
     private final TapeRuler tape;
-    private final Map<String, List<Text>> byMark = new HashMap<>();
+    private final Map<MarkId, List<Text>> byMark = new HashMap<>();
     private final List<Node> nodes = new ArrayList<>();
     private final Map<String, Path> strokes = new HashMap<>();
 
     /** What makes the readings that have no room, by mark; most of them never are pointed at. */
-    private final Map<String, Supplier<List<Text>>> waiting = new HashMap<>();
+    private final Map<MarkId, Supplier<List<Text>>> waiting = new HashMap<>();
 
     /** From where to where readings stand, by whether they are valleys' and their row. */
     private final Map<List<Object>, List<double[]>> taken = new HashMap<>();
@@ -165,7 +166,7 @@ final class TapeDrawing {
             boolean hidden = room < text.px(ROOM_FOR_NUMBER) && mark.number() % 2 == 1;
             if (!hidden) {
                 Text number = new Text(reading.number() + sign(reading));
-                number.setId("second-" + mark.id());
+                number.setId("second-" + mark.id().code());
                 add(number, "second-reading", x, top + text.px(36), SMALL_TYPE, false);
             }
             // How far it stands from the valley above it, where there is one.
@@ -352,7 +353,7 @@ final class TapeDrawing {
         double baseline = valley ? bandTop - text.px(18) + moved : seam - text.px(HIGHEST_ARC) - 5 - moved;
         Supplier<List<Text>> texts = () -> {
             Text number = new Text(said);
-            number.setId("reading-" + mark.id());
+            number.setId("reading-" + mark.id().code());
             if (crowded) {
                 number.getStyleClass().add("crowded");
             }
@@ -363,7 +364,7 @@ final class TapeDrawing {
                 return List.of(number);
             }
             Text lean = new Text(reading.lean() == TapeReading.Lean.SCANT ? "scant" : "generous");
-            lean.setId("lean-" + mark.id());
+            lean.setId("lean-" + mark.id().code());
             text.place(lean, "lean", x, bandTop - text.px(5), 14, false);
             return List.of(number, lean);
         };

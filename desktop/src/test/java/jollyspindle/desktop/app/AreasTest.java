@@ -603,13 +603,13 @@ class AreasTest extends Hands {
         robot.interact(() -> bench.stageProperty().set(WorkStage.MARK));
         WaitForAsyncUtils.waitForFxEvents();
         TableView<Mark> marks = robot.lookup("#mark-list").queryTableView();
-        assertThat(marks.getItems()).isNotEmpty().allMatch(m -> m.id().startsWith("area-2-block-3-"));
+        assertThat(marks.getItems()).isNotEmpty().allMatch(m -> m.id().code().startsWith("area-2-block-3-"));
         // Lines stop at the medallion's rim, under which no block is stitched.
         assertThat(bench.plan().area(new AreaId(2)).orElseThrow().lines())
                 .allMatch(l -> l.path().distance(Point.ORIGIN) > 6 - 1e-6);
         robot.interact(() -> bench.selection().choose(RunId.of(Side.TOP)));
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(marks.getItems()).allMatch(m -> m.id().startsWith("top-"));
+        assertThat(marks.getItems()).allMatch(m -> m.id().code().startsWith("top-"));
     }
 
     @Test

@@ -46,7 +46,7 @@ class TapeTest extends Hands {
     private Mark mark(String id) {
         return bench.plan().runs().stream()
                 .flatMap(r -> r.laidOut().marks().stream())
-                .filter(m -> m.id().equals(id))
+                .filter(m -> m.id().code().equals(id))
                 .findFirst()
                 .orElseThrow();
     }
@@ -221,7 +221,7 @@ class TapeTest extends Hands {
                 .push(KeyCode.RIGHT)
                 .push(KeyCode.RIGHT);
         WaitForAsyncUtils.waitForFxEvents();
-        String pointed = bench.selection().pointedProperty().get().id();
+        String pointed = bench.selection().pointedProperty().get().id().code();
         assertThat(robot.lookup("#reading-" + pointed).tryQuery()).isPresent();
         robot.push(KeyCode.DIGIT0);
         assertThat(robot.lookup("#reading-top-valley-10").tryQuery()).isPresent();

@@ -169,7 +169,7 @@ class WindowTest extends Hands {
     void theTapeAndTheTablePointAtTheSameMark(FxRobot robot) {
         demo(robot, WorkStage.LAY_OUT);
         robot.moveTo("#reading-top-valley-3");
-        assertThat(bench.selection().pointedProperty().get().id()).isEqualTo("top-valley-3");
+        assertThat(bench.selection().pointedProperty().get().id().code()).isEqualTo("top-valley-3");
         assertThat(read(robot, "#tape-summary")).isEqualTo("Valley 3: 21 1/2 scant (21.488 in)");
         assertThat(robot.lookup("#reading-top-valley-3").query().getStyleClass())
                 .contains("pointed");
@@ -263,7 +263,7 @@ class WindowTest extends Hands {
                         "2 1/4 scant",
                         "by template");
         robot.interact(() -> marks.getSelectionModel().select(15));
-        assertThat(bench.selection().pointedProperty().get().id()).isEqualTo("top-crown-8");
+        assertThat(bench.selection().pointedProperty().get().id().code()).isEqualTo("top-crown-8");
         robot.clickOn("Placements");
         assertThat(cells(robot.lookup("#placement-list").queryTableView(), 3))
                 .containsExactly(

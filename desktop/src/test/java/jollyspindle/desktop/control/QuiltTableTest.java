@@ -62,7 +62,7 @@ class QuiltTableTest {
     private Mark mark(String id) {
         return bench.plan().runs().stream()
                 .flatMap(r -> r.laidOut().marks().stream())
-                .filter(m -> m.id().equals(id))
+                .filter(m -> m.id().code().equals(id))
                 .findFirst()
                 .orElseThrow();
     }
@@ -71,7 +71,7 @@ class QuiltTableTest {
     void pointingAtAMarkPointsAtIt(FxRobot robot) {
         for (String id : List.of("left-valley-4", "top-crown-3", "bottom-valley-9")) {
             robot.moveTo(onScreen(mark(id).place()));
-            assertThat(bench.selection().pointedProperty().get().id()).isEqualTo(id);
+            assertThat(bench.selection().pointedProperty().get().id().code()).isEqualTo(id);
         }
         robot.moveTo(onScreen(Point.ORIGIN));
         assertThat(bench.selection().pointedProperty().get()).isNull();
@@ -87,7 +87,7 @@ class QuiltTableTest {
                 .get(6);
         robot.clickOn(onScreen(arc.curves().get(0).at(0.5)));
         assertThat(bench.selection().whereProperty().get()).isEqualTo(RunId.of(Side.BOTTOM));
-        assertThat(bench.selection().placementProperty().get().id()).isEqualTo("bottom-arc-7");
+        assertThat(bench.selection().placementProperty().get().id().code()).isEqualTo("bottom-arc-7");
         robot.interact(() -> bench.stageProperty().set(WorkStage.MEASURE));
         robot.clickOn(onScreen(mark("right-valley-5").place()));
         assertThat(asked).containsExactly(Dimension.BODY_RIGHT);

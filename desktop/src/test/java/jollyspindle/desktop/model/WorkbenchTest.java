@@ -115,11 +115,11 @@ class WorkbenchTest {
     @Test
     void pointingStepsThroughMarksAndStopsAtTheEnds() {
         bench.selection().stepMark(1);
-        assertThat(bench.selection().pointedProperty().get().id()).isEqualTo("top-valley-0");
+        assertThat(bench.selection().pointedProperty().get().id().code()).isEqualTo("top-valley-0");
         bench.selection().stepMark(-1);
-        assertThat(bench.selection().pointedProperty().get().id()).isEqualTo("top-valley-0");
+        assertThat(bench.selection().pointedProperty().get().id().code()).isEqualTo("top-valley-0");
         bench.selection().stepMark(3);
-        assertThat(bench.selection().pointedProperty().get().id()).isEqualTo("top-crown-2");
+        assertThat(bench.selection().pointedProperty().get().id().code()).isEqualTo("top-crown-2");
         bench.edit("longer", job -> job.withQuilt(job.quilt().with(Dimension.BODY_TOP, 71.75)));
         assertThat(bench.selection().pointedProperty().get().along())
                 .as("the same mark, where it stands now")
@@ -127,17 +127,17 @@ class WorkbenchTest {
         bench.selection().choose(Side.LEFT);
         assertThat(bench.selection().pointedProperty().get()).isNull();
         bench.selection().stepMark(-1);
-        assertThat(bench.selection().pointedProperty().get().id()).isEqualTo("left-valley-12");
+        assertThat(bench.selection().pointedProperty().get().id().code()).isEqualTo("left-valley-12");
     }
 
     @Test
     void placementsAreSteppedRoundAndRound() {
         bench.selection().stepPlacement(-1);
-        assertThat(bench.selection().placementProperty().get().id()).isEqualTo("top-arc-10");
+        assertThat(bench.selection().placementProperty().get().id().code()).isEqualTo("top-arc-10");
         bench.selection().stepPlacement(1);
-        assertThat(bench.selection().placementProperty().get().id()).isEqualTo("top-arc-1");
+        assertThat(bench.selection().placementProperty().get().id().code()).isEqualTo("top-arc-1");
         bench.edit("more", job -> job.withCounts(new Counts(11, 13)));
-        assertThat(bench.selection().placementProperty().get().id()).isEqualTo("top-arc-1");
+        assertThat(bench.selection().placementProperty().get().id().code()).isEqualTo("top-arc-1");
         bench.edit("unmeasured", job -> job.withQuilt(job.quilt().without(Dimension.BODY_TOP)));
         assertThat(bench.selection().placementProperty().get()).isNull();
         bench.selection().stepPlacement(1);

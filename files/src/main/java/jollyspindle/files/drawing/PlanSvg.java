@@ -184,7 +184,7 @@ public final class PlanSvg {
     }
 
     private void stitching(StitchLine line) throws XMLStreamException {
-        outline(line.id(), line.path());
+        outline(line.id().code(), line.path());
     }
 
     /** A path as path data. In the drawing, where y points down, a clockwise arc has the sweep flag 1. */
@@ -221,7 +221,7 @@ public final class PlanSvg {
         for (Mark mark : run.laidOut().marks()) {
             Point reach = run.frame().outward().times(TICK);
             out.writeStartElement("g");
-            out.writeAttribute("id", mark.id());
+            out.writeAttribute("id", mark.id().code());
             element(
                     "title",
                     Words.name(mark) + ", " + mark.readings().fromLeft().text() + " from the left end");

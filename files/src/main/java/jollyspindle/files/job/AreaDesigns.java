@@ -3,6 +3,7 @@ package jollyspindle.files.job;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.code.LastingNumbers;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Quilt;
@@ -52,6 +53,9 @@ final class AreaDesigns {
             ObjectNode one = layers.addObject();
             AreaMotifs.write(one, layer.motif());
             layer.templateId().ifPresent(id -> one.put("template", id));
+            if (layer.number() != layers.size()) {
+                one.put("number", layer.number());
+            }
         });
     }
 
@@ -93,7 +97,10 @@ final class AreaDesigns {
     private static AreaDesign.Part part(Fields node) throws FileTrouble {
         List<AreaDesign.Layer> layers = new ArrayList<>();
         for (Fields layer : node.objects(LAYERS, AreaDesign.MOST_LAYERS)) {
-            layers.add(new AreaDesign.Layer(AreaMotifs.read(layer), layer.optionalText("template")));
+            layers.add(new AreaDesign.Layer(
+                    AreaMotifs.read(layer),
+                    layer.optionalText("template"),
+                    layer.has("number") ? layer.whole("number", 1, LastingNumbers.MOST) : layers.size() + 1));
             layer.done();
         }
         return new AreaDesign.Part(layers);

@@ -1,6 +1,7 @@
 package jollyspindle.files.job;
 
 import jollyspindle.core.code.Codes;
+import jollyspindle.core.code.LastingNumbers;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
@@ -53,7 +54,7 @@ public final class DesignReader {
     private static List<Layer> layers(Fields fields, String field) throws FileTrouble {
         List<Layer> layers = new ArrayList<>();
         for (Fields one : fields.objects(field, Design.MOST_LAYERS)) {
-            layers.add(layer(one));
+            layers.add(layer(one, layers.size() + 1));
             one.done();
         }
         if (layers.isEmpty()) {
@@ -62,14 +63,15 @@ public final class DesignReader {
         return layers;
     }
 
-    private static Layer layer(Fields fields) throws FileTrouble {
+    private static Layer layer(Fields fields, int place) throws FileTrouble {
         return new Layer(
                 motif(fields),
                 choice(fields, "edge", Layer.Edge.SEAM),
                 choice(fields, "space", Layer.Space.ALL),
                 choice(fields, "cells", Layer.Cells.EVERY),
                 fields.optionalText("template"),
-                fields.optionalText("guide"));
+                fields.optionalText("guide"),
+                fields.has("number") ? fields.whole("number", 1, LastingNumbers.MOST) : place);
     }
 
     private static <E extends Enum<E>> E choice(Fields fields, String field, E usual) throws FileTrouble {

@@ -12,6 +12,7 @@ import jollyspindle.core.quilt.Side;
 import jollyspindle.files.json.Fields;
 import jollyspindle.files.json.ParamFields;
 
+import java.util.List;
 import java.util.Map;
 
 /** From a design to a file's fields. What is as usual isn't written. */
@@ -21,13 +22,10 @@ public final class DesignWriter {
 
     public static void write(ObjectNode node, Design design) {
         ArrayNode layers = node.putArray("layers");
-        design.layers().forEach(layer -> layer(layers.addObject(), layer));
+        layers(layers, design.layers());
         if (!design.sides().isEmpty()) {
             ObjectNode sides = node.putObject("sides");
-            design.sides().forEach((side, own) -> {
-                ArrayNode array = sides.putArray(Codes.of(side));
-                own.forEach(layer -> layer(array.addObject(), layer));
-            });
+            design.sides().forEach((side, own) -> layers(sides.putArray(Codes.of(side)), own));
         }
         if (!design.corner().equals(CornerDesign.plain())) {
             ParamFields.write(node.putObject("corner"), CornerDesign.PARAMS, design.corner());
@@ -36,6 +34,17 @@ public final class DesignWriter {
             ObjectNode corners = node.putObject("corners");
             for (Map.Entry<Side, CornerDesign> one : design.corners().entrySet()) {
                 ParamFields.write(corners.putObject(Codes.of(one.getKey())), CornerDesign.PARAMS, one.getValue());
+            }
+        }
+    }
+
+    private static void layers(ArrayNode array, List<Layer> layers) {
+        for (Layer layer : layers) {
+            int place = array.size() + 1;
+            ObjectNode node = array.addObject();
+            layer(node, layer);
+            if (layer.number() != place) {
+                node.put("number", layer.number());
             }
         }
     }

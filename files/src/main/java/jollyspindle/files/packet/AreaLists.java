@@ -4,6 +4,7 @@ import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.PieceId;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
 
@@ -49,11 +50,7 @@ final class AreaLists {
                             ? " Block " + piece.get().number() + " stands for all " + sum.blocks()
                                     + "; the others are alike, except that lines stop round what lies on them."
                             : "");
-            piece(
-                    title,
-                    note,
-                    area,
-                    area.id().code() + (blocks ? "-block-" + piece.get().number() : "") + "-");
+            piece(title, note, area, area.cloth(piece.get().number()));
         }
         for (AreaPlan.Turning turning : area.turnings()) {
             rays(name + (area.sums().size() > 1 ? ", letter " + turning.letter() : ""), turning);
@@ -64,9 +61,9 @@ final class AreaLists {
     }
 
     /** Marks and placements of one piece. */
-    private void piece(String name, String note, AreaPlan area, String part) throws IOException {
+    private void piece(String name, String note, AreaPlan area, PieceId piece) throws IOException {
         List<List<String>> rows = area.marks().stream()
-                .filter(m -> m.id().startsWith(part))
+                .filter(m -> m.id().piece().equals(piece))
                 .map(mark -> List.of(
                         Words.name(mark),
                         mark.readings().fromLeft().text(),
@@ -86,8 +83,9 @@ final class AreaLists {
                             new Pages.Column("Above lower edge", 0.79)),
                     rows);
         }
-        List<Placement> placements =
-                area.placements().stream().filter(p -> p.id().startsWith(part)).toList();
+        List<Placement> placements = area.placements().stream()
+                .filter(p -> p.id().line().piece().equals(piece))
+                .toList();
         if (!placements.isEmpty()) {
             pages.table(name + ": placements", note, PlacementTable.COLUMNS, new PlacementTable(plan).rows(placements));
         }

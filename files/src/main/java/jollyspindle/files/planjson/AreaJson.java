@@ -43,7 +43,7 @@ record AreaJson(PlanJson all, Words words, QuiltJob job, AreaPlan area) {
         ArrayNode travels = node.putArray("travels");
         area.travels().forEach(t -> {
             ObjectNode one = travels.addObject();
-            one.put("to", t.to()).put("how", name(t.how()));
+            one.put("to", t.to().code()).put("how", name(t.how()));
             path(one.putArray("curves"), t.path());
         });
     }

@@ -12,6 +12,7 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.motif.RingDesigner;
 import jollyspindle.core.placement.LineEnd;
+import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
@@ -21,6 +22,7 @@ import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
+import jollyspindle.core.quilt.PieceId;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Squareness;
@@ -198,13 +200,27 @@ public final class PlanJson {
         corner.lines().forEach(line -> line(lines.addObject(), line));
     }
 
+    /** Which piece of an area something is on, where there are several. */
+    private static void block(ObjectNode node, PieceId piece) {
+        if (piece.number() > 0) {
+            node.put("block", piece.number());
+        }
+    }
+
     static void line(ObjectNode node, StitchLine line) {
-        node.put("id", line.id());
+        node.put("id", line.id().code());
+        block(node, line.id().piece());
         node.put("kind", name(line.kind()));
         node.put("layer", line.layer());
+        if (line.id().motif() != line.layer()) {
+            node.put("motif", line.id().motif());
+        }
         node.put("number", line.number());
         if (line.sub() > 0) {
             node.put("sub", line.sub());
+        }
+        if (line.id().section() > 1) {
+            node.put("section", line.id().section());
         }
         node.put("passes", line.passes());
         node.put("text", MotifWords.name(line));
@@ -240,7 +256,8 @@ public final class PlanJson {
     }
 
     void mark(ObjectNode node, Mark mark) {
-        node.put("id", mark.id());
+        node.put("id", mark.id().code());
+        block(node, mark.id().piece());
         node.put("kind", name(mark.kind()));
         node.put("number", mark.number());
         node.put("onCentre", mark.onCentre());
@@ -267,8 +284,9 @@ public final class PlanJson {
     }
 
     void placement(ObjectNode node, Placement placement) {
-        node.put("id", placement.id());
-        node.put("lineId", placement.of().id());
+        node.put("id", placement.id().code());
+        node.put("lineId", placement.of().id().code());
+        block(node, placement.id().line().piece());
         node.put("number", placement.of().number());
         node.put("part", placement.part());
         node.put("parts", placement.parts());
@@ -289,7 +307,9 @@ public final class PlanJson {
         if (placement.registration() instanceof Registration.OnSeam on) {
             registration.put("on", placement.region().code() + (on.far() ? "-outer-edge" : "-seam"));
             register(registration, on.what());
-            on.centre().ifPresent(mark -> registration.put("centreLineOn", mark.id()));
+            on.centre()
+                    .ifPresent(
+                            mark -> registration.put("centreLineOn", mark.id().code()));
         } else {
             otherRegistration(registration, placement);
         }
@@ -304,26 +324,28 @@ public final class PlanJson {
 
     private void otherRegistration(ObjectNode node, Placement placement) {
         if (placement.registration() instanceof Registration.OnStitching on) {
-            node.put("on", on.lineId());
+            node.put("on", on.lineId().code());
             node.put("kind", on.fromEdge() == 0 ? "edge" : on.engraved() ? "engraved-line" : "tape-on-back");
             number(node, "fromEdge", on.fromEdge());
         } else if (placement.registration() instanceof Registration.CentreOnMark on) {
-            node.put("on", on.centre().id());
+            node.put("on", on.centre().id().code());
             node.put("kind", "centre");
             node.put("legOnSeam", on.legOnSeam());
         } else if (placement.registration() instanceof Registration.OnRow on) {
-            node.put("on", on.lineId().orElse(placement.region().code() + "-lower-edge"));
+            node.put(
+                    "on",
+                    on.lineId().map(LineId::code).orElse(placement.region().code() + "-lower-edge"));
             node.put("kind", on.line().map(line -> name(line.kind()) + "-line").orElse("tape-on-back"));
             number(node, "belowCrowns", on.belowCrowns());
         } else if (placement.registration() instanceof Registration.NotchOnMark on) {
             node.put("on", placement.region().code() + (on.far() ? "-outer-edge" : "-seam"));
             node.put("kind", "notch-on-mark");
-            node.put("mark", on.mark().id());
+            node.put("mark", on.mark().id().code());
             number(node, "tapeBelowPoints", on.below());
         } else if (placement.registration() instanceof Registration.OnRay on) {
-            node.put("on", on.ray().id());
+            node.put("on", on.ray().id().code());
             node.put("kind", on.hooked() ? "hook-on-centre" : "line-on-ray");
-            node.put("centre", on.centre().id());
+            node.put("centre", on.centre().id().code());
         } else if (placement.registration() instanceof Registration.AtAngle at) {
             node.put("on", placement.region().code() + "-seam");
             node.put("kind", "line-at-angle");
@@ -341,7 +363,7 @@ public final class PlanJson {
     private static void spot(ObjectNode node, String which, LineEnd spot) {
         spot.mark()
                 .ifPresentOrElse(
-                        mark -> node.put(which + "Mark", mark.id()),
+                        mark -> node.put(which + "Mark", mark.id().code()),
                         () -> node.put(which + "ShownBy", name(spot.shownBy())));
     }
 

@@ -57,7 +57,7 @@ class ParamFieldsTest {
         });
         assertThat(described).as(type.code()).hasSize(1);
         ObjectNode properties = ((ObjectNode) described.get(0).get("properties")).deepCopy();
-        properties.remove(List.of("motif", "template"));
+        properties.remove(List.of("motif", "template", "number"));
         properties.forEach(p -> ((ObjectNode) p).remove("description"));
         ObjectNode wanted = ParamFields.schema(type.params());
         assertThat(sorted(properties)).isEqualTo(sorted(wanted.get("properties")));
@@ -78,7 +78,7 @@ class ParamFieldsTest {
                         MotifTypes.ALL.stream().map(MotifType::code).toList());
         // One description for all kinds: what any of them has, in the widest range that any of them has it.
         ObjectNode described = ((ObjectNode) layer.get("properties")).deepCopy();
-        described.remove(List.of("motif", "edge", "space", "cells", "template", "guide"));
+        described.remove(List.of("motif", "edge", "space", "cells", "template", "guide", "number"));
         described.forEach(p -> ((ObjectNode) p).remove("description"));
         ObjectNode wanted = new ObjectMapper().createObjectNode();
         for (MotifType<?> type : MotifTypes.ALL) {

@@ -296,7 +296,7 @@ class PacketTest {
                 assertThat(joined).isCloseTo(run.division().length(), within(1e-3));
                 for (Mark mark : run.laidOut().marks()) {
                     if (mark.kind() == Mark.Kind.VALLEY || mark.kind() == Mark.Kind.CROWN) {
-                        assertThat(marked).as(mark.id()).anySatisfy(x -> assertThat(x)
+                        assertThat(marked).as(mark.id().code()).anySatisfy(x -> assertThat(x)
                                 .isCloseTo(mark.along(), within(1e-3)));
                     }
                 }
