@@ -68,6 +68,11 @@ public sealed interface AreaDiagnostic extends Diagnostic {
             narrowest = settled(narrowest);
             widest = settled(widest);
         }
+
+        /** By how much the gaps differ. */
+        public double spread() {
+            return widest - narrowest;
+        }
     }
 
     /**
@@ -92,6 +97,12 @@ public sealed interface AreaDiagnostic extends Diagnostic {
      * @param place where
      */
     record PileUp(int lines, int most, Point place) implements AreaDiagnostic, Diagnostic.Warning {
+
+        /** Within how far of that point they end. */
+        public double near() {
+            return AreaRules.POINT;
+        }
+
         @Override
         public Optional<Point> where() {
             return Optional.of(place);
@@ -156,6 +167,11 @@ public sealed interface AreaDiagnostic extends Diagnostic {
             diameter = settled(diameter);
             out = settled(out);
             gap = settled(gap);
+        }
+
+        /** By how much neighbours cross; below 0 if they don't. */
+        public double overlap() {
+            return -gap;
         }
     }
 

@@ -63,7 +63,9 @@ public sealed interface Finding {
     Severity severity();
 
     /** A short, lasting name for files and scripts. */
-    String code();
+    default String code() {
+        return Codes.ofKind(this);
+    }
 
     /** The run it is about, if it is about one. */
     default Optional<RunId> run() {
@@ -87,11 +89,6 @@ public sealed interface Finding {
         }
 
         @Override
-        public String code() {
-            return "not-measured";
-        }
-
-        @Override
         public Optional<Remedy> remedy() {
             return Optional.of(new Remedy.Measure(missing.get(0)));
         }
@@ -106,11 +103,6 @@ public sealed interface Finding {
         @Override
         public Severity severity() {
             return Severity.PROBLEM;
-        }
-
-        @Override
-        public String code() {
-            return "sides-dont-meet";
         }
 
         @Override
@@ -132,11 +124,6 @@ public sealed interface Finding {
         }
 
         @Override
-        public String code() {
-            return "no-template";
-        }
-
-        @Override
         public Optional<Remedy> remedy() {
             return Optional.of(new Remedy.SeeShelf());
         }
@@ -148,11 +135,6 @@ public sealed interface Finding {
         @Override
         public Severity severity() {
             return Severity.PROBLEM;
-        }
-
-        @Override
-        public String code() {
-            return "template-useless";
         }
 
         @Override
@@ -169,11 +151,6 @@ public sealed interface Finding {
         }
 
         @Override
-        public String code() {
-            return "template-concern";
-        }
-
-        @Override
         public Optional<Remedy> remedy() {
             return Optional.of(new Remedy.SeeShelf());
         }
@@ -187,11 +164,6 @@ public sealed interface Finding {
         }
 
         @Override
-        public String code() {
-            return "changed-on-shelf";
-        }
-
-        @Override
         public Optional<Remedy> remedy() {
             return Optional.of(new Remedy.TakeFromShelf(templateId));
         }
@@ -202,11 +174,6 @@ public sealed interface Finding {
         @Override
         public Severity severity() {
             return Severity.NOTE;
-        }
-
-        @Override
-        public String code() {
-            return "not-on-shelf";
         }
 
         @Override
@@ -225,11 +192,6 @@ public sealed interface Finding {
         @Override
         public Severity severity() {
             return Severity.PROBLEM;
-        }
-
-        @Override
-        public String code() {
-            return "repeat-too-wide";
         }
     }
 
@@ -251,9 +213,9 @@ public sealed interface Finding {
             return outermost && by >= reserve;
         }
 
-        @Override
-        public String code() {
-            return "into-reserve";
+        /** How far past the quilt's edge they stand, in inches. */
+        public double past() {
+            return by - reserve;
         }
     }
 
@@ -269,11 +231,6 @@ public sealed interface Finding {
         @Override
         public Severity severity() {
             return Severity.WARNING;
-        }
-
-        @Override
-        public String code() {
-            return "counts-differ";
         }
     }
 
@@ -292,11 +249,6 @@ public sealed interface Finding {
         public Severity severity() {
             return Severity.WARNING;
         }
-
-        @Override
-        public String code() {
-            return "stretch-seen";
-        }
     }
 
     /**
@@ -310,11 +262,6 @@ public sealed interface Finding {
         @Override
         public Severity severity() {
             return Severity.WARNING;
-        }
-
-        @Override
-        public String code() {
-            return "odd-at-corner";
         }
     }
 
@@ -330,11 +277,6 @@ public sealed interface Finding {
         @Override
         public Severity severity() {
             return Severity.NOTE;
-        }
-
-        @Override
-        public String code() {
-            return "stepping-ends-off";
         }
 
         @Override
@@ -358,11 +300,6 @@ public sealed interface Finding {
         }
 
         @Override
-        public String code() {
-            return "no-solution";
-        }
-
-        @Override
         public Optional<Remedy> remedy() {
             return shortest > 0
                     ? Optional.of(new Remedy.AllowRange(where.group(), shortest, longest))
@@ -383,11 +320,6 @@ public sealed interface Finding {
         }
 
         @Override
-        public String code() {
-            return "choice-gone";
-        }
-
-        @Override
         public Optional<Remedy> remedy() {
             return Optional.of(new Remedy.FollowBest(where.group()));
         }
@@ -404,11 +336,6 @@ public sealed interface Finding {
         public Severity severity() {
             return why == Figure.Why.DONT_MEET || why == Figure.Why.NO_TEMPLATE ? Severity.WARNING : Severity.NOTE;
         }
-
-        @Override
-        public String code() {
-            return "space-empty";
-        }
     }
 
     /** A border is tied to one inside that isn't divided in a way it can follow. */
@@ -416,11 +343,6 @@ public sealed interface Finding {
         @Override
         public Severity severity() {
             return Severity.WARNING;
-        }
-
-        @Override
-        public String code() {
-            return "tie-broken";
         }
 
         @Override
@@ -441,11 +363,6 @@ public sealed interface Finding {
         }
 
         @Override
-        public String code() {
-            return "seam-differs";
-        }
-
-        @Override
         public Optional<Remedy> remedy() {
             RunId.BorderRun border = (RunId.BorderRun) where;
             return Optional.of(new Remedy.Measure(Dimension.seam(border.border(), border.where())));
@@ -458,11 +375,6 @@ public sealed interface Finding {
         public Severity severity() {
             return Severity.WARNING;
         }
-
-        @Override
-        public String code() {
-            return "strip-off-quilt";
-        }
     }
 
     /** Nothing of the template can be laid on the seam. */
@@ -470,11 +382,6 @@ public sealed interface Finding {
         @Override
         public Severity severity() {
             return Severity.WARNING;
-        }
-
-        @Override
-        public String code() {
-            return "seam-off-plate";
         }
     }
 
@@ -490,11 +397,6 @@ public sealed interface Finding {
         public Severity severity() {
             return Severity.NOTE;
         }
-
-        @Override
-        public String code() {
-            return "several-placements";
-        }
     }
 
     /**
@@ -508,11 +410,6 @@ public sealed interface Finding {
         @Override
         public Severity severity() {
             return Severity.WARNING;
-        }
-
-        @Override
-        public String code() {
-            return "opposite-sides-differ";
         }
 
         @Override
@@ -539,11 +436,6 @@ public sealed interface Finding {
         }
 
         @Override
-        public String code() {
-            return "leans";
-        }
-
-        @Override
         public Optional<Remedy> remedy() {
             return Optional.of(new Remedy.Measure(Dimension.DIAGONAL_DOWN));
         }
@@ -558,11 +450,6 @@ public sealed interface Finding {
         @Override
         public Severity severity() {
             return Severity.WARNING;
-        }
-
-        @Override
-        public String code() {
-            return "diagonals-dont-fit";
         }
 
         @Override
@@ -584,6 +471,12 @@ public sealed interface Finding {
     record AreaTrouble(
             AreaId area, char letter, boolean lettered, int layer, AreaDiagnostic what, Optional<AreaDesign> redesign)
             implements Finding {
+
+        /** Whether it is about pieces that are left plain. */
+        public boolean plain() {
+            return letter == AreaDesign.PLAIN;
+        }
+
         @Override
         public Severity severity() {
             return Severity.of(what);
@@ -622,11 +515,6 @@ public sealed interface Finding {
         }
 
         @Override
-        public String code() {
-            return "fans-differ";
-        }
-
-        @Override
         public Optional<Remedy> remedy() {
             return Optional.of(new Remedy.Redesign(where.group(), alike));
         }
@@ -644,11 +532,6 @@ public sealed interface Finding {
         @Override
         public Severity severity() {
             return Severity.WARNING;
-        }
-
-        @Override
-        public String code() {
-            return "corners-give-way";
         }
 
         @Override

@@ -137,7 +137,13 @@ public sealed interface MotifDiagnostic extends Diagnostic {
      * @param module of the strip
      * @param repeat of the run
      */
-    record OffModule(double module, double repeat) implements MotifDiagnostic, Diagnostic.Warning {}
+    record OffModule(double module, double repeat) implements MotifDiagnostic, Diagnostic.Warning {
+
+        /** Whether gaps stay between the figures; otherwise they cut into each other. */
+        public boolean gaps() {
+            return module < repeat;
+        }
+    }
 
     /**
      * How often a strip's figure goes into the run's depth.

@@ -57,7 +57,13 @@ public sealed interface TemplateDiagnostic extends Diagnostic {
      * @param better what the label would have to mean for it to fit; null if nothing does
      */
     record CheckDisagrees(Prediction foretold, double measured, double footRadius, SizeLabel better)
-            implements TemplateDiagnostic, Diagnostic.Warning {}
+            implements TemplateDiagnostic, Diagnostic.Warning {
+
+        /** Whether it would fit if the label meant something else. */
+        public boolean fits() {
+            return better != null;
+        }
+    }
 
     /** The way into an opening is narrower than the foot. */
     record GapTooNarrow(double gap, double footWidth) implements TemplateDiagnostic, Diagnostic.Warning {}
@@ -66,7 +72,13 @@ public sealed interface TemplateDiagnostic extends Diagnostic {
     record NoGap() implements TemplateDiagnostic, Diagnostic.Warning {}
 
     /** The hook doesn't hold the foot where it should. */
-    record HookDoesntFit(double hook, double footRadius) implements TemplateDiagnostic, Diagnostic.Warning {}
+    record HookDoesntFit(double hook, double footRadius) implements TemplateDiagnostic, Diagnostic.Warning {
+
+        /** Whether it doesn't go round the foot; otherwise the foot has play in it. */
+        public boolean tight() {
+            return hook < footRadius;
+        }
+    }
 
     /** Thin templates go with low-shank feet, thick ones with high-shank feet and longarms. */
     record ThicknessAgainstFoot(double thickness, boolean thin, Machine.FootType foot)

@@ -373,6 +373,6 @@ public record AreaWords(Words words) {
 
     /** What is the matter, in a sentence or two. */
     public String text(AreaDiagnostic told) {
-        return new AreaDiagnosticWords(words).text(told);
+        return new Texts(words).text(told);
     }
 }

@@ -75,12 +75,6 @@ public record Words(TapeScale tape) {
         return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
     }
 
-    /** That something can't be planned because there would be too much of it. */
-    static String tooFine(int most) {
-        return "That is too fine to plan: it would take more than " + most / 1000
-                + ",000 placements. Lay the lines further apart, or take a longer template.";
-    }
-
     /** {@code 1 repeat}, {@code 2 repeats}. */
     public static String count(long number, String thing) {
         return number + " " + thing + (number == 1 ? "" : "s");

@@ -4,6 +4,8 @@ import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import jollyspindle.core.area.AreaDiagnostic;
+import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.shelf.Find;
 import jollyspindle.core.shelf.StitchFact;
@@ -23,6 +25,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 class CodesTest {
 
     private static final List<Class<?>> KINDS = List.of(
+            Finding.class,
+            Remedy.class,
             AreaDiagnostic.class,
             MotifDiagnostic.class,
             TemplateDiagnostic.class,

@@ -2,6 +2,7 @@ package jollyspindle.desktop.app;
 
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.words.FindingWords;
 import jollyspindle.desktop.bench.LayOutBench;
 import jollyspindle.desktop.bench.MeasureBench;
 import jollyspindle.desktop.control.CompareView;
@@ -25,6 +26,7 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.Function;
 import javafx.application.Platform;
 import javafx.beans.InvalidationListener;
@@ -151,6 +153,7 @@ public final class MainWindow {
             }
         });
         toBuild.addAll(List.of(
+                () -> CompletableFuture.runAsync(FindingWords::prepare),
                 this::dress,
                 this::buildAbove,
                 this::buildLeft,
