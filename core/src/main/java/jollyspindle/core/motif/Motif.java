@@ -1,5 +1,6 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.RefusedValue;
 
 import java.util.List;
@@ -373,6 +374,12 @@ public sealed interface Motif {
      * @param angle against the seam, over 0 and less than half a turn; a quarter turn is straight across
      */
     record StraightLines(int perRepeat, double angle) implements Motif {
+
+        /** Whether they go straight across the run. */
+        public boolean upright() {
+            return Math.abs(angle - Math.PI / 2) < Tolerances.ROUNDING;
+        }
+
         public StraightLines {
             checkLines(perRepeat);
             checkSlant(angle);

@@ -51,39 +51,12 @@ public record AreaWords(Words words) {
 
     /** What a motif is called. */
     public static String name(AreaMotif motif) {
-        return name(motif.kind()) + (motif instanceof AreaMotif.Echoes echoes && echoes.outside() ? " outside" : "");
-    }
-
-    private static String name(AreaMotif.Kind kind) {
-        return switch (kind) {
-            case ARMS -> "Turned arms";
-            case RINGS -> "Rings";
-            case WREATH -> "Wreath of circles";
-            case PETALS -> "Petals";
-            case POINTS -> "Points";
-            case ECHOES -> "Echoes";
-            case CLAMSHELLS -> "Clamshells";
-            case PEEL -> "Orange peel";
-            case CIRCLES -> "Overlapping circles";
-            case CROSSHATCH -> "Crosshatch";
-            case CURVED_HATCH -> "Curved crosshatch";
-            case QUARTERS -> "Quarters";
-            case CORNER_RAYS -> "Corner rays";
-            case WHIRL -> "Whirl";
-            case STRAIGHT_FANS -> "Straight-line fans";
-        };
+        return new Texts(new Words(TapeScale.SIXTEENTHS)).name(motif);
     }
 
     /** What a motif is called that a gallery offers, told from others of its kind. */
     public static String name(AreaPreset preset) {
-        String name = name(preset.motif());
-        if (preset.motif() instanceof AreaMotif.Arms arms && arms.mirrored()) {
-            return name + ", crossed";
-        }
-        return preset.motif() instanceof AreaMotif.Crosshatch hatch
-                        && Math.abs(hatch.angle() - Math.PI / 2) < Tolerances.ROUNDING
-                ? name + ", upright"
-                : name;
+        return new Texts(new Words(TapeScale.SIXTEENTHS)).name(preset);
     }
 
     /**
@@ -111,90 +84,7 @@ public record AreaWords(Words words) {
 
     /** A motif in a few words: {@code 8 arms, each out and back}. */
     public String text(AreaMotif motif) {
-        return switch (motif.kind()) {
-            case ARMS -> arms((AreaMotif.Arms) motif);
-            case RINGS -> rings((AreaMotif.Rings) motif);
-            case WREATH -> {
-                AreaMotif.Wreath wreath = (AreaMotif.Wreath) motif;
-                yield "a wreath of " + Words.count(wreath.circles(), "circle")
-                        + (wreath.out().isPresent()
-                                ? ", " + words.length(wreath.out().getAsDouble()) + " from the centre"
-                                : ", side by side");
-            }
-            case PETALS -> {
-                AreaMotif.Petals petals = (AreaMotif.Petals) motif;
-                yield Words.count(petals.petals(), "petal") + " from "
-                        + (petals.from() == 0 ? "the centre" : words.length(petals.from())) + " to "
-                        + words.length(petals.to()) + " out";
-            }
-            case POINTS -> {
-                AreaMotif.Points points = (AreaMotif.Points) motif;
-                yield Words.count(points.points(), "point") + " from " + words.length(points.inner()) + " to "
-                        + words.length(points.outer()) + " out";
-            }
-            case ECHOES -> {
-                AreaMotif.Echoes echoes = (AreaMotif.Echoes) motif;
-                yield Words.count(echoes.echoes(), "line") + " beside the edge, " + words.length(echoes.spacing())
-                        + " apart, " + (echoes.outside() ? "outside it" : "inside it");
-            }
-            case CLAMSHELLS -> "rows of clamshells";
-            case PEEL -> {
-                AreaMotif.Peel peel = (AreaMotif.Peel) motif;
-                yield "orange peel, " + peel.across() + " by " + peel.down()
-                        + (peel.inner().isPresent() ? ", with a smaller peel inside" : "");
-            }
-            case CIRCLES ->
-                "overlapping circles, " + ((AreaMotif.Circles) motif).across() + " by "
-                        + ((AreaMotif.Circles) motif).down();
-            case CROSSHATCH -> "crosshatch " + words.length(((AreaMotif.Crosshatch) motif).spacing()) + " apart";
-            case CURVED_HATCH ->
-                "curved crosshatch " + words.length(((AreaMotif.CurvedHatch) motif).spacing()) + " apart";
-            case QUARTERS -> {
-                AreaMotif.Quarters quarters = (AreaMotif.Quarters) motif;
-                yield "quarters, lines " + words.length(quarters.close()) + " apart across and "
-                        + words.length(quarters.wide()) + " down in turn"
-                        + (quarters.pieced() ? "" : ", the middle lines stitched first");
-            }
-            case CORNER_RAYS -> {
-                AreaMotif.CornerRays rays = (AreaMotif.CornerRays) motif;
-                yield (rays.petals().isPresent() ? Words.count(rays.petals().getAsInt(), "petal") : "petals")
-                        + " from the " + name(rays.corner()) + " corner, stopped " + words.length(rays.stop())
-                        + " from it";
-            }
-            case WHIRL -> {
-                AreaMotif.Whirl whirl = (AreaMotif.Whirl) motif;
-                yield "a whirl of " + Words.count(whirl.sets(), "set") + ", " + Words.count(whirl.lines(), "line")
-                        + " each, " + words.length(whirl.spacing()) + " apart";
-            }
-            case STRAIGHT_FANS -> {
-                AreaMotif.StraightFans fans = (AreaMotif.StraightFans) motif;
-                yield "straight-line fans, " + fans.across() + " by " + fans.down() + ", "
-                        + Words.count(fans.lines(), "line") + " each";
-            }
-        };
-    }
-
-    private String arms(AreaMotif.Arms arms) {
-        return Words.count(arms.arms(), "arm")
-                + (arms.way() == AreaMotif.Way.OUT_AND_BACK
-                        ? ", each out and back"
-                        : ", out along one and in along the next")
-                + (arms.stop() > 0
-                        ? ", stopped " + words.length(arms.stop()) + " from the centre"
-                                + (arms.circled() ? " on a stitched circle" : "")
-                        : "")
-                + (arms.mirrored() ? ", crossed by as many turned over" : "")
-                + (arms.turn() > 0 ? ", the first " + Words.degrees(arms.turn()) + " from the top" : "");
-    }
-
-    private String rings(AreaMotif.Rings rings) {
-        return Words.count(rings.rings(), "ring") + " from " + words.length(rings.first()) + " across, "
-                + (rings.gap().isPresent() ? words.length(rings.gap().getAsDouble()) + " apart" : "spread evenly")
-                + switch (rings.spokes()) {
-                    case NONE -> ", each begun anew";
-                    case ONE -> ", joined along one spoke";
-                    case FOUR -> ", joined along four spokes";
-                };
+        return new Texts(words).text(motif);
     }
 
     public static String name(AreaMotif.Corner corner) {
@@ -346,7 +236,7 @@ public record AreaWords(Words words) {
 
     /** What is stitched of this figure: {@code clamshells}. */
     public static String name(BlockFigure figure) {
-        return Words.decapital(name(figure.kind()));
+        return Words.decapital(Texts.name(figure.kind()));
     }
 
     /** The template, and which of its edges: {@code Circle 3, stitching 3 1/2 across}. */

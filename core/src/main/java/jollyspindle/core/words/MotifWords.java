@@ -3,7 +3,6 @@ package jollyspindle.core.words;
 import jollyspindle.core.code.Codes;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeReading;
-import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
@@ -20,36 +19,12 @@ public record MotifWords(Words words) {
 
     /** {@code Arcs}, {@code Facing arcs}. */
     public static String name(MotifKind kind) {
-        return switch (kind) {
-            case ARCS -> "Arcs";
-            case FACING_ARCS -> "Facing arcs";
-            case SAILS -> "Sails";
-            case FANS -> "Fans";
-            case CIRCLES -> "Circle chain";
-            case SERPENTINE -> "Serpentine";
-            case CHEVRONS -> "Chevrons";
-            case STRAIGHT_LINES -> "Straight lines";
-            case CROSSHATCH -> "Crosshatch";
-        };
+        return Texts.name(kind);
     }
 
     /** What a gallery calls it. */
     public static String name(Preset preset) {
-        return switch (preset.code()) {
-            case "arcs" -> "Single arcs";
-            case "nested-arcs" -> "Nested arcs";
-            case "facing-arcs" -> "Arcs crown to crown";
-            case "egg-and-dart" -> "Egg and dart";
-            case "two-to-one" -> "Two small to one large";
-            case "overlapping" -> "Overlapping arcs";
-            case "fans" -> "Fans, upright";
-            case "hanging-fans" -> "Fans, hanging";
-            case "peaks" -> "Peaks";
-            case "boxes" -> "Boxes";
-            case "piano-keys" -> "Piano keys";
-            case "leaning-lines" -> "Leaning lines";
-            default -> name(preset.motif().kind());
-        };
+        return Texts.name(preset);
     }
 
     /** What stands in a corner. */
@@ -68,66 +43,7 @@ public record MotifWords(Words words) {
 
     /** A motif in a few words: {@code arcs, 3 lines, each 1/2 lower}. */
     public String text(Motif motif) {
-        if (motif instanceof Motif.Arcs arcs) {
-            String inner =
-                    switch (arcs.inner()) {
-                        case LOWERED -> "lower";
-                        case SHIFTED -> "nearer the seam";
-                        case PARALLEL -> "inside, the same distance everywhere";
-                    };
-            return (arcs.otherTemplate().isPresent() ? "arcs of two sizes in turn" : "arcs")
-                    + (arcs.lines() == 1
-                            ? ""
-                            : ", " + arcs.lines() + " lines, each " + words.length(arcs.step()) + " " + inner)
-                    + passes(arcs.passes());
-        }
-        if (motif instanceof Motif.FacingArcs facing) {
-            return switch (facing.facing()) {
-                        case CROWNS -> "arcs from both edges, crown to crown";
-                        case HALF_STEP -> "arcs from both edges, half a repeat offset";
-                        case TWO_TO_ONE -> "arcs from both edges, two small to one large";
-                        case OVERLAPPING -> "two rows of arcs on one edge, overlapping by half";
-                    }
-                    + (facing.inset().isPresent() ? ", a small diamond between" : "")
-                    + passes(facing.passes());
-        }
-        if (motif instanceof Motif.Sails sails) {
-            return "sails"
-                    + (sails.echoes() == 0
-                            ? ""
-                            : ", " + Words.count(sails.echoes(), "echo") + " " + words.length(sails.spacing())
-                                    + " apart");
-        }
-        if (motif instanceof Motif.Fans fans) {
-            return "fans of " + Words.count(fans.blades(), "blade")
-                    + (fans.rows() > 1 ? ", " + fans.rows() + " rows" : "");
-        }
-        if (motif instanceof Motif.Circles circles) {
-            return "a chain of circles, each " + turns(circles.halfTurns()) + " round"
-                    + (circles.swirl() ? ", a curl inside" : "");
-        }
-        if (motif instanceof Motif.Serpentine serpentine) {
-            return "a serpentine, " + serpentine.perRepeat() + " a repeat"
-                    + (serpentine.mirrored() ? ", mirrored" : "");
-        }
-        if (motif instanceof Motif.Chevrons chevrons) {
-            return (chevrons.points() == Motif.Points.PEAKS ? "peaks" : "boxes")
-                    + (chevrons.rounding() > 0 ? ", rounded" : "")
-                    + (chevrons.lines() > 1
-                            ? ", " + chevrons.lines() + " lines " + words.length(chevrons.spacing()) + " apart"
-                            : "");
-        }
-        if (motif instanceof Motif.StraightLines lines) {
-            boolean across = Math.abs(lines.angle() - Math.PI / 2) < Tolerances.ROUNDING;
-            return "straight lines " + (across ? "across" : "at " + Words.degrees(lines.angle())) + ", "
-                    + lines.perRepeat() + " a repeat";
-        }
-        Motif.Crosshatch hatch = (Motif.Crosshatch) motif;
-        return (hatch.curved() ? "curved crosshatch " : "crosshatch ") + words.length(hatch.spacing()) + " apart";
-    }
-
-    private static String passes(int passes) {
-        return passes == 1 ? "" : passes == 2 ? ", stitched twice" : ", stitched three times";
+        return new Texts(words).text(motif);
     }
 
     /** How often a line is stitched over, and where that leaves the needle; nothing for a single pass. */

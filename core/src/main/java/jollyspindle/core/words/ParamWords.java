@@ -6,11 +6,11 @@ import jollyspindle.core.param.Param;
 import java.util.Locale;
 import java.util.ResourceBundle;
 
-/** What params and their values are called. The texts stand in {@code params.properties}, by lasting names. */
+/** What params and their values are called. The texts stand in {@code kinds.properties}, by lasting names. */
 public final class ParamWords {
 
     private static final ResourceBundle TEXTS =
-            ResourceBundle.getBundle(ParamWords.class.getPackageName() + ".params", Locale.ROOT);
+            ResourceBundle.getBundle(ParamWords.class.getPackageName() + ".kinds", Locale.ROOT);
 
     private final String kind;
 

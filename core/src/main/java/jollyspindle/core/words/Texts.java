@@ -3,6 +3,9 @@ package jollyspindle.core.words;
 import com.ibm.icu.text.MessageFormat;
 import com.ibm.icu.util.ULocale;
 import jollyspindle.core.area.AreaDiagnostic;
+import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.area.AreaMotifTypes;
+import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.Wish;
@@ -12,8 +15,11 @@ import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.motif.CornerDesign;
+import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.motif.MotifKind;
+import jollyspindle.core.motif.MotifTypes;
+import jollyspindle.core.motif.Preset;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Easing;
 import jollyspindle.core.quilt.RunId;
@@ -32,6 +38,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.ResourceBundle;
 import java.util.Set;
 import java.util.SortedMap;
@@ -45,15 +52,63 @@ import java.util.concurrent.ConcurrentHashMap;
  */
 record Texts(Words words) {
 
-    private static final ResourceBundle ALL =
-            ResourceBundle.getBundle(Texts.class.getPackageName() + ".told", Locale.ROOT);
+    private static final ResourceBundle TOLD = bundle("told");
+    private static final ResourceBundle KINDS = bundle("kinds");
 
     private static final Map<String, MessageFormat> FORMATS = new ConcurrentHashMap<>();
 
+    private static ResourceBundle bundle(String name) {
+        return ResourceBundle.getBundle(Texts.class.getPackageName() + "." + name, Locale.ROOT);
+    }
+
     /** What is told, in a sentence or two. */
     String text(Object told) {
-        MessageFormat format =
-                FORMATS.computeIfAbsent(key(told), k -> new MessageFormat(ALL.getString(k), ULocale.ROOT));
+        return text(TOLD, key(told), told);
+    }
+
+    /** A motif of runs in a few words. */
+    String text(Motif motif) {
+        return text(KINDS, "run." + MotifTypes.of(motif).code(), motif);
+    }
+
+    /** A motif of areas in a few words. */
+    String text(AreaMotif motif) {
+        return text(KINDS, "area." + AreaMotifTypes.of(motif).code(), motif);
+    }
+
+    /** What a kind of motif of runs is called. */
+    static String name(MotifKind kind) {
+        return KINDS.getString("run." + Codes.of(kind) + ".name");
+    }
+
+    /** What a gallery calls a motif of runs. */
+    static String name(Preset preset) {
+        String key = "run-preset." + preset.code();
+        return KINDS.containsKey(key)
+                ? KINDS.getString(key)
+                : name(preset.motif().kind());
+    }
+
+    /** What a kind of motif of areas is called. */
+    static String name(AreaMotif.Kind kind) {
+        return KINDS.getString("area." + Codes.of(kind) + ".name");
+    }
+
+    /** What a motif of areas is called. */
+    String name(AreaMotif motif) {
+        String key = "area." + AreaMotifTypes.of(motif).code() + ".called";
+        return KINDS.containsKey(key) ? text(KINDS, key, motif) : name(motif.kind());
+    }
+
+    /** What a gallery calls a motif of areas. */
+    String name(AreaPreset preset) {
+        String key = "area-preset." + preset.code();
+        return KINDS.containsKey(key) ? KINDS.getString(key) : name(preset.motif());
+    }
+
+    private String text(ResourceBundle bundle, String key, Object told) {
+        MessageFormat format = FORMATS.computeIfAbsent(
+                bundle.getBaseBundleName() + " " + key, k -> new MessageFormat(bundle.getString(key), ULocale.ROOT));
         // It isn't made for several threads at once.
         synchronized (format) {
             return format.format(new Properties(told));
@@ -138,13 +193,17 @@ record Texts(Words words) {
             case "exactly" -> words.exactly(number(value));
             case "difference" -> words.difference(number(value));
             case "degrees" -> Words.degrees(number(value));
+            case "whole" -> String.valueOf((int) number(value));
+            case "turns" -> MotifWords.turns((Integer) value);
             case "eighths" -> TapeScale.EIGHTHS.read(number(value)).text();
             case "grouped" -> String.format(Locale.ROOT, "%,d", (Integer) value);
             case "count" -> number(value) == 1 ? "one" : "other";
             case "sign" -> sign(number(value), 0);
             case "chalk" -> sign(number(value), Tolerances.CHALK);
             case "there" ->
-                value instanceof OptionalDouble number ? number.isPresent() : ((Optional<?>) value).isPresent();
+                value instanceof OptionalDouble number
+                        ? number.isPresent()
+                        : value instanceof OptionalInt whole ? whole.isPresent() : ((Optional<?>) value).isPresent();
             case "name" -> name(value);
             case "text" -> text(value);
             case "capital" -> Words.capital((String) value);
@@ -158,7 +217,10 @@ record Texts(Words words) {
     }
 
     private static double number(Object value) {
-        return value instanceof OptionalDouble there ? there.orElseThrow() : ((Number) value).doubleValue();
+        if (value instanceof OptionalDouble there) {
+            return there.orElseThrow();
+        }
+        return value instanceof OptionalInt there ? there.orElseThrow() : ((Number) value).doubleValue();
     }
 
     private static Object property(Object of, String name) {
@@ -206,6 +268,9 @@ record Texts(Words words) {
         }
         if (of instanceof CornerDesign.Kind kind) {
             return MotifWords.name(kind);
+        }
+        if (of instanceof AreaMotif.Corner corner) {
+            return AreaWords.name(corner);
         }
         if (of instanceof CornerAsk ask) {
             return DivisionWords.name(ask);

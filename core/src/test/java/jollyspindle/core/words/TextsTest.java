@@ -3,6 +3,8 @@ package jollyspindle.core.words;
 import com.ibm.icu.text.MessagePattern;
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaDiagnostic;
+import jollyspindle.core.area.AreaMotifTypes;
+import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.Figure;
@@ -10,6 +12,10 @@ import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.motif.MotifDiagnostic;
+import jollyspindle.core.motif.MotifKind;
+import jollyspindle.core.motif.MotifTypes;
+import jollyspindle.core.motif.Preset;
+import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunId;
@@ -28,9 +34,11 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.ResourceBundle;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 
 import static org.assertj.core.api.Assertions.assertThat;
@@ -41,6 +49,8 @@ class TextsTest {
     private static final ResourceBundle SENTENCES =
             ResourceBundle.getBundle("jollyspindle.core.words.told", Locale.ROOT);
 
+    private static final ResourceBundle MOTIFS = ResourceBundle.getBundle("jollyspindle.core.words.kinds", Locale.ROOT);
+
     private static final Map<String, Class<?>> TOLD = Map.of(
             "motif", MotifDiagnostic.class,
             "area", AreaDiagnostic.class,
@@ -49,8 +59,8 @@ class TextsTest {
             "remedy", Remedy.class);
 
     private static final Set<String> OF_LENGTHS =
-            Set.of("length", "exact", "exactly", "difference", "degrees", "eighths", "sign", "chalk");
-    private static final Set<Type> NUMBERS = Set.of(double.class, int.class, OptionalDouble.class);
+            Set.of("length", "exact", "exactly", "difference", "degrees", "eighths", "whole", "sign", "chalk");
+    private static final Set<Type> NUMBERS = Set.of(double.class, int.class, OptionalDouble.class, OptionalInt.class);
 
     private static final FindingWords SAID = new FindingWords(new Words(TapeScale.SIXTEENTHS));
     private static final RunId TOP = RunId.of(Side.TOP);
@@ -75,11 +85,42 @@ class TextsTest {
         assertThat(SENTENCES.keySet()).containsExactlyInAnyOrderElementsOf(byKey().keySet());
     }
 
+    /** Each motif has its name and its words, and what else there is belongs to one that galleries offer. */
+    @Test
+    void eachMotifIsCalledSomething() {
+        Set<String> asked = new TreeSet<>();
+        MotifTypes.ALL.forEach(type -> asked.addAll(List.of("run." + type.code(), "run." + type.code() + ".name")));
+        AreaMotifTypes.ALL.forEach(
+                type -> asked.addAll(List.of("area." + type.code(), "area." + type.code() + ".name")));
+        assertThat(MOTIFS.keySet()).containsAll(asked);
+        Set<String> offered = new TreeSet<>();
+        Preset.all().forEach(preset -> offered.add("run-preset." + preset.code()));
+        Stream.of(new Area.Blocks(2, 2, 9, 9, 0), new Area.Medallion(12), new Area.Body(0))
+                .flatMap(area -> AreaPreset.of(area).stream())
+                .forEach(preset -> offered.add("area-preset." + preset.code()));
+        assertThat(offered)
+                .containsAll(MOTIFS.keySet().stream()
+                        .filter(key -> key.contains("-preset."))
+                        .toList());
+    }
+
     @TestFactory
     Stream<DynamicTest> sentencesTellWhatThereIs() {
-        return byKey().entrySet().stream()
+        Map<String, Class<?>> motifs = new TreeMap<>();
+        MotifTypes.ALL.forEach(type -> motifs.put("run." + type.code(), type.type()));
+        AreaMotifTypes.ALL.forEach(type -> {
+            motifs.put("area." + type.code(), type.type());
+            if (MOTIFS.containsKey("area." + type.code() + ".called")) {
+                motifs.put("area." + type.code() + ".called", type.type());
+            }
+        });
+        return Stream.concat(tests(SENTENCES, byKey()), tests(MOTIFS, motifs));
+    }
+
+    private static Stream<DynamicTest> tests(ResourceBundle bundle, Map<String, Class<?>> told) {
+        return told.entrySet().stream()
                 .map(one -> DynamicTest.dynamicTest(one.getKey(), () -> {
-                    MessagePattern pattern = new MessagePattern(SENTENCES.getString(one.getKey()));
+                    MessagePattern pattern = new MessagePattern(bundle.getString(one.getKey()));
                     for (String name : names(pattern)) {
                         if (!name.equals("manual")) {
                             assertThat(type(one.getValue(), name)).as(name).isNotNull();
@@ -121,12 +162,16 @@ class TextsTest {
             return String.class;
         }
         return switch (how) {
-            case "grouped", "count" -> {
+            case "grouped", "turns" -> {
                 assertThat(type).as(name).isEqualTo(int.class);
                 yield String.class;
             }
+            case "count" -> {
+                assertThat(type).as(name).isIn(int.class, OptionalInt.class);
+                yield String.class;
+            }
             case "there" -> {
-                assertThat(type == OptionalDouble.class || raw(type) == Optional.class)
+                assertThat(type == OptionalDouble.class || type == OptionalInt.class || raw(type) == Optional.class)
                         .as(name)
                         .isTrue();
                 yield Boolean.TYPE;
@@ -185,11 +230,7 @@ class TextsTest {
         assertThat(said(trouble(AreaDesign.PLAIN, true))).startsWith("Left plain: 2 arms");
         assertThat(said(trouble('A', false))).startsWith("2 arms end");
         assertThat(said(new Finding.MotifTrouble(
-                        TOP,
-                        1,
-                        jollyspindle.core.motif.MotifKind.FANS,
-                        new MotifDiagnostic.TooFine(200_000),
-                        Optional.empty())))
+                        TOP, 1, MotifKind.FANS, new MotifDiagnostic.TooFine(200_000), Optional.empty())))
                 .startsWith("Fans: that is too fine to plan: it would take more than 200,000 placements.");
     }
 
