@@ -13,14 +13,7 @@ import jollyspindle.core.division.OnCentre;
 import jollyspindle.core.division.Reason;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
-import jollyspindle.core.division.school.ByHand;
-import jollyspindle.core.division.school.ByIncrements;
-import jollyspindle.core.division.school.ByPiecing;
-import jollyspindle.core.division.school.CentreOut;
-import jollyspindle.core.division.school.CornersIn;
 import jollyspindle.core.division.school.Even;
-import jollyspindle.core.division.school.Fudged;
-import jollyspindle.core.division.school.HalfSteps;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.division.school.Spread;
@@ -50,30 +43,12 @@ import java.util.stream.Stream;
 public record DivisionWords(Words words) {
 
     public static String name(SchoolKind kind) {
-        return switch (kind) {
-            case EVEN -> "Even";
-            case CORNERS_IN -> "Corners in";
-            case CENTRE_OUT -> "Centre out";
-            case HALF_STEPS -> "Half steps";
-            case FUDGED -> "Fixed with fudge";
-            case BY_PIECING -> "By piecing";
-            case BY_INCREMENTS -> "By increments";
-            case BY_HAND -> "By hand";
-        };
+        return ParamWords.text("school." + Codes.of(kind) + ".name");
     }
 
     /** What a school does, in a sentence. */
     public static String explained(SchoolKind kind) {
-        return switch (kind) {
-            case EVEN -> "Every repeat stretched alike.";
-            case CORNERS_IN -> "Whole repeats from both corners; the odd space is in the middle.";
-            case CENTRE_OUT -> "Whole repeats from the centre; the odd pieces are at the corners.";
-            case HALF_STEPS -> "Half a repeat at both ends, whole ones between.";
-            case FUDGED -> "A fixed repeat; what is left over goes into a few about the centre.";
-            case BY_PIECING -> "Repeats that are whole or simple parts of the pieced unit; its seams are the marks.";
-            case BY_INCREMENTS -> "Whole numbers of a stencil's marks from both ends; the sliver is in the middle.";
-            case BY_HAND -> "Valleys pinned where you drag them; the others spread between.";
-        };
+        return ParamWords.text("school." + Codes.of(kind) + ".does");
     }
 
     public static String name(OnCentre there) {
@@ -128,36 +103,11 @@ public record DivisionWords(Words words) {
 
     /** A school with its numbers: {@code 10 repeats}, {@code 5 of 7 from each corner, two half arcs in the middle}. */
     public String school(School school) {
-        if (school instanceof Even even) {
-            return Words.count(even.count(), "repeat");
-        }
-        if (school instanceof CornersIn in) {
-            return in.each() + " of " + words.length(in.repeat()) + " from each corner, " + name(in.filling())
-                    + " in the middle";
-        }
-        if (school instanceof CentreOut out) {
-            return out.count() + " of " + words.length(out.repeat()) + " from the centre; the ends " + name(out.ends());
-        }
-        if (school instanceof HalfSteps half) {
-            return Words.count(half.count(), "repeat") + ", half of one at each end";
-        }
-        if (school instanceof Fudged fudged) {
-            return fudged.count() + " of " + words.length(fudged.repeat()) + ", the leftover "
-                    + spread(fudged.spread());
-        }
-        if (school instanceof ByPiecing piecing) {
-            return "repeats of " + piecing.units() + (piecing.parts() > 1 ? "/" + piecing.parts() : "")
-                    + (piecing.units() == 1 && piecing.parts() == 1 ? " unit" : " units");
-        }
-        if (school instanceof ByIncrements steps) {
-            return "repeats of " + steps.steps() + " marks, one every " + words.length(steps.step());
-        }
-        ByHand hand = (ByHand) school;
-        return Words.count(hand.count(), "repeat") + " with "
-                + Words.count(hand.pins().size(), "valley") + " pinned";
+        return new Texts(words).text(school);
     }
 
-    private static String spread(Spread spread) {
+    /** What the leftover of a fixed repeat goes into. */
+    static String spread(Spread spread) {
         if (spread instanceof Spread.RoundCentre round) {
             return "in " + round.repeats() + " about the centre";
         }

@@ -8,8 +8,12 @@ import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.CornerAsk;
+import jollyspindle.core.division.EndUse;
+import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.division.school.School;
+import jollyspindle.core.division.school.SchoolTypes;
+import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.measure.TapeScale;
@@ -74,6 +78,11 @@ record Texts(Words words) {
     /** A motif of areas in a few words. */
     String text(AreaMotif motif) {
         return text(KINDS, "area." + AreaMotifTypes.of(motif).code(), motif);
+    }
+
+    /** A school with its numbers. */
+    String text(School school) {
+        return text(KINDS, "school." + Codes.of(SchoolTypes.of(school).kind()), school);
     }
 
     /** What a kind of motif of runs is called. */
@@ -272,6 +281,15 @@ record Texts(Words words) {
         if (of instanceof AreaMotif.Corner corner) {
             return AreaWords.name(corner);
         }
+        if (of instanceof Filling filling) {
+            return DivisionWords.name(filling);
+        }
+        if (of instanceof EndUse use) {
+            return DivisionWords.name(use);
+        }
+        if (of instanceof Spread spread) {
+            return DivisionWords.spread(spread);
+        }
         if (of instanceof CornerAsk ask) {
             return DivisionWords.name(ask);
         }
@@ -279,7 +297,7 @@ record Texts(Words words) {
             return new DivisionWords(words).wish(wish);
         }
         if (of instanceof School school) {
-            return new DivisionWords(words).school(school);
+            return text(school);
         }
         if (of instanceof SortedMap<?, ?> schools) {
             return new DivisionWords(words).schools((SortedMap<RunId, School>) schools);

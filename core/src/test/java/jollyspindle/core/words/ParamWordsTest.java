@@ -36,8 +36,11 @@ class ParamWordsTest {
             used.add("corner." + type.code());
             named("corner." + type.code(), type.chosen(), true);
         });
-        SchoolTypes.ALL.forEach(
-                type -> named("school." + type.code(), type.params().all(), false));
+        SchoolTypes.ALL.forEach(type -> {
+            String school = "school." + type.code();
+            used.addAll(List.of(school, school + ".name", school + ".does"));
+            named(school, type.params().all(), false);
+        });
         FormTypes.ALL.forEach(type -> {
             String kind = "form." + type.code();
             // The fields of a template say by themselves what may be typed.

@@ -8,6 +8,7 @@ import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.Figure;
+import jollyspindle.core.division.school.SchoolTypes;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.measure.TapeScale;
@@ -49,7 +50,7 @@ class TextsTest {
     private static final ResourceBundle SENTENCES =
             ResourceBundle.getBundle("jollyspindle.core.words.told", Locale.ROOT);
 
-    private static final ResourceBundle MOTIFS = ResourceBundle.getBundle("jollyspindle.core.words.kinds", Locale.ROOT);
+    private static final ResourceBundle KINDS = ResourceBundle.getBundle("jollyspindle.core.words.kinds", Locale.ROOT);
 
     private static final Map<String, Class<?>> TOLD = Map.of(
             "motif", MotifDiagnostic.class,
@@ -92,29 +93,30 @@ class TextsTest {
         MotifTypes.ALL.forEach(type -> asked.addAll(List.of("run." + type.code(), "run." + type.code() + ".name")));
         AreaMotifTypes.ALL.forEach(
                 type -> asked.addAll(List.of("area." + type.code(), "area." + type.code() + ".name")));
-        assertThat(MOTIFS.keySet()).containsAll(asked);
+        assertThat(KINDS.keySet()).containsAll(asked);
         Set<String> offered = new TreeSet<>();
         Preset.all().forEach(preset -> offered.add("run-preset." + preset.code()));
         Stream.of(new Area.Blocks(2, 2, 9, 9, 0), new Area.Medallion(12), new Area.Body(0))
                 .flatMap(area -> AreaPreset.of(area).stream())
                 .forEach(preset -> offered.add("area-preset." + preset.code()));
         assertThat(offered)
-                .containsAll(MOTIFS.keySet().stream()
+                .containsAll(KINDS.keySet().stream()
                         .filter(key -> key.contains("-preset."))
                         .toList());
     }
 
     @TestFactory
     Stream<DynamicTest> sentencesTellWhatThereIs() {
-        Map<String, Class<?>> motifs = new TreeMap<>();
-        MotifTypes.ALL.forEach(type -> motifs.put("run." + type.code(), type.type()));
+        Map<String, Class<?>> kinds = new TreeMap<>();
+        MotifTypes.ALL.forEach(type -> kinds.put("run." + type.code(), type.type()));
         AreaMotifTypes.ALL.forEach(type -> {
-            motifs.put("area." + type.code(), type.type());
-            if (MOTIFS.containsKey("area." + type.code() + ".called")) {
-                motifs.put("area." + type.code() + ".called", type.type());
+            kinds.put("area." + type.code(), type.type());
+            if (KINDS.containsKey("area." + type.code() + ".called")) {
+                kinds.put("area." + type.code() + ".called", type.type());
             }
         });
-        return Stream.concat(tests(SENTENCES, byKey()), tests(MOTIFS, motifs));
+        SchoolTypes.ALL.forEach(type -> kinds.put("school." + type.code(), type.type()));
+        return Stream.concat(tests(SENTENCES, byKey()), tests(KINDS, kinds));
     }
 
     private static Stream<DynamicTest> tests(ResourceBundle bundle, Map<String, Class<?>> told) {

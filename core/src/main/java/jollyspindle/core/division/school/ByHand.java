@@ -20,6 +20,11 @@ import java.util.TreeMap;
  */
 public record ByHand(int count, Map<Integer, Double> pins) implements School {
 
+    /** How many valleys are pinned. */
+    public int pinned() {
+        return pins.size();
+    }
+
     /** How many repeats there are. */
     public static final Param.Whole<ByHand> COUNT = Param.whole("count", 1, Counts.MOST, ByHand::count);
 
