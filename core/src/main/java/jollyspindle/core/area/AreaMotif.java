@@ -142,14 +142,6 @@ public sealed interface AreaMotif {
             return new Arms(arms, way, stop, mirrored, other, circled);
         }
 
-        public Arms withWay(Way other) {
-            return new Arms(arms, other, stop, mirrored, turn, circled);
-        }
-
-        public Arms withMirrored(boolean other) {
-            return new Arms(arms, way, stop, other, turn, circled);
-        }
-
         public Arms withCircled(boolean other) {
             return new Arms(arms, way, stop, mirrored, turn, other);
         }

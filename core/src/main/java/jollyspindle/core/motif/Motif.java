@@ -95,10 +95,6 @@ public sealed interface Motif {
             return new Arcs(inner, lines, other, List.of(), otherTemplate, passes);
         }
 
-        public Arcs withRises(List<Double> other) {
-            return new Arcs(inner, lines, step, other, otherTemplate, passes);
-        }
-
         public Arcs withOtherTemplate(Optional<String> other) {
             return new Arcs(inner, lines, step, rises, other, passes);
         }
@@ -166,14 +162,6 @@ public sealed interface Motif {
 
         public FacingArcs withInset(OptionalDouble other) {
             return new FacingArcs(facing, channel, other, crownLines, valleyLines, otherTemplate, passes);
-        }
-
-        public FacingArcs withCrownLines(boolean other) {
-            return new FacingArcs(facing, channel, inset, other, valleyLines, otherTemplate, passes);
-        }
-
-        public FacingArcs withValleyLines(boolean other) {
-            return new FacingArcs(facing, channel, inset, crownLines, other, otherTemplate, passes);
         }
 
         public FacingArcs withOtherTemplate(Optional<String> other) {
@@ -283,10 +271,6 @@ public sealed interface Motif {
         public Circles with(Turning other) {
             return new Circles(gap, halfTurns, other, swirl);
         }
-
-        public Circles withSwirl(boolean other) {
-            return new Circles(gap, halfTurns, turning, other);
-        }
     }
 
     /**
@@ -307,10 +291,6 @@ public sealed interface Motif {
 
         public Serpentine withPerRepeat(int other) {
             return new Serpentine(other, mirrored);
-        }
-
-        public Serpentine withMirrored(boolean other) {
-            return new Serpentine(perRepeat, other);
         }
     }
 
@@ -352,10 +332,6 @@ public sealed interface Motif {
 
         public Chevrons withHeight(OptionalDouble other) {
             return new Chevrons(points, other, rounding, lines, spacing);
-        }
-
-        public Chevrons withRounding(double other) {
-            return new Chevrons(points, height, other, lines, spacing);
         }
 
         public Chevrons withLines(int other) {
@@ -423,10 +399,6 @@ public sealed interface Motif {
 
         public Crosshatch withAngle(double other) {
             return new Crosshatch(spacing, other, curved);
-        }
-
-        public Crosshatch withCurved(boolean other) {
-            return new Crosshatch(spacing, angle, other);
         }
     }
 

@@ -1,6 +1,5 @@
 package jollyspindle.core.shelf;
 
-import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
@@ -137,11 +136,6 @@ public record ArcTemplate(
     /** The outlines of the acrylic in this edge's frame, each closed. */
     public List<Path> outlines() {
         return cut.pieces().stream().flatMap(p -> p.outlines().stream()).toList();
-    }
-
-    /** All curves of the outlines. */
-    public List<Curve> outlineCurves() {
-        return outlines().stream().flatMap(o -> o.curves().stream()).toList();
     }
 
     /**

@@ -173,7 +173,7 @@ class ArcsTest {
         ArcTemplate template = four(edge, sweep).arcs().get(0);
         GeometryFactory jts = new GeometryFactory();
         List<Coordinate> ring = new ArrayList<>();
-        template.outlineCurves().forEach(curve -> {
+        template.outlines().stream().flatMap(o -> o.curves().stream()).forEach(curve -> {
             for (int i = 0; i < 200; i++) {
                 Point p = curve.at(i / 200.0);
                 ring.add(new Coordinate(p.x(), p.y()));

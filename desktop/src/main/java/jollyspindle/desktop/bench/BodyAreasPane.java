@@ -1,8 +1,6 @@
 package jollyspindle.desktop.bench;
 
 import jollyspindle.core.geometry.Point;
-import jollyspindle.core.measure.LengthParser;
-import jollyspindle.core.measure.LengthReading;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
@@ -411,41 +409,10 @@ final class BodyAreasPane extends VBox {
 
     /** The corners, each right of and above the middle; typed they are what is clicked on the table. */
     private Node corners(int number, Area.Applique a, Area.Corners c) {
-        TypedField field =
-                new TypedField("applique-corners-" + number, "Corners, right of and above the middle", text -> {
-                    List<Point> corners = new ArrayList<>();
-                    for (String one : text.split(";")) {
-                        String[] both = one.strip().split("\\s*,\\s*");
-                        if (one.isBlank()) {
-                            continue;
-                        }
-                        if (both.length != 2) {
-                            return Optional.of("“" + one.strip() + "” isn't a corner: type two lengths with a comma"
-                                    + " between them, and a semicolon after each corner, as in 3, 4 1/2; 6, -2; 0, 0.");
-                        }
-                        double[] at = new double[2];
-                        for (int i = 0; i < 2; i++) {
-                            LengthReading read =
-                                    LengthParser.parse(both[i], bench.job().tape());
-                            if (read instanceof LengthReading.Refused refused) {
-                                return Optional.of(refused.message());
-                            }
-                            at[i] = ((LengthReading.Understood) read).inches();
-                            if (Math.abs(at[i]) > FAR) {
-                                return Optional.of("“" + both[i] + "” is too far: at most "
-                                        + bench.words().exact(FAR) + ".");
-                            }
-                        }
-                        corners.add(new Point(at[0], at[1]));
-                    }
-                    Optional<String> wrong = Area.Corners.difficulty(corners)
-                            .map(AreaWords::difficulty)
-                            .map(Words::capital);
-                    if (wrong.isEmpty()) {
-                        replace(number, "corners", with(a, new Area.Corners(corners)));
-                    }
-                    return wrong;
-                });
+        TypedField field = new TypedField(
+                "applique-corners-" + number, "Corners, right of and above the middle", text -> new TypedCorners(
+                                bench.words(), FAR)
+                        .read(text, corners -> replace(number, "corners", with(a, new Area.Corners(corners)))));
         field.show(c.corners().stream()
                 .map(p -> bench.words().exact(p.x()) + ", " + bench.words().exact(p.y()))
                 .collect(Collectors.joining("; ")));

@@ -40,11 +40,6 @@ record FieldBinding(Node node, Consumer<Template> show, boolean wide) {
         this(node, show, false);
     }
 
-    /** This field in a row of its own. */
-    FieldBinding inARow() {
-        return new FieldBinding(node, show, true);
-    }
-
     /** Makes fields that change the template that is looked at. */
     static final class Maker {
 

@@ -523,7 +523,7 @@ class AreasTest extends Hands {
         robot.clickOn("#area-size-thatch-middle");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(bench.job().design(FIRST).parts().get(0).layers().get(0))
-                .isEqualTo(new AreaDesign.Layer(new AreaMotif.Clamshells(0), Optional.of("thatch-middle")));
+                .isEqualTo(new AreaDesign.Layer(new AreaMotif.Clamshells(0), Optional.of("thatch-middle"), 1));
         scrollTo(robot, "#size-list");
         type(robot, "#size-list", "12 of 4 1/2; twelve");
         assertThat(read(robot, "#size-list-said")).contains("“twelve” isn't a block's size");
@@ -555,7 +555,7 @@ class AreasTest extends Hands {
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(bench.job().design(FIRST).parts().get(0).layers())
                 .containsExactly(new AreaDesign.Layer(
-                        new AreaMotif.Peel(5, 5, OptionalDouble.of(0.5)), Optional.of("cart-wheel")));
+                        new AreaMotif.Peel(5, 5, OptionalDouble.of(0.5)), Optional.of("cart-wheel"), 1));
         scrollTo(robot, "#size-figure");
         choose(robot, "#size-figure", BlockFigure.CIRCLES);
         shown(robot, "#area-size-basin-nest");
