@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
@@ -173,10 +174,11 @@ final class JobKeeper {
         Set<RegionId> regions = during == null ? Set.copyOf(taking) : Set.of();
         // What was only just opened, or is begun with, is known to come back from its file.
         boolean checks = during == null && !otherJob;
+        Optional<WorkPlan> compared = during == null ? Optional.ofNullable(movedFrom) : Optional.empty();
         long number = ++wished;
         catchingUp.set(true);
         planning.wish(
-                () -> maker.make(desk, regions, checks),
+                () -> maker.make(desk, regions, checks, compared),
                 made -> deliver(number, made, during),
                 fault -> failed(number, fault, during));
     }
@@ -210,9 +212,8 @@ final class JobKeeper {
             changes.set(changes.get() + 1);
         }
         if (during == null && movedFrom != null) {
-            WorkPlan from = movedFrom;
             movedFrom = null;
-            moved.set(Moves.between(from, made.plan()));
+            made.moved().ifPresent(moved::set);
         }
         if (!catchingUp.get()) {
             List<Consumer<WorkPlan>> all = List.copyOf(waiting);

@@ -1,6 +1,7 @@
 package jollyspindle.desktop.model;
 
 import jollyspindle.core.effort.TooManyLinesException;
+import jollyspindle.core.plan.Moves;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.WorkPlan;
@@ -12,6 +13,7 @@ import jollyspindle.files.FileTrouble;
 import jollyspindle.files.job.JobFile;
 import jollyspindle.files.shelf.ShelfFile;
 
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.CancellationException;
@@ -23,8 +25,13 @@ final class PlanMaker {
 
     private static final Logger LOG = Logger.getLogger(PlanMaker.class.getName());
 
-    /** What became of a desk: itself, with what its designs need of the shelf, and its plan. */
-    record Made(UndoState desk, WorkPlan plan) {}
+    /**
+     * What became of a desk.
+     *
+     * @param desk itself, with what its designs need of the shelf
+     * @param moved what lies elsewhere than in the plan that it is to be compared with, if it is
+     */
+    record Made(UndoState desk, WorkPlan plan, Optional<Moves> moved) {}
 
     /** Makes the plans that are shown. */
     private final Planner planner = new Planner();
@@ -39,7 +46,14 @@ final class PlanMaker {
         checked = shelf;
     }
 
-    Made make(UndoState desk, Set<RegionId> regions, boolean checks) throws FileTrouble {
+    /**
+     * Makes the plan of a desk.
+     *
+     * @param regions whose designs take what they need of the shelf
+     * @param checks whether it is to be seen that it comes back from its file
+     * @param before the plan it is to be compared with, if it is
+     */
+    Made make(UndoState desk, Set<RegionId> regions, boolean checks, Optional<WorkPlan> before) throws FileTrouble {
         UndoState all = regions.isEmpty() ? desk : desk.withJob(j -> taking(j, desk.shelf(), regions));
         if (checks) {
             JobFile.check(all.job());
@@ -54,7 +68,8 @@ final class PlanMaker {
         return new Made(
                 all,
                 made.withFindings(
-                        Planner.compareWithShelf(all.job(), all.shelf().templates())));
+                        Planner.compareWithShelf(all.job(), all.shelf().templates())),
+                before.map(from -> Moves.between(from, made)));
     }
 
     /** A job with copies of the shelf's templates that designs of some regions take, if all of the shelf is at hand. */

@@ -24,12 +24,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 class LengthFieldTest {
 
     private final List<Double> taken = new ArrayList<>();
-    private final TextField other = new TextField();
+    private TextField other;
     private double most = 10;
     private LengthField field;
 
     @Start
     void start(Stage stage) {
+        other = new TextField();
         field = new LengthField(
                 "length",
                 "Length",

@@ -32,12 +32,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 class LookTest {
 
     private final Look look = new Look();
-    private final Label label = new Label("ink");
-    private final MenuButton menu = new MenuButton("menu", null, new MenuItem("item"));
+    private Label label;
+    private MenuButton menu;
     private Scene scene;
 
     @Start
     void start(Stage stage) {
+        // Controls need a toolkit, which is there from here on.
+        label = new Label("ink");
+        menu = new MenuButton("menu", null, new MenuItem("item"));
         scene = new Scene(new VBox(label, menu, new Button("button")), 200, 100);
         look.dress(scene);
         stage.setScene(scene);
