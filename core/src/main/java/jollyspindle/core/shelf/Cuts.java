@@ -13,8 +13,8 @@ import java.util.function.Function;
 /** What was cut last: all who ask for a template's cut, or its round edges, ask again and again. */
 final class Cuts {
 
-    /** More than a large shelf and the jobs' own copies. */
-    private static final int MOST = 400;
+    /** More than the largest shelf and a job's own copies: were there fewer, who asks for all in turn would find none. */
+    private static final int MOST = 1200;
 
     /** What a cut depends on: not on what the template is called and made of. */
     private record Shape(Form form, SizeLabel label, double gap) {}

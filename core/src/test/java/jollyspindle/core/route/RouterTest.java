@@ -44,21 +44,28 @@ class RouterTest {
         return new StitchLine(id(number), 1, 1, Path.of(new Segment(from, to)));
     }
 
+    /**
+     * A placement of all of a line.
+     *
+     * @param part its name's, 0 where there is only one
+     */
+    private static Placement placement(StitchLine line, int part, int parts) {
+        return new Placement(
+                new PlacementId(line.id(), part),
+                line,
+                Math.max(1, part),
+                parts,
+                new ToolId("furrow-long", "edge", Optional.empty()),
+                new Pose(Point.ORIGIN, 0),
+                new Registration.FootOnBothMarks(),
+                LineEnd.at(line.path().start(), LineEnd.ShownBy.SEAM),
+                LineEnd.at(line.path().end(), LineEnd.ShownBy.SEAM),
+                line.path());
+    }
+
     private static Routed route(List<StitchLine> lines, List<Path> ditches) {
         List<Placement> placements = new ArrayList<>();
-        for (StitchLine line : lines) {
-            placements.add(new Placement(
-                    new PlacementId(line.id(), 0),
-                    line,
-                    1,
-                    1,
-                    new ToolId("furrow-long", "edge", Optional.empty()),
-                    new Pose(Point.ORIGIN, 0),
-                    new Registration.FootOnBothMarks(),
-                    LineEnd.at(line.path().start(), LineEnd.ShownBy.SEAM),
-                    LineEnd.at(line.path().end(), LineEnd.ShownBy.SEAM),
-                    line.path()));
-        }
+        lines.forEach(line -> placements.add(placement(line, 0, 1)));
         Routed routed = Router.route(lines, placements, ditches, true);
         assertThat(routed.lines()).hasSize(lines.size());
         for (int i = 0; i < routed.lines().size(); i++) {
@@ -214,17 +221,7 @@ class RouterTest {
         StitchLine line = line(1, new Point(0, 0), new Point(4, 0));
         List<Placement> parts = new ArrayList<>();
         for (int part = 1; part <= 3; part++) {
-            parts.add(new Placement(
-                    new PlacementId(line.id(), part),
-                    line,
-                    part,
-                    3,
-                    new ToolId("furrow-long", "edge", Optional.empty()),
-                    new Pose(Point.ORIGIN, 0),
-                    new Registration.FootOnBothMarks(),
-                    LineEnd.at(line.path().start(), LineEnd.ShownBy.SEAM),
-                    LineEnd.at(line.path().end(), LineEnd.ShownBy.SEAM),
-                    line.path()));
+            parts.add(placement(line, part, 3));
         }
         StitchLine back = line.reversed();
         assertThat(back.id()).isEqualTo(line.id());

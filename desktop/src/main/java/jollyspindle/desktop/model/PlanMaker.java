@@ -42,6 +42,9 @@ final class PlanMaker {
     /** The shelf that was last seen to come back from its file. */
     private Shelf checked;
 
+    /** The shelf whose templates were cut last. */
+    private Shelf cut;
+
     PlanMaker(Shelf shelf) {
         checked = shelf;
     }
@@ -62,8 +65,11 @@ final class PlanMaker {
                 checked = all.shelf();
             }
         }
-        // Cut here, what the window offers of the shelf is only looked up there.
-        all.shelf().templates().forEach(Template::arcs);
+        if (all.shelf() != cut) {
+            // Cut here, what the window offers of the shelf is only looked up there.
+            all.shelf().templates().forEach(Template::arcs);
+            cut = all.shelf();
+        }
         WorkPlan made = planner.planAgain(all.job());
         return new Made(
                 all,
