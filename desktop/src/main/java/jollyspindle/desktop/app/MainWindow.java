@@ -26,7 +26,7 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ForkJoinPool;
 import java.util.function.Function;
 import javafx.application.Platform;
 import javafx.beans.InvalidationListener;
@@ -153,7 +153,7 @@ public final class MainWindow {
             }
         });
         toBuild.addAll(List.of(
-                () -> CompletableFuture.runAsync(FindingWords::prepare),
+                () -> ForkJoinPool.commonPool().execute(FindingWords::prepare),
                 this::dress,
                 this::buildAbove,
                 this::buildLeft,
