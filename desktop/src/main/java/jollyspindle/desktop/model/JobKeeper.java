@@ -46,11 +46,21 @@ final class JobKeeper {
     /** What of that the last good plan is of. */
     private Table planned;
 
+    /** That plan; what is shown may be a drag's. */
+    private WorkPlan good;
+
     /** The job as it is shown, what is dragged included. */
     private QuiltJob job;
 
     private Gesture gesture;
     private long wished;
+
+    /** What was wished for last; none while something is dragged. */
+    private Table wishedFor;
+
+    /** Another job as it was opened, which is known to come back from its file. */
+    private Table laid;
+
     private boolean otherJob;
     private final List<Consumer<WorkPlan>> waiting = new ArrayList<>();
     private final Set<RegionId> taking = new LinkedHashSet<>();
@@ -63,7 +73,8 @@ final class JobKeeper {
         maker = new PlanMaker(begun.shelf());
         now = Table.begun(begun);
         planned = now;
-        plan.set(Planner.plan(begun.job()));
+        good = Planner.plan(begun.job());
+        plan.set(good);
     }
 
     Table now() {
@@ -121,7 +132,11 @@ final class JobKeeper {
 
     /** After the job was written to a file. */
     void saved(Path path, FileStamp written) {
+        boolean wishedAsItIs = wishedFor == now;
         now = now.savedTo(path, written);
+        if (wishedAsItIs) {
+            wishedFor = now;
+        }
         if (!otherJob) {
             // Should what is being planned be taken back, the file is still this one.
             planned = planned == now
@@ -136,6 +151,7 @@ final class JobKeeper {
         otherJob = true;
         taking.clear();
         movedFrom = null;
+        laid = other;
         go(other);
     }
 
@@ -172,10 +188,10 @@ final class JobKeeper {
         Gesture during = gesture;
         UndoState desk = during == null ? now.desk() : during.shown();
         Set<RegionId> regions = during == null ? Set.copyOf(taking) : Set.of();
-        // What was only just opened, or is begun with, is known to come back from its file.
-        boolean checks = during == null && !otherJob;
+        boolean checks = during == null && now != laid;
         Optional<WorkPlan> compared = during == null ? Optional.ofNullable(movedFrom) : Optional.empty();
         long number = ++wished;
+        wishedFor = during == null ? now : null;
         catchingUp.set(true);
         planning.wish(
                 () -> maker.make(desk, regions, checks, compared),
@@ -198,6 +214,8 @@ final class JobKeeper {
             otherJob = false;
             now = now.with(made.desk());
             planned = now;
+            good = made.plan();
+            wishedFor = now;
             if (gesture != null) {
                 // It began before the templates were known that the last change takes.
                 List<Template> taken = made.desk().job().templates();
@@ -247,19 +265,27 @@ final class JobKeeper {
             gesture = null;
         }
         boolean opened = otherJob;
-        String name = now.history().undoName().orElse("");
-        now = opened || during != null || now == planned
-                ? planned
-                : planned.with(planned.desk(), planned.history().withRedo(name, now.desk()));
-        otherJob = false;
-        taking.clear();
-        waiting.clear();
-        movedFrom = null;
+        // Only what was dragged is taken back then; what it was dragged from may still have to be planned.
+        boolean stays = during != null && now != planned;
+        if (!stays) {
+            String name = now.history().undoName().orElse("");
+            now = opened || now == planned
+                    ? planned
+                    : planned.with(planned.desk(), planned.history().withRedo(name, now.desk()));
+            wishedFor = now;
+            otherJob = false;
+            taking.clear();
+            waiting.clear();
+            movedFrom = null;
+        }
         publish();
         // The same plan once more, for those who show what was typed.
-        show(plan.get().withFindings(List.of()));
+        show(good.withFindings(List.of()));
         trouble.accept(
                 PlanMaker.why(fault) + (opened ? " The job that was here before still is." : " It was taken back."));
+        if (stays) {
+            wish();
+        }
     }
 
     /** Stops the plan that is being made; what was changed for it is taken back, and can be redone. */
@@ -277,11 +303,17 @@ final class JobKeeper {
         }
     }
 
-    /** Begins a drag. One that was going on ends, and what it showed is let go. */
+    /** Begins a drag. One that was going on ends, and what it showed is let go. While another job is opened, there is none. */
     Gesture begin() {
         dropGesture();
-        gesture = new Gesture(this, now.desk());
-        return gesture;
+        Gesture begun = new Gesture(this, now.desk());
+        if (otherJob) {
+            // What would be dragged isn't of the job that is about to be shown.
+            begun.end();
+        } else {
+            gesture = begun;
+        }
+        return begun;
     }
 
     boolean isDragging() {
@@ -311,7 +343,7 @@ final class JobKeeper {
             gesture = null;
         }
         publish();
-        if (!dragged.shown().equals(dragged.before())) {
+        if (wishedFor != now) {
             wish();
         }
     }

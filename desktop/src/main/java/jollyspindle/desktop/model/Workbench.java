@@ -187,7 +187,7 @@ public final class Workbench {
      * @param name what was done, as the undo command tells it
      */
     public void editQuilt(String name, UnaryOperator<Quilt> change) {
-        keeper.tellingMoves(() -> change(name, desk -> desk.withJob(job -> job.withQuilt(change.apply(job.quilt())))));
+        keeper.tellingMoves(() -> changeJob(name, job -> job.withQuilt(change.apply(job.quilt()))));
     }
 
     /**
@@ -197,7 +197,7 @@ public final class Workbench {
      * @param change from the present job to the next
      */
     public void edit(String name, UnaryOperator<QuiltJob> change) {
-        change(name, desk -> desk.withJob(change));
+        changeJob(name, change);
     }
 
     /**
@@ -233,6 +233,15 @@ public final class Workbench {
         } finally {
             trial = null;
         }
+    }
+
+    /** Changes the job that is shown, and none that is about to be shown in its place. Whether there was a change. */
+    private boolean changeJob(String name, UnaryOperator<QuiltJob> change) {
+        if (trial == null && keeper.isOpening()) {
+            keeper.refuse("Another job is being opened: what you did to the one before wasn't taken.");
+            return false;
+        }
+        return change(name, desk -> desk.withJob(change));
     }
 
     /** Whether there was a change. */

@@ -142,6 +142,14 @@ class PlanWorkerTest {
             wishes.removeLast().failed().accept(new IllegalStateException("on purpose"));
         }
 
+        /** As the worker does it: what isn't the newest is never made. */
+        void goOnWithTheNewest() {
+            while (wishes.size() > 1) {
+                wishes.removeFirst();
+            }
+            goOn();
+        }
+
         void goOn() {
             while (!wishes.isEmpty()) {
                 wishes.removeFirst().go();
@@ -273,6 +281,69 @@ class PlanWorkerTest {
         held.fail();
         assertThat(next.isOver()).isTrue();
         assertThat(bench.job().name()).isEqualTo("Dragged");
+        assertThat(bench.catchingUpProperty().get()).isFalse();
+    }
+
+    @Test
+    void whatIsDoneWhileAnotherJobIsOpenedIsntDoneToThatOne() throws Exception {
+        layDemo();
+        Path other = folder.resolve("other" + JobFile.SUFFIX);
+        QuiltJob written = DemoJob.heronWeir().withName("Other");
+        JobFile.write(other, written, UnknownFields.none());
+        bench.open(other);
+        bench.editQuilt("top 0.3", quilt -> quilt.with(Dimension.BODY_TOP, 0.3));
+        bench.edit("name", job -> job.withName("Late"));
+        Gesture drag = bench.begin();
+        drag.to(job -> job.withName("Dragged"));
+        drag.keep("dragged");
+        assertThat(told).hasSize(2).allMatch(text -> text.contains("Another job is being opened"));
+        bench.editShelf("mine", shelf -> shelf.with(shelf.templates().get(0).withName("Mine")));
+        held.goOnWithTheNewest();
+        assertThat(bench.job().quilt()).isEqualTo(written.quilt());
+        assertThat(bench.job().name()).isEqualTo("Other");
+        assertThat(bench.shelf().templates().get(0).name())
+                .as("the shelf is of no job")
+                .isEqualTo("Mine");
+        assertThat(bench.plan().job()).isEqualTo(bench.job());
+        bench.edit("name", job -> job.withName("In time"));
+        held.goOnWithTheNewest();
+        assertThat(bench.plan().job().name()).isEqualTo("In time");
+    }
+
+    @Test
+    void aDragThatComesToNothingLeavesNoChangeUnplanned() {
+        layDemo();
+        bench.edit("good", job -> job.withName("Good"));
+        Gesture drag = bench.begin();
+        drag.to(job -> job.withName("Dragged"));
+        drag.drop();
+        held.goOnWithTheNewest();
+        assertThat(bench.plan().job().name()).isEqualTo("Good");
+        // Dragged away and back to where it was.
+        Gesture back = bench.begin();
+        back.to(job -> job.withName("Dragged"));
+        back.to(job -> job.withName("Good"));
+        back.drop();
+        held.goOnWithTheNewest();
+        assertThat(bench.catchingUpProperty().get()).isFalse();
+        // What the file would refuse is found all the same.
+        bench.editQuilt("top 0.3", quilt -> quilt.with(Dimension.BODY_TOP, 0.3));
+        Gesture late = bench.begin();
+        late.to(job -> job.withName("Dragged"));
+        held.goOnWithTheNewest();
+        late.drop();
+        held.goOnWithTheNewest();
+        assertThat(told).hasSize(1);
+        assertThat(told.get(0)).contains("Body, top reads 0.3", "taken back");
+        assertThat(bench.plan().job()).isEqualTo(bench.job());
+        // A drag that can't be planned takes nothing else along.
+        bench.edit("better", job -> job.withName("Better"));
+        bench.begin().to(job -> job.withName("Dragged"));
+        held.fail();
+        held.goOnWithTheNewest();
+        assertThat(bench.plan().job().name()).isEqualTo("Better");
+        // A mere click plans nothing again.
+        bench.begin().drop();
         assertThat(bench.catchingUpProperty().get()).isFalse();
     }
 
