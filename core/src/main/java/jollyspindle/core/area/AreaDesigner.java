@@ -7,6 +7,8 @@ import jollyspindle.core.geometry.BoxIndex;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Region;
+import jollyspindle.core.layout.LayoutDiagnostic;
+import jollyspindle.core.layout.Spacing;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.MarkId;
 import jollyspindle.core.marking.Marker;
@@ -21,7 +23,6 @@ import jollyspindle.core.route.Router;
 import jollyspindle.core.route.Travel;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
-import jollyspindle.core.sewing.Spacing;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -170,7 +171,7 @@ public final class AreaDesigner {
             }
         }
         if (placements.size() + laid.routed().placements().size() > Effort.MOST) {
-            diagnosed.add(new AreaPlan.Diagnosed(letter, 0, new AreaDiagnostic.TooFine(Effort.MOST)));
+            diagnosed.add(new AreaPlan.Diagnosed(letter, 0, new LayoutDiagnostic.TooFine(Effort.MOST)));
             laid = LaidPiece.NOTHING;
         }
         Routed routed = laid.routed();
@@ -195,7 +196,7 @@ public final class AreaDesigner {
         try {
             return laidOut(space, letter, piece);
         } catch (TooMuchException e) {
-            diagnosed.add(new AreaPlan.Diagnosed(letter, 0, new AreaDiagnostic.TooFine(Effort.MOST)));
+            diagnosed.add(new AreaPlan.Diagnosed(letter, 0, new LayoutDiagnostic.TooFine(Effort.MOST)));
             return LaidPiece.NOTHING;
         }
     }
@@ -213,7 +214,7 @@ public final class AreaDesigner {
             AreaMotifTypes.of(layer.motif()).lay(laying, layer.motif());
             seams.addAll(laying.seams());
             int number = i + 1;
-            laying.diagnosed().forEach(what -> diagnosed.add(new AreaPlan.Diagnosed(letter, number, what)));
+            laying.diagnostics().forEach(what -> diagnosed.add(new AreaPlan.Diagnosed(letter, number, what)));
         }
         if (!own.all().isEmpty()) {
             turnings.putIfAbsent(letter, new AreaPlan.Turning(letter, own.all(), own.stepping()));
@@ -322,13 +323,13 @@ public final class AreaDesigner {
                 .filter(m -> m instanceof AreaMotif.Echoes e && !e.outside())
                 .forEach(m -> echoes.add(((AreaMotif.Echoes) m).spacing()));
         for (int i = 0; i < layers.size(); i++) {
-            AreaDiagnostic.HatchLikeEcho like =
+            LayoutDiagnostic.HatchLikeEcho like =
                     AreaMotifTypes.of(layers.get(i).motif())
                             .spacings(layers.get(i).motif(), space.box())
                             .stream()
                             .filter(s -> echoes.stream().anyMatch(e -> Spacing.looksAlike(e, s)))
                             .findFirst()
-                            .map(AreaDiagnostic.HatchLikeEcho::new)
+                            .map(LayoutDiagnostic.HatchLikeEcho::new)
                             .orElse(null);
             if (like != null) {
                 diagnosed.add(new AreaPlan.Diagnosed(letter, i + 1, like));

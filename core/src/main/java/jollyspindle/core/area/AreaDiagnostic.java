@@ -18,24 +18,6 @@ public sealed interface AreaDiagnostic extends Diagnostic {
         return Math.rint(inches * 1e9) / 1e9;
     }
 
-    /** What sort of template is missing. */
-    enum EdgeKind {
-        ARM,
-        CIRCLE,
-        SCALLOPS,
-        ARC,
-        STRAIGHT_EDGE
-    }
-
-    record NoTool(EdgeKind need) implements AreaDiagnostic {}
-
-    /**
-     * It would take more lines and placements than can be planned.
-     *
-     * @param most that can
-     */
-    record TooFine(int most) implements AreaDiagnostic {}
-
     /** Not a line of it has room. */
     record NoRoom() implements AreaDiagnostic {}
 
@@ -106,19 +88,6 @@ public sealed interface AreaDiagnostic extends Diagnostic {
         @Override
         public Optional<Point> where() {
             return Optional.of(place);
-        }
-    }
-
-    /**
-     * The template can't reach from one mark to the next.
-     *
-     * @param distance between them
-     * @param most it can span
-     */
-    record TooFar(double distance, double most) implements AreaDiagnostic {
-        public TooFar {
-            distance = settled(distance);
-            most = settled(most);
         }
     }
 
@@ -236,17 +205,6 @@ public sealed interface AreaDiagnostic extends Diagnostic {
      * @param room for how many
      */
     record FewerSets(int asked, int room) implements AreaDiagnostic, Diagnostic.Note {}
-
-    /**
-     * Lines are as far apart as the echoes beside them, so that both read as one texture.
-     *
-     * @param spacing of both
-     */
-    record HatchLikeEcho(double spacing) implements AreaDiagnostic, Diagnostic.Warning {
-        public HatchLikeEcho {
-            spacing = settled(spacing);
-        }
-    }
 
     /**
      * Something in the way cuts off a part, for which the thread is started anew.

@@ -1,5 +1,6 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
@@ -97,7 +98,7 @@ public record AreaPlan(
      * @param letter under which it is stitched
      * @param layer which, from 1; 0 for all of them together
      */
-    public record Diagnosed(char letter, int layer, AreaDiagnostic what) {}
+    public record Diagnosed(char letter, int layer, Diagnostic what) {}
 
     public AreaPlan {
         pieces = List.copyOf(pieces);

@@ -5,10 +5,14 @@ import jollyspindle.core.geometry.Offsets;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Region;
+import jollyspindle.core.layout.StitchSpace;
+import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.quilt.Area;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
@@ -24,7 +28,8 @@ import java.util.stream.IntStream;
  * @param inTheWay outlines that nothing is stitched in
  */
 record AreaSpace(
-        int number, int column, int row, Point centre, Path cloth, Path outline, Region region, List<Path> inTheWay) {
+        int number, int column, int row, Point centre, Path cloth, Path outline, Region region, List<Path> inTheWay)
+        implements StitchSpace {
 
     /**
      * The pieces of an area, centred on the middle of the body; none of an appliqué.
@@ -114,6 +119,19 @@ record AreaSpace(
     /** Whether the outline is the seam. */
     boolean onSeam() {
         return outline.equals(cloth);
+    }
+
+    /** Whether a place lies on its edge, or on that of something in the way. */
+    boolean onEdge(Point place) {
+        return outline.passes(place, Tolerances.SAME_PLACE)
+                || inTheWay.stream().anyMatch(path -> path.passes(place, Tolerances.SAME_PLACE));
+    }
+
+    @Override
+    public Optional<LineEnd.ShownBy> shownBy(Point place) {
+        return onEdge(place)
+                ? Optional.of(onSeam() ? LineEnd.ShownBy.SEAM : LineEnd.ShownBy.KEPT_CLEAR)
+                : Optional.empty();
     }
 
     Box box() {

@@ -7,6 +7,8 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
@@ -145,7 +147,7 @@ final class ArmsLayout {
     void lay() {
         Optional<Arm> found = arm();
         if (found.isEmpty()) {
-            laying.tell(new AreaDiagnostic.NoTool(AreaDiagnostic.EdgeKind.ARM));
+            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.ARM));
             return;
         }
         Arm arm = found.get();
@@ -215,7 +217,7 @@ final class ArmsLayout {
                 : laying.kept(whole);
         // An arm that floats, ending on no edge, is stitched twice even where the others lead along the edge.
         boolean floats = !pieces.isEmpty()
-                && !laying.onEdge(pieces.get(pieces.size() - 1).end());
+                && !laying.space().onEdge(pieces.get(pieces.size() - 1).end());
         boolean back = !arm.closed() && (motif.way() == AreaMotif.Way.OUT_AND_BACK || floats);
         boolean inward = !back && !arm.closed() && needleIsOut();
         List<Path> ordered = new ArrayList<>();

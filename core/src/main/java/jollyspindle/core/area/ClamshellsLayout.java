@@ -7,6 +7,9 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutContext;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
@@ -93,7 +96,7 @@ final class ClamshellsLayout {
     void lay() {
         Optional<StitchingEdge.Strip> found = laying.tools().strip(Kind.SCALLOP_ROW, laying.templateId());
         if (found.isEmpty()) {
-            laying.tell(new AreaDiagnostic.NoTool(AreaDiagnostic.EdgeKind.SCALLOPS));
+            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.SCALLOPS));
             return;
         }
         Optional<Shells> cut = Shells.of(found.get());
@@ -102,7 +105,7 @@ final class ClamshellsLayout {
         boolean wider = found.get().module() > 2 * laying.tools().machine().footRadius() + Tolerances.SAME_PLACE;
         if (!wider
                 || cut.isEmpty()
-                || cut.get().rise() < PieceContext.SHORTEST
+                || cut.get().rise() < LayoutContext.SHORTEST
                 || cut.get().rise() > height + Tolerances.SAME_PLACE) {
             laying.tell(new AreaDiagnostic.NoShells(
                     found.get().module(), cut.map(Shells::rise).orElse(0.0)));
@@ -196,7 +199,7 @@ final class ClamshellsLayout {
         Region under = Region.union(covered);
         return laying.kept(row).stream()
                 .flatMap(p -> under.without(p).stream())
-                .filter(p -> p.length() >= PieceContext.SHORTEST)
+                .filter(p -> p.length() >= LayoutContext.SHORTEST)
                 .toList();
     }
 

@@ -2,6 +2,7 @@ package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.Hatching;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
@@ -52,15 +53,14 @@ final class CrosshatchLayout {
         if (tool.isEmpty()) {
             return;
         }
-        ParallelLines parallel = new ParallelLines(laying);
         double step = motif.step(box);
         double lean = box.height() / Math.tan(motif.angle());
-        parallel.stitch(tool.get(), leaning(step, lean), 1, step * Math.sin(motif.angle()));
+        Hatching.upAndDown(laying, tool.get(), 1, leaning(step, lean), step * Math.sin(motif.angle()));
         if (motif.upright()) {
             double up = motif.levelStep(box);
-            parallel.stitch(tool.get(), level(up), 2, up);
+            Hatching.upAndDown(laying, tool.get(), 2, level(up), up);
         } else {
-            parallel.stitch(tool.get(), leaning(step, -lean), 2, step * Math.sin(motif.angle()));
+            Hatching.upAndDown(laying, tool.get(), 2, leaning(step, -lean), step * Math.sin(motif.angle()));
         }
     }
 

@@ -4,20 +4,19 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
-import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
-import jollyspindle.core.marking.Mark;
+import jollyspindle.core.layout.Hatching;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
-import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.form.Kind;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Lays out {@link AreaMotif.CurvedHatch}: arcs over the block's height, each moved on to the right, and arcs over its width,
@@ -49,14 +48,14 @@ final class CurvedHatchLayout {
     }
 
     void lay() {
-        Optional<StitchingEdge.Round> found = laying.arc();
+        Optional<StitchingEdge.Round> found = laying.round();
         if (found.isEmpty()) {
             return;
         }
         StitchingEdge.Round tool = found.get();
         double longest = Math.max(box.width(), box.height());
         if (longest > 2 * tool.stitched()) {
-            laying.tell(new AreaDiagnostic.TooFar(longest, 2 * tool.stitched()));
+            laying.tell(new LayoutDiagnostic.TooFar(longest, 2 * tool.stitched()));
             return;
         }
         set(tool, 1, box.width(), box.height());
@@ -74,23 +73,14 @@ final class CurvedHatchLayout {
         int first = -(int) Math.floor(bulge / step + Tolerances.ROUNDING);
         int last = (int) Math.round(length / step);
         int number = 0;
+        Hatching hatching = new Hatching(laying, tool, set, OptionalDouble.empty(), PlacementBuilder.Turn.MARKED);
         for (int i = first; i < last; i++) {
             number++;
             // The first set bulges to the right, the second upwards: seen from foot to head, right and left.
             Arc arc = ArcsBetween.of(place(set, i * step, 0), place(set, i * step, span), tool.stitched(), set == 2)
                     .orElseThrow();
             Curve way = number % 2 == 0 ? arc.reversed() : arc;
-            for (Path piece : laying.kept(Path.of(way))) {
-                laying.sewing()
-                        .stitch(
-                                PlacementBuilder.Naming.of(Stitched.HATCH, number, set),
-                                piece.curves().get(0),
-                                tool,
-                                new Registration.FootOnBothMarks(),
-                                laying.marked(Mark.Kind.LINE_START, piece.start()),
-                                laying.marked(Mark.Kind.LINE_END, piece.end()),
-                                PlacementBuilder.Turn.MARKED);
-            }
+            hatching.stitch(way, number, step);
         }
     }
 }

@@ -5,6 +5,7 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
@@ -58,7 +59,7 @@ final class EchoesLayout {
 
     /** Lays the echoes out in the area's own piece, or in what is round it. */
     void lay() {
-        Optional<AreaSpace> within = motif.outside() ? laying.round().get() : Optional.of(laying.space());
+        Optional<AreaSpace> within = motif.outside() ? laying.aroundIt() : Optional.of(laying.space());
         if (within.isEmpty()) {
             laying.tell(new AreaDiagnostic.NothingOutside());
             return;
@@ -81,7 +82,7 @@ final class EchoesLayout {
 
     /** A circle or a convex shape with straight sides moved inward, or outward below 0; nothing if nothing is left. */
     private Optional<Path> moved(Path outline, double by) {
-        if (by > laying.space().inside() - PieceContext.SHORTEST / 2) {
+        if (by > laying.space().inside() - LayoutContext.SHORTEST / 2) {
             return Optional.empty();
         }
         List<Curve> sides = outline.curves();

@@ -5,6 +5,7 @@ import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
@@ -126,7 +127,7 @@ final class OverlappingCirclesLayout {
         for (Path path : laying.kept(Path.of(whole))) {
             Curve curve = path.curves().get(0);
             double before = curve.nearest(whole.start());
-            double least = PieceContext.SHORTEST / curve.length();
+            double least = LayoutContext.SHORTEST / curve.length();
             if (curve.at(before).isAt(whole.start()) && before > least && before < 1 - least) {
                 parts.add(Path.of(curve.piece(before, 1)));
                 last.add(Path.of(curve.piece(0, before)));

@@ -6,6 +6,8 @@ import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.LayoutContext;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
@@ -68,7 +70,7 @@ final class PeelLayout {
         }
         tool = found.get();
         if (longest > 2 * tool.stitched()) {
-            laying.tell(new AreaDiagnostic.TooFar(longest, 2 * tool.stitched()));
+            laying.tell(new LayoutDiagnostic.TooFar(longest, 2 * tool.stitched()));
             return;
         }
         if (tool.stitched() < longest / Math.sqrt(2) - Tolerances.ROUNDING) {
@@ -90,18 +92,18 @@ final class PeelLayout {
     /** The template asked for; or the one that makes the fullest petals that don't bulge into each other. */
     private Optional<StitchingEdge.Round> tool(double longest) {
         return laying.templateId().isPresent()
-                ? laying.arc()
+                ? laying.round()
                 : laying.tools()
                         .arcFrom(longest / Math.sqrt(2))
                         .map(a -> StitchingEdge.Round.of(a, laying.tools().machine()))
-                        .or(laying::arc);
+                        .or(laying::round);
     }
 
     /** A smaller petal of the same two arcs in each whole petal. */
     private void inner(double inset) {
         double shortest = Math.min(box.width() / motif.across(), box.height() / motif.down());
-        if (2 * inset > shortest - PieceContext.SHORTEST) {
-            laying.tell(new AreaDiagnostic.TooFar(inset, (shortest - PieceContext.SHORTEST) / 2));
+        if (2 * inset > shortest - LayoutContext.SHORTEST) {
+            laying.tell(new LayoutDiagnostic.TooFar(inset, (shortest - LayoutContext.SHORTEST) / 2));
             return;
         }
         int number = 0;

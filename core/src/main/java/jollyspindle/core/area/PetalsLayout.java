@@ -4,6 +4,7 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
@@ -57,14 +58,14 @@ final class PetalsLayout {
     }
 
     void lay() {
-        Optional<StitchingEdge.Round> found = laying.arc();
+        Optional<StitchingEdge.Round> found = laying.round();
         if (found.isEmpty()) {
             return;
         }
         StitchingEdge.Round tool = found.get();
         double chord = motif.to() - motif.from();
         if (chord > 2 * tool.stitched()) {
-            laying.tell(new AreaDiagnostic.TooFar(chord, 2 * tool.stitched()));
+            laying.tell(new LayoutDiagnostic.TooFar(chord, 2 * tool.stitched()));
             return;
         }
         for (int petal = 1; petal <= motif.petals(); petal++) {

@@ -3,6 +3,7 @@ package jollyspindle.core.area;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.Hatching;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
@@ -44,12 +45,10 @@ final class QuartersLayout {
 
     private final PieceContext laying;
     private final AreaMotif.Quarters motif;
-    private final ParallelLines parallel;
 
     QuartersLayout(PieceContext laying, AreaMotif.Quarters motif) {
         this.laying = laying;
         this.motif = motif;
-        this.parallel = new ParallelLines(laying);
     }
 
     void lay() {
@@ -97,7 +96,7 @@ final class QuartersLayout {
             lines.add(new Segment(
                     laying.space().place(left, low + i * step), laying.space().place(left + width, low + i * step)));
         }
-        parallel.stitch(tool, lines, quarter, step);
+        Hatching.upAndDown(laying, tool, quarter, lines, step);
     }
 
     private void down(StitchingEdge.Straight tool, int quarter, double left, double low, double width, double height) {
@@ -108,6 +107,6 @@ final class QuartersLayout {
             lines.add(new Segment(
                     laying.space().place(left + i * step, low), laying.space().place(left + i * step, low + height)));
         }
-        parallel.stitch(tool, lines, quarter, step);
+        Hatching.upAndDown(laying, tool, quarter, lines, step);
     }
 }

@@ -4,6 +4,8 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
@@ -84,7 +86,7 @@ final class RingsLayout {
                 ? Optional.empty()
                 : laying.tools().straight(Optional.empty(), Optional.empty());
         if (motif.spokes() != AreaMotif.Spokes.NONE && straight.isEmpty()) {
-            laying.tell(new AreaDiagnostic.NoTool(AreaDiagnostic.EdgeKind.STRAIGHT_EDGE));
+            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.STRAIGHT_EDGE));
         }
         // Spread evenly, rings take the nearest sizes there are, as long as no gap looks like another.
         double near = motif.gap().isPresent() ? Tolerances.CHALK : motif.gap(edge) * SEEN;

@@ -5,6 +5,7 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
@@ -67,7 +68,7 @@ final class StraightFansLayout {
         if (tool.isEmpty()) {
             return;
         }
-        if (Math.min(width, height) < motif.stop() + PieceContext.SHORTEST) {
+        if (Math.min(width, height) < motif.stop() + LayoutContext.SHORTEST) {
             laying.tell(new AreaDiagnostic.NoRoom());
             return;
         }

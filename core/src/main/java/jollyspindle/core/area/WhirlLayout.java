@@ -4,6 +4,7 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
@@ -64,7 +65,7 @@ final class WhirlLayout {
             Point from = left.get(set % count);
             int next = (set + 1) % count;
             Segment far = new Segment(left.get(next), left.get((set + 2) % count));
-            if (far.length() < taken + PieceContext.SHORTEST) {
+            if (far.length() < taken + LayoutContext.SHORTEST) {
                 laying.tell(new AreaDiagnostic.FewerSets(motif.sets(), set));
                 return;
             }

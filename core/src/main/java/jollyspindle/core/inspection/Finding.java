@@ -10,9 +10,9 @@ import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
-import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.motif.MotifKind;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;
@@ -469,7 +469,7 @@ public sealed interface Finding {
      * @param redesign another design without it, if there is one
      */
     record AreaTrouble(
-            AreaId area, char letter, boolean lettered, int layer, AreaDiagnostic what, Optional<AreaDesign> redesign)
+            AreaId area, char letter, boolean lettered, int layer, Diagnostic what, Optional<AreaDesign> redesign)
             implements Finding {
 
         /** Whether it is about pieces that are left plain. */
@@ -489,7 +489,7 @@ public sealed interface Finding {
 
         @Override
         public Optional<Remedy> remedy() {
-            boolean shelf = what instanceof AreaDiagnostic.NoTool || what instanceof AreaDiagnostic.RingMissing;
+            boolean shelf = what instanceof LayoutDiagnostic.NoTool || what instanceof AreaDiagnostic.RingMissing;
             return redesign.<Remedy>map(better -> new Remedy.RedesignArea(area, better))
                     .or(() -> shelf ? Optional.of(new Remedy.SeeShelf()) : Optional.empty());
         }
@@ -549,7 +549,7 @@ public sealed interface Finding {
      * @param diagnostic what is the matter
      * @param redesign the design that hasn't the trouble
      */
-    record MotifTrouble(RunId where, int layer, MotifKind motif, MotifDiagnostic diagnostic, Optional<Design> redesign)
+    record MotifTrouble(RunId where, int layer, MotifKind motif, Diagnostic diagnostic, Optional<Design> redesign)
             implements Diagnosed {
         @Override
         public String code() {
@@ -565,7 +565,7 @@ public sealed interface Finding {
      * @param diagnostic what is the matter
      * @param redesign the design that hasn't the trouble
      */
-    record CornerTrouble(RunId where, CornerDesign.Kind corner, MotifDiagnostic diagnostic, Optional<Design> redesign)
+    record CornerTrouble(RunId where, CornerDesign.Kind corner, Diagnostic diagnostic, Optional<Design> redesign)
             implements Diagnosed {
         @Override
         public String code() {
@@ -576,7 +576,7 @@ public sealed interface Finding {
     /** What a motif or a corner's motif tells. */
     sealed interface Diagnosed extends OnRun {
 
-        MotifDiagnostic diagnostic();
+        Diagnostic diagnostic();
 
         /** The design that hasn't the trouble. */
         Optional<Design> redesign();
@@ -590,7 +590,7 @@ public sealed interface Finding {
         default Optional<Remedy> remedy() {
             return redesign()
                     .<Remedy>map(d -> new Remedy.Redesign(where().group(), d))
-                    .or(() -> diagnostic() instanceof MotifDiagnostic.NoTool
+                    .or(() -> diagnostic() instanceof LayoutDiagnostic.NoTool
                             ? Optional.of(new Remedy.SeeShelf())
                             : Optional.empty());
         }

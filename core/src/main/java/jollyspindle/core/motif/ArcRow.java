@@ -7,6 +7,8 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
@@ -48,7 +50,7 @@ final class ArcRow {
             double crownAlong,
             boolean whole) {}
 
-    private final LayoutContext laying;
+    private final RunContext laying;
     private final RunSpace space;
     private final double base;
     private final int passes;
@@ -60,9 +62,9 @@ final class ArcRow {
      *
      * @param base how high above where motifs stand, in inches
      */
-    ArcRow(LayoutContext laying, double base, int passes) {
+    ArcRow(RunContext laying, double base, int passes) {
         this.laying = laying;
-        this.space = laying.space;
+        this.space = laying.space();
         this.base = base;
         this.passes = passes;
     }
@@ -209,8 +211,8 @@ final class ArcRow {
         double half = fit.segment().chord() / 2;
         // Of the first motif the division itself tells; further ones that aren't cut off have nobody else to tell.
         double over = base + fit.segment().height() - space.room();
-        if (laying.number > 1 && laying.layer.space() == Layer.Space.ALL && over > Tolerances.ROUNDING) {
-            laying.diagnostic(new MotifDiagnostic.TooHigh(over));
+        if (laying.number() > 1 && laying.layer().space() == Layer.Space.ALL && over > Tolerances.ROUNDING) {
+            laying.tell(new MotifDiagnostic.TooHigh(over));
         }
         Arc arc = space.placed(RunSpace.bulging(
                 crownAlong - half, crownAlong + half, base, fit.segment().radius()));
@@ -260,22 +262,22 @@ final class ArcRow {
         double radius = arc.segment().radius();
         if (inner == Motif.Inner.PARALLEL) {
             radius -= drop;
-            template = laying.tools.arcOfRadius(radius);
+            template = laying.tools().arcOfRadius(radius);
             if (template.isPresent()) {
                 radius = template.get().stitchedRadius(laying.machine());
                 rise = radius - (arc.segment().radius() - arc.segment().height());
             }
         }
         if (rise > arc.segment().height() - Tolerances.ROUNDING) {
-            laying.diagnostic(new MotifDiagnostic.TooFar(rise, arc.segment().height()));
+            laying.tell(new LayoutDiagnostic.TooFar(rise, arc.segment().height()));
             return;
         }
         if (rise <= Tolerances.SAME_PLACE || radius <= 0) {
-            laying.diagnostic(new MotifDiagnostic.TooMany(asked, which));
+            laying.tell(new MotifDiagnostic.TooMany(asked, which));
             return;
         }
         if (template.isEmpty()) {
-            laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ARC, radius));
+            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.ARC, radius));
             return;
         }
         CircularSegment segment = CircularSegment.ofRadiusAndHeight(radius, Math.min(rise, radius));
@@ -297,9 +299,9 @@ final class ArcRow {
                 PlacementBuilder.Turn.SLIDING);
         double really = arc.segment().radius() - radius;
         if (inner != Motif.Inner.PARALLEL) {
-            laying.diagnostic(new MotifDiagnostic.Pinched(gap(arc, which, segment)));
+            laying.tell(new MotifDiagnostic.Pinched(gap(arc, which, segment)));
         } else if (Math.abs(really - drop) > 1.0 / 512) {
-            laying.diagnostic(new MotifDiagnostic.Spacing(drop, really));
+            laying.tell(new MotifDiagnostic.Spacing(drop, really));
         }
     }
 
@@ -309,8 +311,8 @@ final class ArcRow {
         // Only a plate beyond the arc covers the line that is stitched already.
         boolean covers = template.edge() == ArcEdge.CONCAVE;
         if (inner != Motif.Inner.LOWERED && covers && fromEdge > -Tolerances.ROUNDING) {
-            boolean engraved =
-                    laying.tools.parallels(template).stream().anyMatch(d -> Math.abs(d - fromEdge) <= Tolerances.CHALK);
+            boolean engraved = laying.tools().parallels(template).stream()
+                    .anyMatch(d -> Math.abs(d - fromEdge) <= Tolerances.CHALK);
             return new Registration.OnStitching(arc.line().id(), Math.max(0, fromEdge), engraved);
         }
         Mark crown = laying.marker()
@@ -318,7 +320,7 @@ final class ArcRow {
                         crownKind(),
                         arc.line().number(),
                         space.place(arc.crownAlong(), base + arc.segment().height()),
-                        new Mark.After(Mark.Pass.FIRST_LINES, laying.number));
+                        new Mark.After(Mark.Pass.FIRST_LINES, laying.number()));
         return new Registration.OnSeam(register(template, rise), space.hanging(), Optional.of(crown));
     }
 
@@ -326,7 +328,7 @@ final class ArcRow {
     private double gap(Done arc, int which, CircularSegment lower) {
         double narrowest = Double.MAX_VALUE;
         // The line just above is the last one that was stitched for this arc.
-        List<StitchLine> above = laying.sewing.lines().stream()
+        List<StitchLine> above = laying.sewing().lines().stream()
                 .filter(l -> l.number() == arc.line().number()
                         && l.layer() == arc.line().layer()
                         && l.sub() < which)
@@ -357,14 +359,14 @@ final class ArcRow {
                             arc.line().number(),
                             space.place(arc.crownAlong(), base + arc.segment().height()));
             List<Path> outlines = new ArrayList<>();
-            laying.sewing.lines().stream()
+            laying.sewing().lines().stream()
                     .filter(l -> l.layer() == arc.line().layer()
                             && l.number() == arc.line().number()
                             && (l.kind() == Stitched.ARC
                                     || l.kind() == Stitched.NESTED_ARC
                                     || l.kind() == Stitched.ECHO))
                     .forEach(l -> outlines.add(closed(l.path())));
-            laying.enclosed.add(new LayoutContext.Enclosed(arc.cell(), List.copyOf(outlines)));
+            laying.enclosed().add(new RunContext.Enclosed(arc.cell(), List.copyOf(outlines)));
         }
     }
 

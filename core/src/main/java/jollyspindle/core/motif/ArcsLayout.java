@@ -3,6 +3,8 @@ package jollyspindle.core.motif;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.Repeating;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.sewing.EdgeCatalog;
@@ -56,8 +58,8 @@ final class ArcsLayout {
                             .brief(PASSES)) {
 
                 @Override
-                MotifDiagnostic.EdgeKind edge(Motif.Arcs motif) {
-                    return MotifDiagnostic.EdgeKind.ARC;
+                EdgeKind edge(Motif.Arcs motif) {
+                    return EdgeKind.ARC;
                 }
 
                 @Override
@@ -78,15 +80,15 @@ final class ArcsLayout {
                 }
 
                 @Override
-                void lay(LayoutContext laying, Motif.Arcs motif, double echo) {
+                void lay(RunContext laying, Motif.Arcs motif, double echo) {
                     new ArcsLayout(laying, motif).lay();
                 }
             };
 
-    private final LayoutContext laying;
+    private final RunContext laying;
     private final Motif.Arcs motif;
 
-    ArcsLayout(LayoutContext laying, Motif.Arcs motif) {
+    ArcsLayout(RunContext laying, Motif.Arcs motif) {
         this.laying = laying;
         this.motif = motif;
     }
@@ -94,11 +96,11 @@ final class ArcsLayout {
     void lay() {
         ArcRow row = new ArcRow(laying, 0, motif.passes());
         Optional<ArcTemplate> other =
-                motif.otherTemplate().flatMap(id -> laying.tools.arc(Optional.of(id), Optional.empty()));
+                motif.otherTemplate().flatMap(id -> laying.tools().arc(Optional.of(id), Optional.empty()));
         if (motif.otherTemplate().isPresent() && other.isEmpty()) {
-            laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ARC, 0));
+            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.ARC, 0));
         }
-        List<Figure> figures = laying.space.divided();
+        List<Figure> figures = laying.space().divided();
         for (int i = 0; i < figures.size(); i++) {
             if (other.isPresent() && i % 2 == 1 && figures.get(i) instanceof Figure.WholeArc arc) {
                 inTurn(row, arc, other.get(), i);
@@ -107,7 +109,7 @@ final class ArcsLayout {
             }
         }
         if (other.isPresent() && figures.size() % 2 == 0) {
-            laying.diagnostic(new MotifDiagnostic.Parity(true));
+            laying.tell(new MotifDiagnostic.Parity(true));
         }
         for (int line = 1; line < motif.lines(); line++) {
             row.inner(line, motif.inner(), drop(row, line), motif.lines());
@@ -117,13 +119,18 @@ final class ArcsLayout {
 
     private void inTurn(ArcRow row, Figure.WholeArc arc, ArcTemplate other, int index) {
         double span = arc.cell().width();
-        Optional<ArcFit> fit = ArcFit.of(other, laying.machine(), span, laying.space.room(), laying.space.clearance());
+        Optional<ArcFit> fit = ArcFit.of(
+                other,
+                laying.machine(),
+                span,
+                laying.space().room(),
+                laying.space().clearance());
         if (fit.isEmpty()) {
-            laying.diagnostic(new MotifDiagnostic.TooFar(span, ArcFit.widest(other, laying.machine())));
+            laying.tell(new LayoutDiagnostic.TooFar(span, ArcFit.widest(other, laying.machine())));
             return;
         }
         if (!fit.get().fitsRoom()) {
-            laying.diagnostic(new MotifDiagnostic.TooHigh(fit.get().overRoom()));
+            laying.tell(new MotifDiagnostic.TooHigh(fit.get().overRoom()));
         }
         row.whole(other, fit.get(), arc.cell().from(), arc.cell().to(), index);
     }

@@ -8,6 +8,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
@@ -93,10 +94,10 @@ final class ChevronStripLayout {
                 .within(strip.stitched());
     }
 
-    void lay(LayoutContext laying, Motif.Chevrons motif) {
-        RunSpace space = laying.space;
+    void lay(RunContext laying, Motif.Chevrons motif) {
+        RunSpace space = laying.space();
         if (height > space.room() + Tolerances.SAME_PLACE) {
-            laying.diagnostic(new MotifDiagnostic.TooHigh(height - space.room()));
+            laying.tell(new MotifDiagnostic.TooHigh(height - space.room()));
             return;
         }
         Map<List<Double>, List<Path>> cut = new HashMap<>();
@@ -133,7 +134,7 @@ final class ChevronStripLayout {
     /** Cells whose peaks are stitched in one placement. */
     private final class Row {
 
-        private final LayoutContext laying;
+        private final RunContext laying;
         private final Motif.Chevrons motif;
         private final int index;
         private final int count;
@@ -145,7 +146,7 @@ final class ChevronStripLayout {
         private final boolean rightHalf;
 
         Row(
-                LayoutContext laying,
+                RunContext laying,
                 Motif.Chevrons motif,
                 List<Figure> figures,
                 int index,
@@ -168,7 +169,7 @@ final class ChevronStripLayout {
         void lay() {
             double width = leftHalf || rightHalf ? 2 * first.width() : first.width();
             if (Math.abs(width - strip.module()) > SEEN) {
-                laying.diagnostic(new MotifDiagnostic.OffModule(strip.module(), width));
+                laying.tell(new MotifDiagnostic.OffModule(strip.module(), width));
             }
             int firstTip = (strip.figures() - count) / 2;
             double own = (tip(firstTip) + tip(firstTip + count - 1)) / 2;
@@ -178,7 +179,7 @@ final class ChevronStripLayout {
             for (int line = 0; line < motif.lines(); line++) {
                 double drop = line * motif.spacing() / Math.cos(slope);
                 if (drop > height - LayoutContext.SHORTEST) {
-                    laying.diagnostic(new MotifDiagnostic.TooMany(motif.lines(), line));
+                    laying.tell(new MotifDiagnostic.TooMany(motif.lines(), line));
                     break;
                 }
                 double base = notch + drop;
@@ -200,9 +201,10 @@ final class ChevronStripLayout {
             }
             for (int k = 0; k < count && !outlines.isEmpty(); k++) {
                 int peak = k;
-                laying.enclosed.add(new LayoutContext.Enclosed(
-                        index + k + 1,
-                        outlines.stream().map(line -> line.get(peak)).toList()));
+                laying.enclosed()
+                        .add(new RunContext.Enclosed(
+                                index + k + 1,
+                                outlines.stream().map(line -> line.get(peak)).toList()));
             }
         }
 
@@ -214,8 +216,8 @@ final class ChevronStripLayout {
 
         /** The strip so that a place of its own on the line between the peaks' feet stands at a place along the run. */
         private Pose pose(double own, double base, double along) {
-            double turned = laying.space.rotation();
-            return new Pose(laying.space.place(along, 0).minus(new Point(own, base).turned(turned)), turned);
+            double turned = laying.space().rotation();
+            return new Pose(laying.space().place(along, 0).minus(new Point(own, base).turned(turned)), turned);
         }
 
         /** What each peak encloses with the line it stands on. */
@@ -249,7 +251,8 @@ final class ChevronStripLayout {
                 return Optional.empty();
             }
             Mark valley = leftHalf ? laying.valley(index + 1, first.to(), 0) : laying.valley(index, first.from(), 0);
-            return Optional.of(new Registration.NotchOnMark(valley, strip.top() - base, laying.space.hanging()));
+            return Optional.of(new Registration.NotchOnMark(
+                    valley, strip.top() - base, laying.space().hanging()));
         }
 
         private void stitch(Path path, StitchingEdge tool, int line, int peak, Optional<Registration> notch) {
@@ -273,16 +276,16 @@ final class ChevronStripLayout {
 
         /** What shows where a line starts or ends. */
         private LineEnd spot(Point place, int line, boolean laid) {
-            List<StitchLine> before = laying.sewing.lines();
+            List<StitchLine> before = laying.sewing().lines();
             if (line == 0
                     && !before.isEmpty()
                     && before.get(before.size() - 1).path().end().distance(place) < Tolerances.SAME_PLACE) {
                 return LineEnd.at(place, LineEnd.ShownBy.NEEDLE);
             }
-            if (line == 0 && place.distance(laying.space.place(first.from(), 0)) < Tolerances.CHALK) {
+            if (line == 0 && place.distance(laying.space().place(first.from(), 0)) < Tolerances.CHALK) {
                 return new LineEnd(place, LineEnd.ShownBy.MARK, Optional.of(laying.valley(index, first.from(), 0)));
             }
-            if (line == 0 && place.distance(laying.space.place(last.to(), 0)) < Tolerances.CHALK) {
+            if (line == 0 && place.distance(laying.space().place(last.to(), 0)) < Tolerances.CHALK) {
                 return new LineEnd(
                         place, LineEnd.ShownBy.MARK, Optional.of(laying.valley(index + count, last.to(), 0)));
             }

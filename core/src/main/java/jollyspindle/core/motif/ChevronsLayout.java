@@ -8,6 +8,9 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutContext;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
@@ -57,10 +60,8 @@ final class ChevronsLayout {
                             Params.row(LINES, SPACING))) {
 
                 @Override
-                MotifDiagnostic.EdgeKind edge(Motif.Chevrons motif) {
-                    return motif.points() == Motif.Points.PEAKS
-                            ? MotifDiagnostic.EdgeKind.ZIGZAG
-                            : MotifDiagnostic.EdgeKind.STRAIGHT_EDGE;
+                EdgeKind edge(Motif.Chevrons motif) {
+                    return motif.points() == Motif.Points.PEAKS ? EdgeKind.ZIGZAG : EdgeKind.STRAIGHT_EDGE;
                 }
 
                 @Override
@@ -91,22 +92,22 @@ final class ChevronsLayout {
                 }
 
                 @Override
-                void lay(LayoutContext laying, Motif.Chevrons motif, double echo) {
+                void lay(RunContext laying, Motif.Chevrons motif, double echo) {
                     new ChevronsLayout(laying, motif).lay();
                 }
             };
 
     private static final Mark.Stage LOADED = Mark.Stage.LOADED;
 
-    private final LayoutContext laying;
+    private final RunContext laying;
     private final RunSpace space;
     private final Motif.Chevrons motif;
     private StitchingEdge.Straight straight;
     private Optional<StitchingEdge.Round> corner = Optional.empty();
 
-    ChevronsLayout(LayoutContext laying, Motif.Chevrons motif) {
+    ChevronsLayout(RunContext laying, Motif.Chevrons motif) {
         this.laying = laying;
-        this.space = laying.space;
+        this.space = laying.space();
         this.motif = motif;
     }
 
@@ -116,23 +117,21 @@ final class ChevronsLayout {
     }
 
     void lay() {
-        Optional<ChevronStripLayout> strip = ChevronStripLayout.of(laying.tools, laying.layer);
+        Optional<ChevronStripLayout> strip = ChevronStripLayout.of(laying.tools(), laying.layer());
         if (strip.isPresent()) {
             strip.get().lay(laying, motif);
             return;
         }
-        Optional<StitchingEdge.Straight> found = laying.straight(
-                motif.points() == Motif.Points.PEAKS
-                        ? MotifDiagnostic.EdgeKind.ZIGZAG
-                        : MotifDiagnostic.EdgeKind.STRAIGHT_EDGE);
+        Optional<StitchingEdge.Straight> found =
+                laying.straight(motif.points() == Motif.Points.PEAKS ? EdgeKind.ZIGZAG : EdgeKind.STRAIGHT_EDGE);
         if (found.isEmpty()) {
             return;
         }
         straight = found.get();
         if (motif.rounding() > 0) {
-            corner = laying.tools.round(motif.rounding());
+            corner = laying.tools().round(motif.rounding());
             if (corner.isEmpty()) {
-                laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.CIRCLE, motif.rounding()));
+                laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.CIRCLE, motif.rounding()));
                 return;
             }
         }
@@ -156,7 +155,7 @@ final class ChevronsLayout {
                         : new Cell(own.kind(), own.from(), own.to() + own.width());
         double height = height(motif, cell.width());
         if (height > space.room() + Tolerances.ROUNDING) {
-            laying.diagnostic(new MotifDiagnostic.TooHigh(height - space.room()));
+            laying.tell(new MotifDiagnostic.TooHigh(height - space.room()));
             return;
         }
         List<Path> outlines = new ArrayList<>();
@@ -170,14 +169,14 @@ final class ChevronsLayout {
             }
             if (corners.isEmpty()) {
                 if (line > 0) {
-                    laying.diagnostic(new MotifDiagnostic.TooMany(motif.lines(), line));
+                    laying.tell(new MotifDiagnostic.TooMany(motif.lines(), line));
                 }
                 // Else the cell is so narrow that not a stitch is left of the figure.
                 break;
             }
             Optional<Path> path = rounded(corners);
             if (path.isEmpty()) {
-                laying.diagnostic(new MotifDiagnostic.TooFar(motif.rounding(), height));
+                laying.tell(new LayoutDiagnostic.TooFar(motif.rounding(), height));
                 return;
             }
             Path placed = space.placed(path.get());
@@ -193,7 +192,7 @@ final class ChevronsLayout {
             outlines.add(new Path(closed));
         }
         if (!outlines.isEmpty()) {
-            laying.enclosed.add(new LayoutContext.Enclosed(index + 1, List.copyOf(outlines)));
+            laying.enclosed().add(new RunContext.Enclosed(index + 1, List.copyOf(outlines)));
         }
     }
 

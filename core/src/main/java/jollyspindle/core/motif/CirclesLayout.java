@@ -7,6 +7,8 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
@@ -48,8 +50,8 @@ final class CirclesLayout {
                             Params.row(SWIRL))) {
 
                 @Override
-                MotifDiagnostic.EdgeKind edge(Motif.Circles motif) {
-                    return MotifDiagnostic.EdgeKind.CIRCLE;
+                EdgeKind edge(Motif.Circles motif) {
+                    return EdgeKind.CIRCLE;
                 }
 
                 @Override
@@ -61,18 +63,18 @@ final class CirclesLayout {
                 }
 
                 @Override
-                void lay(LayoutContext laying, Motif.Circles motif, double echo) {
+                void lay(RunContext laying, Motif.Circles motif, double echo) {
                     new CirclesLayout(laying, motif).lay();
                 }
             };
 
-    private final LayoutContext laying;
+    private final RunContext laying;
     private final RunSpace space;
     private final Motif.Circles motif;
 
-    CirclesLayout(LayoutContext laying, Motif.Circles motif) {
+    CirclesLayout(RunContext laying, Motif.Circles motif) {
         this.laying = laying;
-        this.space = laying.space;
+        this.space = laying.space();
         this.motif = motif;
     }
 
@@ -94,15 +96,15 @@ final class CirclesLayout {
     void lay() {
         double widest = space.room() - 2 * motif.gap();
         Optional<StitchingEdge.Round> found =
-                tool(laying.tools, laying.layer.templateId(), laying.layer.guideId(), widest);
+                tool(laying.tools(), laying.layer().templateId(), laying.layer().guideId(), widest);
         if (found.isEmpty()) {
-            laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.CIRCLE, Math.max(0, widest / 2)));
+            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.CIRCLE, Math.max(0, widest / 2)));
             return;
         }
         StitchingEdge.Round tool = found.get();
         double radius = tool.stitched();
         if (2 * radius > space.room() + Tolerances.ROUNDING) {
-            laying.diagnostic(new MotifDiagnostic.TooHigh(2 * radius - space.room()));
+            laying.tell(new MotifDiagnostic.TooHigh(2 * radius - space.room()));
             return;
         }
         List<Figure> figures = space.divided();
@@ -114,7 +116,7 @@ final class CirclesLayout {
                 continue;
             }
             if (2 * radius > cell.width() + Tolerances.ROUNDING) {
-                laying.diagnostic(new MotifDiagnostic.TooFar(2 * radius, cell.width()));
+                laying.tell(new LayoutDiagnostic.TooFar(2 * radius, cell.width()));
                 continue;
             }
             circle(tool, new Point(cell.middle(), space.room() / 2), ++circles, i);
@@ -122,7 +124,7 @@ final class CirclesLayout {
         }
         if (middles.size() > 1) {
             double between = middles.get(1) - middles.get(0) - 2 * radius;
-            laying.diagnostic(
+            laying.tell(
                     new MotifDiagnostic.Chain(2 * radius, between, middles.get(0) - radius, space.room() / 2 - radius));
         }
     }
@@ -155,15 +157,15 @@ final class CirclesLayout {
         if (motif.swirl()) {
             swirl(centre, radius, number, leavesOpposite ? east : west, way);
         }
-        laying.enclosed.add(new LayoutContext.Enclosed(index + 1, List.of(Path.circle(middle.place(), radius))));
+        laying.enclosed().add(new RunContext.Enclosed(index + 1, List.of(Path.circle(middle.place(), radius))));
     }
 
     /** Two half circles of half the size, from one side through the middle to the other. */
     private void swirl(Point centre, double radius, int number, Point from, int way) {
         Optional<StitchingEdge.Round> half =
-                laying.tools.round(radius / 2).filter(t -> t.stitched() >= radius / 2 - Tolerances.ROUNDING);
+                laying.tools().round(radius / 2).filter(t -> t.stitched() >= radius / 2 - Tolerances.ROUNDING);
         if (half.isEmpty()) {
-            laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.CIRCLE, radius / 2));
+            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.CIRCLE, radius / 2));
             return;
         }
         boolean fromWest = from.isAt(space.place(centre.x() - radius, centre.y()));

@@ -1,10 +1,13 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.division.RunDivision;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.Marker;
 import jollyspindle.core.measure.Tolerances;
@@ -46,7 +49,7 @@ final class CornerContext {
     final boolean free;
 
     private final Optional<ArcTemplate> arc;
-    private final List<MotifDiagnostic> diagnostics = new ArrayList<>();
+    private final List<Diagnostic> diagnostics = new ArrayList<>();
 
     /**
      * What is needed for a corner.
@@ -99,11 +102,11 @@ final class CornerContext {
         return sewing.placements();
     }
 
-    List<MotifDiagnostic> diagnostics() {
+    List<Diagnostic> diagnostics() {
         return diagnostics;
     }
 
-    void diagnostic(MotifDiagnostic diagnostic) {
+    void tell(Diagnostic diagnostic) {
         diagnostics.add(diagnostic);
     }
 
@@ -112,7 +115,7 @@ final class CornerContext {
         if (space.corners() == Corners.MITRED || space.corners() == Corners.CORNERSTONES) {
             CornerTypes.of(design.kind()).lay(this);
         } else {
-            diagnostic(new MotifDiagnostic.NoSpace());
+            tell(new MotifDiagnostic.NoSpace());
         }
     }
 
@@ -125,10 +128,10 @@ final class CornerContext {
                 : Optional.empty();
     }
 
-    /** The round edge; nothing, and an diagnostic, if there is none. */
+    /** The round edge; nothing, and a diagnostic, if there is none. */
     Optional<StitchingEdge.Round> tool() {
         if (arc.isEmpty()) {
-            diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ARC, 0));
+            tell(new LayoutDiagnostic.NoTool(EdgeKind.ARC, 0));
         }
         return arc.map(a -> StitchingEdge.Round.of(a, tools.machine()));
     }
@@ -146,11 +149,11 @@ final class CornerContext {
         return ArcsBetween.bulgingTowards(from, to, radius, space.outer());
     }
 
-    /** Stitches that arc; an diagnostic if it passes the limits of stitching. */
+    /** Stitches that arc; a diagnostic if it passes the limits of stitching. */
     void outward(StitchingEdge.Round tool, double out) {
         Arc arc = outward(tool.stitched(), out).orElseThrow();
         if (!staysInside(arc)) {
-            diagnostic(new MotifDiagnostic.TooHigh(beyond(arc)));
+            tell(new MotifDiagnostic.TooHigh(beyond(arc)));
             return;
         }
         Mark start = leftMarker.next(Mark.Kind.FOOT, arc.start(), Mark.Stage.LOADED);

@@ -1,6 +1,7 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.code.Codes;
+import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.param.Param;
 
 import java.util.List;
@@ -37,8 +38,8 @@ public abstract class CornerType {
     }
 
     /** What sort of template it is stitched with. */
-    public MotifDiagnostic.EdgeKind edge() {
-        return MotifDiagnostic.EdgeKind.ARC;
+    public EdgeKind edge() {
+        return EdgeKind.ARC;
     }
 
     /**

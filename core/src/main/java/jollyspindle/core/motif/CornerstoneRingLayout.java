@@ -3,6 +3,7 @@ package jollyspindle.core.motif;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
@@ -58,7 +59,7 @@ final class CornerstoneRingLayout {
             Point from = at.get(i);
             Point to = at.get((i + 1) % 4);
             if (from.distance(to) > 2 * radius) {
-                corner.diagnostic(new MotifDiagnostic.TooFar(from.distance(to), 2 * radius));
+                corner.tell(new LayoutDiagnostic.TooFar(from.distance(to), 2 * radius));
                 return false;
             }
             Point away = from.midpoint(to).plus(from.midpoint(to).minus(centre));
@@ -70,7 +71,7 @@ final class CornerstoneRingLayout {
                     .mapToDouble(a -> a.start().distance(a.end()))
                     .max()
                     .orElseThrow();
-            corner.diagnostic(new MotifDiagnostic.TooRound(radius, longest / Math.sqrt(2)));
+            corner.tell(new MotifDiagnostic.TooRound(radius, longest / Math.sqrt(2)));
             return false;
         }
         List<Mark> marks = at.stream()

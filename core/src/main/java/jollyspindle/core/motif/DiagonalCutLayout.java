@@ -3,6 +3,8 @@ package jollyspindle.core.motif;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.layout.LayoutContext;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
@@ -77,7 +79,7 @@ final class DiagonalCutLayout {
             }
         }
         if (least < LayoutContext.SHORTEST) {
-            corner.diagnostic(new MotifDiagnostic.TooHigh(tool.stitched() - corner.space.room()));
+            corner.tell(new MotifDiagnostic.TooHigh(tool.stitched() - corner.space.room()));
             return;
         }
         corner.outward(tool, least);
@@ -92,7 +94,7 @@ final class DiagonalCutLayout {
         Point to = corner.space.outer();
         double length = from.distance(to);
         if (length > 2 * tool.stitched()) {
-            corner.diagnostic(new MotifDiagnostic.TooFar(length, 2 * tool.stitched()));
+            corner.tell(new LayoutDiagnostic.TooFar(length, 2 * tool.stitched()));
             return;
         }
         Mark near = corner.leftMarker.at(Mark.Kind.VALLEY, 0, from, Mark.Stage.LOADED);
@@ -101,7 +103,7 @@ final class DiagonalCutLayout {
         Arc back = ArcsBetween.of(to, from, tool.stitched(), true).orElseThrow();
         if (!corner.staysInside(out) || !corner.staysInside(back)) {
             // Its points lie in corners of 90°, so its sides may lean 45° from the mitre at most.
-            corner.diagnostic(new MotifDiagnostic.TooRound(tool.stitched(), length / Math.sqrt(2)));
+            corner.tell(new MotifDiagnostic.TooRound(tool.stitched(), length / Math.sqrt(2)));
             return;
         }
         int side = 0;

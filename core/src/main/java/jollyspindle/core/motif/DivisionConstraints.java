@@ -2,6 +2,7 @@ package jollyspindle.core.motif;
 
 import jollyspindle.core.division.Repeating;
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.sewing.EdgeCatalog;
 
 import java.util.Optional;
@@ -69,7 +70,7 @@ public record DivisionConstraints(Repeating repeating, double shortest, Wish.Par
     }
 
     /** What sort of template a motif is stitched with. */
-    public static <M extends Motif> MotifDiagnostic.EdgeKind template(M motif) {
+    public static <M extends Motif> EdgeKind template(M motif) {
         return MotifTypes.of(motif).edge(motif);
     }
 }

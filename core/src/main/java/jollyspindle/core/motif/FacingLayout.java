@@ -9,6 +9,9 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutContext;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
@@ -73,8 +76,8 @@ final class FacingLayout {
                             .brief(PASSES)) {
 
                 @Override
-                MotifDiagnostic.EdgeKind edge(Motif.FacingArcs motif) {
-                    return MotifDiagnostic.EdgeKind.ARC;
+                EdgeKind edge(Motif.FacingArcs motif) {
+                    return EdgeKind.ARC;
                 }
 
                 @Override
@@ -85,12 +88,12 @@ final class FacingLayout {
                 }
 
                 @Override
-                void lay(LayoutContext laying, Motif.FacingArcs motif, double echo) {
+                void lay(RunContext laying, Motif.FacingArcs motif, double echo) {
                     new FacingLayout(laying, motif).lay();
                 }
             };
 
-    private final LayoutContext laying;
+    private final RunContext laying;
     private final RunSpace space;
     private final Motif.FacingArcs motif;
     private ArcRow near;
@@ -101,9 +104,9 @@ final class FacingLayout {
     private record Row(
             double from, double to, double crownAlong, double crownUp, ArcTemplate template, double radius) {}
 
-    FacingLayout(LayoutContext laying, Motif.FacingArcs motif) {
+    FacingLayout(RunContext laying, Motif.FacingArcs motif) {
         this.laying = laying;
-        this.space = laying.space;
+        this.space = laying.space();
         this.motif = motif;
     }
 
@@ -114,20 +117,20 @@ final class FacingLayout {
                 .map(Figure.WholeArc.class::cast)
                 .findFirst();
         if (first.isEmpty()) {
-            laying.diagnostic(new MotifDiagnostic.NoSpace());
+            laying.tell(new MotifDiagnostic.NoSpace());
             return;
         }
         Optional<ArcTemplate> other = motif.otherTemplate().isPresent()
-                ? laying.tools.arc(motif.otherTemplate(), Optional.empty())
+                ? laying.tools().arc(motif.otherTemplate(), Optional.empty())
                 : Optional.of(first.get().template());
         if (other.isEmpty()) {
-            laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ARC, 0));
+            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.ARC, 0));
             return;
         }
         double span = first.get().cell().width() / (motif.facing() == Motif.Facing.TWO_TO_ONE ? 2 : 1);
         Optional<ArcFit> facing = ArcFit.of(other.get(), laying.machine(), span, space.room(), 0);
         if (facing.isEmpty()) {
-            laying.diagnostic(new MotifDiagnostic.TooFar(span, ArcFit.widest(other.get(), laying.machine())));
+            laying.tell(new LayoutDiagnostic.TooFar(span, ArcFit.widest(other.get(), laying.machine())));
             return;
         }
         if (motif.facing() == Motif.Facing.OVERLAPPING) {
@@ -141,7 +144,7 @@ final class FacingLayout {
         double over = Math.max(
                 -base, Math.max(first.get().fit().overRoom(), facing.get().overRoom()) + base);
         if (over > Tolerances.ROUNDING) {
-            laying.diagnostic(new MotifDiagnostic.TooHigh(over));
+            laying.tell(new MotifDiagnostic.TooHigh(over));
         }
         near = new ArcRow(laying, base, motif.passes());
         for (int i = 0; i < figures.size(); i++) {
@@ -175,9 +178,15 @@ final class FacingLayout {
     /** The row on the other edge, seen from there. */
     private void farRow(ArcTemplate template) {
         RunSpace turned = space.fromOtherEdge();
-        LayoutContext there = new LayoutContext(
-                turned, laying.sewing, laying.tools, laying.layer, laying.number, laying.region, laying.lowest);
-        laying.sewing.begin(laying.number, laying.layer.number(), turned.rotation());
+        RunContext there = new RunContext(
+                turned,
+                laying.sewing(),
+                laying.tools(),
+                laying.layer(),
+                laying.number(),
+                laying.region(),
+                laying.lowest());
+        laying.sewing().begin(laying.number(), laying.layer().number(), turned.rotation());
         ArcRow row = new ArcRow(there, base, motif.passes());
         row.numberFrom(near.done().size());
         double length = space.length();
@@ -202,8 +211,8 @@ final class FacingLayout {
             }
         }
         row.enclose();
-        laying.enclosed.addAll(there.enclosed);
-        there.diagnostics.forEach(laying::diagnostic);
+        laying.enclosed().addAll(there.enclosed());
+        there.diagnostics().forEach(laying::tell);
         for (ArcRow.Done arc : row.done()) {
             double half = arc.segment().chord() / 2;
             far.add(new Row(
@@ -215,7 +224,7 @@ final class FacingLayout {
                     arc.segment().radius()));
         }
         far.sort(Comparator.comparingDouble(Row::from));
-        laying.sewing.begin(laying.number, laying.layer.number(), space.rotation());
+        laying.sewing().begin(laying.number(), laying.layer().number(), space.rotation());
     }
 
     private void facing(ArcRow row, ArcTemplate template, double from, double to, int index) {
@@ -223,12 +232,12 @@ final class FacingLayout {
                 .ifPresentOrElse(
                         fit -> {
                             if (fit.overRoom() + row.base() > Tolerances.ROUNDING) {
-                                laying.diagnostic(new MotifDiagnostic.TooHigh(fit.overRoom() + row.base()));
+                                laying.tell(new MotifDiagnostic.TooHigh(fit.overRoom() + row.base()));
                             }
                             row.whole(template, fit, from, to, index);
                         },
-                        () -> laying.diagnostic(
-                                new MotifDiagnostic.TooFar(to - from, ArcFit.widest(template, laying.machine()))));
+                        () -> laying.tell(
+                                new LayoutDiagnostic.TooFar(to - from, ArcFit.widest(template, laying.machine()))));
     }
 
     /** From a cell's middle to the next one's; none across an odd space, and half an arc at each end of the run. */
@@ -273,7 +282,7 @@ final class FacingLayout {
             Point low = new Point(valley, base);
             Point high = new Point(valley, space.room() - base);
             if (left.x() >= valley || right.x() <= valley) {
-                laying.diagnostic(new MotifDiagnostic.TooFar(inset, valley - a.crownAlong()));
+                laying.tell(new LayoutDiagnostic.TooFar(inset, valley - a.crownAlong()));
                 continue;
             }
             diamond(number, a, b, List.of(left, low, right, high));
@@ -291,7 +300,7 @@ final class FacingLayout {
             Point to = corners.get((i + 1) % 4);
             Optional<Arc> side = ArcsBetween.bulgingTowards(from, to, radius, middle);
             if (side.isEmpty()) {
-                laying.diagnostic(new MotifDiagnostic.TooFar(from.distance(to), 2 * radius));
+                laying.tell(new LayoutDiagnostic.TooFar(from.distance(to), 2 * radius));
                 return;
             }
             Arc placed = space.placed(side.get());
@@ -303,7 +312,7 @@ final class FacingLayout {
                 Point way = to.minus(from);
                 double steep =
                         Math.min(Math.abs(way.unit().x()), Math.abs(way.unit().y()));
-                laying.diagnostic(new MotifDiagnostic.TooRound(radius, from.distance(to) / (2 * steep)));
+                laying.tell(new MotifDiagnostic.TooRound(radius, from.distance(to) / (2 * steep)));
                 return;
             }
             sides.add(placed);
@@ -312,23 +321,24 @@ final class FacingLayout {
                 .map(c -> laying.later(Mark.Kind.TIP, space.place(c.x(), c.y()), Mark.Pass.BOTH_ROWS))
                 .toList();
         for (int i = 0; i < 4; i++) {
-            laying.sewing.stitch(
-                    PlacementBuilder.Naming.of(Stitched.DIAMOND, number, i + 1),
-                    sides.get(i),
-                    StitchingEdge.Round.of((i == 0 || i == 3 ? a : b).template(), laying.machine()),
-                    new Registration.FootOnBothMarks(),
-                    LineEnd.at(marks.get(i)),
-                    LineEnd.at(marks.get((i + 1) % 4)),
-                    PlacementBuilder.Turn.MARKED);
+            laying.sewing()
+                    .stitch(
+                            PlacementBuilder.Naming.of(Stitched.DIAMOND, number, i + 1),
+                            sides.get(i),
+                            StitchingEdge.Round.of((i == 0 || i == 3 ? a : b).template(), laying.machine()),
+                            new Registration.FootOnBothMarks(),
+                            LineEnd.at(marks.get(i)),
+                            LineEnd.at(marks.get((i + 1) % 4)),
+                            PlacementBuilder.Turn.MARKED);
         }
-        laying.enclosed.add(new LayoutContext.Enclosed(number, List.of(new Path(sides))));
+        laying.enclosed().add(new RunContext.Enclosed(number, List.of(new Path(sides))));
     }
 
     /** Straight lines from crown to crown and from valley to valley. */
     private void lines(List<Figure> figures) {
-        Optional<StitchingEdge.Straight> tool = laying.tools.straight(Optional.empty(), Optional.empty());
+        Optional<StitchingEdge.Straight> tool = laying.tools().straight(Optional.empty(), Optional.empty());
         if (tool.isEmpty()) {
-            laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.STRAIGHT_EDGE, 0));
+            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.STRAIGHT_EDGE, 0));
             return;
         }
         int number = 0;

@@ -7,6 +7,9 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutContext;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
@@ -43,8 +46,8 @@ final class FansLayout {
                     Params.of(v -> new Motif.Fans(v.get(BLADES), v.get(ROWS)), Params.row(BLADES, ROWS))) {
 
                 @Override
-                MotifDiagnostic.EdgeKind edge(Motif.Fans motif) {
-                    return MotifDiagnostic.EdgeKind.FAN;
+                EdgeKind edge(Motif.Fans motif) {
+                    return EdgeKind.FAN;
                 }
 
                 @Override
@@ -58,12 +61,12 @@ final class FansLayout {
                 }
 
                 @Override
-                void lay(LayoutContext laying, Motif.Fans motif, double echo) {
+                void lay(RunContext laying, Motif.Fans motif, double echo) {
                     new FansLayout(laying, motif).lay();
                 }
             };
 
-    private final LayoutContext laying;
+    private final RunContext laying;
     private final RunSpace space;
     private final Motif.Fans motif;
     private final List<Path> covered = new ArrayList<>();
@@ -71,25 +74,25 @@ final class FansLayout {
     private int swivels;
     private int most;
 
-    FansLayout(LayoutContext laying, Motif.Fans motif) {
+    FansLayout(RunContext laying, Motif.Fans motif) {
         this.laying = laying;
-        this.space = laying.space;
+        this.space = laying.space();
         this.motif = motif;
     }
 
     void lay() {
-        Optional<EdgeCatalog.Fan> set = laying.tools.fan(laying.layer.templateId());
+        Optional<EdgeCatalog.Fan> set = laying.tools().fan(laying.layer().templateId());
         if (set.isEmpty()) {
-            laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.FAN, 0));
+            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.FAN, 0));
             return;
         }
         List<StitchingEdge.Round> all = set.get().blades();
         List<StitchingEdge.Round> fitting = all.stream()
-                .filter(b -> b.stitched() <= laying.lowest + Tolerances.ROUNDING)
+                .filter(b -> b.stitched() <= laying.lowest() + Tolerances.ROUNDING)
                 .toList();
         int blades = Math.min(motif.blades(), fitting.size());
         if (blades < motif.blades()) {
-            laying.diagnostic(new MotifDiagnostic.TooMany(motif.blades(), blades));
+            laying.tell(new MotifDiagnostic.TooMany(motif.blades(), blades));
         }
         if (blades == 0) {
             return;
@@ -105,7 +108,7 @@ final class FansLayout {
                 new ArrayList<>(pivots.stream().map(x -> new Point(x, 0)).toList());
         rows(used, radius, row);
         if (swivels > 0) {
-            laying.diagnostic(new MotifDiagnostic.Swivels(radius, most, swivels));
+            laying.tell(new MotifDiagnostic.Swivels(radius, most, swivels));
         }
     }
 
@@ -114,7 +117,7 @@ final class FansLayout {
         for (int r = 2; r <= motif.rows(); r++) {
             row = next(row, radius);
             if (row.isEmpty() || row.get(0).y() + used.get(0).stitched() > space.room()) {
-                laying.diagnostic(new MotifDiagnostic.TooManyRows(motif.rows(), r - 1));
+                laying.tell(new MotifDiagnostic.TooManyRows(motif.rows(), r - 1));
                 return;
             }
             for (Point pivot : row) {
@@ -158,7 +161,7 @@ final class FansLayout {
         double radius = blades.get(blades.size() - 1).stitched();
         Point centre = space.place(along, up);
         if (pitch >= 2 * radius) {
-            laying.diagnostic(new MotifDiagnostic.FansApart(pitch, radius));
+            laying.tell(new MotifDiagnostic.FansApart(pitch, radius));
         }
         Region before = Region.union(covered);
         boolean inside = along >= -Tolerances.ROUNDING && along <= space.length() + Tolerances.ROUNDING;
@@ -185,20 +188,21 @@ final class FansLayout {
                         (int) Math.ceil(piece.length() / blade.stitched() / blade.usable() - Tolerances.ROUNDING) - 1;
                 swivels += turns;
                 most = Math.max(most, turns);
-                laying.sewing.stitch(
-                        PlacementBuilder.Naming.of(Stitched.BLADE, fans, b + 1),
-                        way.curves().get(0),
-                        blade,
-                        new Registration.CentreOnMark(pivot, up == 0),
-                        laying.shown(way.start()),
-                        laying.shown(way.end()),
-                        PlacementBuilder.Turn.ABOUT_CENTRE);
+                laying.sewing()
+                        .stitch(
+                                PlacementBuilder.Naming.of(Stitched.BLADE, fans, b + 1),
+                                way.curves().get(0),
+                                blade,
+                                new Registration.CentreOnMark(pivot, up == 0),
+                                laying.shown(way.start()),
+                                laying.shown(way.end()),
+                                PlacementBuilder.Turn.ABOUT_CENTRE);
                 climbing = !climbing;
             }
             outermost = new Path(List.of(whole, new Segment(whole.end(), centre), new Segment(centre, whole.start())));
         }
         covered.add(Path.circle(centre, radius));
-        laying.enclosed.add(new LayoutContext.Enclosed(fans, List.of(outermost)));
+        laying.enclosed().add(new RunContext.Enclosed(fans, List.of(outermost)));
     }
 
     private Mark pivot(double along) {

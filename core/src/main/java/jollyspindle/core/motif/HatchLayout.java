@@ -3,27 +3,22 @@ package jollyspindle.core.motif;
 import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.geometry.Arc;
-import jollyspindle.core.geometry.Curve;
-import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
-import jollyspindle.core.marking.Mark;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.Hatching;
+import jollyspindle.core.layout.LayoutDiagnostic;
+import jollyspindle.core.layout.Spacing;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
-import jollyspindle.core.placement.LineEnd;
-import jollyspindle.core.placement.Registration;
-import jollyspindle.core.placement.StitchLine;
-import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
-import jollyspindle.core.sewing.Spacing;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Lays out {@link Motif.Crosshatch}: two sets of parallel lines, or of arcs of one template moved along the run, cut off where
@@ -48,8 +43,8 @@ final class HatchLayout {
                             Params.row(CURVED))) {
 
                 @Override
-                MotifDiagnostic.EdgeKind edge(Motif.Crosshatch motif) {
-                    return motif.curved() ? MotifDiagnostic.EdgeKind.ARC : MotifDiagnostic.EdgeKind.STRAIGHT_EDGE;
+                EdgeKind edge(Motif.Crosshatch motif) {
+                    return motif.curved() ? EdgeKind.ARC : EdgeKind.STRAIGHT_EDGE;
                 }
 
                 @Override
@@ -63,15 +58,12 @@ final class HatchLayout {
                 }
 
                 @Override
-                void lay(LayoutContext laying, Motif.Crosshatch motif, double echo) {
+                void lay(RunContext laying, Motif.Crosshatch motif, double echo) {
                     new HatchLayout(laying, motif, echo).lay();
                 }
             };
 
-    /** A line no further off than so many spacings lies beside. */
-    private static final double NEAR = 1.6;
-
-    private final LayoutContext laying;
+    private final RunContext laying;
     private final RunSpace space;
     private final Motif.Crosshatch motif;
     private final double echo;
@@ -87,9 +79,9 @@ final class HatchLayout {
      *
      * @param echo the spacing of the lines beside it, in inches; 0 if there are none
      */
-    HatchLayout(LayoutContext laying, Motif.Crosshatch motif, double echo) {
+    HatchLayout(RunContext laying, Motif.Crosshatch motif, double echo) {
         this.laying = laying;
-        this.space = laying.space;
+        this.space = laying.space();
         this.motif = motif;
         this.echo = echo;
         Optional<Cell> first = space.divided().stream().map(Figure::cell).findFirst();
@@ -102,16 +94,16 @@ final class HatchLayout {
 
     void lay() {
         if (echo > 0 && Spacing.looksAlike(echo, motif.spacing())) {
-            laying.diagnostic(new MotifDiagnostic.HatchLikeEcho(motif.spacing()));
+            laying.tell(new LayoutDiagnostic.HatchLikeEcho(motif.spacing()));
         }
-        int before = laying.sewing.lines().size();
+        int before = laying.sewing().lines().size();
         if (motif.curved()) {
             curved();
         } else {
             straight();
         }
-        if (laying.sewing.lines().size() == before && laying.diagnostics.isEmpty()) {
-            laying.diagnostic(new MotifDiagnostic.NoSpace());
+        if (laying.sewing().lines().size() == before && laying.diagnostics().isEmpty()) {
+            laying.tell(new MotifDiagnostic.NoSpace());
         }
     }
 
@@ -131,23 +123,27 @@ final class HatchLayout {
             double over = set == 1 ? lean : -lean;
             int first = (int) Math.floor((-zero - Math.max(over, 0)) / step) - 1;
             int last = (int) Math.ceil((space.length() - Math.min(over, 0)) / step) + 1;
-            List<StitchLine> before = List.of();
+            Hatching hatching = hatching(tool.get(), set);
             for (int i = first; i <= last; i++) {
                 Segment own =
                         new Segment(new Point(zero + i * step, 0), new Point(zero + i * step + over, space.room()));
-                before = hatch(
-                        space.placed(own), tool.get(), set, i - first + 1, step * Math.sin(motif.angle()), before);
+                hatching.stitch(space.placed(own), i - first + 1, step * Math.sin(motif.angle()));
             }
         }
+    }
+
+    private Hatching hatching(StitchingEdge tool, int set) {
+        double leaning = set == 1 ? motif.angle() : Math.PI - motif.angle();
+        return new Hatching(laying, tool, set, OptionalDouble.of(leaning), PlacementBuilder.Turn.SLIDING);
     }
 
     private void level(StitchingEdge tool) {
         double step = space.room() / Math.max(1, Math.round(space.room() / motif.spacing()));
         double beyond = space.runsOn() ? space.room() : 0;
-        List<StitchLine> before = List.of();
+        Hatching hatching = hatching(tool, 2);
         for (int i = 1; i * step < space.room() - Tolerances.ROUNDING; i++) {
             Segment own = new Segment(new Point(-beyond, i * step), new Point(space.length() + beyond, i * step));
-            before = hatch(space.placed(own), tool, 2, i, step, before);
+            hatching.stitch(space.placed(own), i, step);
         }
     }
 
@@ -165,12 +161,12 @@ final class HatchLayout {
         for (int set = 1; set <= 2; set++) {
             int first = (int) Math.floor((-zero - half) / step) - 1;
             int last = (int) Math.ceil((space.length() + half) / step) + 1;
-            List<StitchLine> before = List.of();
+            Hatching hatching = hatching(tool, set);
             for (int i = first; i <= last; i++) {
                 double crown = zero + i * step;
                 Arc whole = RunSpace.bulging(crown - half, crown + half, 0, radius);
                 Arc own = set == 1 ? whole.piece(0, 0.5) : whole.piece(0.5, 1);
-                before = hatch(space.placed(own), tool, set, i - first + 1, step, before);
+                hatching.stitch(space.placed(own), i - first + 1, step);
             }
         }
     }
@@ -179,54 +175,5 @@ final class HatchLayout {
     private double step(double wanted) {
         double over = wanted <= repeat ? repeat : space.length();
         return over / Math.max(1, Math.round(over / wanted));
-    }
-
-    /**
-     * Stitches what of a line lies in the space.
-     *
-     * @param spacing that really is between the lines, in inches
-     * @param before the pieces of the line before
-     * @return its own pieces
-     */
-    private List<StitchLine> hatch(
-            Curve whole, StitchingEdge tool, int set, int number, double spacing, List<StitchLine> before) {
-        double leaning = set == 1 ? motif.angle() : Math.PI - motif.angle();
-        boolean engraved = tool instanceof StitchingEdge.Straight straight && straight.hasAngle(leaning);
-        double fromEdge = spacing - laying.machine().footRadius();
-        List<StitchLine> pieces = new ArrayList<>();
-        for (Path piece : laying.kept(Path.of(whole))) {
-            Curve line = piece.curves().get(0);
-            LineEnd start = laying.shown(line.start());
-            LineEnd end = laying.shown(line.end());
-            // Only a line that lies beside it can be laid on; the first in each figure is marked. Arcs that are moved
-            // on
-            // aren't equally far apart everywhere, so that no engraved line shows their places.
-            Optional<StitchLine> beside = before.stream()
-                    .filter(l -> tool instanceof StitchingEdge.Straight
-                            && fromEdge >= 0
-                            && l.path().distance(line.at(0.5)) < NEAR * spacing)
-                    .findFirst();
-            Registration laid = new Registration.FootOnBothMarks();
-            if (beside.isPresent()) {
-                laid = new Registration.OnStitching(
-                        beside.get().id(), fromEdge, LayoutContext.engraved(tool, fromEdge));
-            } else if (engraved && start.shownBy() == LineEnd.ShownBy.SEAM) {
-                // An engraved line at that angle lies on the seam and does the work of the second mark.
-                laid = new Registration.AtAngle(leaning);
-                start = LineEnd.at(laying.onMotifsBefore(Mark.Kind.LINE_START, line.start()));
-            } else {
-                start = LineEnd.at(laying.onMotifsBefore(Mark.Kind.LINE_START, line.start()));
-                end = LineEnd.at(laying.onMotifsBefore(Mark.Kind.LINE_END, line.end()));
-            }
-            pieces.add(laying.sewing.stitch(
-                    PlacementBuilder.Naming.of(Stitched.HATCH, number, set),
-                    line,
-                    tool,
-                    laid,
-                    start,
-                    end,
-                    PlacementBuilder.Turn.SLIDING));
-        }
-        return pieces;
     }
 }

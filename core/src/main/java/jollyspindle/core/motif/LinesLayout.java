@@ -5,6 +5,8 @@ import jollyspindle.core.division.Figure;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
@@ -46,8 +48,8 @@ final class LinesLayout {
                             Params.row(ANGLE))) {
 
                 @Override
-                MotifDiagnostic.EdgeKind edge(Motif.StraightLines motif) {
-                    return MotifDiagnostic.EdgeKind.STRAIGHT_EDGE;
+                EdgeKind edge(Motif.StraightLines motif) {
+                    return EdgeKind.STRAIGHT_EDGE;
                 }
 
                 @Override
@@ -58,7 +60,7 @@ final class LinesLayout {
                 }
 
                 @Override
-                void lay(LayoutContext laying, Motif.StraightLines motif, double echo) {
+                void lay(RunContext laying, Motif.StraightLines motif, double echo) {
                     new LinesLayout(laying, motif).lay();
                 }
             };
@@ -68,13 +70,13 @@ final class LinesLayout {
 
     private static final double FARTHEST_AFTER = 2 * QuiltRules.LONGEST;
 
-    private final LayoutContext laying;
+    private final RunContext laying;
     private final RunSpace space;
     private final Motif.StraightLines motif;
 
-    LinesLayout(LayoutContext laying, Motif.StraightLines motif) {
+    LinesLayout(RunContext laying, Motif.StraightLines motif) {
         this.laying = laying;
-        this.space = laying.space;
+        this.space = laying.space();
         this.motif = motif;
     }
 
@@ -106,7 +108,7 @@ final class LinesLayout {
             at = along;
         }
         if (number == 0) {
-            laying.diagnostic(new MotifDiagnostic.NoSpace());
+            laying.tell(new MotifDiagnostic.NoSpace());
         }
     }
 
@@ -195,28 +197,31 @@ final class LinesLayout {
             double spacing) {
         if (beside.isPresent()) {
             double fromEdge = spacing - laying.machine().footRadius();
-            return laying.sewing.stitch(
-                    PlacementBuilder.Naming.of(Stitched.LINE, number),
-                    line,
-                    tool,
-                    new Registration.OnStitching(beside.get().id(), fromEdge, LayoutContext.engraved(tool, fromEdge)),
-                    laying.shown(line.from()),
-                    laying.shown(line.to()),
-                    PlacementBuilder.Turn.SLIDING);
+            return laying.sewing()
+                    .stitch(
+                            PlacementBuilder.Naming.of(Stitched.LINE, number),
+                            line,
+                            tool,
+                            new Registration.OnStitching(
+                                    beside.get().id(), fromEdge, LayoutContext.engraved(tool, fromEdge)),
+                            laying.shown(line.from()),
+                            laying.shown(line.to()),
+                            PlacementBuilder.Turn.SLIDING);
         }
         boolean up = number % 2 == 1;
         LineEnd from = spot(line.from(), up, engraved);
         LineEnd to = spot(line.to(), !up, engraved);
         // A line of the template at that angle does the work of the second mark.
         boolean marked = from.mark().isPresent() && to.mark().isPresent();
-        return laying.sewing.stitch(
-                PlacementBuilder.Naming.of(Stitched.LINE, number),
-                line,
-                tool,
-                marked ? new Registration.FootOnBothMarks() : new Registration.AtAngle(motif.angle()),
-                from,
-                to,
-                PlacementBuilder.Turn.SLIDING);
+        return laying.sewing()
+                .stitch(
+                        PlacementBuilder.Naming.of(Stitched.LINE, number),
+                        line,
+                        tool,
+                        marked ? new Registration.FootOnBothMarks() : new Registration.AtAngle(motif.angle()),
+                        from,
+                        to,
+                        PlacementBuilder.Turn.SLIDING);
     }
 
     private LineEnd spot(Point place, boolean low, boolean engraved) {
@@ -227,8 +232,6 @@ final class LinesLayout {
         }
         Mark.Kind kind = low ? Mark.Kind.LINE_START : Mark.Kind.LINE_END;
         return LineEnd.at(
-                onStitching
-                        ? laying.onMotifsBefore(kind, place)
-                        : laying.marker().next(kind, place, Mark.Stage.LOADED));
+                onStitching ? laying.mark(kind, place) : laying.marker().next(kind, place, Mark.Stage.LOADED));
     }
 }

@@ -2,6 +2,7 @@ package jollyspindle.core.motif;
 
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Params;
@@ -70,12 +71,11 @@ final class MitreArcLayout {
     private void lay(StitchingEdge.Round tool) {
         double radius = tool.stitched();
         if (corner.feet.isEmpty() && corner.design.feet().isPresent()) {
-            corner.diagnostic(
-                    new MotifDiagnostic.FeetTooFar(corner.design.feet().getAsDouble(), corner.mostFeet));
+            corner.tell(new MotifDiagnostic.FeetTooFar(corner.design.feet().getAsDouble(), corner.mostFeet));
             return;
         }
         if (corner.feet.isEmpty()) {
-            corner.diagnostic(new MotifDiagnostic.TooHigh(2 * radius - corner.space.room()));
+            corner.tell(new MotifDiagnostic.TooHigh(2 * radius - corner.space.room()));
             return;
         }
         double d = corner.feet.getAsDouble();
@@ -88,7 +88,7 @@ final class MitreArcLayout {
         Point second = corner.space.leftFoot(d);
         double half = first.distance(second) / 2;
         if (half > radius) {
-            corner.diagnostic(new MotifDiagnostic.TooFar(2 * half, 2 * radius));
+            corner.tell(new LayoutDiagnostic.TooFar(2 * half, 2 * radius));
             return;
         }
         // The centre lies beyond the chord, on the line that halves the corner, so the arc goes the long way round.
@@ -103,7 +103,7 @@ final class MitreArcLayout {
                 corner.space.beyond(centre.plus(corner.space.left().outward().times(radius))),
                 corner.space.beyond(centre.plus(corner.space.right().outward().times(radius))));
         if (over > Tolerances.ROUNDING) {
-            corner.diagnostic(new MotifDiagnostic.TooHigh(over));
+            corner.tell(new MotifDiagnostic.TooHigh(over));
         }
         Mark from = corner.rightMarker.at(Mark.Kind.FOOT, 2, first, Mark.Stage.LOADED);
         Mark to = corner.leftMarker.at(Mark.Kind.FOOT, 1, second, Mark.Stage.LOADED);

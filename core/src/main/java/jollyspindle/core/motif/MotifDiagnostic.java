@@ -5,59 +5,12 @@ import jollyspindle.core.diagnostic.Diagnostic;
 /** Why a motif can't be laid out as it was asked for, or what there is to know about it. All lengths in inches. */
 public sealed interface MotifDiagnostic extends Diagnostic {
 
-    /** What sort of template is needed. */
-    enum EdgeKind {
-        ARC,
-        /** A round edge, or a serpentine strip. */
-        S_CURVE,
-        FAN,
-        CIRCLE,
-        /** A straight edge, or a chevron strip. */
-        ZIGZAG,
-        STRAIGHT_EDGE;
-
-        /** Whether a template for one of them may well do for the other. */
-        boolean isLike(EdgeKind other) {
-            return sort() == other.sort();
-        }
-
-        private EdgeKind sort() {
-            return switch (this) {
-                case S_CURVE -> ARC;
-                case ZIGZAG -> STRAIGHT_EDGE;
-                default -> this;
-            };
-        }
-    }
-
-    /**
-     * No template of the needed sort is in the job.
-     *
-     * @param radius it must stitch; 0 if any will do
-     */
-    record NoTool(EdgeKind need, double radius) implements MotifDiagnostic {}
-
-    /**
-     * It would take more lines and placements than can be planned.
-     *
-     * @param most that can
-     */
-    record TooFine(int most) implements MotifDiagnostic {}
-
     /**
      * It is higher than its room.
      *
      * @param over by how much
      */
     record TooHigh(double over) implements MotifDiagnostic {}
-
-    /**
-     * The template can't reach from one mark to the next.
-     *
-     * @param distance between them
-     * @param most it can span
-     */
-    record TooFar(double distance, double most) implements MotifDiagnostic {}
 
     /**
      * A corner arc's feet are to stand so far out that little of the runs would be left.
@@ -97,13 +50,6 @@ public sealed interface MotifDiagnostic extends Diagnostic {
      * @param gap the narrowest, measured square to them
      */
     record Pinched(double gap) implements MotifDiagnostic, Diagnostic.Note {}
-
-    /**
-     * The hatching is as far apart as the echoes beside it, so that both read as one texture.
-     *
-     * @param spacing of both
-     */
-    record HatchLikeEcho(double spacing) implements MotifDiagnostic, Diagnostic.Warning {}
 
     /**
      * The foot doesn't get so near to a line that is stitched already.

@@ -1,6 +1,7 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.sewing.EdgeCatalog;
 
@@ -42,7 +43,7 @@ public abstract class MotifType<M extends Motif> {
     }
 
     /** What sort of template it is stitched with. */
-    abstract MotifDiagnostic.EdgeKind edge(M motif);
+    abstract EdgeKind edge(M motif);
 
     /**
      * What it asks of the division.
@@ -67,5 +68,5 @@ public abstract class MotifType<M extends Motif> {
      *
      * @param echo the spacing of the lines beside it, in inches; 0 if there are none
      */
-    abstract void lay(LayoutContext laying, M motif, double echo);
+    abstract void lay(RunContext laying, M motif, double echo);
 }

@@ -1,5 +1,7 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.layout.EdgeKind;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -53,8 +55,8 @@ public record Preset(String code, Motif motif, Layer.Edge edge) {
      * @param instead of which it is laid; its template goes on where the new motif is stitched with the same sort
      */
     public Layer layer(Layer instead) {
-        MotifDiagnostic.EdgeKind need = DivisionConstraints.template(motif);
-        MotifDiagnostic.EdgeKind before = DivisionConstraints.template(instead.motif());
+        EdgeKind need = DivisionConstraints.template(motif);
+        EdgeKind before = DivisionConstraints.template(instead.motif());
         boolean same = need.isLike(before);
         return new Layer(
                 motif,

@@ -2,6 +2,8 @@ package jollyspindle.core.motif;
 
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Params;
@@ -22,8 +24,8 @@ final class QuarterFanLayout {
             new CornerType(CornerDesign.Kind.QUARTER_FAN, Params.row(CornerDesign.LINES, CornerDesign.FROM_OUTER)) {
 
                 @Override
-                public MotifDiagnostic.EdgeKind edge() {
-                    return MotifDiagnostic.EdgeKind.FAN;
+                public EdgeKind edge() {
+                    return EdgeKind.FAN;
                 }
 
                 @Override
@@ -41,7 +43,7 @@ final class QuarterFanLayout {
     private void lay() {
         Optional<EdgeCatalog.Fan> fan = corner.tools.fan(corner.design.templateId());
         if (fan.isEmpty()) {
-            corner.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.FAN, 0));
+            corner.tell(new LayoutDiagnostic.NoTool(EdgeKind.FAN, 0));
             return;
         }
         Point pivot = corner.design.fromOuter() ? corner.space.outer() : corner.space.inner();
@@ -53,7 +55,7 @@ final class QuarterFanLayout {
                 .limit(corner.design.lines())
                 .toList();
         if (blades.size() < corner.design.lines()) {
-            corner.diagnostic(new MotifDiagnostic.TooMany(corner.design.lines(), blades.size()));
+            corner.tell(new MotifDiagnostic.TooMany(corner.design.lines(), blades.size()));
         }
         if (blades.isEmpty()) {
             return;

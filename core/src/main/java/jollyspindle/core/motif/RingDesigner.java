@@ -1,5 +1,6 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.division.Figure;
@@ -9,6 +10,8 @@ import jollyspindle.core.effort.TooMuchException;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.MarkId;
 import jollyspindle.core.marking.Marker;
@@ -51,7 +54,7 @@ public final class RingDesigner {
      * @param layer which motif, from 1; 0 for a corner's
      * @param diagnostic what is the matter
      */
-    public record Diagnosed(RunId run, int layer, MotifDiagnostic diagnostic) {}
+    public record Diagnosed(RunId run, int layer, Diagnostic diagnostic) {}
 
     /**
      * What stands in a corner.
@@ -135,7 +138,7 @@ public final class RingDesigner {
         divided.put(id, run);
         markers.put(id, marker);
         sewings.put(id, sewing);
-        List<LayoutContext> before = new ArrayList<>();
+        List<RunContext> before = new ArrayList<>();
         List<Layer> layers = design.layers(id);
         double lowest = Stream.concat(Stream.of(frame), ring.values().stream())
                 .mapToDouble(RunFrame::room)
@@ -146,21 +149,21 @@ public final class RingDesigner {
             DividedRun own = i == 0 && layer.isLike(design.main()) ? run : forItself(run, frame, layer);
             RunSpace space = RunSpace.of(frame, own, layer.edge() == Layer.Edge.OUTSIDE, on);
             Optional<Region> region = region(space, layer, before);
-            LayoutContext laying =
-                    new LayoutContext(space, sewing, tools, layer, i + 1, region.orElseGet(space::region), lowest);
+            RunContext laying =
+                    new RunContext(space, sewing, tools, layer, i + 1, region.orElseGet(space::region), lowest);
             sewing.begin(i + 1, layer.number(), space.rotation());
             if (region.isEmpty()) {
-                laying.diagnostic(new MotifDiagnostic.NoSpace());
+                laying.tell(new MotifDiagnostic.NoSpace());
             } else {
                 int lines = sewing.lines().size();
                 layWithin(laying, sewing, echo(before));
                 if (sewing.lines().size() == lines
-                        && laying.diagnostics.stream().noneMatch(MotifDiagnostic::stops)) {
-                    laying.diagnostic(new MotifDiagnostic.NoSpace());
+                        && laying.diagnostics().stream().noneMatch(Diagnostic::stops)) {
+                    laying.tell(new MotifDiagnostic.NoSpace());
                 }
             }
             int number = i + 1;
-            laying.diagnostics.forEach(o -> diagnosed.add(new Diagnosed(id, number, o)));
+            laying.diagnostics().forEach(o -> diagnosed.add(new Diagnosed(id, number, o)));
             before.add(laying);
         }
     }
@@ -191,24 +194,24 @@ public final class RingDesigner {
     }
 
     /** Lays a motif out; of one that would be too much, nothing is left. */
-    private static void layWithin(LayoutContext laying, PlacementBuilder sewing, double echo) {
+    private static void layWithin(RunContext laying, PlacementBuilder sewing, double echo) {
         int before = sewing.lines().size();
         try {
-            lay(laying, laying.layer.motif(), echo);
+            lay(laying, laying.layer().motif(), echo);
         } catch (TooMuchException e) {
             sewing.discardAfter(before);
-            laying.diagnostic(new MotifDiagnostic.TooFine(Effort.MOST));
+            laying.tell(new LayoutDiagnostic.TooFine(Effort.MOST));
         }
     }
 
-    private static <M extends Motif> void lay(LayoutContext laying, M motif, double echo) {
+    private static <M extends Motif> void lay(RunContext laying, M motif, double echo) {
         MotifTypes.of(motif).lay(laying, motif, echo);
     }
 
     /** The spacing of the echoes that the motifs before have, in inches; 0 if they have none. */
-    private static double echo(List<LayoutContext> before) {
+    private static double echo(List<RunContext> before) {
         return before.stream()
-                .flatMapToDouble(laying -> echo(laying.layer.motif()).stream())
+                .flatMapToDouble(laying -> echo(laying.layer().motif()).stream())
                 .reduce(0, (earlier, later) -> later);
     }
 
@@ -217,14 +220,14 @@ public final class RingDesigner {
     }
 
     /** What a motif may fill; nothing if the ones before leave no such space. */
-    private static Optional<Region> region(RunSpace space, Layer layer, List<LayoutContext> before) {
+    private static Optional<Region> region(RunSpace space, Layer layer, List<RunContext> before) {
         Region all = space.region();
         if (layer.space() == Layer.Space.ALL) {
             return Optional.of(all);
         }
-        List<LayoutContext.Enclosed> figures =
-                before.stream().flatMap(l -> l.enclosed.stream()).toList();
-        List<LayoutContext.Enclosed> chosen =
+        List<RunContext.Enclosed> figures =
+                before.stream().flatMap(l -> l.enclosed().stream()).toList();
+        List<RunContext.Enclosed> chosen =
                 figures.stream().filter(f -> layer.cells().holds(f.cell())).toList();
         if (chosen.isEmpty()) {
             return Optional.empty();
@@ -243,7 +246,7 @@ public final class RingDesigner {
         };
     }
 
-    private static Optional<Region> between(Region all, List<LayoutContext.Enclosed> chosen, List<Path> outer) {
+    private static Optional<Region> between(Region all, List<RunContext.Enclosed> chosen, List<Path> outer) {
         boolean nested = chosen.stream().anyMatch(f -> f.outlines().size() > 1);
         if (!nested) {
             return Optional.of(all.minus(Region.union(outer)));
@@ -346,9 +349,8 @@ public final class RingDesigner {
     private static Optional<ArcTemplate> arc(Design design, CornerDesign corner, EdgeCatalog tools) {
         Optional<String> template = corner.templateId();
         Optional<String> guide = corner.guideId();
-        MotifDiagnostic.EdgeKind need =
-                DivisionConstraints.template(design.main().motif());
-        boolean round = need == MotifDiagnostic.EdgeKind.ARC || need == MotifDiagnostic.EdgeKind.S_CURVE;
+        EdgeKind need = DivisionConstraints.template(design.main().motif());
+        boolean round = need == EdgeKind.ARC || need == EdgeKind.S_CURVE;
         if (template.isEmpty()
                 && round
                 && tools.arc(design.main().templateId(), Optional.empty()).isPresent()) {

@@ -9,7 +9,9 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.StitchSpace;
 import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.quilt.RunFrame;
 
 import java.util.ArrayList;
@@ -27,7 +29,8 @@ import java.util.Optional;
  * @param divided the figures that stand on cells that were divided: all but the corners' own
  * @param on how it goes on beyond its ends
  */
-record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, List<Figure> divided, RunOn on) {
+record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, List<Figure> divided, RunOn on)
+        implements StitchSpace {
 
     RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, RunOn on) {
         this(
@@ -179,8 +182,27 @@ record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, List<Figu
                 on.left().map(Segment::to).orElseGet(() -> frame.place(0, limit))));
     }
 
-    Region region() {
+    @Override
+    public Region region() {
         return Region.of(outline());
+    }
+
+    @Override
+    public Optional<LineEnd.ShownBy> shownBy(Point place) {
+        Point from = place.minus(frame.origin());
+        double along = from.dot(frame.along());
+        double across = from.dot(frame.outward());
+        if (Math.abs(across - frame.clearance()) < Tolerances.SAME_PLACE) {
+            return Optional.of(LineEnd.ShownBy.SEAM);
+        }
+        if (Math.abs(across - frame.depth() + frame.reserve()) < Tolerances.SAME_PLACE) {
+            return Optional.of(LineEnd.ShownBy.FAR_EDGE);
+        }
+        if (onMitre(place)) {
+            return Optional.of(LineEnd.ShownBy.MITRE);
+        }
+        boolean end = Math.abs(along) < Tolerances.SAME_PLACE || Math.abs(along - length()) < Tolerances.SAME_PLACE;
+        return end ? Optional.of(LineEnd.ShownBy.RUN_END) : Optional.empty();
     }
 
     /** An arc that bulges upwards between two places at the same height, in this space's own frame. */

@@ -7,6 +7,8 @@ import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
@@ -45,8 +47,8 @@ final class SailsLayout {
                     Params.of(v -> new Motif.Sails(v.get(ECHOES), v.get(SPACING)), Params.row(ECHOES, SPACING))) {
 
                 @Override
-                MotifDiagnostic.EdgeKind edge(Motif.Sails motif) {
-                    return MotifDiagnostic.EdgeKind.ARC;
+                EdgeKind edge(Motif.Sails motif) {
+                    return EdgeKind.ARC;
                 }
 
                 @Override
@@ -65,7 +67,7 @@ final class SailsLayout {
                 }
 
                 @Override
-                void lay(LayoutContext laying, Motif.Sails motif, double echo) {
+                void lay(RunContext laying, Motif.Sails motif, double echo) {
                     new SailsLayout(laying, motif).lay();
                 }
             };
@@ -73,15 +75,15 @@ final class SailsLayout {
     /** An echo keeps as far from the next sail as this, in inches. */
     private static final double CLEAR = 1.0 / 16;
 
-    private final LayoutContext laying;
+    private final RunContext laying;
     private final RunSpace space;
     private final Motif.Sails motif;
 
     private record Sail(int number, Arc arc, double walk, double room, StitchLine line) {}
 
-    SailsLayout(LayoutContext laying, Motif.Sails motif) {
+    SailsLayout(RunContext laying, Motif.Sails motif) {
         this.laying = laying;
-        this.space = laying.space;
+        this.space = laying.space();
         this.motif = motif;
     }
 
@@ -104,7 +106,7 @@ final class SailsLayout {
             Point tip = new Point(cell.middle(), space.room());
             Optional<Arc> own = ArcsBetween.of(foot, tip, radius, false);
             if (own.isEmpty()) {
-                laying.diagnostic(new MotifDiagnostic.TooFar(foot.distance(tip), 2 * radius));
+                laying.tell(new LayoutDiagnostic.TooFar(foot.distance(tip), 2 * radius));
                 continue;
             }
             sail(tool, i, cell, own.get(), ++number).ifPresent(sails::add);
@@ -132,7 +134,7 @@ final class SailsLayout {
                 segment(cell.middle(), space.room(), cell.to(), space.room()),
                 segment(cell.to(), space.room(), cell.to(), 0),
                 segment(cell.to(), 0, cell.from(), 0)));
-        laying.enclosed.add(new LayoutContext.Enclosed(index + 1, List.of(outline)));
+        laying.enclosed().add(new RunContext.Enclosed(index + 1, List.of(outline)));
         return lines.isEmpty()
                 ? Optional.empty()
                 : Optional.of(new Sail(number, own, walk, cell.width(), lines.get(0)));
@@ -145,15 +147,15 @@ final class SailsLayout {
     private void echoes(StitchingEdge tool, Sail sail) {
         int room = (int) Math.floor((sail.room() - CLEAR) / sail.walk());
         if (room < motif.echoes()) {
-            laying.diagnostic(new MotifDiagnostic.TooMany(motif.echoes(), Math.max(0, room)));
+            laying.tell(new MotifDiagnostic.TooMany(motif.echoes(), Math.max(0, room)));
         }
         if (motif.echoes() > 0 && sail.number() == 1) {
-            laying.diagnostic(new MotifDiagnostic.Walk(motif.spacing(), sail.walk()));
+            laying.tell(new MotifDiagnostic.Walk(motif.spacing(), sail.walk()));
         }
         StitchLine before = sail.line();
         double fromEdge = motif.spacing() - laying.machine().footRadius();
         if (fromEdge < 0 && motif.echoes() > 0) {
-            laying.diagnostic(new MotifDiagnostic.TooClose(
+            laying.tell(new MotifDiagnostic.TooClose(
                     motif.spacing(), laying.machine().footRadius()));
             return;
         }
@@ -166,14 +168,15 @@ final class SailsLayout {
             for (Path piece : laying.kept(Path.of(space.placed(own)))) {
                 // From the outer edge in on every second one, so that the needle never goes back empty.
                 Path way = echo % 2 == 1 ? piece.reversed() : piece;
-                before = laying.sewing.stitch(
-                        PlacementBuilder.Naming.of(Stitched.ECHO, sail.number(), echo),
-                        way.curves().get(0),
-                        tool,
-                        new Registration.OnStitching(before.id(), fromEdge, false),
-                        laying.shown(way.start()),
-                        laying.shown(way.end()),
-                        PlacementBuilder.Turn.SLIDING);
+                before = laying.sewing()
+                        .stitch(
+                                PlacementBuilder.Naming.of(Stitched.ECHO, sail.number(), echo),
+                                way.curves().get(0),
+                                tool,
+                                new Registration.OnStitching(before.id(), fromEdge, false),
+                                laying.shown(way.start()),
+                                laying.shown(way.end()),
+                                PlacementBuilder.Turn.SLIDING);
             }
         }
     }

@@ -11,6 +11,9 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutContext;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
@@ -51,8 +54,8 @@ final class SerpentineLayout {
                             Params.row(MIRRORED))) {
 
                 @Override
-                MotifDiagnostic.EdgeKind edge(Motif.Serpentine motif) {
-                    return MotifDiagnostic.EdgeKind.S_CURVE;
+                EdgeKind edge(Motif.Serpentine motif) {
+                    return EdgeKind.S_CURVE;
                 }
 
                 @Override
@@ -75,27 +78,28 @@ final class SerpentineLayout {
                 }
 
                 @Override
-                void lay(LayoutContext laying, Motif.Serpentine motif, double echo) {
+                void lay(RunContext laying, Motif.Serpentine motif, double echo) {
                     new SerpentineLayout(laying, motif).lay();
                 }
             };
 
-    private final LayoutContext laying;
+    private final RunContext laying;
     private final RunSpace space;
     private final Motif.Serpentine motif;
 
-    SerpentineLayout(LayoutContext laying, Motif.Serpentine motif) {
+    SerpentineLayout(RunContext laying, Motif.Serpentine motif) {
         this.laying = laying;
-        this.space = laying.space;
+        this.space = laying.space();
         this.motif = motif;
     }
 
     void lay() {
-        Optional<ArcTemplate> template = laying.tools.arc(laying.layer.templateId(), laying.layer.guideId());
+        Optional<ArcTemplate> template =
+                laying.tools().arc(laying.layer().templateId(), laying.layer().guideId());
         if (template.isEmpty()) {
-            Optional<StitchingEdge.Strip> strip = strip(laying.tools, laying.layer);
+            Optional<StitchingEdge.Strip> strip = strip(laying.tools(), laying.layer());
             if (strip.isEmpty()) {
-                laying.diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.S_CURVE, 0));
+                laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.S_CURVE, 0));
             } else {
                 strip(strip.get());
             }
@@ -104,7 +108,7 @@ final class SerpentineLayout {
         double radius = template.get().stitchedRadius(laying.machine());
         double half = space.room() / 2;
         if (half > 2 * radius) {
-            laying.diagnostic(new MotifDiagnostic.TooFar(half, 2 * radius));
+            laying.tell(new LayoutDiagnostic.TooFar(half, 2 * radius));
             return;
         }
         StitchingEdge tool = StitchingEdge.Round.of(template.get(), laying.machine());
@@ -133,7 +137,7 @@ final class SerpentineLayout {
             }
         }
         if (places.size() % 2 == 1) {
-            laying.diagnostic(new MotifDiagnostic.Parity(false));
+            laying.tell(new MotifDiagnostic.Parity(false));
         }
         return places;
     }
@@ -145,7 +149,7 @@ final class SerpentineLayout {
     private void strip(StitchingEdge.Strip strip) {
         int rows = (int) Math.floor((space.room() + Tolerances.ROUNDING) / strip.module());
         if (rows == 0) {
-            laying.diagnostic(new MotifDiagnostic.TooHigh(strip.module() - space.room()));
+            laying.tell(new MotifDiagnostic.TooHigh(strip.module() - space.room()));
             return;
         }
         List<Curve> arcs = strip.stitched().curves();
@@ -153,13 +157,13 @@ final class SerpentineLayout {
         // first.
         int first = motif.mirrored() ? 0 : 1;
         if (first + 2 * rows > arcs.size()) {
-            laying.diagnostic(new MotifDiagnostic.TooFar(rows * strip.module(), (rows - 1) * strip.module()));
+            laying.tell(new LayoutDiagnostic.TooFar(rows * strip.module(), (rows - 1) * strip.module()));
             return;
         }
         Path own = new Path(arcs.subList(first, first + 2 * rows));
         double over = (space.room() - rows * strip.module()) / 2;
         if (over > LayoutContext.SHORTEST) {
-            laying.diagnostic(new MotifDiagnostic.Rows(rows, over));
+            laying.tell(new MotifDiagnostic.Rows(rows, over));
         }
         Box box = own.box();
         double left = box.top() - own.start().y();
@@ -169,7 +173,7 @@ final class SerpentineLayout {
             double along = places.get(i);
             double beyond = Math.max(left - along, along + right - space.length());
             if (beyond > Tolerances.ROUNDING) {
-                laying.diagnostic(new MotifDiagnostic.TooHigh(beyond));
+                laying.tell(new MotifDiagnostic.TooHigh(beyond));
                 continue;
             }
             double turned = space.rotation() + Math.PI / 2;
@@ -205,7 +209,7 @@ final class SerpentineLayout {
         Arc second = ArcsBetween.of(middle, high, radius, !motif.mirrored()).orElseThrow();
         double bulge = first.radius() * (1 - Math.cos(first.sweep() / 2));
         if (along - bulge < -Tolerances.ROUNDING || along + bulge > space.length() + Tolerances.ROUNDING) {
-            laying.diagnostic(new MotifDiagnostic.TooHigh(Math.max(bulge - along, along + bulge - space.length())));
+            laying.tell(new MotifDiagnostic.TooHigh(Math.max(bulge - along, along + bulge - space.length())));
             return;
         }
         Mark start = laying.marker().next(Mark.Kind.LINE_START, space.place(along, 0), Mark.Stage.LOADED);

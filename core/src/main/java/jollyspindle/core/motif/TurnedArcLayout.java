@@ -1,5 +1,6 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.List;
@@ -30,7 +31,7 @@ final class TurnedArcLayout {
         double radius = tool.stitched();
         double chord = (corner.leftDivision.repeat() + corner.rightDivision.repeat()) / 2;
         if (chord > 2 * radius) {
-            corner.diagnostic(new MotifDiagnostic.TooFar(chord, 2 * radius));
+            corner.tell(new LayoutDiagnostic.TooFar(chord, 2 * radius));
             return;
         }
         // The feet stand on the lines that go on from both seams, as far out on one as on the other.

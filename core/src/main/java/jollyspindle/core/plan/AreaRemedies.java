@@ -5,8 +5,10 @@ import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaRules;
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.measure.Tolerances;
 
 import java.util.Optional;
@@ -59,7 +61,7 @@ final class AreaRemedies {
     }
 
     /** Another motif for what all motifs of a piece come to together. */
-    private static Optional<AreaMotif> together(AreaPlan plan, char letter, AreaMotif motif, AreaDiagnostic what) {
+    private static Optional<AreaMotif> together(AreaPlan plan, char letter, AreaMotif motif, Diagnostic what) {
         if (what instanceof AreaDiagnostic.PileUp) {
             if (motif instanceof AreaMotif.CornerRays rays) {
                 return plan.diagnosed().stream()
@@ -112,8 +114,8 @@ final class AreaRemedies {
     }
 
     /** Another motif for what one comes to by itself. */
-    private static Optional<AreaMotif> alone(AreaMotif motif, AreaDiagnostic what) {
-        if (what instanceof AreaDiagnostic.HatchLikeEcho like) {
+    private static Optional<AreaMotif> alone(AreaMotif motif, Diagnostic what) {
+        if (what instanceof LayoutDiagnostic.HatchLikeEcho like) {
             return doubled(motif, like.spacing());
         }
         if (what instanceof AreaDiagnostic.NothingOutside && motif instanceof AreaMotif.Echoes echoes) {
@@ -124,7 +126,8 @@ final class AreaRemedies {
             // other.
             double times = what instanceof AreaDiagnostic.TooRound round
                     ? round.least() / round.radius()
-                    : what instanceof AreaDiagnostic.TooFar far && peel.inner().isEmpty()
+                    : what instanceof LayoutDiagnostic.TooFar far
+                                    && peel.inner().isEmpty()
                             ? far.distance() * Math.sqrt(2) / far.most()
                             : 0;
             return finer(times, peel.across(), peel.down())
@@ -143,7 +146,7 @@ final class AreaRemedies {
                 && ring.nearest().isPresent()) {
             return Optional.of(arms.withStop(ring.nearest().getAsDouble() / 2));
         }
-        if (motif instanceof AreaMotif.Petals petals && what instanceof AreaDiagnostic.TooFar far) {
+        if (motif instanceof AreaMotif.Petals petals && what instanceof LayoutDiagnostic.TooFar far) {
             return Optional.of(new AreaMotif.Petals(petals.petals(), petals.from(), petals.from() + far.most()));
         }
         return Optional.empty();

@@ -3,11 +3,11 @@ package jollyspindle.core.plan;
 import jollyspindle.core.division.Repeating;
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.motif.DivisionConstraints;
 import jollyspindle.core.motif.Layer;
-import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.motif.Preset;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.quilt.QuiltShape;
@@ -77,7 +77,7 @@ public final class Gallery {
     /** A layer whose template can stitch its motif: the one that is there, or the first that spans the wanted repeat. */
     private static Layer served(QuiltJob job, RunLayout layout, Layer layer) {
         EdgeCatalog tools = new EdgeCatalog(job.templates(), job.machine());
-        if (DivisionConstraints.template(layer.motif()) != MotifDiagnostic.EdgeKind.ARC) {
+        if (DivisionConstraints.template(layer.motif()) != EdgeKind.ARC) {
             boolean lost = layer.templateId().isPresent()
                     && DivisionConstraints.of(layer, tools, Double.MAX_VALUE).isEmpty();
             return lost ? layer.withTemplate(Optional.empty(), Optional.empty()) : layer;

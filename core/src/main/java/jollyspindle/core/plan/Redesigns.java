@@ -1,5 +1,7 @@
 package jollyspindle.core.plan;
 
+import jollyspindle.core.diagnostic.Diagnostic;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
@@ -46,14 +48,14 @@ final class Redesigns {
         return new Design(alike.apply(design.layers()), sides, design.corner(), design.corners());
     }
 
-    private static Optional<Motif> motif(Motif motif, MotifDiagnostic diagnostic) {
+    private static Optional<Motif> motif(Motif motif, Diagnostic diagnostic) {
         if (diagnostic instanceof MotifDiagnostic.TooMany many && many.room() >= 1) {
             return fewer(motif, many);
         }
         if (diagnostic instanceof MotifDiagnostic.TooManyRows rows && motif instanceof Motif.Fans fans) {
             return Optional.of(fans.withRows(rows.room()));
         }
-        if (diagnostic instanceof MotifDiagnostic.HatchLikeEcho && motif instanceof Motif.Crosshatch hatch) {
+        if (diagnostic instanceof LayoutDiagnostic.HatchLikeEcho && motif instanceof Motif.Crosshatch hatch) {
             return Optional.of(hatch.withSpacing(2 * hatch.spacing()));
         }
         if (diagnostic instanceof MotifDiagnostic.TooHigh
@@ -93,7 +95,7 @@ final class Redesigns {
                         : new Design(design.layers(), design.sides(), better, design.corners()));
     }
 
-    private static Optional<CornerDesign> corner(CornerDesign corner, MotifDiagnostic diagnostic) {
+    private static Optional<CornerDesign> corner(CornerDesign corner, Diagnostic diagnostic) {
         if (diagnostic instanceof MotifDiagnostic.TooMany many && many.room() >= 1) {
             return Optional.of(corner.withLines(many.room()));
         }
@@ -102,7 +104,7 @@ final class Redesigns {
         if (feet && corner.feet().isPresent()) {
             return Optional.of(corner.withFeet(OptionalDouble.empty()));
         }
-        return diagnostic instanceof MotifDiagnostic.NoTool
+        return diagnostic instanceof LayoutDiagnostic.NoTool
                 ? Optional.empty()
                 : Optional.of(corner.with(CornerDesign.Kind.PLAIN));
     }

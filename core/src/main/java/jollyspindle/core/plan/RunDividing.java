@@ -7,9 +7,10 @@ import jollyspindle.core.division.RunSet;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.motif.DivisionConstraints;
 import jollyspindle.core.motif.Layer;
-import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.motif.RingDesigner;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
@@ -99,8 +100,8 @@ final class RunDividing {
     /** Whether a group's template can be used; what is the matter with it is told once. */
     private boolean isUsable(GroupId group, List<Template> looked) {
         Layer main = job.layout(group).design().main();
-        MotifDiagnostic.EdgeKind need = DivisionConstraints.template(main.motif());
-        if (need != MotifDiagnostic.EdgeKind.ARC) {
+        EdgeKind need = DivisionConstraints.template(main.motif());
+        if (need != EdgeKind.ARC) {
             job.chosenTemplate(group).ifPresent(template -> concerns(template, looked));
             return true;
         }
@@ -160,7 +161,7 @@ final class RunDividing {
                     frames.get(0).id(),
                     1,
                     layout.design().main().motif().kind(),
-                    new MotifDiagnostic.NoTool(
+                    new LayoutDiagnostic.NoTool(
                             DivisionConstraints.template(layout.design().main().motif()), 0),
                     Optional.empty()));
             return Optional.empty();

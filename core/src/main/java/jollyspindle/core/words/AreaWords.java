@@ -10,6 +10,7 @@ import jollyspindle.core.area.BlockFit;
 import jollyspindle.core.area.BlockSize;
 import jollyspindle.core.area.Ray;
 import jollyspindle.core.code.Codes;
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.Placement;
@@ -262,7 +263,7 @@ public record AreaWords(Words words) {
     }
 
     /** What is the matter, in a sentence or two. */
-    public String text(AreaDiagnostic told) {
+    public String text(Diagnostic told) {
         return new Texts(words).text(told);
     }
 }

@@ -1,12 +1,12 @@
 package jollyspindle.core.words;
 
 import jollyspindle.core.code.Codes;
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
-import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.motif.MotifKind;
 import jollyspindle.core.motif.Preset;
 import jollyspindle.core.placement.LineEnd;
@@ -131,7 +131,7 @@ public record MotifWords(Words words) {
     // --- what is the matter ------------------------------------------------------------------------------------
 
     /** What is the matter, in a sentence or two. */
-    public String text(MotifDiagnostic diagnostic) {
+    public String text(Diagnostic diagnostic) {
         return new Texts(words).text(diagnostic);
     }
 }

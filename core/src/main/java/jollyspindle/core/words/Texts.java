@@ -16,6 +16,7 @@ import jollyspindle.core.division.school.SchoolTypes;
 import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.motif.CornerDesign;
@@ -130,6 +131,9 @@ record Texts(Words words) {
     }
 
     private static String about(Object told) {
+        if (told instanceof LayoutDiagnostic) {
+            return "layout";
+        }
         if (told instanceof MotifDiagnostic) {
             return "motif";
         }

@@ -1,5 +1,6 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
@@ -70,7 +71,7 @@ class AreaChecks {
         return new Area.Blocks(1, 1, side, side, 0);
     }
 
-    static List<AreaDiagnostic> told(AreaPlan plan) {
+    static List<Diagnostic> told(AreaPlan plan) {
         return plan.diagnosed().stream().map(AreaPlan.Diagnosed::what).toList();
     }
 

@@ -1,7 +1,9 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.Area;
@@ -47,7 +49,7 @@ class AreaFindingsTest {
                 TapeScale.SIXTEENTHS);
     }
 
-    private static <T extends AreaDiagnostic> Optional<T> find(AreaPlan plan, Class<T> kind) {
+    private static <T extends Diagnostic> Optional<T> find(AreaPlan plan, Class<T> kind) {
         return told(plan).stream().filter(kind::isInstance).map(kind::cast).findFirst();
     }
 
@@ -163,27 +165,27 @@ class AreaFindingsTest {
         AreaMotif like = new AreaMotif.Crosshatch(0.5, Math.PI / 2);
         assertThat(find(
                         judged(block(9), List.of(echo, like), List.of(), List.of()),
-                        AreaDiagnostic.HatchLikeEcho.class))
-                .contains(new AreaDiagnostic.HatchLikeEcho(0.5));
+                        LayoutDiagnostic.HatchLikeEcho.class))
+                .contains(new LayoutDiagnostic.HatchLikeEcho(0.5));
         assertThat(find(
                         judged(block(9), List.of(echo, new AreaMotif.Crosshatch(1, Math.PI / 2)), List.of(), List.of()),
-                        AreaDiagnostic.HatchLikeEcho.class))
+                        LayoutDiagnostic.HatchLikeEcho.class))
                 .isEmpty();
         // What counts is how far apart lines come out: 4 into eighths is 1/2, into sevenths more than a sixteenth off
         // it.
         for (AreaMotif motif : List.of(new AreaMotif.Quarters(0.52, 2), new AreaMotif.CurvedHatch(0.51))) {
             assertThat(find(
                             judged(block(8), List.of(motif), List.of(), List.of(0.5)),
-                            AreaDiagnostic.HatchLikeEcho.class))
+                            LayoutDiagnostic.HatchLikeEcho.class))
                     .as("" + motif)
-                    .contains(new AreaDiagnostic.HatchLikeEcho(0.5));
+                    .contains(new LayoutDiagnostic.HatchLikeEcho(0.5));
         }
         assertThat(find(
                         judged(block(8), List.of(new AreaMotif.Quarters(0.56, 2)), List.of(), List.of(0.5)),
-                        AreaDiagnostic.HatchLikeEcho.class))
+                        LayoutDiagnostic.HatchLikeEcho.class))
                 .isEmpty();
         // The echoes may lie round what is on the area.
-        assertThat(find(judged(block(9), List.of(like), List.of(), List.of(0.5)), AreaDiagnostic.HatchLikeEcho.class))
+        assertThat(find(judged(block(9), List.of(like), List.of(), List.of(0.5)), LayoutDiagnostic.HatchLikeEcho.class))
                 .isPresent();
     }
 

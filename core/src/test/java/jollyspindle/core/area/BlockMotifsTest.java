@@ -6,6 +6,7 @@ import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
@@ -334,7 +335,7 @@ class BlockMotifsTest {
             assertThat(Math.min(box.width(), box.height())).isCloseTo(2 * (4 - Math.sqrt(16 - 1.5625)), within(1e-9));
         }
         assertThat(told(plan(block(12), new AreaMotif.Peel(3, 3, OptionalDouble.of(3)), "orchard-hill")))
-                .anyMatch(AreaDiagnostic.TooFar.class::isInstance);
+                .anyMatch(LayoutDiagnostic.TooFar.class::isInstance);
     }
 
     /** The classic circle through four grid points is s√2 across: 2 makes 2.828, 4 makes 5.657 (the trade's values). */
@@ -375,7 +376,7 @@ class BlockMotifsTest {
         }
         assertThat(plan.placements()).allMatch(p -> p.registration() instanceof Registration.FootOnBothMarks);
         assertThat(told(plan(block(9), new AreaMotif.CurvedHatch(1), "orchard-hill")))
-                .contains(new AreaDiagnostic.TooFar(9, 8));
+                .contains(new LayoutDiagnostic.TooFar(9, 8));
     }
 
     // --- corner rays, whirl, straight-line fans ----------------------------------------------------------------

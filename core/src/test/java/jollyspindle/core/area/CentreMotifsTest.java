@@ -4,6 +4,7 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
@@ -455,7 +456,7 @@ class CentreMotifsTest {
         assertThat(told(plan(new Area.Medallion(14), new AreaMotif.Petals(7, 0, 4), "orchard-hill")))
                 .contains(new AreaDiagnostic.PetalsCross(7));
         assertThat(told(plan(new Area.Medallion(30), new AreaMotif.Petals(7, 0, 9), "orchard-hill")))
-                .contains(new AreaDiagnostic.TooFar(9, 8));
+                .contains(new LayoutDiagnostic.TooFar(9, 8));
     }
 
     @Test

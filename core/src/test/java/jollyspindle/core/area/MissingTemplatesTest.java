@@ -1,5 +1,8 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.diagnostic.Diagnostic;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.quilt.Area;
@@ -38,14 +41,13 @@ class MissingTemplatesTest {
         return AreaPreset.of(block(12)).stream().map(preset -> Arguments.of(preset.motif(), need(preset.motif())));
     }
 
-    private static AreaDiagnostic.EdgeKind need(AreaMotif motif) {
+    private static EdgeKind need(AreaMotif motif) {
         return switch (motif.kind()) {
-            case ARMS -> AreaDiagnostic.EdgeKind.ARM;
-            case RINGS, WREATH, CIRCLES -> AreaDiagnostic.EdgeKind.CIRCLE;
-            case PETALS, PEEL, CURVED_HATCH -> AreaDiagnostic.EdgeKind.ARC;
-            case CLAMSHELLS -> AreaDiagnostic.EdgeKind.SCALLOPS;
-            case POINTS, ECHOES, CROSSHATCH, QUARTERS, CORNER_RAYS, WHIRL, STRAIGHT_FANS ->
-                AreaDiagnostic.EdgeKind.STRAIGHT_EDGE;
+            case ARMS -> EdgeKind.ARM;
+            case RINGS, WREATH, CIRCLES -> EdgeKind.CIRCLE;
+            case PETALS, PEEL, CURVED_HATCH -> EdgeKind.ARC;
+            case CLAMSHELLS -> EdgeKind.SCALLOPS;
+            case POINTS, ECHOES, CROSSHATCH, QUARTERS, CORNER_RAYS, WHIRL, STRAIGHT_FANS -> EdgeKind.STRAIGHT_EDGE;
         };
     }
 
@@ -61,14 +63,14 @@ class MissingTemplatesTest {
     /** With nothing on the shelf, or all of it put away, a motif says what it needs. */
     @ParameterizedTest
     @MethodSource("motifs")
-    void anEmptyShelfIsTold(AreaMotif motif, AreaDiagnostic.EdgeKind need) {
+    void anEmptyShelfIsTold(AreaMotif motif, EdgeKind need) {
         List<Template> retired =
                 StarterShelf.templates().stream().map(t -> t.withRetired(true)).toList();
         for (List<Template> shelf : List.of(List.<Template>of(), retired)) {
             AreaPlan plan = layOut(block(12), AreaDesign.of(motif, Optional.empty()), List.of(), shelf, MACHINE);
             assertThat(plan.lines()).isEmpty();
             assertThat(plan.marks()).isEmpty();
-            assertThat(told(plan)).contains(new AreaDiagnostic.NoTool(need)).anyMatch(AreaDiagnostic::stops);
+            assertThat(told(plan)).contains(new LayoutDiagnostic.NoTool(need)).anyMatch(Diagnostic::stops);
             assertThat(told(plan))
                     .allSatisfy(what -> assertThat(new AreaWords(new Words(TapeScale.SIXTEENTHS)).text(what))
                             .isNotBlank());
@@ -120,7 +122,7 @@ class MissingTemplatesTest {
         AreaDesign apart = AreaDesign.of(new AreaMotif.Rings(2, 1, 4, AreaMotif.Spokes.NONE), Optional.empty());
         AreaPlan plan = layOut(block(12), joined, List.of(), shelf, MACHINE);
         check(block(12), plan, shelf);
-        assertThat(told(plan)).contains(new AreaDiagnostic.NoTool(AreaDiagnostic.EdgeKind.STRAIGHT_EDGE));
+        assertThat(told(plan)).contains(new LayoutDiagnostic.NoTool(EdgeKind.STRAIGHT_EDGE));
         assertThat(plan.lines())
                 .hasSameSizeAs(
                         layOut(block(12), apart, List.of(), shelf, MACHINE).lines());

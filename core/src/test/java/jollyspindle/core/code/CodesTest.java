@@ -6,6 +6,8 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.shelf.Find;
 import jollyspindle.core.shelf.StitchFact;
@@ -27,6 +29,7 @@ class CodesTest {
     private static final List<Class<?>> KINDS = List.of(
             Finding.class,
             Remedy.class,
+            LayoutDiagnostic.class,
             AreaDiagnostic.class,
             MotifDiagnostic.class,
             TemplateDiagnostic.class,
@@ -74,6 +77,17 @@ class CodesTest {
                 .containsExactlyInAnyOrderElementsOf(keys);
     }
 
+    @Test
+    void whatIsToldOfOneMotifHasANameOfItsOwn() {
+        for (Class<?> own : List.of(AreaDiagnostic.class, MotifDiagnostic.class)) {
+            assertThat(Stream.of(LayoutDiagnostic.class, own)
+                            .flatMap(CodesTest::kinds)
+                            .map(kind -> ResourceBundle.getBundle("jollyspindle.core.code.codes", Locale.ROOT)
+                                    .getString(key(kind))))
+                    .doesNotHaveDuplicates();
+        }
+    }
+
     private void constants(Class<?> type) {
         List<String> codes = Stream.of(type.getEnumConstants())
                 .map(c -> Codes.of((Enum<?>) c))
@@ -88,11 +102,8 @@ class CodesTest {
 
     @Test
     void aConstantIsFoundByItsName() {
-        assertThat(Codes.constant(MotifDiagnostic.EdgeKind.class, "straight-edge"))
-                .contains(MotifDiagnostic.EdgeKind.STRAIGHT_EDGE);
-        assertThat(Codes.constant(MotifDiagnostic.EdgeKind.class, "STRAIGHT_EDGE"))
-                .isEmpty();
-        assertThat(Codes.ofKind(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ARC, 0)))
-                .isEqualTo("no-tool");
+        assertThat(Codes.constant(EdgeKind.class, "straight-edge")).contains(EdgeKind.STRAIGHT_EDGE);
+        assertThat(Codes.constant(EdgeKind.class, "STRAIGHT_EDGE")).isEmpty();
+        assertThat(Codes.ofKind(new LayoutDiagnostic.NoTool(EdgeKind.ARC, 0))).isEqualTo("no-tool");
     }
 }

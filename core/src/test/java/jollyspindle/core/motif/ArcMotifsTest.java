@@ -6,6 +6,8 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
@@ -178,7 +180,7 @@ class ArcMotifsTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(((Finding.MotifTrouble) missing).diagnostic())
-                .isEqualTo(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ARC, 3));
+                .isEqualTo(new LayoutDiagnostic.NoTool(EdgeKind.ARC, 3));
     }
 
     /** Lines on lines: the echo's template lies with something on the line before, a foot's radius plus that away. */

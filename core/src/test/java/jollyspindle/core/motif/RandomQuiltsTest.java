@@ -17,6 +17,7 @@ import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
+import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.MarkId;
 import jollyspindle.core.placement.StitchLine;
@@ -248,9 +249,7 @@ class RandomQuiltsTest {
             @ForAll @DoubleRange(min = 30, max = 80) double left,
             @ForAll @DoubleRange(min = 0, max = 0.4) double uneven) {
         Design design = Design.of(
-                DivisionConstraints.template(motif) == MotifDiagnostic.EdgeKind.ARC
-                        ? with(motif, "orchard-hill")
-                        : Layer.of(motif));
+                DivisionConstraints.template(motif) == EdgeKind.ARC ? with(motif, "orchard-hill") : Layer.of(motif));
         WorkPlan plan = Planner.plan(job(quilt(top, left, top, left + uneven, 8, Corners.MITRED), design, 6));
         WorkPlan mirror = Planner.plan(job(quilt(top, left + uneven, top, left, 8, Corners.MITRED), design, 6));
         for (RunPlan run : plan.runs()) {

@@ -1,6 +1,7 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.school.CentreOut;
 import jollyspindle.core.division.school.Even;
@@ -8,6 +9,8 @@ import jollyspindle.core.division.school.HalfSteps;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
@@ -64,7 +67,7 @@ class StripTemplatesTest {
         return plan.run(Side.TOP).orElseThrow();
     }
 
-    private static List<MotifDiagnostic> told(WorkPlan plan) {
+    private static List<Diagnostic> told(WorkPlan plan) {
         return plan.findings().stream()
                 .filter(Finding.MotifTrouble.class::isInstance)
                 .map(f -> ((Finding.MotifTrouble) f).diagnostic())
@@ -227,12 +230,12 @@ class StripTemplatesTest {
         assertThat(peaks.trouble()).isEmpty();
         assertThat(card(job, "boxes").trouble().orElseThrow())
                 .isInstanceOfSatisfying(Finding.MotifTrouble.class, t -> assertThat(t.diagnostic())
-                        .isEqualTo(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.STRAIGHT_EDGE, 0)));
+                        .isEqualTo(new LayoutDiagnostic.NoTool(EdgeKind.STRAIGHT_EDGE, 0)));
         assertThat(card(job.withTemplates(List.of(StarterShelf.template("orchard-hill"))), "peaks")
                         .trouble()
                         .orElseThrow())
                 .isInstanceOfSatisfying(Finding.MotifTrouble.class, t -> assertThat(t.diagnostic())
-                        .isEqualTo(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ZIGZAG, 0)));
+                        .isEqualTo(new LayoutDiagnostic.NoTool(EdgeKind.ZIGZAG, 0)));
     }
 
     private static Gallery.Entry card(QuiltJob job, String code) {

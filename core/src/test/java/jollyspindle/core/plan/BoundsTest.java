@@ -1,7 +1,6 @@
 package jollyspindle.core.plan;
 
 import jollyspindle.core.area.AreaDesign;
-import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaReckoning;
@@ -18,9 +17,9 @@ import jollyspindle.core.geometry.Places;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
-import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
@@ -133,7 +132,7 @@ class BoundsTest {
         WorkPlan plan = Planner.plan(blocks(50, 50, 9, new AreaMotif.Whirl(9, 1.0 / 16, 100)));
         assertThat(plan.areas().get(0).placements().size()).isLessThanOrEqualTo(Effort.MOST);
         assertThat(plan.areas().get(0).diagnosed().stream().map(AreaPlan.Diagnosed::what))
-                .contains(new AreaDiagnostic.TooFine(Effort.MOST));
+                .contains(new LayoutDiagnostic.TooFine(Effort.MOST));
         assertThat(plan.runs()).hasSize(4);
     }
 
@@ -213,7 +212,7 @@ class BoundsTest {
         assertThat(plan.findings().stream()
                         .filter(Finding.MotifTrouble.class::isInstance)
                         .map(f -> ((Finding.MotifTrouble) f).diagnostic()))
-                .contains(new MotifDiagnostic.TooFine(Effort.MOST));
+                .contains(new LayoutDiagnostic.TooFine(Effort.MOST));
         assertThat(plan.runs().stream().filter(r -> r.frame().length() > 100))
                 .hasSize(2)
                 .allSatisfy(run -> {

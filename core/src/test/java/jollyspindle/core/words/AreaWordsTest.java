@@ -8,8 +8,11 @@ import jollyspindle.core.area.BlockFigure;
 import jollyspindle.core.area.BlockFit;
 import jollyspindle.core.area.BlockSize;
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.Planner;
@@ -128,7 +131,7 @@ class AreaWordsTest {
         Point there = new Point(1, 2);
         return Stream.of(
                 Arguments.of(
-                        new AreaDiagnostic.NoTool(AreaDiagnostic.EdgeKind.ARC),
+                        new LayoutDiagnostic.NoTool(EdgeKind.ARC),
                         "It needs a template with a round edge, and this job has none."),
                 Arguments.of(
                         new AreaDiagnostic.RingMissing(3, OptionalDouble.empty()),
@@ -171,7 +174,7 @@ class AreaWordsTest {
                         new AreaDiagnostic.Shells(3, 1, 0.75, 0.5, true),
                         "Shells rise 3/4 with this foot: 3 to a row, 1 row, the last one squeezed into 1/2."),
                 Arguments.of(
-                        new AreaDiagnostic.HatchLikeEcho(0.5),
+                        new LayoutDiagnostic.HatchLikeEcho(0.5),
                         "Lines 1/2 apart read as one texture with the echoes beside them. Space them otherwise."),
                 Arguments.of(
                         new AreaDiagnostic.CutOff(2, there),
@@ -188,7 +191,7 @@ class AreaWordsTest {
     }
 
     /** What keeps a quilter from stitching it, what she will see, and what is only good to know. */
-    private static Finding.Severity severity(AreaDiagnostic what) {
+    private static Finding.Severity severity(Diagnostic what) {
         if (what instanceof AreaDiagnostic.Shells shells) {
             return shells.squeezed() || shells.over() <= 0.125 ? Finding.Severity.NOTE : Finding.Severity.WARNING;
         }
@@ -205,7 +208,7 @@ class AreaWordsTest {
                                 AreaDiagnostic.PileUp.class,
                                 AreaDiagnostic.PetalsCross.class,
                                 AreaDiagnostic.CirclesApart.class,
-                                AreaDiagnostic.HatchLikeEcho.class,
+                                LayoutDiagnostic.HatchLikeEcho.class,
                                 AreaDiagnostic.CutOff.class,
                                 AreaDiagnostic.Unstitched.class)
                         .anyMatch(kind -> kind.isInstance(what))
@@ -215,7 +218,7 @@ class AreaWordsTest {
 
     @ParameterizedTest
     @MethodSource("told")
-    void whatThereIsToKnow(AreaDiagnostic what, String text) {
+    void whatThereIsToKnow(Diagnostic what, String text) {
         assertThat(SAID.text(what)).isEqualTo(text);
         Finding finding = new Finding.AreaTrouble(new AreaId(1), 'B', true, 1, what, Optional.empty());
         assertThat(new FindingWords(WORDS).text(finding)).isEqualTo("Letter B: " + text);

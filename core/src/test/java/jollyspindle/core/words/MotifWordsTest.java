@@ -3,7 +3,10 @@ package jollyspindle.core.words;
 import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.demo.DemoRings;
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.motif.CornerDesign;
@@ -79,14 +82,10 @@ class MotifWordsTest {
 
     static Stream<Arguments> diagnostics() {
         return Stream.of(
-                Arguments.of(
-                        new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.FAN, 0), "It needs a fan template", true),
-                Arguments.of(
-                        new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ARC, 3.5),
-                        "that stitches radius 3 1/2",
-                        true),
+                Arguments.of(new LayoutDiagnostic.NoTool(EdgeKind.FAN, 0), "It needs a fan template", true),
+                Arguments.of(new LayoutDiagnostic.NoTool(EdgeKind.ARC, 3.5), "that stitches radius 3 1/2", true),
                 Arguments.of(new MotifDiagnostic.TooHigh(0.25), "1/4 past where nothing may be stitched", true),
-                Arguments.of(new MotifDiagnostic.TooFar(9, 8), "9 is asked for, 8 is the most", true),
+                Arguments.of(new LayoutDiagnostic.TooFar(9, 8), "9 is asked for, 8 is the most", true),
                 Arguments.of(new MotifDiagnostic.TooMany(5, 3), "5 lines don't go in, there is room for 3", true),
                 Arguments.of(
                         new MotifDiagnostic.TooManyRows(3, 1), "3 rows of fans don't go in, there is room for 1", true),
@@ -97,11 +96,8 @@ class MotifWordsTest {
                 Arguments.of(new MotifDiagnostic.OffModule(2, 1.75), "they cut into each other", false),
                 Arguments.of(new MotifDiagnostic.Rows(1, 1.75), "goes 1 time into the run's depth; 1 3/4 stays", false),
                 Arguments.of(
-                        new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ZIGZAG, 0),
-                        "a straight edge, or a chevron strip",
-                        true),
-                Arguments.of(
-                        new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.S_CURVE, 0), "or a serpentine strip", true),
+                        new LayoutDiagnostic.NoTool(EdgeKind.ZIGZAG, 0), "a straight edge, or a chevron strip", true),
+                Arguments.of(new LayoutDiagnostic.NoTool(EdgeKind.S_CURVE, 0), "or a serpentine strip", true),
                 Arguments.of(new MotifDiagnostic.TooClose(0.125, 0.25), "1/4 is the least", true),
                 Arguments.of(new MotifDiagnostic.TooRound(4, 4.75), "From radius 4 3/4 on it stays inside", true),
                 Arguments.of(new MotifDiagnostic.NoSpace(), "no such space", true),
@@ -115,13 +111,13 @@ class MotifWordsTest {
                 Arguments.of(
                         new MotifDiagnostic.Chain(1.75, 0.25, 0.5, 0.375), "Circles of 1 3/4, 1/4 apart, 1/2", false),
                 Arguments.of(new MotifDiagnostic.CornersDiffer(0.25), "differ by up to 1/4", false),
-                Arguments.of(new MotifDiagnostic.HatchLikeEcho(0.5), "one texture", false),
+                Arguments.of(new LayoutDiagnostic.HatchLikeEcho(0.5), "one texture", false),
                 Arguments.of(new MotifDiagnostic.Parity(true), "an odd count", false));
     }
 
     @ParameterizedTest
     @MethodSource("diagnostics")
-    void saysWhatIsTheMatter(MotifDiagnostic diagnostic, String said, boolean stops) {
+    void saysWhatIsTheMatter(Diagnostic diagnostic, String said, boolean stops) {
         assertThat(WORDS.text(diagnostic)).contains(said).endsWith(".");
         assertThat(diagnostic.stops()).isEqualTo(stops);
     }

@@ -11,6 +11,7 @@ import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.school.SchoolTypes;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.motif.MotifKind;
@@ -53,6 +54,7 @@ class TextsTest {
     private static final ResourceBundle KINDS = ResourceBundle.getBundle("jollyspindle.core.words.kinds", Locale.ROOT);
 
     private static final Map<String, Class<?>> TOLD = Map.of(
+            "layout", LayoutDiagnostic.class,
             "motif", MotifDiagnostic.class,
             "area", AreaDiagnostic.class,
             "template", TemplateDiagnostic.class,
@@ -232,7 +234,7 @@ class TextsTest {
         assertThat(said(trouble(AreaDesign.PLAIN, true))).startsWith("Left plain: 2 arms");
         assertThat(said(trouble('A', false))).startsWith("2 arms end");
         assertThat(said(new Finding.MotifTrouble(
-                        TOP, 1, MotifKind.FANS, new MotifDiagnostic.TooFine(200_000), Optional.empty())))
+                        TOP, 1, MotifKind.FANS, new LayoutDiagnostic.TooFine(200_000), Optional.empty())))
                 .startsWith("Fans: that is too fine to plan: it would take more than 200,000 placements.");
     }
 

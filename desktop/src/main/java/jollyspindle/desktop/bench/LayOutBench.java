@@ -1,9 +1,9 @@
 package jollyspindle.desktop.bench;
 
 import jollyspindle.core.division.Wish;
+import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.motif.DivisionConstraints;
 import jollyspindle.core.motif.Layer;
-import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.shelf.ArcTemplate;
@@ -87,7 +87,7 @@ public final class LayOutBench extends VBox {
     private final Map<Page, ToggleButton> pills = new EnumMap<>(Page.class);
     private final Map<Page, Region> pages = new EnumMap<>(Page.class);
     private Shelf offeredFrom;
-    private MotifDiagnostic.EdgeKind offeredTo;
+    private EdgeKind offeredTo;
     private Optional<Template> offeredFor = Optional.empty();
     private Page page = Page.WAYS;
     private boolean showing;
@@ -311,7 +311,7 @@ public final class LayOutBench extends VBox {
         QuiltJob job = bench.job();
         GroupId group = bench.groupId();
         Layer main = job.layout(group).design().main();
-        MotifDiagnostic.EdgeKind need = DivisionConstraints.template(main.motif());
+        EdgeKind need = DivisionConstraints.template(main.motif());
         if (bench.shelf() != offeredFrom || !job.chosenTemplate(group).equals(offeredFor) || need != offeredTo) {
             offeredFrom = bench.shelf();
             offeredFor = job.chosenTemplate(group);
@@ -319,8 +319,7 @@ public final class LayOutBench extends VBox {
             template.setItems(
                     FXCollections.observableArrayList(TemplateChoice.of(job, main.templateId(), offeredFrom, need)));
         }
-        Optional<String> edge =
-                need == MotifDiagnostic.EdgeKind.ARC ? job.arc(group).map(ArcTemplate::guideId) : main.guideId();
+        Optional<String> edge = need == EdgeKind.ARC ? job.arc(group).map(ArcTemplate::guideId) : main.guideId();
         template.setValue(template.getItems().stream()
                 .filter(c -> c.is(main.templateId(), edge))
                 .findFirst()

@@ -1,7 +1,7 @@
 package jollyspindle.desktop.bench;
 
+import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.motif.Motif;
-import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.motif.MotifType;
 import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.words.MotifWords;
@@ -107,7 +107,7 @@ final class MotifFields extends EntryFields {
     private Node other(String name, Optional<String> now, Consumer<Optional<String>> take) {
         List<Optional<String>> ids = new ArrayList<>(List.of(Optional.empty()));
         Map<String, String> names = new HashMap<>();
-        for (TemplateChoice c : TemplateChoice.of(bench.job(), now, bench.shelf(), MotifDiagnostic.EdgeKind.ARC)) {
+        for (TemplateChoice c : TemplateChoice.of(bench.job(), now, bench.shelf(), EdgeKind.ARC)) {
             if (names.put(c.template().id(), c.template().name()) == null) {
                 ids.add(Optional.of(c.template().id()));
             }

@@ -1,6 +1,6 @@
 package jollyspindle.desktop.bench;
 
-import jollyspindle.core.motif.MotifDiagnostic;
+import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Shelf;
@@ -24,7 +24,7 @@ import java.util.Optional;
 record TemplateChoice(Template template, Optional<String> guideId, String name) {
 
     /** The job's own copies in place of the shelf's, then what else is there; retired templates only if they are in use. */
-    static List<TemplateChoice> of(QuiltJob job, Optional<String> used, Shelf shelf, MotifDiagnostic.EdgeKind need) {
+    static List<TemplateChoice> of(QuiltJob job, Optional<String> used, Shelf shelf, EdgeKind need) {
         List<TemplateChoice> choices = new ArrayList<>();
         for (Template template : shelf.templates()) {
             boolean inUse = used.filter(template.id()::equals).isPresent();
@@ -37,7 +37,7 @@ record TemplateChoice(Template template, Optional<String> guideId, String name) 
         return choices;
     }
 
-    private static void add(Template template, MotifDiagnostic.EdgeKind need, List<TemplateChoice> choices) {
+    private static void add(Template template, EdgeKind need, List<TemplateChoice> choices) {
         switch (need) {
             case ARC -> arcs(template, choices);
             case S_CURVE -> {

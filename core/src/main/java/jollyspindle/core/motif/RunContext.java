@@ -1,12 +1,13 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Region;
+import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.marking.Mark;
-import jollyspindle.core.marking.Marker;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
@@ -14,19 +15,13 @@ import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
-import jollyspindle.core.shelf.ArcTemplate;
-import jollyspindle.core.shelf.Machine;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 
-/** What every motif works with while it is laid out on one run. */
-final class LayoutContext {
-
-    /** Shorter pieces than this, in inches, are left out: a stitch or two. */
-    static final double SHORTEST = 1.0 / 8;
+/** What a motif works with while it is laid out on one run. */
+final class RunContext extends LayoutContext {
 
     /**
      * What one figure of a motif encloses.
@@ -36,24 +31,21 @@ final class LayoutContext {
      */
     record Enclosed(int cell, List<Path> outlines) {}
 
-    final RunSpace space;
-    final PlacementBuilder sewing;
-    final EdgeCatalog tools;
-    final Layer layer;
+    private final RunSpace space;
+    private final Layer layer;
+    private final Region region;
+    private final List<Enclosed> enclosed = new ArrayList<>();
+    private final int number;
+    private final double lowest;
 
-    /** What may be stitched by this motif. */
-    final Region region;
-
-    final List<MotifDiagnostic> diagnostics = new ArrayList<>();
-    final List<Enclosed> enclosed = new ArrayList<>();
-
-    /** Which motif of the run, from 1. */
-    final int number;
-
-    /** The room of the lowest run that is to look like this one, in inches. */
-    final double lowest;
-
-    LayoutContext(
+    /**
+     * A run's context.
+     *
+     * @param number which motif of the run, from 1
+     * @param region what may be stitched by this motif
+     * @param lowest the room of the lowest run that is to look like this one, in inches
+     */
+    RunContext(
             RunSpace space,
             PlacementBuilder sewing,
             EdgeCatalog tools,
@@ -61,71 +53,68 @@ final class LayoutContext {
             int number,
             Region region,
             double lowest) {
+        super(sewing, tools, layer.templateId(), layer.guideId(), new ArrayList<>());
         this.lowest = lowest;
         this.number = number;
         this.space = space;
-        this.sewing = sewing;
-        this.tools = tools;
         this.layer = layer;
         this.region = region;
     }
 
-    Machine machine() {
-        return tools.machine();
+    @Override
+    public RunSpace space() {
+        return space;
     }
 
-    Marker marker() {
-        return sewing.marker();
+    @Override
+    public Region region() {
+        return region;
     }
 
-    /** Notes what is in the way; of narrow gaps the narrowest, of everything else each once. */
-    void diagnostic(MotifDiagnostic diagnostic) {
+    Layer layer() {
+        return layer;
+    }
+
+    /** What its figures enclose, as far as they were laid out. */
+    List<Enclosed> enclosed() {
+        return enclosed;
+    }
+
+    /** Which motif of the run, from 1. */
+    int number() {
+        return number;
+    }
+
+    /** The room of the lowest run that is to look like this one, in inches. */
+    double lowest() {
+        return lowest;
+    }
+
+    /** Of narrow gaps, only the narrowest is told. */
+    @Override
+    public void tell(Diagnostic diagnostic) {
         if (diagnostic instanceof MotifDiagnostic.Pinched pinched) {
-            boolean narrower = diagnostics.stream()
+            boolean narrower = diagnostics().stream()
                     .filter(MotifDiagnostic.Pinched.class::isInstance)
                     .allMatch(o -> ((MotifDiagnostic.Pinched) o).gap() > pinched.gap());
             if (!narrower) {
                 return;
             }
-            diagnostics.removeIf(MotifDiagnostic.Pinched.class::isInstance);
+            diagnostics().removeIf(MotifDiagnostic.Pinched.class::isInstance);
         }
-        if (!diagnostics.contains(diagnostic)) {
-            diagnostics.add(diagnostic);
-        }
-    }
-
-    /** The round edge the layer is stitched along; what is missing is told. */
-    Optional<ArcTemplate> arc() {
-        Optional<ArcTemplate> arc = tools.arc(layer.templateId(), layer.guideId());
-        if (arc.isEmpty()) {
-            diagnostic(new MotifDiagnostic.NoTool(MotifDiagnostic.EdgeKind.ARC, 0));
-        }
-        return arc;
-    }
-
-    /** The straight edge the layer is stitched along; what is missing is told. */
-    Optional<StitchingEdge.Straight> straight() {
-        return straight(MotifDiagnostic.EdgeKind.STRAIGHT_EDGE);
-    }
-
-    /** The straight edge, where it is one of several things that would do. */
-    Optional<StitchingEdge.Straight> straight(MotifDiagnostic.EdgeKind need) {
-        Optional<StitchingEdge.Straight> straight = tools.straight(layer.templateId(), layer.guideId());
-        if (straight.isEmpty()) {
-            diagnostic(new MotifDiagnostic.NoTool(need, 0));
-        }
-        return straight;
+        super.tell(diagnostic);
     }
 
     /** A mark that is made once a pass of this motif is stitched; where nothing is left of that, as soon as it can be. */
     Mark later(Mark.Kind kind, Point place, Mark.Pass pass) {
-        boolean stitched = sewing.lines().stream().anyMatch(line -> line.layer() == number);
-        return stitched ? marker().later(kind, place, new Mark.After(pass, number)) : onMotifsBefore(kind, place);
+        boolean stitched = sewing().lines().stream().anyMatch(line -> line.layer() == number);
+        return stitched ? marker().later(kind, place, new Mark.After(pass, number)) : mark(kind, place);
     }
 
     /** A mark on what the motifs before have stitched; where there is nothing, it can be made at once. */
-    Mark onMotifsBefore(Mark.Kind kind, Point place) {
-        boolean stitched = sewing.lines().stream().anyMatch(line -> line.layer() < number);
+    @Override
+    public Mark mark(Mark.Kind kind, Point place) {
+        boolean stitched = sewing().lines().stream().anyMatch(line -> line.layer() < number);
         return stitched
                 ? marker().later(kind, place, new Mark.After(Mark.Pass.MOTIFS_BEFORE, number))
                 : marker().next(kind, place, Mark.Stage.LOADED);
@@ -147,35 +136,9 @@ final class LayoutContext {
                         Mark.Stage.LOADED);
     }
 
-    /** Where a line that was cut off ends: what shows the place. */
-    LineEnd shown(Point place) {
-        Point from = place.minus(space.frame().origin());
-        double along = from.dot(space.frame().along());
-        double across = from.dot(space.frame().outward());
-        if (Math.abs(across - space.frame().clearance()) < Tolerances.SAME_PLACE) {
-            return LineEnd.at(place, LineEnd.ShownBy.SEAM);
-        }
-        if (Math.abs(across - space.frame().depth() + space.frame().reserve()) < Tolerances.SAME_PLACE) {
-            return LineEnd.at(place, LineEnd.ShownBy.FAR_EDGE);
-        }
-        if (space.onMitre(place)) {
-            return LineEnd.at(place, LineEnd.ShownBy.MITRE);
-        }
-        if (Math.abs(along) < Tolerances.SAME_PLACE || Math.abs(along - space.length()) < Tolerances.SAME_PLACE) {
-            return LineEnd.at(place, LineEnd.ShownBy.RUN_END);
-        }
-        return LineEnd.at(place, LineEnd.ShownBy.STITCHING);
-    }
-
-    /** Whether a line is engraved at a distance from a straight edge, in inches. */
-    static boolean engraved(StitchingEdge tool, double fromEdge) {
-        return tool instanceof StitchingEdge.Straight straight
-                && straight.parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) <= Tolerances.CHALK);
-    }
-
-    /** What of a path may be stitched, without snippets. */
-    List<Path> kept(Path path) {
-        return region.within(path).stream().filter(p -> p.length() >= SHORTEST).toList();
+    @Override
+    protected LineEnd.ShownBy shownInside(Point place) {
+        return LineEnd.ShownBy.STITCHING;
     }
 
     /**
@@ -189,7 +152,7 @@ final class LayoutContext {
             LineEnd start,
             PlacementBuilder.Turn turn) {
         return layer.space() == Layer.Space.ALL && !space.runsOn()
-                ? List.of(sewing.stitch(naming, pieces, start, turn))
+                ? List.of(sewing().stitch(naming, pieces, start, turn))
                 : clipped(naming, pieces, start, turn);
     }
 
@@ -205,7 +168,7 @@ final class LayoutContext {
             List<PlacementBuilder.Piece> cut =
                     path.curves().stream().map(curve -> cut(pieces, curve)).toList();
             boolean fromStart = path.start().distance(whole.start()) < Tolerances.SAME_PLACE;
-            lines.add(sewing.stitch(naming, cut, fromStart ? start : shown(path.start()), turn));
+            lines.add(sewing().stitch(naming, cut, fromStart ? start : shown(path.start()), turn));
         }
         return lines;
     }

@@ -1,4 +1,4 @@
-package jollyspindle.core.sewing;
+package jollyspindle.core.layout;
 
 /** How lines look that lie side by side. */
 public final class Spacing {

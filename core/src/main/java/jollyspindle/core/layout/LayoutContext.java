@@ -1,0 +1,170 @@
+package jollyspindle.core.layout;
+
+import jollyspindle.core.diagnostic.Diagnostic;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Region;
+import jollyspindle.core.marking.Mark;
+import jollyspindle.core.marking.Marker;
+import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.placement.LineEnd;
+import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.PlacementBuilder;
+import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.Machine;
+
+import java.util.List;
+import java.util.Optional;
+
+/** What every motif works with while it is laid out, whatever it is laid out in. */
+public abstract class LayoutContext {
+
+    /** Shorter pieces than this, in inches, are left out: a stitch or two. */
+    public static final double SHORTEST = 1.0 / 8;
+
+    private final PlacementBuilder sewing;
+    private final EdgeCatalog tools;
+    private final Optional<String> templateId;
+    private final Optional<String> guideId;
+    private final List<Diagnostic> diagnostics;
+
+    /**
+     * A motif's context.
+     *
+     * @param sewing that collects what is stitched
+     * @param tools there are
+     * @param templateId of the template asked for, if one is
+     * @param guideId of its edge, if one is
+     * @param diagnostics where what is the matter is told
+     */
+    protected LayoutContext(
+            PlacementBuilder sewing,
+            EdgeCatalog tools,
+            Optional<String> templateId,
+            Optional<String> guideId,
+            List<Diagnostic> diagnostics) {
+        this.sewing = sewing;
+        this.tools = tools;
+        this.templateId = templateId;
+        this.guideId = guideId;
+        this.diagnostics = diagnostics;
+    }
+
+    /** Where it is laid out. */
+    public abstract StitchSpace space();
+
+    /** What may be stitched by this motif. */
+    public Region region() {
+        return space().region();
+    }
+
+    public final PlacementBuilder sewing() {
+        return sewing;
+    }
+
+    public final EdgeCatalog tools() {
+        return tools;
+    }
+
+    /** Of the template asked for, if one is. */
+    public final Optional<String> templateId() {
+        return templateId;
+    }
+
+    public final Machine machine() {
+        return tools.machine();
+    }
+
+    public final Marker marker() {
+        return sewing.marker();
+    }
+
+    // --- what is the matter ----------------------------------------------------------------------------------------
+
+    /** What is the matter, in the order in which it was found. */
+    public final List<Diagnostic> diagnostics() {
+        return diagnostics;
+    }
+
+    /** Tells what is the matter, each thing once. */
+    public void tell(Diagnostic diagnostic) {
+        if (!diagnostics.contains(diagnostic)) {
+            diagnostics.add(diagnostic);
+        }
+    }
+
+    /** Hands on an edge, or tells that there is none. */
+    protected final <T> Optional<T> orTold(Optional<T> edge, EdgeKind need) {
+        if (edge.isEmpty()) {
+            tell(new LayoutDiagnostic.NoTool(need));
+        }
+        return edge;
+    }
+
+    // --- templates -------------------------------------------------------------------------------------------------
+
+    /** The template with a round edge that arcs are stitched along; what is missing is told. */
+    public Optional<ArcTemplate> arc() {
+        return orTold(tools.arc(templateId, guideId), EdgeKind.ARC);
+    }
+
+    /** The round edge of that template; what is missing is told. */
+    public final Optional<StitchingEdge.Round> round() {
+        return arc().map(a -> StitchingEdge.Round.of(a, machine()));
+    }
+
+    /** The straight edge; what is missing is told. */
+    public final Optional<StitchingEdge.Straight> straight() {
+        return straight(EdgeKind.STRAIGHT_EDGE);
+    }
+
+    /** The straight edge, where it is one of several things that would do. */
+    public final Optional<StitchingEdge.Straight> straight(EdgeKind need) {
+        return orTold(tools.straight(templateId, guideId), need);
+    }
+
+    /** The edges that whole circles are stitched along, from the smallest; that there are none is told. */
+    public final List<StitchingEdge.Round> circles() {
+        List<StitchingEdge.Round> all = tools.circles(templateId);
+        orTold(all.stream().findFirst(), EdgeKind.CIRCLE);
+        return all;
+    }
+
+    /** Whether a line is engraved at a distance from a straight edge, in inches. */
+    public static boolean engraved(StitchingEdge tool, double fromEdge) {
+        return tool instanceof StitchingEdge.Straight straight
+                && straight.parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) <= Tolerances.CHALK);
+    }
+
+    // --- places ----------------------------------------------------------------------------------------------------
+
+    /** What of a path may be stitched, without snippets. */
+    public final List<Path> kept(Path path) {
+        return region().within(path).stream()
+                .filter(p -> p.length() >= SHORTEST)
+                .toList();
+    }
+
+    /** Makes a mark as soon as it can be made and is of use. */
+    public abstract Mark mark(Mark.Kind kind, Point place);
+
+    /** A line's end that is marked. */
+    public final LineEnd marked(Mark.Kind kind, Point place) {
+        return LineEnd.at(mark(kind, place));
+    }
+
+    /** Where a line ends that was cut off: what shows the place. */
+    public final LineEnd shown(Point place) {
+        return LineEnd.at(place, space().shownBy(place).orElseGet(() -> shownInside(place)));
+    }
+
+    /** What shows a place that doesn't lie on the edge of the space. */
+    protected abstract LineEnd.ShownBy shownInside(Point place);
+
+    /** Whether a line lies in a seam, and so is no line of its own. */
+    public boolean inSeam(Curve line) {
+        return false;
+    }
+}
