@@ -24,6 +24,8 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.prep.PreparedGeometry;
+import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -94,15 +96,18 @@ class AreaChecks {
                 .toList());
     }
 
+    private static final PreparedGeometry BODY =
+            PreparedGeometryFactory.prepare(filled(AreaSurroundings.none().body()));
+
     /** The cloth that a line lies in: the area's own, or for what echoes a medallion the whole body. */
-    private static Geometry cloth(Area area, StitchLine line, Geometry own) {
+    private static PreparedGeometry cloth(Area area, StitchLine line, PreparedGeometry own) {
         boolean may = area instanceof Area.Medallion && line.kind() == Stitched.ECHO;
-        return may ? filled(AreaSurroundings.none().body()) : own;
+        return may ? BODY : own;
     }
 
     static void check(Area area, AreaPlan plan, List<Template> templates) {
         Set<String> ids = new HashSet<>();
-        Geometry cloth = cloth(area).buffer(2e-3);
+        PreparedGeometry cloth = PreparedGeometryFactory.prepare(cloth(area).buffer(2e-3));
         PlacedEdges edges = new PlacedEdges(templates);
         Map<StitchLine, List<Placement>> pieces =
                 plan.placements().stream().collect(Collectors.groupingBy(Placement::of));
