@@ -182,7 +182,7 @@ final class DivideCommand implements Callable<Integer> {
         if (found.isEmpty()) {
             spec.commandLine()
                     .getErr()
-                    .println("spindle: " + tape.read(run).text() + " doesn't come out with --school " + school.way()
+                    .println("spindle: " + tape.read(run).text() + " doesn't come out with --school " + school.typed()
                             + ": there is no room for the repeats, or they don't divide it. "
                             + school.comingOut(spec, run, tape).orElse("Try another count or repeat."));
             return SpindleCommand.TROUBLE;
@@ -200,7 +200,7 @@ final class DivideCommand implements Callable<Integer> {
     private void asText(RunDivision division, PrintWriter out) {
         Words words = new Words(tape);
         double run = division.length();
-        out.println(words.length(run) + ", " + school.way() + ": " + Words.count(division.repeats(), "whole repeat")
+        out.println(words.length(run) + ", " + school.typed() + ": " + Words.count(division.repeats(), "whole repeat")
                 + (division.leftover() > 0 ? ", " + words.length(division.leftover()) + " of odd space" : "")
                 + (division.largestChange() >= NOTICED
                         ? ", up to " + words.difference(division.largestChange()) + " from "
@@ -268,7 +268,7 @@ final class DivideCommand implements Callable<Integer> {
     private ObjectNode asJson(RunDivision division) {
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("length", division.length());
-        root.put("school", school.way().toString());
+        root.put("school", school.typed());
         root.put("repeat", division.repeat());
         root.put("repeats", division.repeats());
         root.put("leftover", division.leftover());

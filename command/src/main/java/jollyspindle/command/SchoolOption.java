@@ -1,5 +1,6 @@
 package jollyspindle.command;
 
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.division.school.ByHand;
@@ -20,7 +21,7 @@ import picocli.CommandLine;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -30,35 +31,37 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** How a run is made to come out: the school, and what it needs. */
 final class SchoolOption {
 
+    /** What is shorter to type than a school's lasting name. */
+    private static final Map<SchoolKind, String> SHORT = Map.of(
+            SchoolKind.FUDGED, "fudge", SchoolKind.BY_PIECING, "piecing", SchoolKind.BY_INCREMENTS, "increments");
+
     /** The schools, as they are typed. */
-    enum Way {
-        EVEN,
-        CORNERS_IN,
-        CENTRE_OUT,
-        HALF_STEPS,
-        FUDGE,
-        PIECING,
-        INCREMENTS,
-        BY_HAND;
+    static final class Names extends ArrayList<String> {
 
-        @Override
-        public String toString() {
-            return name().toLowerCase(Locale.ROOT).replace('_', '-');
-        }
+        private static final long serialVersionUID = 1;
 
-        /** Reads it as it is typed, in whichever case. */
-        static Way read(String typed) {
-            return Arrays.stream(values())
-                    .filter(w -> w.toString().equals(typed.strip().toLowerCase(Locale.ROOT)))
-                    .findFirst()
-                    .orElseThrow(() -> new CommandLine.TypeConversionException("“" + typed
-                            + "” isn't a school. They are: "
-                            + Arrays.stream(values()).map(Way::toString).collect(Collectors.joining(", ")) + "."));
+        Names() {
+            super(Stream.of(SchoolKind.values()).map(SchoolOption::typed).toList());
         }
+    }
+
+    private static String typed(SchoolKind kind) {
+        return SHORT.getOrDefault(kind, Codes.of(kind));
+    }
+
+    /** Reads a school as it is typed, in whichever case. */
+    static SchoolKind read(String typed) {
+        String name = typed.strip().toLowerCase(Locale.ROOT);
+        return Stream.of(SchoolKind.values())
+                .filter(kind -> name.equals(typed(kind)) || name.equals(Codes.of(kind)))
+                .findFirst()
+                .orElseThrow(() -> new CommandLine.TypeConversionException(
+                        "“" + typed + "” isn't a school. They are: " + String.join(", ", new Names()) + "."));
     }
 
     /** What stands on the centre. */
@@ -69,10 +72,11 @@ final class SchoolOption {
 
     @Option(
             names = "--school",
+            completionCandidates = Names.class,
             description =
                     "How it is made to come out: ${COMPLETION-CANDIDATES}. If not said, all ways are listed, or with"
                             + " --count that one even way is shown.")
-    private Way way;
+    private SchoolKind way;
 
     @Option(names = "--count", description = "How many repeats; for corners-in from each corner.")
     private Integer count;
@@ -127,16 +131,7 @@ final class SchoolOption {
 
     /** The school that was asked for, as the finder knows it. */
     Optional<SchoolKind> kind() {
-        return Optional.ofNullable(way).map(w -> switch (w) {
-            case EVEN -> SchoolKind.EVEN;
-            case CORNERS_IN -> SchoolKind.CORNERS_IN;
-            case CENTRE_OUT -> SchoolKind.CENTRE_OUT;
-            case HALF_STEPS -> SchoolKind.HALF_STEPS;
-            case FUDGE -> SchoolKind.FUDGED;
-            case PIECING -> SchoolKind.BY_PIECING;
-            case INCREMENTS -> SchoolKind.BY_INCREMENTS;
-            case BY_HAND -> SchoolKind.BY_HAND;
-        });
+        return Optional.ofNullable(way);
     }
 
     /** The pieced unit that was typed, in inches. */
@@ -162,14 +157,19 @@ final class SchoolOption {
         return count != null;
     }
 
-    Way way() {
-        return way == null ? Way.EVEN : way;
+    private SchoolKind asked() {
+        return way == null ? SchoolKind.EVEN : way;
+    }
+
+    /** The school that is asked for, as it is typed. */
+    String typed() {
+        return typed(asked());
     }
 
     /** The school for a run; nothing if the run has no room for it. */
     Optional<? extends School> school(CommandSpec spec, double length, Optional<Double> about, TapeScale tape) {
         try {
-            return switch (way()) {
+            return switch (asked()) {
                 case EVEN -> Optional.of(new Even(countOr(length, about, spec)));
                 case HALF_STEPS -> Optional.of(new HalfSteps(countOr(length, about, spec)));
                 case CORNERS_IN ->
@@ -180,19 +180,19 @@ final class SchoolOption {
                     count == null
                             ? CentreOut.most(length, repeat(about, spec), centre == OnCentre.VALLEY)
                             : Optional.of(new CentreOut(repeat(about, spec), count));
-                case FUDGE -> Optional.of(new Fudged(repeat(about, spec), countOr(length, about, spec), spread(spec)));
-                case PIECING -> Optional.of(new ByPiecing(needed("--unit", unit, spec, tape), units, parts));
-                case INCREMENTS -> Optional.of(new ByIncrements(needed("--step", step, spec, tape), steps));
+                case FUDGED -> Optional.of(new Fudged(repeat(about, spec), countOr(length, about, spec), spread(spec)));
+                case BY_PIECING -> Optional.of(new ByPiecing(needed("--unit", unit, spec, tape), units, parts));
+                case BY_INCREMENTS -> Optional.of(new ByIncrements(needed("--step", step, spec, tape), steps));
                 case BY_HAND -> Optional.of(new ByHand(countOr(length, about, spec), pins(length, spec, tape)));
             };
         } catch (IllegalArgumentException e) {
-            throw wrong(spec, "--school " + way() + ": " + e.getMessage() + ".");
+            throw wrong(spec, "--school " + typed() + ": " + e.getMessage() + ".");
         }
     }
 
     /** What of the same school comes out on a run where the typed doesn't, in a sentence. */
     Optional<String> comingOut(CommandSpec spec, double length, TapeScale tape) {
-        if (way == Way.INCREMENTS) {
+        if (way == SchoolKind.BY_INCREMENTS) {
             double marks = needed("--step", step, spec, tape);
             List<Integer> numbers = ByIncrements.all(length, marks).stream()
                     .map(ByIncrements::steps)
@@ -203,7 +203,7 @@ final class SchoolOption {
                     : Optional.of("With marks every " + tape.read(marks).text() + ", these --steps come out: "
                             + numbers.stream().map(String::valueOf).collect(Collectors.joining(", ")) + ".");
         }
-        if (way == Way.PIECING) {
+        if (way == SchoolKind.BY_PIECING) {
             String repeats = ByPiecing.all(length, needed("--unit", unit, spec, tape)).stream()
                     .map(s -> s.units() + " --parts " + s.parts())
                     .collect(Collectors.joining(", "));
@@ -217,7 +217,7 @@ final class SchoolOption {
     }
 
     private double repeat(Optional<Double> about, CommandSpec spec) {
-        return about.orElseThrow(() -> wrong(spec, "With --school " + way + " comes --about, the repeat."));
+        return about.orElseThrow(() -> wrong(spec, "With --school " + typed() + " comes --about, the repeat."));
     }
 
     private int countOr(double length, Optional<Double> about, CommandSpec spec) {
@@ -225,14 +225,14 @@ final class SchoolOption {
             return count;
         }
         if (about.isEmpty()) {
-            throw wrong(spec, "With --school " + way + " comes --count, or --about to reckon it from.");
+            throw wrong(spec, "With --school " + typed() + " comes --count, or --about to reckon it from.");
         }
         return (int) Math.max(1, Math.min(Counts.MOST, Math.round(length / about.get())));
     }
 
     private double needed(String option, String text, CommandSpec spec, TapeScale tape) {
         if (text == null) {
-            throw wrong(spec, "With --school " + way + " comes " + option + ".");
+            throw wrong(spec, "With --school " + typed() + " comes " + option + ".");
         }
         return Typed.length(spec, option, text, tape, QuiltRules.LONGEST);
     }

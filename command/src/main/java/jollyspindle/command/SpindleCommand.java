@@ -1,5 +1,6 @@
 package jollyspindle.command;
 
+import jollyspindle.core.division.school.SchoolKind;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -44,7 +45,7 @@ public final class SpindleCommand implements Runnable {
     public static CommandLine commandLine() {
         CommandLine line = new CommandLine(new SpindleCommand());
         line.setCaseInsensitiveEnumValuesAllowed(true);
-        line.registerConverter(SchoolOption.Way.class, SchoolOption.Way::read);
+        line.registerConverter(SchoolKind.class, SchoolOption::read);
         line.registerConverter(Path.class, SpindleCommand::path);
         line.setExecutionStrategy(parsed -> {
             CommandLine root = parsed.commandSpec().commandLine();

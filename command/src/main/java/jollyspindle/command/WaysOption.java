@@ -157,7 +157,7 @@ final class WaysOption {
                 .isPresent()) {
             spec.commandLine()
                     .getErr()
-                    .println("spindle: these runs don't come out with --school " + school.way()
+                    .println("spindle: these runs don't come out with --school " + school.typed()
                             + " as wished. The nearest even ways are listed.");
         }
         return found;

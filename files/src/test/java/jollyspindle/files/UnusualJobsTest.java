@@ -1,18 +1,27 @@
 package jollyspindle.files;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.files.drawing.PlanSvg;
+import jollyspindle.files.job.JobFile;
+import jollyspindle.files.json.Schemas;
+import jollyspindle.files.json.UnknownFields;
 import jollyspindle.files.packet.Packet;
 import jollyspindle.files.packet.PaperSize;
 import org.apache.pdfbox.Loader;
@@ -25,6 +34,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import java.io.ByteArrayInputStream;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
 import javax.xml.parsers.DocumentBuilderFactory;
 
@@ -94,5 +104,34 @@ class UnusualJobsTest {
                 .startsWith(name.substring(0, 1).matches("[a-z<]") ? name.substring(0, 1) : "");
         assertThat(Packet.format(Planner.plan(DemoJob.heronWeir().withName(name)), PaperSize.A4))
                 .isNotEmpty();
+    }
+
+    /** Strips and areas that keep their numbers when others are taken out keep them in the file, too. */
+    @Test
+    void whatKeepsItsNumberKeepsItInTheFile() throws Exception {
+        Strip sash = new Strip("Sash", Strip.Kind.FREE, new Point(-20, 30), 0, 40, 3, OptionalDouble.empty());
+        QuiltJob demo = DemoJob.heronWeir();
+        QuiltJob job = demo.withQuilt(demo.quilt()
+                        .withStrips(List.of(sash, sash.withName("Other")))
+                        .withAreas(List.of(new Area.Blocks(1, 1, 9, 9, 0), new Area.Medallion(15))))
+                .with(new AreaId(2), AreaDesign.of(new AreaMotif.Crosshatch(1, Math.PI / 4), Optional.empty()))
+                .without(new AreaId(1))
+                .withoutStrip(GroupId.strip(1));
+        byte[] written = JobFile.format(job, UnknownFields.none());
+        QuiltJob read = JobFile.parse(written).job();
+        assertThat(read).isEqualTo(job);
+        assertThat(read.quilt().areaIds()).containsExactly(new AreaId(2));
+        assertThat(read.quilt().stripIds()).containsExactly(GroupId.strip(2));
+        assertThat(Schemas.of("job").validate(new ObjectMapper().readTree(written)))
+                .isEmpty();
+        // Two with one number: the second is given another.
+        JsonNode root = new ObjectMapper().readTree(written);
+        ArrayNode areas = (ArrayNode) root.at("/quilt/areas");
+        areas.add(areas.get(0).deepCopy());
+        assertThat(JobFile.parse(new ObjectMapper().writeValueAsBytes(root))
+                        .job()
+                        .quilt()
+                        .areaIds())
+                .containsExactly(new AreaId(2), new AreaId(3));
     }
 }

@@ -1,6 +1,8 @@
 package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.layout.MotifKnob;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.form.Kind;
 
@@ -8,6 +10,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.BiConsumer;
 import java.util.function.BiFunction;
 
 /**
@@ -35,6 +38,7 @@ public final class AreaMotifType<M extends AreaMotif> {
     private final Reckoner<M> reckoner;
     private final Set<Kind> templates;
     private BiFunction<M, Box, List<Double>> spacings = (motif, box) -> List.of();
+    private BiConsumer<M, KnobsInPiece<M>> knobs = (motif, to) -> {};
 
     /**
      * A kind of motif.
@@ -65,6 +69,12 @@ public final class AreaMotifType<M extends AreaMotif> {
         return this;
     }
 
+    /** One that has numbers to drag. */
+    AreaMotifType<M> dragged(BiConsumer<M, KnobsInPiece<M>> other) {
+        knobs = other;
+        return this;
+    }
+
     public Class<M> type() {
         return type;
     }
@@ -88,6 +98,19 @@ public final class AreaMotifType<M extends AreaMotif> {
 
     double lines(AreaMotif motif, AreaReckoning.Cloth cloth) {
         return reckoner.lines(type.cast(motif), cloth);
+    }
+
+    /**
+     * What of it can be dragged in a piece of cloth.
+     *
+     * @param centre of the piece, in the quilt's frame
+     * @param box round what may be stitched of it
+     */
+    public List<MotifKnob<M>> knobs(AreaMotif motif, Point centre, Box box) {
+        M own = type.cast(motif);
+        KnobsInPiece<M> to = new KnobsInPiece<>(params, own, centre, box);
+        knobs.accept(own, to);
+        return to.all();
     }
 
     /** How far apart its lines come out in a box, in inches; none if they aren't parallel. */

@@ -49,22 +49,28 @@ final class ArmsLayout {
             Param.flag("circled", AreaMotif.Arms::circled, false).when(arms -> arms.stop() > 0);
 
     static final AreaMotifType<AreaMotif.Arms> TYPE = new AreaMotifType<>(
-            AreaMotif.Arms.class,
-            "arms",
-            Params.of(
-                            v -> new AreaMotif.Arms(
-                                    v.get(ARMS), v.get(WAY), v.get(STOP), v.get(MIRRORED), v.get(TURN), v.get(CIRCLED)),
-                            Params.row(ARMS, STOP),
-                            Params.row(WAY),
-                            Params.row(TURN),
-                            Params.row(MIRRORED),
-                            Params.row(CIRCLED))
-                    .kept(ARMS, WAY, STOP, MIRRORED, TURN, CIRCLED),
-            (piece, motif) -> new ArmsLayout(piece, motif).lay(),
-            (arms, cloth) -> arms.arms() * (arms.mirrored() ? 2 : 1),
-            Kind.TURNED_ARM,
-            Kind.ARC,
-            Kind.OUTLINE);
+                    AreaMotif.Arms.class,
+                    "arms",
+                    Params.of(
+                                    v -> new AreaMotif.Arms(
+                                            v.get(ARMS),
+                                            v.get(WAY),
+                                            v.get(STOP),
+                                            v.get(MIRRORED),
+                                            v.get(TURN),
+                                            v.get(CIRCLED)),
+                                    Params.row(ARMS, STOP),
+                                    Params.row(WAY),
+                                    Params.row(TURN),
+                                    Params.row(MIRRORED),
+                                    Params.row(CIRCLED))
+                            .kept(ARMS, WAY, STOP, MIRRORED, TURN, CIRCLED),
+                    (piece, motif) -> new ArmsLayout(piece, motif).lay(),
+                    (arms, cloth) -> arms.arms() * (arms.mirrored() ? 2 : 1),
+                    Kind.TURNED_ARM,
+                    Kind.ARC,
+                    Kind.OUTLINE)
+            .dragged((arms, knobs) -> knobs.out(STOP));
 
     /** A difference in reach that is worth a word, in inches. */
     private static final double WORTH = 1.0 / 16;

@@ -48,12 +48,14 @@ final class ClamshellsLayout {
             shells -> new Param.Room(0, MOST_ALLOWED));
 
     static final AreaMotifType<AreaMotif.Clamshells> TYPE = new AreaMotifType<>(
-            AreaMotif.Clamshells.class,
-            "clamshells",
-            Params.of(v -> new AreaMotif.Clamshells(v.get(ALLOWANCE)), Params.row(ALLOWANCE)),
-            (piece, motif) -> new ClamshellsLayout(piece, motif).lay(),
-            (shells, cloth) -> cloth.shells(),
-            Kind.SCALLOP_ROW);
+                    AreaMotif.Clamshells.class,
+                    "clamshells",
+                    Params.of(v -> new AreaMotif.Clamshells(v.get(ALLOWANCE)), Params.row(ALLOWANCE)),
+                    (piece, motif) -> new ClamshellsLayout(piece, motif).lay(),
+                    (shells, cloth) -> cloth.shells(),
+                    Kind.SCALLOP_ROW)
+            .dragged((shells, knobs) -> knobs.from(
+                    ALLOWANCE, new Point(knobs.centre().x(), knobs.box().bottom()), new Point(0, 1)));
 
     /** The part of a row that is worth another one (common practice, no source: about half). */
     private static final double WORTH_A_ROW = 0.4;

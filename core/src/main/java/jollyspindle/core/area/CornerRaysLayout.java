@@ -40,15 +40,16 @@ final class CornerRaysLayout {
             Param.length("margin", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.CornerRays::margin);
 
     static final AreaMotifType<AreaMotif.CornerRays> TYPE = new AreaMotifType<>(
-            AreaMotif.CornerRays.class,
-            "corner-rays",
-            Params.of(
-                    v -> new AreaMotif.CornerRays(v.get(CORNER), v.get(PETALS), v.get(STOP), v.get(MARGIN)),
-                    Params.row(CORNER, PETALS),
-                    Params.row(STOP, MARGIN)),
-            (piece, motif) -> new CornerRaysLayout(piece, motif).lay(),
-            (rays, cloth) -> rays.petals().orElse(1),
-            Kind.STRAIGHT_EDGE);
+                    AreaMotif.CornerRays.class,
+                    "corner-rays",
+                    Params.of(
+                            v -> new AreaMotif.CornerRays(v.get(CORNER), v.get(PETALS), v.get(STOP), v.get(MARGIN)),
+                            Params.row(CORNER, PETALS),
+                            Params.row(STOP, MARGIN)),
+                    (piece, motif) -> new CornerRaysLayout(piece, motif).lay(),
+                    (rays, cloth) -> rays.petals().orElse(1),
+                    Kind.STRAIGHT_EDGE)
+            .dragged(CornerRaysLayout::knobs);
 
     /** Width of a cap with its gap, in inches: caps about 3/4 wide, 1/4 apart (common practice, no source). */
     private static final double USUAL_PITCH = 1;
@@ -71,6 +72,20 @@ final class CornerRaysLayout {
         this.box = laying.space().box();
         this.across = box.width() - motif.margin();
         this.up = box.height() - motif.margin();
+    }
+
+    private static void knobs(AreaMotif.CornerRays rays, KnobsInPiece<AreaMotif.CornerRays> knobs) {
+        Box box = knobs.box();
+        boolean right = rays.corner() == AreaMotif.Corner.TOP_RIGHT || rays.corner() == AreaMotif.Corner.BOTTOM_RIGHT;
+        boolean top = rays.corner() == AreaMotif.Corner.TOP_LEFT || rays.corner() == AreaMotif.Corner.TOP_RIGHT;
+        knobs.from(
+                STOP,
+                new Point(right ? box.right() : box.left(), top ? box.top() : box.bottom()),
+                new Point(right ? -1 : 1, top ? -1 : 1).unit());
+        knobs.from(
+                MARGIN,
+                new Point(right ? box.left() : box.right(), knobs.centre().y()),
+                new Point(right ? 1 : -1, 0));
     }
 
     void lay() {

@@ -36,7 +36,8 @@ final class CrosshatchLayout {
                                     / hatch.spacing(),
                             2 * cloth.width() * cloth.height() / hatch.spacing()),
                     Kind.STRAIGHT_EDGE)
-            .spaced((hatch, box) -> List.of(hatch.spacing(box)));
+            .spaced((hatch, box) -> List.of(hatch.spacing(box)))
+            .dragged((hatch, knobs) -> knobs.along(SPACING, 1 / Math.sin(hatch.angle())));
 
     private final PieceContext laying;
     private final AreaMotif.Crosshatch motif;

@@ -35,7 +35,8 @@ final class CurvedHatchLayout {
                     (piece, motif) -> new CurvedHatchLayout(piece, motif).lay(),
                     (hatch, cloth) -> (cloth.width() + cloth.height()) / hatch.spacing(),
                     Kind.ARC)
-            .spaced((hatch, box) -> List.of(hatch.step(box.width()), hatch.step(box.height())));
+            .spaced((hatch, box) -> List.of(hatch.step(box.width()), hatch.step(box.height())))
+            .dragged((hatch, knobs) -> knobs.along(SPACING, 1));
 
     private final PieceContext laying;
     private final AreaMotif.CurvedHatch motif;

@@ -38,16 +38,21 @@ final class EchoesLayout {
     private static final Param.Flag<AreaMotif.Echoes> OUTSIDE = Param.flag("outside", AreaMotif.Echoes::outside);
 
     static final AreaMotifType<AreaMotif.Echoes> TYPE = new AreaMotifType<>(
-            AreaMotif.Echoes.class,
-            "echoes",
-            Params.of(
-                    v -> new AreaMotif.Echoes(v.get(ECHOES), v.get(SPACING), v.get(OUTSIDE)),
-                    Params.row(ECHOES, SPACING),
-                    Params.row(OUTSIDE)),
-            (piece, motif) -> new EchoesLayout(piece, motif).lay(),
-            (echoes, cloth) ->
-                    echoes.outside() ? echoes.echoes() : cloth.upTo(echoes.echoes(), cloth.reach() / echoes.spacing()),
-            Kind.STRAIGHT_EDGE);
+                    AreaMotif.Echoes.class,
+                    "echoes",
+                    Params.of(
+                            v -> new AreaMotif.Echoes(v.get(ECHOES), v.get(SPACING), v.get(OUTSIDE)),
+                            Params.row(ECHOES, SPACING),
+                            Params.row(OUTSIDE)),
+                    (piece, motif) -> new EchoesLayout(piece, motif).lay(),
+                    (echoes, cloth) -> echoes.outside()
+                            ? echoes.echoes()
+                            : cloth.upTo(echoes.echoes(), cloth.reach() / echoes.spacing()),
+                    Kind.STRAIGHT_EDGE)
+            .dragged((echoes, knobs) -> knobs.from(
+                    SPACING,
+                    new Point(knobs.box().right(), knobs.centre().y()),
+                    new Point(echoes.outside() ? 1 : -1, 0)));
 
     private final PieceContext laying;
     private final AreaMotif.Echoes motif;

@@ -33,13 +33,14 @@ final class OverlappingCirclesLayout {
             Param.whole("down", 1, AreaMotif.MOST, AreaMotif.Circles::down);
 
     static final AreaMotifType<AreaMotif.Circles> TYPE = new AreaMotifType<>(
-            AreaMotif.Circles.class,
-            "circles",
-            Params.of(v -> new AreaMotif.Circles(v.get(ACROSS), v.get(DOWN)), Params.row(ACROSS, DOWN)),
-            (piece, motif) -> new OverlappingCirclesLayout(piece, motif).lay(),
-            (circles, cloth) -> (double) circles.across() * circles.down(),
-            Kind.CIRCLE,
-            Kind.SLOTTED_CIRCLES);
+                    AreaMotif.Circles.class,
+                    "circles",
+                    Params.of(v -> new AreaMotif.Circles(v.get(ACROSS), v.get(DOWN)), Params.row(ACROSS, DOWN)),
+                    (piece, motif) -> new OverlappingCirclesLayout(piece, motif).lay(),
+                    (circles, cloth) -> (double) circles.across() * circles.down(),
+                    Kind.CIRCLE,
+                    Kind.SLOTTED_CIRCLES)
+            .dragged((circles, knobs) -> knobs.squares(ACROSS));
 
     private final PieceContext laying;
     private final AreaMotif.Circles motif;

@@ -39,15 +39,16 @@ final class PeelLayout {
             Param.maybeLength("inner", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Peel::inner);
 
     static final AreaMotifType<AreaMotif.Peel> TYPE = new AreaMotifType<>(
-            AreaMotif.Peel.class,
-            "peel",
-            Params.of(
-                    v -> new AreaMotif.Peel(v.get(ACROSS), v.get(DOWN), v.get(INNER)),
-                    Params.row(ACROSS, DOWN),
-                    Params.row(INNER)),
-            (piece, motif) -> new PeelLayout(piece, motif).lay(),
-            (peel, cloth) -> 2.0 * peel.across() * peel.down(),
-            Kind.ARC);
+                    AreaMotif.Peel.class,
+                    "peel",
+                    Params.of(
+                            v -> new AreaMotif.Peel(v.get(ACROSS), v.get(DOWN), v.get(INNER)),
+                            Params.row(ACROSS, DOWN),
+                            Params.row(INNER)),
+                    (piece, motif) -> new PeelLayout(piece, motif).lay(),
+                    (peel, cloth) -> 2.0 * peel.across() * peel.down(),
+                    Kind.ARC)
+            .dragged((peel, knobs) -> knobs.squares(ACROSS));
 
     private final PieceContext laying;
     private final AreaMotif.Peel motif;

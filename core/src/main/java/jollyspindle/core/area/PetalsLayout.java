@@ -35,15 +35,19 @@ final class PetalsLayout {
             p -> new Param.Room(p.from() + AreaMotif.CLOSEST, AreaMotif.LARGEST));
 
     static final AreaMotifType<AreaMotif.Petals> TYPE = new AreaMotifType<>(
-            AreaMotif.Petals.class,
-            "petals",
-            Params.of(
-                    v -> new AreaMotif.Petals(v.get(PETALS), v.get(FROM), v.get(TO)),
-                    Params.row(PETALS),
-                    Params.row(FROM, TO)),
-            (piece, motif) -> new PetalsLayout(piece, motif).lay(),
-            (petals, cloth) -> petals.petals(),
-            Kind.ARC);
+                    AreaMotif.Petals.class,
+                    "petals",
+                    Params.of(
+                            v -> new AreaMotif.Petals(v.get(PETALS), v.get(FROM), v.get(TO)),
+                            Params.row(PETALS),
+                            Params.row(FROM, TO)),
+                    (piece, motif) -> new PetalsLayout(piece, motif).lay(),
+                    (petals, cloth) -> petals.petals(),
+                    Kind.ARC)
+            .dragged((petals, knobs) -> {
+                knobs.out(FROM);
+                knobs.out(TO);
+            });
 
     private static final int PROBES = 64;
 

@@ -33,15 +33,19 @@ final class PointsLayout {
             p -> new Param.Room(p.inner() + AreaMotif.CLOSEST, AreaMotif.LARGEST));
 
     static final AreaMotifType<AreaMotif.Points> TYPE = new AreaMotifType<>(
-            AreaMotif.Points.class,
-            "points",
-            Params.of(
-                    v -> new AreaMotif.Points(v.get(POINTS), v.get(INNER), v.get(OUTER)),
-                    Params.row(POINTS),
-                    Params.row(INNER, OUTER)),
-            (piece, motif) -> new PointsLayout(piece, motif).lay(),
-            (points, cloth) -> points.points(),
-            Kind.STRAIGHT_EDGE);
+                    AreaMotif.Points.class,
+                    "points",
+                    Params.of(
+                            v -> new AreaMotif.Points(v.get(POINTS), v.get(INNER), v.get(OUTER)),
+                            Params.row(POINTS),
+                            Params.row(INNER, OUTER)),
+                    (piece, motif) -> new PointsLayout(piece, motif).lay(),
+                    (points, cloth) -> points.points(),
+                    Kind.STRAIGHT_EDGE)
+            .dragged((points, knobs) -> {
+                knobs.out(INNER);
+                knobs.out(OUTER);
+            });
 
     private final PieceContext laying;
     private final AreaMotif.Points motif;

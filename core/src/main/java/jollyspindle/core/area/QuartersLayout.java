@@ -2,6 +2,7 @@ package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.layout.Hatching;
 import jollyspindle.core.marking.Mark;
@@ -41,7 +42,11 @@ final class QuartersLayout {
                             cloth.height() / quarters.close() + cloth.width() / quarters.wide(),
                             cloth.width() * cloth.height() / 2 * (1 / quarters.close() + 1 / quarters.wide())),
                     Kind.STRAIGHT_EDGE)
-            .spaced((quarters, box) -> List.of(quarters.closeStep(box), quarters.wideStep(box)));
+            .spaced((quarters, box) -> List.of(quarters.closeStep(box), quarters.wideStep(box)))
+            .dragged((quarters, knobs) -> {
+                knobs.along(WIDE, 1);
+                knobs.from(CLOSE, new Point(knobs.box().left(), knobs.centre().y()), new Point(0, 1));
+            });
 
     private final PieceContext laying;
     private final AreaMotif.Quarters motif;

@@ -41,22 +41,29 @@ final class RingsLayout {
             Param.choice("spokes", AreaMotif.Spokes.class, AreaMotif.Rings::spokes);
 
     static final AreaMotifType<AreaMotif.Rings> TYPE = new AreaMotifType<>(
-            AreaMotif.Rings.class,
-            "rings",
-            Params.of(
-                            v -> new AreaMotif.Rings(v.get(FIRST), v.get(GAP), v.get(RINGS), v.get(SPOKES)),
-                            Params.row(FIRST, RINGS),
-                            Params.row(GAP),
-                            Params.row(SPOKES))
-                    .kept(FIRST, GAP, RINGS, SPOKES),
-            (piece, motif) -> new RingsLayout(piece, motif).lay(),
-            (rings, cloth) -> rings.gap().isEmpty()
-                    ? rings.rings()
-                    : cloth.upTo(
-                            rings.rings(),
-                            (cloth.reach() - rings.first() / 2) / rings.gap().getAsDouble()),
-            Kind.CIRCLE,
-            Kind.SLOTTED_CIRCLES);
+                    AreaMotif.Rings.class,
+                    "rings",
+                    Params.of(
+                                    v -> new AreaMotif.Rings(v.get(FIRST), v.get(GAP), v.get(RINGS), v.get(SPOKES)),
+                                    Params.row(FIRST, RINGS),
+                                    Params.row(GAP),
+                                    Params.row(SPOKES))
+                            .kept(FIRST, GAP, RINGS, SPOKES),
+                    (piece, motif) -> new RingsLayout(piece, motif).lay(),
+                    (rings, cloth) -> rings.gap().isEmpty()
+                            ? rings.rings()
+                            : cloth.upTo(
+                                    rings.rings(),
+                                    (cloth.reach() - rings.first() / 2)
+                                            / rings.gap().getAsDouble()),
+                    Kind.CIRCLE,
+                    Kind.SLOTTED_CIRCLES)
+            .dragged((rings, knobs) -> {
+                knobs.across(FIRST);
+                if (rings.rings() > 1) {
+                    knobs.from(GAP, knobs.centre().plus(knobs.aside().times(rings.first() / 2)), knobs.aside());
+                }
+            });
 
     /** How much of a gap a ring may be off its place before it is seen (common practice, no source: about a quarter). */
     private static final double SEEN = 0.25;

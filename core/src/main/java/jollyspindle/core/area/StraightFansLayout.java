@@ -38,15 +38,16 @@ final class StraightFansLayout {
             Param.length("stop", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.StraightFans::stop);
 
     static final AreaMotifType<AreaMotif.StraightFans> TYPE = new AreaMotifType<>(
-            AreaMotif.StraightFans.class,
-            "straight-fans",
-            Params.of(
-                    v -> new AreaMotif.StraightFans(v.get(ACROSS), v.get(DOWN), v.get(LINES), v.get(STOP)),
-                    Params.row(ACROSS, DOWN),
-                    Params.row(LINES, STOP)),
-            (piece, motif) -> new StraightFansLayout(piece, motif).lay(),
-            (fans, cloth) -> (double) fans.across() * fans.down() * fans.lines(),
-            Kind.STRAIGHT_EDGE);
+                    AreaMotif.StraightFans.class,
+                    "straight-fans",
+                    Params.of(
+                            v -> new AreaMotif.StraightFans(v.get(ACROSS), v.get(DOWN), v.get(LINES), v.get(STOP)),
+                            Params.row(ACROSS, DOWN),
+                            Params.row(LINES, STOP)),
+                    (piece, motif) -> new StraightFansLayout(piece, motif).lay(),
+                    (fans, cloth) -> (double) fans.across() * fans.down() * fans.lines(),
+                    Kind.STRAIGHT_EDGE)
+            .dragged((fans, knobs) -> knobs.squares(ACROSS));
 
     private final PieceContext laying;
     private final AreaMotif.StraightFans motif;

@@ -32,17 +32,19 @@ final class WhirlLayout {
             Param.whole("sets", 1, AreaMotif.MOST, AreaMotif.Whirl::sets);
 
     static final AreaMotifType<AreaMotif.Whirl> TYPE = new AreaMotifType<>(
-            AreaMotif.Whirl.class,
-            "whirl",
-            Params.of(
-                            v -> new AreaMotif.Whirl(v.get(LINES), v.get(SPACING), v.get(SETS)),
-                            Params.row(LINES, SETS),
-                            Params.row(SPACING))
-                    .kept(LINES, SPACING, SETS),
-            (piece, motif) -> new WhirlLayout(piece, motif).lay(),
-            // No more sets are stitched than have room: what is left gets smaller with each.
-            (whirl, cloth) -> whirl.lines(),
-            Kind.STRAIGHT_EDGE);
+                    AreaMotif.Whirl.class,
+                    "whirl",
+                    Params.of(
+                                    v -> new AreaMotif.Whirl(v.get(LINES), v.get(SPACING), v.get(SETS)),
+                                    Params.row(LINES, SETS),
+                                    Params.row(SPACING))
+                            .kept(LINES, SPACING, SETS),
+                    (piece, motif) -> new WhirlLayout(piece, motif).lay(),
+                    // No more sets are stitched than have room: what is left gets smaller with each.
+                    (whirl, cloth) -> whirl.lines(),
+                    Kind.STRAIGHT_EDGE)
+            .dragged((whirl, knobs) -> knobs.from(
+                    SPACING, new Point(knobs.box().right(), knobs.box().top()), new Point(0, -1)));
 
     private final PieceContext laying;
     private final AreaMotif.Whirl motif;

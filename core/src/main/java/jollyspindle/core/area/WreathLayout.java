@@ -32,13 +32,14 @@ final class WreathLayout {
             Param.maybeLength("out", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Wreath::out);
 
     static final AreaMotifType<AreaMotif.Wreath> TYPE = new AreaMotifType<>(
-            AreaMotif.Wreath.class,
-            "wreath",
-            Params.of(v -> new AreaMotif.Wreath(v.get(CIRCLES), v.get(OUT)), Params.row(CIRCLES, OUT)),
-            (piece, motif) -> new WreathLayout(piece, motif).lay(),
-            (wreath, cloth) -> wreath.circles(),
-            Kind.CIRCLE,
-            Kind.SLOTTED_CIRCLES);
+                    AreaMotif.Wreath.class,
+                    "wreath",
+                    Params.of(v -> new AreaMotif.Wreath(v.get(CIRCLES), v.get(OUT)), Params.row(CIRCLES, OUT)),
+                    (piece, motif) -> new WreathLayout(piece, motif).lay(),
+                    (wreath, cloth) -> wreath.circles(),
+                    Kind.CIRCLE,
+                    Kind.SLOTTED_CIRCLES)
+            .dragged((wreath, knobs) -> knobs.out(OUT));
 
     private final PieceContext laying;
     private final AreaMotif.Wreath motif;

@@ -48,6 +48,12 @@ public final class LastingNumbers {
         return List.copyOf(numbered);
     }
 
+    /** The number that one more is given, beside some that have theirs. */
+    public static int next(List<Integer> numbers) {
+        int last = numbers.stream().mapToInt(n -> n).max().orElse(0);
+        return last < MOST ? last + 1 : free(new HashSet<>(numbers), Set.of());
+    }
+
     private static int free(Set<Integer> taken, Set<Integer> known) {
         int number = 1;
         while (taken.contains(number) || known.contains(number)) {

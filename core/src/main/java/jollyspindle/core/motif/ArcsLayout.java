@@ -7,6 +7,8 @@ import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.shelf.ArcTemplate;
@@ -77,6 +79,17 @@ final class ArcsLayout {
                 @Override
                 OptionalDouble echo(Motif.Arcs motif) {
                     return motif.lines() > 1 ? OptionalDouble.of(motif.step()) : OptionalDouble.empty();
+                }
+
+                @Override
+                void knobs(Motif.Arcs motif, KnobsOnRun<Motif.Arcs> to) {
+                    Stitched inner = motif.inner() == Motif.Inner.LOWERED ? Stitched.NESTED_ARC : Stitched.ECHO;
+                    Optional<StitchLine> outer = to.first(Stitched.ARC, 0);
+                    Optional<StitchLine> second = to.first(inner, 1);
+                    if (motif.lines() > 1 && outer.isPresent() && second.isPresent()) {
+                        double crown = to.across(KnobsOnRun.middle(outer.get()));
+                        to.across(STEP, KnobsOnRun.middle(second.get()), crown, -1);
+                    }
                 }
 
                 @Override

@@ -22,6 +22,7 @@ import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -89,6 +90,23 @@ final class ChevronsLayout {
                 @Override
                 OptionalDouble echo(Motif.Chevrons motif) {
                     return motif.lines() > 1 ? OptionalDouble.of(motif.spacing()) : OptionalDouble.empty();
+                }
+
+                @Override
+                void knobs(Motif.Chevrons motif, KnobsOnRun<Motif.Chevrons> to) {
+                    Optional<StitchLine> first = to.first(Stitched.CHEVRON, 0);
+                    if (first.isEmpty()) {
+                        return;
+                    }
+                    Point tip = to.highest(first.get());
+                    // A strip's figures are as high as they are.
+                    if (to.template().filter(Kind.CHEVRON_STRIP::equals).isEmpty()) {
+                        to.across(HEIGHT, tip, to.foot(), 1);
+                    }
+                    to.first(Stitched.ECHO, 1).map(to::highest).ifPresent(second -> {
+                        double lower = Math.abs(to.across(tip) - to.across(second));
+                        to.across(SPACING, second, to.across(tip), -motif.spacing() / lower);
+                    });
                 }
 
                 @Override

@@ -18,6 +18,7 @@ import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
@@ -85,6 +86,17 @@ final class FacingLayout {
                         Layer layer, Motif.FacingArcs motif, EdgeCatalog tools, double room) {
                     return tools.arc(layer.templateId(), layer.guideId())
                             .map(arc -> new DivisionConstraints(new Repeating.Arcs(arc), 0, parity(motif)));
+                }
+
+                @Override
+                void knobs(Motif.FacingArcs motif, KnobsOnRun<Motif.FacingArcs> to) {
+                    Optional<StitchLine> side = to.first(Stitched.DIAMOND, 1);
+                    if (motif.inset().isPresent() && side.isPresent()) {
+                        Point foot = side.get().path().start();
+                        double crown =
+                                to.along(foot) - to.sign() * motif.inset().getAsDouble();
+                        to.along(INSET, foot, crown, to.sign());
+                    }
                 }
 
                 @Override

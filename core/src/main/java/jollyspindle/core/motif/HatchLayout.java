@@ -12,11 +12,14 @@ import jollyspindle.core.layout.Spacing;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -55,6 +58,19 @@ final class HatchLayout {
                                             .isPresent()
                             ? Optional.of(DivisionConstraints.anyRepeat())
                             : Optional.empty();
+                }
+
+                @Override
+                void knobs(Motif.Crosshatch motif, KnobsOnRun<Motif.Crosshatch> to) {
+                    List<StitchLine> leaning = to.lines(Stitched.HATCH, 1)
+                            .filter(l -> Math.abs(to.up(to.low(l))) < Tolerances.SAME_PLACE)
+                            .limit(2)
+                            .toList();
+                    if (!motif.curved() && leaning.size() == 2) {
+                        double from = to.along(to.low(leaning.get(0)));
+                        Point second = to.low(leaning.get(1));
+                        to.along(SPACING, second, from, motif.spacing() / (to.along(second) - from));
+                    }
                 }
 
                 @Override

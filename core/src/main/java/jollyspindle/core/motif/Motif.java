@@ -160,10 +160,6 @@ public sealed interface Motif {
             return new FacingArcs(facing, other, inset, crownLines, valleyLines, otherTemplate, passes);
         }
 
-        public FacingArcs withInset(OptionalDouble other) {
-            return new FacingArcs(facing, channel, other, crownLines, valleyLines, otherTemplate, passes);
-        }
-
         public FacingArcs withOtherTemplate(Optional<String> other) {
             return new FacingArcs(facing, channel, inset, crownLines, valleyLines, other, passes);
         }
@@ -194,10 +190,6 @@ public sealed interface Motif {
 
         public Sails withEchoes(int other) {
             return new Sails(other, spacing);
-        }
-
-        public Sails withSpacing(double other) {
-            return new Sails(echoes, other);
         }
     }
 
@@ -330,16 +322,8 @@ public sealed interface Motif {
             return new Chevrons(other, height, rounding, lines, spacing);
         }
 
-        public Chevrons withHeight(OptionalDouble other) {
-            return new Chevrons(points, other, rounding, lines, spacing);
-        }
-
         public Chevrons withLines(int other) {
             return new Chevrons(points, height, rounding, other, spacing);
-        }
-
-        public Chevrons withSpacing(double other) {
-            return new Chevrons(points, height, rounding, lines, other);
         }
     }
 

@@ -2,9 +2,14 @@ package jollyspindle.core.motif;
 
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.MotifKnob;
 import jollyspindle.core.param.Params;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.shelf.form.Kind;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -69,4 +74,22 @@ public abstract class MotifType<M extends Motif> {
      * @param echo the spacing of the lines beside it, in inches; 0 if there are none
      */
     abstract void lay(RunContext laying, M motif, double echo);
+
+    /** Says which of its numbers can be dragged on a run that it is laid out on. */
+    void knobs(M motif, KnobsOnRun<M> to) {}
+
+    /**
+     * What of it can be dragged on a run that it is laid out on.
+     *
+     * @param hanging whether it stands on the outside edge
+     * @param lines of it
+     * @param template kind of the template it is stitched with
+     */
+    public final List<MotifKnob<M>> knobs(
+            Motif motif, RunFrame frame, boolean hanging, List<StitchLine> lines, Optional<Kind> template) {
+        M own = type.cast(motif);
+        KnobsOnRun<M> to = new KnobsOnRun<>(params, own, new KnobsOnRun.Laid(frame, hanging, lines, template));
+        knobs(own, to);
+        return to.all();
+    }
 }

@@ -67,6 +67,18 @@ final class SailsLayout {
                 }
 
                 @Override
+                void knobs(Motif.Sails motif, KnobsOnRun<Motif.Sails> to) {
+                    Optional<StitchLine> sail = to.first(Stitched.SAIL, 0);
+                    Optional<StitchLine> echo = to.first(Stitched.ECHO, 1);
+                    if (motif.echoes() > 0 && sail.isPresent() && echo.isPresent()) {
+                        // The first echo comes back from the far edge: its foot is its end.
+                        Point foot = echo.get().path().end();
+                        double from = to.along(sail.get().path().start());
+                        to.along(SPACING, foot, from, motif.spacing() / (to.along(foot) - from));
+                    }
+                }
+
+                @Override
                 void lay(RunContext laying, Motif.Sails motif, double echo) {
                     new SailsLayout(laying, motif).lay();
                 }

@@ -38,7 +38,7 @@ public final class AreaGallery {
      * @param job with all templates that may be taken, of a quilt that is measured
      */
     public static Entry entry(QuiltJob job, AreaId id, AreaPreset preset) {
-        Area area = job.quilt().areas().get(id.number() - 1);
+        Area area = job.quilt().area(id).orElseThrow();
         Area one =
                 area instanceof Area.Blocks b ? new Area.Blocks(1, 1, b.width(), b.height(), 0, b.clearance()) : area;
         Path body = Path.polygon(QuiltShape.of(job.quilt()).body().corners()).reversed();

@@ -49,13 +49,12 @@ final class AreaPlanning {
                 new AreaRules(quilt.get(Dimension.BATTING), job.judging().mostInAPoint());
         List<AreaPlan> areas = new ArrayList<>();
         Map<PlanMemory.AreaAsked, AreaPlan> known = new HashMap<>();
-        for (int number = 1; number <= quilt.areas().size(); number++) {
-            AreaId id = new AreaId(number);
+        for (AreaId id : quilt.areaIds()) {
             AreaDesign design = job.design(id);
-            Area area = quilt.areas().get(number - 1);
+            Area area = quilt.area(id).orElseThrow();
             if (!(area instanceof Area.Applique) && wanted.test(id)) {
                 PlanMemory.AreaAsked asked = new PlanMemory.AreaAsked(
-                        id, area, design, around(number, body), rules, job.templates(), job.machine(), job.tape());
+                        id, area, design, around(id, body), rules, job.templates(), job.machine(), job.tape());
                 AreaPlan plan = memory.area(asked)
                         .orElseGet(
                                 () -> AreaDesigner.layOut(id, area, design, asked.around(), rules, tools, job.tape()));
@@ -71,16 +70,16 @@ final class AreaPlanning {
     }
 
     /** What lies on an area. */
-    private AreaSurroundings around(int number, Path body) {
+    private AreaSurroundings around(AreaId id, Path body) {
         Quilt quilt = job.quilt();
-        Area area = quilt.areas().get(number - 1);
+        Area area = quilt.area(id).orElseThrow();
         List<Path> inTheWay = new ArrayList<>();
         List<Double> echoes = new ArrayList<>();
-        for (int other = 1; other <= quilt.areas().size(); other++) {
-            Area on = quilt.areas().get(other - 1);
-            if (other != number && on.isOver(area)) {
+        for (AreaId other : quilt.areaIds()) {
+            Area on = quilt.area(other).orElseThrow();
+            if (!other.equals(id) && on.isOver(area)) {
                 inTheWay.addAll(memory.keptFree(on, body));
-                echoes.addAll(job.design(new AreaId(other)).echoesOutside());
+                echoes.addAll(job.design(other).echoesOutside());
             }
         }
         return new AreaSurroundings(body, inTheWay, echoes);

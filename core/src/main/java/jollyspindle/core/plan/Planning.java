@@ -69,10 +69,9 @@ final class Planning {
 
     private Map<AreaId, Path> appliques() {
         Map<AreaId, Path> outlines = new TreeMap<>();
-        List<Area> all = job.quilt().areas();
-        for (int i = 0; i < all.size(); i++) {
-            if (all.get(i) instanceof Area.Applique applique) {
-                outlines.put(new AreaId(i + 1), memory.outline(applique.outline()));
+        for (AreaId id : job.quilt().areaIds()) {
+            if (job.quilt().area(id).orElseThrow() instanceof Area.Applique applique) {
+                outlines.put(id, memory.outline(applique.outline()));
             }
         }
         return Collections.unmodifiableMap(outlines);

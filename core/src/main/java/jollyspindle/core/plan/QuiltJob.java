@@ -13,7 +13,6 @@ import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.placement.ToolId;
-import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
@@ -96,10 +95,9 @@ public record QuiltJob(
         double height = quilt.get(Dimension.BODY_LEFT).orElse(0);
         double all = 0;
         for (Map.Entry<AreaId, AreaDesign> one : designs.entrySet()) {
-            int number = one.getKey().number();
-            if (number <= quilt.areas().size()) {
-                all += AreaReckoning.lines(quilt.areas().get(number - 1), one.getValue(), width, height, templates);
-            }
+            all += quilt.area(one.getKey())
+                    .map(area -> AreaReckoning.lines(area, one.getValue(), width, height, templates))
+                    .orElse(0.0);
         }
         return all;
     }
@@ -123,7 +121,7 @@ public record QuiltJob(
     /** Of a border, without its corners, or of a strip, in square inches. */
     private static double cloth(Quilt quilt, GroupId group) {
         if (group.strip()) {
-            Strip strip = quilt.strips().get(group.number() - 1);
+            Strip strip = quilt.strip(group).orElseThrow();
             return strip.length() * strip.width();
         }
         double all = 0;
@@ -193,46 +191,32 @@ public record QuiltJob(
         return new QuiltJob(name, tape, machine, quilt, templates, judging, layouts, all);
     }
 
-    /** This job without an area; the designs of those after it move up with them. */
-    public QuiltJob withoutArea(int number) {
-        List<Area> areas = new ArrayList<>(quilt.areas());
-        areas.remove(number - 1);
-        TreeMap<AreaId, AreaDesign> moved = new TreeMap<>();
-        areaDesigns.forEach((id, design) -> {
-            if (id.number() != number) {
-                moved.put(id.number() > number ? new AreaId(id.number() - 1) : id, design);
-            }
-        });
-        return new QuiltJob(name, tape, machine, quilt.withAreas(areas), templates, judging, layouts, moved);
+    /** This job without an area and its design. */
+    public QuiltJob without(AreaId area) {
+        return with(area, AreaDesign.nothing()).withQuilt(quilt.without(area));
+    }
+
+    /** This job without a strip and its layout. */
+    public QuiltJob withoutStrip(GroupId strip) {
+        TreeMap<GroupId, RunLayout> kept = new TreeMap<>(layouts);
+        kept.remove(strip);
+        return new QuiltJob(name, tape, machine, quilt.withoutStrip(strip), templates, judging, kept, areaDesigns);
     }
 
     /** This job without a border; the layouts of those outside it move in with them. */
     public QuiltJob withoutBorder(int number) {
-        return withQuilt(quilt.withoutBorder(number)).withoutLayout(GroupId.border(number));
-    }
-
-    /** This job without a strip; the layouts of those after it move up with them. */
-    public QuiltJob withoutStrip(int number) {
-        var strips = new ArrayList<>(quilt.strips());
-        strips.remove(number - 1);
-        return withQuilt(quilt.withStrips(strips)).withoutLayout(GroupId.strip(number));
-    }
-
-    private QuiltJob withoutLayout(GroupId gone) {
         TreeMap<GroupId, RunLayout> moved = new TreeMap<>();
         layouts.forEach((id, layout) -> {
-            if (id.strip() != gone.strip() || id.number() < gone.number()) {
+            if (id.strip() || id.number() < number) {
                 moved.put(id, layout);
-            } else if (id.number() > gone.number()) {
+            } else if (id.number() > number) {
                 int to = id.number() - 1;
                 RunLayout kept =
-                        layout.tie().filter(t -> t.to() == gone.number()).isPresent()
-                                ? layout.with(Optional.empty())
-                                : layout;
-                moved.put(new GroupId(id.strip(), to), kept.moved(to));
+                        layout.tie().filter(t -> t.to() == number).isPresent() ? layout.with(Optional.empty()) : layout;
+                moved.put(GroupId.border(to), kept.moved(to));
             }
         });
-        return new QuiltJob(name, tape, machine, quilt, templates, judging, moved, areaDesigns);
+        return new QuiltJob(name, tape, machine, quilt.withoutBorder(number), templates, judging, moved, areaDesigns);
     }
 
     /** This job with a copy of a template: in place of the one with the same id, or besides the others. */

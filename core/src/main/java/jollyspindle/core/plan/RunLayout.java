@@ -82,11 +82,10 @@ public record RunLayout(Design design, Wish wish, Optional<Tie> tie, SortedMap<R
         return new RunLayout(design, wish, tie, new TreeMap<>());
     }
 
-    /** This layout of a group that has moved to another number; its chosen runs with it. */
+    /** This layout of a border that has moved to another place; its chosen runs with it. */
     RunLayout moved(int to) {
         TreeMap<RunId, School> moved = new TreeMap<>();
-        chosen.forEach((id, school) ->
-                moved.put(id instanceof RunId.BorderRun run ? RunId.of(to, run.where()) : RunId.strip(to), school));
+        chosen.forEach((id, school) -> moved.put(RunId.of(to, id.side().orElseThrow()), school));
         // A tie to the border that has gone, or to one outside, makes no sense any longer.
         Optional<Tie> kept = tie.filter(t -> t.to() < to).map(t -> new Tie(to, t.to(), t.ratio()));
         return new RunLayout(design, wish, kept, moved);

@@ -7,7 +7,7 @@ import java.util.regex.Pattern;
 /**
  * An area of the body.
  *
- * @param number from 1, in the order in which the quilt's areas are listed
+ * @param number from 1, which it keeps when others come and go
  */
 public record AreaId(int number) implements RegionId, Comparable<AreaId> {
 

@@ -9,7 +9,7 @@ import java.util.regex.Pattern;
  * Which runs are divided together: the four sides of a border, or a strip by itself.
  *
  * @param strip whether it is a strip; otherwise a border
- * @param number of the border from the body outward, or of the strip; from 1
+ * @param number of the border from the body outward, or which the strip keeps when others come and go; from 1
  */
 public record GroupId(boolean strip, int number) implements Comparable<GroupId> {
 

@@ -1,5 +1,7 @@
 package jollyspindle.core.quilt;
 
+import jollyspindle.core.code.LastingNumbers;
+
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -18,13 +20,15 @@ import java.util.stream.Stream;
  * @param easing what opposite sides are planned at
  * @param strips quilted like borders
  * @param areas of the body
+ * @param numbers by which strips and areas are named
  */
 public record Quilt(
         SortedMap<Dimension, Double> measured,
         List<Border> borders,
         Easings easing,
         List<Strip> strips,
-        List<Area> areas) {
+        List<Area> areas,
+        Numbers numbers) {
 
     public static final int MOST_BORDERS = 4;
 
@@ -47,6 +51,29 @@ public record Quilt(
         }
     }
 
+    /**
+     * The numbers that strips and areas keep when others come and go, each in the order in which they are listed.
+     *
+     * @param strips one each; where there are too few, or one twice, another is given
+     * @param areas likewise
+     */
+    public record Numbers(List<Integer> strips, List<Integer> areas) {
+
+        /** Each has the number of its place. */
+        public static final Numbers BY_PLACE = new Numbers(List.of(), List.of());
+
+        public Numbers {
+            strips = List.copyOf(strips);
+            areas = List.copyOf(areas);
+        }
+
+        private static List<Integer> given(List<Integer> numbers, int size) {
+            List<Integer> all = new ArrayList<>(numbers.subList(0, Math.min(size, numbers.size())));
+            all.addAll(Collections.nCopies(size - all.size(), 0));
+            return LastingNumbers.given(all, n -> n, (was, now) -> now);
+        }
+    }
+
     public Quilt {
         measured = Collections.unmodifiableSortedMap(new TreeMap<>(measured));
         measured.values().forEach(v -> {
@@ -61,6 +88,18 @@ public record Quilt(
             throw new IllegalArgumentException(
                     borders.size() + " borders, " + strips.size() + " strips, " + areas.size() + " areas");
         }
+        numbers = new Numbers(
+                Numbers.given(numbers.strips(), strips.size()), Numbers.given(numbers.areas(), areas.size()));
+    }
+
+    /** A quilt whose strips and areas have the numbers of their places. */
+    public Quilt(
+            SortedMap<Dimension, Double> measured,
+            List<Border> borders,
+            Easings easing,
+            List<Strip> strips,
+            List<Area> areas) {
+        this(measured, borders, easing, strips, areas, Numbers.BY_PLACE);
     }
 
     /** A quilt with one border and nothing else. */
@@ -101,7 +140,7 @@ public record Quilt(
     }
 
     private Quilt withMeasured(SortedMap<Dimension, Double> other) {
-        return new Quilt(other, borders, easing, strips, areas);
+        return new Quilt(other, borders, easing, strips, areas, numbers);
     }
 
     /** This quilt with other corners of its innermost border. */
@@ -110,28 +149,117 @@ public record Quilt(
     }
 
     public Quilt with(Easings other) {
-        return new Quilt(measured, borders, other, strips, areas);
+        return new Quilt(measured, borders, other, strips, areas, numbers);
     }
 
+    /** This quilt with other strips; those at places that there were keep the numbers of these. */
     public Quilt withStrips(List<Strip> other) {
-        return new Quilt(measured, borders, easing, other, areas);
+        return new Quilt(measured, borders, easing, other, areas, numbers);
     }
 
+    /** This quilt with other areas; those at places that there were keep the numbers of these. */
     public Quilt withAreas(List<Area> other) {
-        return new Quilt(measured, borders, easing, strips, other);
+        return new Quilt(measured, borders, easing, strips, other, numbers);
+    }
+
+    /** This quilt with one more strip, the last of {@link #stripIds}. */
+    public Quilt adding(Strip strip) {
+        return withStrips(Stream.concat(strips.stream(), Stream.of(strip)).toList());
+    }
+
+    /** This quilt with one more area, the last of {@link #areaIds}. */
+    public Quilt adding(Area area) {
+        return withAreas(Stream.concat(areas.stream(), Stream.of(area)).toList());
+    }
+
+    /** This quilt with a strip in place of one; as it is if that isn't there. */
+    public Quilt with(GroupId id, Strip strip) {
+        return withStrips(replaced(strips, stripIds().indexOf(id), strip));
+    }
+
+    /** This quilt with an area in place of one; as it is if that isn't there. */
+    public Quilt with(AreaId id, Area area) {
+        return withAreas(replaced(areas, areaIds().indexOf(id), area));
+    }
+
+    private static <T> List<T> replaced(List<T> all, int index, T by) {
+        List<T> copy = new ArrayList<>(all);
+        if (index >= 0) {
+            copy.set(index, by);
+        }
+        return copy;
+    }
+
+    /** This quilt without a strip; the others keep their numbers. */
+    public Quilt withoutStrip(GroupId id) {
+        int gone = stripIds().indexOf(id);
+        return new Quilt(
+                measured,
+                borders,
+                easing,
+                without(strips, gone),
+                areas,
+                new Numbers(without(numbers.strips(), gone), numbers.areas()));
+    }
+
+    /** This quilt without an area; the others keep their numbers. */
+    public Quilt without(AreaId id) {
+        int gone = areaIds().indexOf(id);
+        return new Quilt(
+                measured,
+                borders,
+                easing,
+                strips,
+                without(areas, gone),
+                new Numbers(numbers.strips(), without(numbers.areas(), gone)));
+    }
+
+    private static <T> List<T> without(List<T> all, int index) {
+        List<T> copy = new ArrayList<>(all);
+        if (index >= 0) {
+            copy.remove(index);
+        }
+        return copy;
+    }
+
+    /** The strips' names, in the order in which they are listed. */
+    public List<GroupId> stripIds() {
+        return numbers.strips().stream().map(GroupId::strip).toList();
+    }
+
+    /** The areas' names, in the order in which they are listed. */
+    public List<AreaId> areaIds() {
+        return numbers.areas().stream().map(AreaId::new).toList();
+    }
+
+    /** The areas' names, those that lie below others first. */
+    public List<AreaId> areaIdsFromBelow() {
+        return areaIds().stream()
+                .sorted((a, b) -> {
+                    Area one = area(a).orElseThrow();
+                    Area other = area(b).orElseThrow();
+                    return one.isOver(other) ? 1 : other.isOver(one) ? -1 : 0;
+                })
+                .toList();
+    }
+
+    /** An area, if it is there. */
+    public Optional<Area> area(AreaId id) {
+        int index = numbers.areas().indexOf(id.number());
+        return index < 0 ? Optional.empty() : Optional.of(areas.get(index));
     }
 
     public Quilt withBorder(int number, Border other) {
         List<Border> copy = new ArrayList<>(borders);
         copy.set(number - 1, other);
-        return new Quilt(measured, copy, easing, strips, areas);
+        return new Quilt(measured, copy, easing, strips, areas, numbers);
     }
 
     /** This quilt with one more border round it. */
     public Quilt withBorderOutside(Border border) {
         List<Border> copy = new ArrayList<>(borders);
         copy.add(border);
-        return new Quilt(measured, copy, easing, strips, areas);
+        return new Quilt(measured, copy, easing, strips, areas, numbers);
     }
 
     /** This quilt without a border and what was measured of it; those outside it move in by one. */
@@ -147,7 +275,7 @@ public record Quilt(
                 moved.put(dimension.border() > number ? dimension.ofBorder(dimension.border() - 1) : dimension, inches);
             }
         });
-        return new Quilt(moved, fewer, easing, strips, areas);
+        return new Quilt(moved, fewer, easing, strips, areas, numbers);
     }
 
     /**
@@ -233,7 +361,7 @@ public record Quilt(
     /** The unit that a border or a strip is pieced from, in inches. */
     public OptionalDouble unit(GroupId group) {
         return group.strip()
-                ? strips.get(group.number() - 1).unit()
+                ? strip(group).orElseThrow().unit()
                 : border(group.number()).unit();
     }
 
@@ -245,9 +373,7 @@ public record Quilt(
                 groups.add(GroupId.border(border));
             }
         }
-        for (int strip = 1; strip <= strips.size(); strip++) {
-            groups.add(GroupId.strip(strip));
-        }
+        groups.addAll(stripIds());
         return List.copyOf(groups);
     }
 
@@ -262,8 +388,7 @@ public record Quilt(
 
     /** The strip of a group, if it is one that is there. */
     public Optional<Strip> strip(GroupId group) {
-        return group.strip() && group.number() <= strips.size()
-                ? Optional.of(strips.get(group.number() - 1))
-                : Optional.empty();
+        int index = group.strip() ? numbers.strips().indexOf(group.number()) : -1;
+        return index < 0 ? Optional.empty() : Optional.of(strips.get(index));
     }
 }

@@ -33,8 +33,8 @@ public record QuiltShape(BodyShape body, List<RingShape> rings, List<RunFrame> s
             rings.add(RingShape.of(quilt, body, border));
         }
         List<RunFrame> strips = new ArrayList<>();
-        for (int strip = 1; strip <= quilt.strips().size(); strip++) {
-            strips.add(quilt.strips().get(strip - 1).frame(strip));
+        for (GroupId id : quilt.stripIds()) {
+            strips.add(quilt.strip(id).orElseThrow().frame(id.number()));
         }
         List<Point> reserve =
                 rings.isEmpty() ? body.corners() : rings.get(rings.size() - 1).limit();
@@ -66,8 +66,7 @@ public record QuiltShape(BodyShape body, List<RingShape> rings, List<RunFrame> s
                     ? Optional.of(rings.get(border.border() - 1).runs().get(border.where()))
                     : Optional.empty();
         }
-        int strip = ((RunId.StripRun) id).number();
-        return strip <= strips.size() ? Optional.of(strips.get(strip - 1)) : Optional.empty();
+        return strips.stream().filter(strip -> strip.id().equals(id)).findFirst();
     }
 
     /**

@@ -36,11 +36,12 @@ public record AreaWords(Words words) {
 
     /** {@code Medallion}, {@code Blocks}; with their number where there are several. */
     public static String name(AreaId id, Quilt quilt) {
-        if (id.number() > quilt.areas().size()) {
+        Optional<Area> found = quilt.area(id);
+        if (found.isEmpty()) {
             // It has just been taken out; whoever still speaks of it will hear of that with the next plan.
             return "Area " + id.number();
         }
-        Area area = quilt.areas().get(id.number() - 1);
+        Area area = found.get();
         long alike = quilt.areas().stream()
                 .filter(a -> a.getClass() == area.getClass())
                 .count();

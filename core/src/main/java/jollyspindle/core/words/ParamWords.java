@@ -33,6 +33,11 @@ public final class ParamWords {
         return text(kind + "." + param.code());
     }
 
+    /** What a param is called where it is taken hold of on the cloth and dragged. */
+    public String dragged(Param<?, ?> param) {
+        return text(kind + "." + param.code() + ".dragged");
+    }
+
     /** What one of the values to choose from is called. */
     public <E extends Enum<E>> String name(Param.Choice<?, E> param, E value) {
         return text(kind + "." + param.code() + "." + Codes.of(value));

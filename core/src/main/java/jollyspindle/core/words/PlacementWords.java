@@ -62,8 +62,8 @@ public record PlacementWords(Words words) {
     private static double crown(QuiltJob job, RegionId region) {
         if (region instanceof RunId.StripRun strip) {
             return job.quilt()
-                    .strips()
-                    .get(strip.number() - 1)
+                    .strip(strip.group())
+                    .orElseThrow()
                     .frame(strip.number())
                     .rotation();
         }

@@ -4,6 +4,7 @@ import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.division.school.Even;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
@@ -11,6 +12,9 @@ import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.GroupId;
+import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.shelf.StarterShelf;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -19,7 +23,9 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -45,6 +51,40 @@ class AreaPlansTest {
 
     private static double nearest(List<StitchLine> lines, Point to) {
         return lines.stream().mapToDouble(l -> l.path().distance(to)).min().orElseThrow();
+    }
+
+    private static List<String> names(WorkPlan plan, AreaId area) {
+        return plan.area(area).orElseThrow().lines().stream()
+                .map(line -> line.id().code())
+                .toList();
+    }
+
+    /** What is stitched in an area or on a strip keeps its names whatever comes and goes before it. */
+    @Test
+    void areasAndStripsThatComeAndGoRenameNoOthers() {
+        Strip sash = new Strip("Sash", Strip.Kind.FREE, new Point(-20, 30), 0, 40, 3, OptionalDouble.empty());
+        QuiltJob job = job(new Area.Blocks(1, 1, 9, 9, 0), new Area.Medallion(15), new Area.Body(0))
+                .with(SECOND, hatch(1))
+                .with(THIRD, hatch(2));
+        job = job.withQuilt(job.quilt().withStrips(List.of(sash.withName("One"), sash)));
+        job = job.choosing(Map.of(RunId.strip(2), new Even(8)));
+        WorkPlan before = Planner.plan(job);
+        QuiltJob fewer = job.without(FIRST).withoutStrip(GroupId.strip(1));
+        WorkPlan after = Planner.plan(fewer);
+        for (AreaId id : List.of(SECOND, THIRD)) {
+            assertThat(names(after, id)).isNotEmpty().containsExactlyInAnyOrderElementsOf(names(before, id));
+        }
+        assertThat(after.area(FIRST)).isEmpty();
+        assertThat(after.run(RunId.strip(1))).isEmpty();
+        assertThat(after.run(RunId.strip(2)).orElseThrow().division().count()).isEqualTo(8);
+        assertThat(fewer.quilt().strip(GroupId.strip(2)).orElseThrow().name()).isEqualTo("Sash");
+        // What is added is named like none that is there.
+        QuiltJob more = fewer.withQuilt(
+                fewer.quilt().adding(new Area.Blocks(1, 1, 9, 9, 0)).adding(sash));
+        assertThat(more.quilt().areaIds()).containsExactly(SECOND, THIRD, new AreaId(4));
+        assertThat(more.quilt().stripIds()).containsExactly(GroupId.strip(2), GroupId.strip(3));
+        assertThat(more.design(new AreaId(4)).isNothing()).isTrue();
+        assertThat(names(Planner.plan(more), SECOND)).containsExactlyInAnyOrderElementsOf(names(before, SECOND));
     }
 
     /** Appliqués keep all off, a medallion the blocks and the background, the blocks the background; the order given is no matter. */

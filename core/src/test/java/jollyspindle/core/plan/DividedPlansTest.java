@@ -489,9 +489,10 @@ class DividedPlansTest {
                                 job.quilt().strips().get(0),
                                 job.quilt().strips().get(0).withName("Other"))))
                 .choosing(Map.of(RunId.strip(2), new Even(10)));
-        assertThat(two.withoutStrip(1).layout(GroupId.strip(1)).chosen()).containsOnlyKeys(RunId.strip(1));
-        assertThat(Planner.plan(two.withoutStrip(1))
-                        .run(RunId.strip(1))
+        assertThat(two.withoutStrip(GroupId.strip(1)).layout(GroupId.strip(2)).chosen())
+                .containsOnlyKeys(RunId.strip(2));
+        assertThat(Planner.plan(two.withoutStrip(GroupId.strip(1)))
+                        .run(RunId.strip(2))
                         .orElseThrow()
                         .division()
                         .count())

@@ -1,19 +1,27 @@
 package jollyspindle.core.words;
 
+import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.area.AreaMotifType;
 import jollyspindle.core.area.AreaMotifTypes;
+import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.school.SchoolTypes;
+import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.motif.CornerTypes;
 import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.param.Param;
+import jollyspindle.core.quilt.Area;
 import jollyspindle.core.shelf.form.FormTypes;
 import org.junit.jupiter.api.Test;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalDouble;
 import java.util.ResourceBundle;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -50,10 +58,47 @@ class ParamWordsTest {
                 used.addAll(List.of("form." + Codes.of(type.kind()) + ".figure", kind));
             }
         });
+        dragged();
+        draggedOnRuns();
         assertThat(ResourceBundle.getBundle("jollyspindle.core.words.kinds", Locale.ROOT).keySet().stream()
                         // Only where the name alone doesn't do.
                         .filter(key -> !key.contains("-preset.") && !key.endsWith(".called")))
                 .containsExactlyInAnyOrderElementsOf(used);
+    }
+
+    /** What is dragged is called something there, too, and nothing else is. */
+    private void dragged() {
+        Stream<AreaMotif> offered = Stream.of(new Area.Blocks(2, 2, 9, 9, 0), new Area.Medallion(12), new Area.Body(0))
+                .flatMap(area -> AreaPreset.of(area).stream())
+                .map(AreaPreset::motif);
+        // Some lengths needn't be there.
+        Stream<AreaMotif> full = Stream.of(
+                new AreaMotif.Wreath(8, OptionalDouble.of(3)), new AreaMotif.Rings(2, 1, 3, AreaMotif.Spokes.NONE));
+        Stream.concat(offered, full).forEach(motif -> {
+            AreaMotifType<?> type = AreaMotifTypes.of(motif);
+            ParamWords words = new ParamWords("area." + type.code());
+            type.knobs(motif, Point.ORIGIN, Box.of(Point.ORIGIN, new Point(9, 9)))
+                    .forEach(knob -> {
+                        used.add("area." + type.code() + "." + knob.param().code() + ".dragged");
+                        assertThat(words.dragged(knob.param())).isNotBlank();
+                    });
+        });
+    }
+
+    /** What is dragged on runs shows at lines; that a plan has it is seen where the table is tested. */
+    private void draggedOnRuns() {
+        ResourceBundle.getBundle("jollyspindle.core.words.kinds", Locale.ROOT).keySet().stream()
+                .filter(key -> key.startsWith("run.") && key.endsWith(".dragged"))
+                .forEach(key -> {
+                    String[] parts = key.split("\\.");
+                    assertThat(MotifTypes.ALL.stream()
+                                    .filter(type -> type.code().equals(parts[1]))
+                                    .flatMap(type -> type.params().all().stream())
+                                    .map(Param::code))
+                            .as(key)
+                            .contains(parts[2]);
+                    used.add(key);
+                });
     }
 
     private <M> void named(String kind, List<Param<M, ?>> params, boolean hints) {

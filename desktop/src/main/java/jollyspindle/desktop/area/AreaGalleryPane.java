@@ -52,8 +52,7 @@ final class AreaGalleryPane extends VBox {
             return;
         }
         Gradually.fill(
-                this,
-                AreaPreset.of(job.quilt().areas().get(id.number() - 1)).stream().map(preset -> () -> {
+                this, AreaPreset.of(job.quilt().area(id).orElseThrow()).stream().map(preset -> () -> {
                     Card card = new Card(preset);
                     work.ask(() -> AreaGallery.entry(job, id, preset), card::show);
                     return card;

@@ -171,19 +171,19 @@ public final class AreasPane extends VBox {
     }
 
     private void heads(AreaId id) {
-        List<Integer> areas = desk.stitchable();
+        List<AreaId> areas = desk.stitchable();
         if (areas.size() > 1) {
-            ComboBox<Integer> choice = new ComboBox<>();
+            ComboBox<AreaId> choice = new ComboBox<>();
             Choices.prepare(
                     choice,
                     "area-choice",
                     "Which area",
                     areas,
-                    n -> AreaWords.name(new AreaId(n), bench.job().quilt()));
-            choice.setValue(id.number());
+                    area -> AreaWords.name(area, bench.job().quilt()));
+            choice.setValue(id);
             choice.setOnAction(e -> {
-                if (choice.getValue() != null && choice.getValue() != id.number()) {
-                    desk.choose(new AreaId(choice.getValue()), 1);
+                if (choice.getValue() != null && !choice.getValue().equals(id)) {
+                    desk.choose(choice.getValue(), 1);
                 }
             });
             parts.add(() -> choice);

@@ -20,8 +20,10 @@ import jollyspindle.desktop.model.Workbench;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleFunction;
@@ -49,7 +51,7 @@ final class BodyAreasPane extends VBox {
     private final VBox head = new VBox(SPACING);
 
     /** The areas' fields, a box each. */
-    private final List<VBox> boxes = new ArrayList<>();
+    private final Map<AreaId, VBox> boxes = new HashMap<>();
 
     /**
      * A pane for the job on the table.
@@ -72,24 +74,24 @@ final class BodyAreasPane extends VBox {
             super(bench);
         }
 
-        Node size(int number, String id, String name, double now, DoubleFunction<Area> area) {
-            return between(number, id, name, now, 1.0 / 8, FAR, area);
+        Node size(AreaId of, String id, String name, double now, DoubleFunction<Area> area) {
+            return between(of, id, name, now, 1.0 / 8, FAR, area);
         }
 
         Node between(
-                int number, String id, String name, double now, double least, double most, DoubleFunction<Area> area) {
+                AreaId of, String id, String name, double now, double least, double most, DoubleFunction<Area> area) {
             return length(
-                    id + "-" + number,
+                    id + "-" + of.number(),
                     name,
                     false,
                     OptionalDouble.of(now),
                     least,
                     most,
-                    d -> replace(number, name, area.apply(d.getAsDouble())));
+                    d -> replace(of, name, area.apply(d.getAsDouble())));
         }
 
-        Node count(int number, String id, String name, int now, IntFunction<Area> area) {
-            return whole(id + "-" + number, name, now, 1, Area.MOST, n -> replace(number, name, area.apply(n)));
+        Node count(AreaId of, String id, String name, int now, IntFunction<Area> area) {
+            return whole(id + "-" + of.number(), name, now, 1, Area.MOST, n -> replace(of, name, area.apply(n)));
         }
     }
 
@@ -102,24 +104,34 @@ final class BodyAreasPane extends VBox {
             head.setUserData(above);
             Gradually.atOnce(head, head(drawn));
         }
-        for (int number = 1; number <= quilt.areas().size(); number++) {
-            if (number > boxes.size()) {
-                VBox box = new VBox(SPACING);
-                boxes.add(box);
-                getChildren().add(box);
+        boxes.keySet().removeIf(id -> {
+            boolean gone = quilt.area(id).isEmpty();
+            if (gone) {
+                getChildren().remove(boxes.get(id));
             }
-            show(number, quilt.areas().get(number - 1), boxes.get(number - 1));
+            return gone;
+        });
+        for (AreaId id : quilt.areaIds()) {
+            VBox box = boxes.computeIfAbsent(id, i -> {
+                VBox made = new VBox(SPACING);
+                getChildren().add(made);
+                return made;
+            });
+            show(id, quilt.area(id).orElseThrow(), box);
         }
-        List<VBox> gone = boxes.subList(quilt.areas().size(), boxes.size());
-        getChildren().removeAll(gone);
-        gone.clear();
+        // One that was taken out and is brought back stands where it stood.
+        List<Node> order = new ArrayList<>(List.of(head));
+        quilt.areaIds().forEach(id -> order.add(boxes.get(id)));
+        if (!getChildren().equals(order)) {
+            getChildren().setAll(order);
+        }
     }
 
     /** Makes an area's fields anew if they would show something else; those of the other areas stay. */
-    private void show(int number, Area area, VBox box) {
+    private void show(AreaId id, Area area, VBox box) {
         Quilt quilt = bench.job().quilt();
         Shown next = new Shown(
-                AreaWords.name(new AreaId(number), quilt),
+                AreaWords.name(id, quilt),
                 area,
                 bench.job().tape(),
                 quilt.get(Dimension.BODY_TOP),
@@ -130,7 +142,7 @@ final class BodyAreasPane extends VBox {
         boolean alike = box.getUserData() instanceof Shown before && before.isLike(next);
         box.setUserData(next);
         List<Node> nodes = new ArrayList<>();
-        one(number, area, nodes);
+        one(id, area, nodes);
         if (alike) {
             // In one go: what shrinks and grows again would move under the quilter's eyes.
             Keyboard.kept(box, () -> Gradually.atOnce(box, nodes));
@@ -192,11 +204,7 @@ final class BodyAreasPane extends VBox {
     }
 
     private void added(String name, Area area) {
-        bench.editQuilt(name, q -> {
-            List<Area> all = new ArrayList<>(q.areas());
-            all.add(area);
-            return q.withAreas(all);
-        });
+        bench.editQuilt(name, q -> q.adding(area));
     }
 
     private Button draw() {
@@ -227,52 +235,47 @@ final class BodyAreasPane extends VBox {
         return button;
     }
 
-    private void replace(int number, String what, Area area) {
-        if (number > bench.job().quilt().areas().size()) {
+    private void replace(AreaId id, String what, Area area) {
+        if (bench.job().quilt().area(id).isEmpty()) {
             // The area is gone, and its fields are about to go.
             return;
         }
         bench.editQuilt(
-                AreaWords.name(new AreaId(number), bench.job().quilt()) + ": " + what.toLowerCase(Locale.ROOT), q -> {
-                    List<Area> all = new ArrayList<>(q.areas());
-                    all.set(number - 1, area);
-                    return q.withAreas(all);
-                });
+                AreaWords.name(id, bench.job().quilt()) + ": " + what.toLowerCase(Locale.ROOT), q -> q.with(id, area));
     }
 
     // --- one area ----------------------------------------------------------------------------------------------
 
-    private void one(int number, Area area, List<Node> nodes) {
-        nodes.add(
-                Labelled.heading(AreaWords.name(new AreaId(number), bench.job().quilt())));
+    private void one(AreaId id, Area area, List<Node> nodes) {
+        nodes.add(Labelled.heading(AreaWords.name(id, bench.job().quilt())));
         if (area instanceof Area.Blocks b) {
-            blocks(number, b, nodes);
+            blocks(id, b, nodes);
         } else if (area instanceof Area.Medallion m) {
             nodes.add(Labelled.row(
                     make.choice(
-                            "area-shape-" + number,
+                            "area-shape-" + id.number(),
                             "Shape",
                             List.of(Area.Shape.values()),
                             m.shape(),
                             AreaWords::name,
-                            s -> replace(number, "shape", new Area.Medallion(s, m.diameter(), m.clearance()))),
+                            s -> replace(id, "shape", new Area.Medallion(s, m.diameter(), m.clearance()))),
                     make.size(
-                            number,
+                            id,
                             "area-medallion",
                             m.shape() == Area.Shape.ROUND ? "Diameter" : "Side to side",
                             m.diameter(),
                             v -> new Area.Medallion(m.shape(), v, m.clearance()))));
         } else if (area instanceof Area.Applique a) {
-            outline(number, a, nodes);
+            outline(id, a, nodes);
         }
         double most = area instanceof Area.Applique ? 12 : 6;
         Button out = new Button("Take it out");
-        out.setId("area-remove-" + number);
-        out.setOnAction(e -> bench.edit(
-                "without " + AreaWords.name(new AreaId(number), bench.job().quilt()), job -> job.withoutArea(number)));
+        out.setId("area-remove-" + id.number());
+        out.setOnAction(
+                e -> bench.edit("without " + AreaWords.name(id, bench.job().quilt()), job -> job.without(id)));
         nodes.add(Labelled.row(
                 make.between(
-                        number,
+                        id,
                         "area-clearance",
                         area instanceof Area.Applique ? "Clearance" : "Kept clear at the edge",
                         area.clearance(),
@@ -282,38 +285,38 @@ final class BodyAreasPane extends VBox {
                 out));
     }
 
-    private void blocks(int number, Area.Blocks b, List<Node> nodes) {
+    private void blocks(AreaId id, Area.Blocks b, List<Node> nodes) {
         double c = b.clearance();
         Collections.addAll(
                 nodes,
                 Labelled.row(
                         make.count(
-                                number,
+                                id,
                                 "area-columns",
                                 "Blocks across",
                                 b.columns(),
                                 n -> new Area.Blocks(n, b.rows(), b.width(), b.height(), b.gap(), c)),
                         make.count(
-                                number,
+                                id,
                                 "area-rows",
                                 "Blocks down",
                                 b.rows(),
                                 n -> new Area.Blocks(b.columns(), n, b.width(), b.height(), b.gap(), c))),
                 Labelled.row(
                         make.size(
-                                number,
+                                id,
                                 "area-width",
                                 "Block, wide",
                                 b.width(),
                                 v -> new Area.Blocks(b.columns(), b.rows(), v, b.height(), b.gap(), c)),
                         make.size(
-                                number,
+                                id,
                                 "area-height",
                                 "Block, high",
                                 b.height(),
                                 v -> new Area.Blocks(b.columns(), b.rows(), b.width(), v, b.gap(), c))),
                 make.between(
-                        number,
+                        id,
                         "area-gap",
                         "Sashing between",
                         b.gap(),
@@ -329,46 +332,46 @@ final class BodyAreasPane extends VBox {
                             + bench.words().length(wide)
                             + " by " + bench.words().length(high) + ".",
                     "refused");
-            over.setId("area-over-" + number);
+            over.setId("area-over-" + id.number());
             nodes.add(over);
         }
     }
 
     // --- appliqués ---------------------------------------------------------------------------------------------
 
-    private void outline(int number, Area.Applique a, List<Node> nodes) {
+    private void outline(AreaId id, Area.Applique a, List<Node> nodes) {
         if (a.outline() instanceof Area.Ellipse e) {
             Point c = e.centre();
             Collections.addAll(
                     nodes,
                     Labelled.row(
                             make.size(
-                                    number,
+                                    id,
                                     "applique-width",
                                     "Wide",
                                     e.width(),
                                     v -> with(a, new Area.Ellipse(c, v, e.height(), e.turned()))),
                             make.size(
-                                    number,
+                                    id,
                                     "applique-height",
                                     "High",
                                     e.height(),
                                     v -> with(a, new Area.Ellipse(c, e.width(), v, e.turned())))),
-                    place(number, c, p -> with(a, new Area.Ellipse(p, e.width(), e.height(), e.turned()))),
-                    turned(number, e.turned(), t -> with(a, new Area.Ellipse(c, e.width(), e.height(), t))));
+                    place(id, c, p -> with(a, new Area.Ellipse(p, e.width(), e.height(), e.turned()))),
+                    turned(id, e.turned(), t -> with(a, new Area.Ellipse(c, e.width(), e.height(), t))));
         } else if (a.outline() instanceof Area.Drawn d) {
             Collections.addAll(
                     nodes,
                     make.size(
-                            number,
+                            id,
                             "applique-width",
                             "Wide; its height follows",
                             d.shape().mainSize(),
                             v -> with(a, new Area.Drawn(d.shape().withMainSize(v), d.centre(), d.turned()))),
-                    place(number, d.centre(), p -> with(a, new Area.Drawn(d.shape(), p, d.turned()))),
-                    turned(number, d.turned(), t -> with(a, new Area.Drawn(d.shape(), d.centre(), t))));
+                    place(id, d.centre(), p -> with(a, new Area.Drawn(d.shape(), p, d.turned()))),
+                    turned(id, d.turned(), t -> with(a, new Area.Drawn(d.shape(), d.centre(), t))));
         } else {
-            nodes.add(corners(number, a, (Area.Corners) a.outline()));
+            nodes.add(corners(id, a, (Area.Corners) a.outline()));
         }
     }
 
@@ -376,10 +379,10 @@ final class BodyAreasPane extends VBox {
         Area apply(Point p);
     }
 
-    private Node place(int number, Point c, Placed area) {
+    private Node place(AreaId id, Point c, Placed area) {
         return Labelled.row(
                 make.between(
-                        number,
+                        id,
                         "applique-x",
                         "Right of the middle",
                         c.x(),
@@ -387,32 +390,26 @@ final class BodyAreasPane extends VBox {
                         FAR,
                         v -> area.apply(new Point(v, c.y()))),
                 make.between(
-                        number,
-                        "applique-y",
-                        "Above the middle",
-                        c.y(),
-                        -FAR,
-                        FAR,
-                        v -> area.apply(new Point(c.x(), v))));
+                        id, "applique-y", "Above the middle", c.y(), -FAR, FAR, v -> area.apply(new Point(c.x(), v))));
     }
 
-    private Node turned(int number, double now, DoubleFunction<Area> area) {
+    private Node turned(AreaId id, double now, DoubleFunction<Area> area) {
         return make.degrees(
-                "applique-turned-" + number,
+                "applique-turned-" + id.number(),
                 "Turned to the left, degrees",
                 now,
                 -360,
                 360,
                 "0 is as it was drawn",
-                t -> replace(number, "turned", area.apply(t)));
+                t -> replace(id, "turned", area.apply(t)));
     }
 
     /** The corners, each right of and above the middle; typed they are what is clicked on the table. */
-    private Node corners(int number, Area.Applique a, Area.Corners c) {
+    private Node corners(AreaId id, Area.Applique a, Area.Corners c) {
         TypedField field = new TypedField(
-                "applique-corners-" + number, "Corners, right of and above the middle", text -> new TypedCorners(
+                "applique-corners-" + id.number(), "Corners, right of and above the middle", text -> new TypedCorners(
                                 bench.words(), FAR)
-                        .read(text, corners -> replace(number, "corners", with(a, new Area.Corners(corners)))));
+                        .read(text, corners -> replace(id, "corners", with(a, new Area.Corners(corners)))));
         field.show(c.corners().stream()
                 .map(p -> bench.words().exact(p.x()) + ", " + bench.words().exact(p.y()))
                 .collect(Collectors.joining("; ")));

@@ -1,7 +1,9 @@
 package jollyspindle.desktop.bench;
 
+import jollyspindle.core.code.LastingNumbers;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.RunId;
@@ -15,7 +17,6 @@ import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.Workbench;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -34,32 +35,29 @@ import javafx.scene.layout.VBox;
 final class StripsPane extends VBox {
 
     private final Workbench bench;
-    private final ComboBox<Integer> chosen = new ComboBox<>();
+    private final ComboBox<GroupId> chosen = new ComboBox<>();
     private final VBox one = new VBox(4);
     private final BodyAreasPane areas;
     private final Button remove = new Button("Take it out");
-    private int number = 1;
+    private GroupId edited = GroupId.strip(1);
     private Object shownStrip;
-    private int shownNumber;
+    private GroupId shownId;
     private boolean showing;
 
     StripsPane(Workbench bench, Supplier<Optional<OutlineForm>> drawing) {
         super(6);
         this.bench = bench;
         areas = new BodyAreasPane(bench, drawing);
-        Choices.prepare(
-                chosen,
-                "strip-choice",
-                "Which strip",
-                List.of(),
-                n -> n <= bench.job().quilt().strips().size()
-                        ? bench.job().quilt().strips().get(n - 1).name()
-                        : "");
+        Choices.prepare(chosen, "strip-choice", "Which strip", List.of(), id -> bench.job()
+                .quilt()
+                .strip(id)
+                .map(Strip::name)
+                .orElse(""));
         chosen.setPromptText("no strip yet");
         chosen.setOnAction(e -> {
             if (!showing && chosen.getValue() != null) {
-                number = chosen.getValue();
-                bench.selection().choose(RunId.strip(number));
+                edited = chosen.getValue();
+                bench.selection().choose(RunId.strip(edited.number()));
                 show();
             }
         });
@@ -71,8 +69,8 @@ final class StripsPane extends VBox {
         down.setOnAction(e -> add(false));
         remove.setId("strip-remove");
         remove.setOnAction(e -> {
-            int gone = number;
-            bench.edit("strip " + gone + " taken out", job -> job.withoutStrip(gone));
+            GroupId gone = edited;
+            bench.edit("strip " + gone.number() + " taken out", job -> job.withoutStrip(gone));
         });
         getChildren()
                 .addAll(
@@ -94,7 +92,7 @@ final class StripsPane extends VBox {
         double wide = quilt.get(Dimension.BODY_TOP).orElse(60);
         double high = quilt.get(Dimension.BODY_LEFT).orElse(80);
         double width = 2;
-        int next = quilt.strips().size() + 1;
+        int next = LastingNumbers.next(quilt.numbers().strips());
         Strip strip = across
                 ? new Strip(
                         "Strip " + next,
@@ -112,50 +110,47 @@ final class StripsPane extends VBox {
                         high,
                         width,
                         OptionalDouble.empty());
-        number = next;
-        bench.editQuilt("strip " + next + " added", q -> {
-            List<Strip> strips = new ArrayList<>(q.strips());
-            strips.add(strip);
-            return q.withStrips(strips);
-        });
+        edited = GroupId.strip(next);
+        bench.editQuilt("strip " + next + " added", q -> q.adding(strip));
         if (bench.plan().shape().isPresent()) {
             bench.selection().choose(RunId.strip(next));
         }
     }
 
     private void edit(String name, UnaryOperator<Strip> change) {
-        int edited = number;
-        if (edited > bench.job().quilt().strips().size()) {
-            // The strip is gone, and its fields are about to go.
-            return;
-        }
-        bench.editQuilt(bench.job().quilt().strips().get(edited - 1).name() + " " + name, quilt -> {
-            List<Strip> strips = new ArrayList<>(quilt.strips());
-            strips.set(edited - 1, change.apply(strips.get(edited - 1)));
-            return quilt.withStrips(strips);
-        });
+        GroupId id = edited;
+        // If the strip is gone, its fields are about to go.
+        bench.job()
+                .quilt()
+                .strip(id)
+                .ifPresent(was -> bench.editQuilt(
+                        was.name() + " " + name,
+                        quilt -> quilt.with(id, change.apply(quilt.strip(id).orElseThrow()))));
     }
 
     void show() {
         showing = true;
         Quilt quilt = bench.job().quilt();
-        number = Math.max(1, Math.min(number, quilt.strips().size()));
-        List<Integer> numbers = new ArrayList<>();
-        for (int n = 1; n <= quilt.strips().size(); n++) {
-            numbers.add(n);
+        List<GroupId> ids = quilt.stripIds();
+        if (!ids.isEmpty() && !ids.contains(edited)) {
+            // The one that was added before, or else the first.
+            edited = ids.stream()
+                    .filter(id -> id.number() < edited.number())
+                    .reduce((a, b) -> b)
+                    .orElse(ids.get(0));
         }
-        chosen.setItems(FXCollections.observableArrayList(numbers));
-        chosen.setValue(numbers.isEmpty() ? null : (Integer) number);
-        remove.setDisable(numbers.isEmpty());
-        Object wanted = numbers.isEmpty()
+        chosen.setItems(FXCollections.observableArrayList(ids));
+        chosen.setValue(ids.isEmpty() ? null : edited);
+        remove.setDisable(ids.isEmpty());
+        Object wanted = ids.isEmpty()
                 ? "none"
-                : List.of(number, quilt.strips().get(number - 1), bench.job().tape());
+                : List.of(edited, quilt.strip(edited).orElseThrow(), bench.job().tape());
         if (!wanted.equals(shownStrip)) {
             shownStrip = wanted;
-            boolean same = number == shownNumber;
-            shownNumber = number;
+            boolean same = edited.equals(shownId);
+            shownId = edited;
             List<Node> fields =
-                    numbers.isEmpty() ? List.of() : fields(quilt.strips().get(number - 1));
+                    ids.isEmpty() ? List.of() : fields(quilt.strip(edited).orElseThrow());
             if (same) {
                 // In one go: what shrinks and grows again would move under the quilter's eyes.
                 Keyboard.kept(one, () -> Gradually.atOnce(one, fields));

@@ -159,7 +159,7 @@ final class QuiltPainter {
         Optional<AreaPlan.Piece> looked = bench.areas().piece();
         g.setStroke(p.seam());
         for (AreaPlan area : bench.plan().areas()) {
-            if (!(bench.plan().job().quilt().areas().get(area.id().number() - 1) instanceof Area.Body)) {
+            if (!(bench.plan().job().quilt().area(area.id()).orElseThrow() instanceof Area.Body)) {
                 area.pieces().forEach(piece -> view.stroke(g, piece.cloth().seam()));
             }
         }

@@ -3,6 +3,7 @@ package jollyspindle.desktop.control;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
@@ -17,7 +18,6 @@ import jollyspindle.desktop.model.Workbench;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -55,7 +55,7 @@ public final class QuiltTable extends Pane {
     private View pressedView;
     private final OneButton button = new OneButton();
     private Knob taken;
-    private OptionalInt takenApplique = OptionalInt.empty();
+    private Optional<AreaId> takenApplique = Optional.empty();
     private String takenName;
     private Gesture gesture;
     private Runnable drawn = () -> {};
@@ -193,7 +193,7 @@ public final class QuiltTable extends Pane {
         taken = takes ? handleAt(e.getX(), e.getY()).orElse(null) : null;
         takenApplique = takes && taken == null
                 ? bench.areas().appliqueAt(sight.view().place(e.getX(), e.getY()))
-                : OptionalInt.empty();
+                : Optional.empty();
         requestFocus();
     }
 
@@ -241,7 +241,7 @@ public final class QuiltTable extends Pane {
         gesture = null;
         pressedView = null;
         taken = null;
-        takenApplique = OptionalInt.empty();
+        takenApplique = Optional.empty();
         takenName = null;
     }
 
@@ -252,7 +252,7 @@ public final class QuiltTable extends Pane {
             takenName = bench.areas()
                     .moveApplique(
                             gesture(),
-                            takenApplique.getAsInt(),
+                            takenApplique.get(),
                             sight.view()
                                     .place(e.getX(), e.getY())
                                     .minus(sight.view().place(pressedX, pressedY)))

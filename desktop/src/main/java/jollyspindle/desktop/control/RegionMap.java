@@ -81,6 +81,7 @@ public final class RegionMap extends VBox {
                 Optional.ofNullable(shape),
                 bench.selection().whereProperty().get(),
                 bench.plan().job().quilt().groups(),
+                bench.plan().job().quilt().areaIds(),
                 bench.plan().job().quilt().areas(),
                 Optional.ofNullable(bench.areas().lookedProperty().get()));
         if (wanted.equals(drawn)) {
@@ -121,22 +122,18 @@ public final class RegionMap extends VBox {
 
     /** The areas of the body, those below first: the background is the body itself. */
     private void areas(Polygon body, View view) {
-        List<Area> areas = bench.plan().job().quilt().areas();
-        AreaSelection.stitchable(bench.plan().job().quilt()).stream()
-                .sorted((a, b) -> areas.get(a - 1).isOver(areas.get(b - 1))
-                        ? 1
-                        : areas.get(b - 1).isOver(areas.get(a - 1)) ? -1 : 0)
-                .forEach(number -> bench.plan().area(new AreaId(number)).ifPresent(plan -> {
-                    if (areas.get(number - 1) instanceof Area.Body) {
-                        area(plan.id(), 1, body);
-                        return;
-                    }
-                    for (AreaPlan.Piece piece : plan.pieces()) {
-                        Polygon cloth = polygon(piece.cloth().seam().flattened(0.1), view);
-                        map.getChildren().add(cloth);
-                        area(plan.id(), piece.number(), cloth);
-                    }
-                }));
+        Quilt quilt = bench.plan().job().quilt();
+        quilt.areaIdsFromBelow().forEach(id -> bench.plan().area(id).ifPresent(plan -> {
+            if (quilt.area(id).orElseThrow() instanceof Area.Body) {
+                area(plan.id(), 1, body);
+                return;
+            }
+            for (AreaPlan.Piece piece : plan.pieces()) {
+                Polygon cloth = polygon(piece.cloth().seam().flattened(0.1), view);
+                map.getChildren().add(cloth);
+                area(plan.id(), piece.number(), cloth);
+            }
+        }));
     }
 
     private void area(AreaId id, int piece, Polygon cloth) {
@@ -156,7 +153,7 @@ public final class RegionMap extends VBox {
         Quilt quilt = bench.plan().job().quilt();
         List<GroupId> groups = quilt.groups();
         GroupId chosen = bench.groupId();
-        List<Object> wanted = List.of(groups, chosen, quilt.strips(), quilt.areas());
+        List<Object> wanted = List.of(groups, chosen, quilt.strips(), quilt.areaIds(), quilt.areas());
         // Made anew only when other regions are to be listed, so that the keyboard's place isn't lost.
         if (!wanted.equals(listed)) {
             listed = wanted;
@@ -168,8 +165,8 @@ public final class RegionMap extends VBox {
             for (RunId run : groups.contains(chosen) ? quilt.runs(chosen) : List.<RunId>of()) {
                 list.getChildren().add(button(run, group));
             }
-            for (int number : AreaSelection.stitchable(bench.plan().job().quilt())) {
-                list.getChildren().add(button(new AreaId(number), group));
+            for (AreaId id : AreaSelection.stitchable(quilt)) {
+                list.getChildren().add(button(id, group));
             }
         }
         for (Node node : list.getChildren()) {

@@ -23,7 +23,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -62,23 +61,21 @@ public final class AreaSelection {
         return looked.get() != null;
     }
 
-    /** The numbers of the areas that something can be stitched in. */
-    public List<Integer> stitchable() {
+    /** The areas that something can be stitched in. */
+    public List<AreaId> stitchable() {
         return stitchable(bench.job().quilt());
     }
 
-    /** The numbers of a quilt's areas that something can be stitched in. */
-    public static List<Integer> stitchable(Quilt quilt) {
-        List<Area> areas = quilt.areas();
-        return IntStream.rangeClosed(1, areas.size())
-                .filter(n -> !(areas.get(n - 1) instanceof Area.Applique))
-                .boxed()
+    /** A quilt's areas that something can be stitched in. */
+    public static List<AreaId> stitchable(Quilt quilt) {
+        return quilt.areaIds().stream()
+                .filter(id -> !(quilt.area(id).orElseThrow() instanceof Area.Applique))
                 .toList();
     }
 
     /** Turns to a piece of an area; nothing happens if it isn't there. */
     public void choose(AreaId id, int piece) {
-        if (stitchable().contains(id.number())) {
+        if (stitchable().contains(id)) {
             Looked now = new Looked(id, piece);
             if (!now.equals(looked.get())) {
                 bench.selection().letGo();
@@ -90,7 +87,7 @@ public final class AreaSelection {
     /** Turns to the area that was looked at last, or the first there is. */
     public void chooseAny() {
         if (!isLooked() && !stitchable().isEmpty()) {
-            choose(new AreaId(stitchable().get(0)), 1);
+            choose(stitchable().get(0), 1);
         }
     }
 
@@ -102,9 +99,7 @@ public final class AreaSelection {
     /** Forgets an area that isn't there any more, before the plan says so. */
     void follow(QuiltJob job) {
         Looked was = looked.get();
-        List<Area> all = job.quilt().areas();
-        if (was != null
-                && (was.id().number() > all.size() || all.get(was.id().number() - 1) instanceof Area.Applique)) {
+        if (was != null && !stitchable(job.quilt()).contains(was.id())) {
             looked.set(null);
         }
     }
@@ -123,7 +118,7 @@ public final class AreaSelection {
 
     /** The piece under a place of the quilt, of what lies uppermost there. */
     public Optional<Looked> at(Point place) {
-        List<Area> areas = bench.plan().job().quilt().areas();
+        Quilt quilt = bench.plan().job().quilt();
         if (bench.plan().shape().filter(shape -> inBody(shape, place)).isEmpty()) {
             return Optional.empty();
         }
@@ -132,7 +127,7 @@ public final class AreaSelection {
                         .filter(p -> p.cloth().outline().contains(place))
                         .map(p -> new Looked(a.id(), p.number())))
                 .max(Comparator.comparing(
-                        l -> areas.get(l.id().number() - 1), (a, b) -> a.isOver(b) ? 1 : b.isOver(a) ? -1 : 0));
+                        l -> quilt.area(l.id()).orElseThrow(), (a, b) -> a.isOver(b) ? 1 : b.isOver(a) ? -1 : 0));
     }
 
     private static boolean inBody(QuiltShape shape, Point place) {
@@ -143,8 +138,7 @@ public final class AreaSelection {
 
     public Optional<Area> area() {
         return Optional.ofNullable(looked.get())
-                .filter(l -> l.id().number() <= bench.job().quilt().areas().size())
-                .map(l -> bench.job().quilt().areas().get(l.id().number() - 1));
+                .flatMap(l -> bench.job().quilt().area(l.id()));
     }
 
     public Optional<AreaPlan> plan() {
@@ -352,26 +346,23 @@ public final class AreaSelection {
     public void closeDrawing() {
         drawn.get().filter(c -> Area.Corners.difficulty(c).isEmpty()).ifPresent(corners -> {
             drawn.set(Optional.empty());
-            bench.editQuilt("an appliqué drawn", quilt -> {
-                List<Area> all = new ArrayList<>(quilt.areas());
-                all.add(new Area.Applique(new Area.Corners(corners), DRAWN_CLEARANCE));
-                return quilt.withAreas(all);
-            });
+            Area applique = new Area.Applique(new Area.Corners(corners), DRAWN_CLEARANCE);
+            bench.editQuilt("an appliqué drawn", quilt -> quilt.adding(applique));
         });
     }
 
-    /** The appliqué under a place while the quilt is measured, to be dragged elsewhere; its number, from 1. */
-    public OptionalInt appliqueAt(Point place) {
-        List<Area> areas = bench.job().quilt().areas();
+    /** The appliqué under a place while the quilt is measured, to be dragged elsewhere. */
+    public Optional<AreaId> appliqueAt(Point place) {
+        Quilt quilt = bench.job().quilt();
         return bench.stageProperty().get() == WorkStage.MEASURE && drawn.get().isEmpty()
-                ? IntStream.rangeClosed(1, areas.size())
-                        .filter(n -> areas.get(n - 1) instanceof Area.Applique)
-                        .filter(n -> Optional.ofNullable(
-                                        bench.plan().appliques().get(new AreaId(n)))
+                ? quilt.areaIds().stream()
+                        .filter(id -> quilt.area(id).orElseThrow() instanceof Area.Applique)
+                        .filter(id -> Optional.ofNullable(
+                                        bench.plan().appliques().get(id))
                                 .filter(outline -> outline.contains(place))
                                 .isPresent())
                         .findFirst()
-                : OptionalInt.empty();
+                : Optional.empty();
     }
 
     /**
@@ -380,14 +371,13 @@ public final class AreaSelection {
      * @param by how far from where it was when it was taken; brought to the tape's ticks
      * @return what is done, as the undo command tells it; nothing while it hasn't moved
      */
-    public Optional<String> moveApplique(Gesture gesture, int number, Point by) {
+    public Optional<String> moveApplique(Gesture gesture, AreaId id, Point by) {
         double tick = bench.job().tape().tick();
         Point ticks = new Point(Math.rint(by.x() / tick) * tick, Math.rint(by.y() / tick) * tick);
         gesture.to(job -> {
-            Area.Applique was = (Area.Applique) job.quilt().areas().get(number - 1);
-            return AreaSizeKnobs.replacing(
-                            number - 1, new Area.Applique(was.outline().moved(ticks), was.clearance()))
-                    .apply(job);
+            Area.Applique was = (Area.Applique) job.quilt().area(id).orElseThrow();
+            Area moved = new Area.Applique(was.outline().moved(ticks), was.clearance());
+            return job.withQuilt(job.quilt().with(id, moved));
         });
         return Optional.of("the appliqué moved");
     }

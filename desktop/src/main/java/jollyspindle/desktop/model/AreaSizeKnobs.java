@@ -2,15 +2,14 @@ package jollyspindle.desktop.model;
 
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Point;
-import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Quilt;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
-import java.util.function.UnaryOperator;
 
 /** What of the areas' sizes can be dragged while the quilt is measured. */
 final class AreaSizeKnobs {
@@ -19,11 +18,11 @@ final class AreaSizeKnobs {
 
     static List<Knob> of(Quilt quilt) {
         List<Knob> knobs = new ArrayList<>();
-        for (int i = 0; i < quilt.areas().size(); i++) {
-            Area area = quilt.areas().get(i);
+        for (AreaId id : quilt.areaIds()) {
+            Area area = quilt.area(id).orElseThrow();
             if (area instanceof Area.Medallion m) {
                 knobs.add(knob(
-                        i,
+                        id,
                         "medallion across",
                         Point.ORIGIN,
                         new Point(1, 0),
@@ -32,7 +31,7 @@ final class AreaSizeKnobs {
             } else if (area instanceof Area.Applique a && a.outline() instanceof Area.Ellipse e) {
                 Point along = Point.direction(e.turned());
                 knobs.add(knob(
-                        i,
+                        id,
                         "appliqué wide",
                         e.centre(),
                         along,
@@ -40,7 +39,7 @@ final class AreaSizeKnobs {
                         v -> new Area.Applique(
                                 new Area.Ellipse(e.centre(), v, e.height(), e.turned()), a.clearance())));
                 knobs.add(knob(
-                        i,
+                        id,
                         "appliqué high",
                         e.centre(),
                         along.turnedLeft(),
@@ -49,7 +48,7 @@ final class AreaSizeKnobs {
             } else if (area instanceof Area.Applique a && a.outline() instanceof Area.Drawn d) {
                 Box box = d.shape().path().box();
                 knobs.add(knob(
-                        i,
+                        id,
                         "appliqué wide",
                         d.centre(),
                         Point.direction(d.turned()),
@@ -62,9 +61,9 @@ final class AreaSizeKnobs {
     }
 
     /** A size that grows on both sides of a middle. */
-    private static Knob knob(int index, String name, Point middle, Point way, double now, DoubleFunction<Area> area) {
+    private static Knob knob(AreaId id, String name, Point middle, Point way, double now, DoubleFunction<Area> area) {
         return new Knob(
-                "size-" + (index + 1) + "-" + name.substring(name.indexOf(' ') + 1),
+                "size-" + id.number() + "-" + name.substring(name.indexOf(' ') + 1),
                 name,
                 middle.plus(way.times(now / 2)),
                 middle,
@@ -72,19 +71,12 @@ final class AreaSizeKnobs {
                 2,
                 inches -> {
                     try {
-                        return Optional.of(replacing(index, area.apply(inches)));
+                        Area next = area.apply(inches);
+                        return Optional.of(job -> job.withQuilt(job.quilt().with(id, next)));
                     } catch (IllegalArgumentException e) {
                         // Too small or too large: it stays as it was.
                         return Optional.empty();
                     }
                 });
-    }
-
-    static UnaryOperator<QuiltJob> replacing(int index, Area area) {
-        return job -> {
-            List<Area> all = new ArrayList<>(job.quilt().areas());
-            all.set(index, area);
-            return job.withQuilt(job.quilt().withAreas(all));
-        };
     }
 }

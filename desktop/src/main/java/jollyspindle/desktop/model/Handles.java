@@ -46,10 +46,6 @@ final class Handles {
         }
         return bench.areas().isLooked()
                 ? bench.areas().knobs()
-                : bench.run()
-                        .map(r -> MotifHandles.of(bench.plan(), r).stream()
-                                .map(h -> h.knob(r.frame(), r.id().group()))
-                                .toList())
-                        .orElse(List.of());
+                : bench.run().map(r -> RunKnobs.of(bench.plan(), r)).orElse(List.of());
     }
 }

@@ -157,8 +157,8 @@ class LaggingPlanTest extends Hands {
             bench.start(
                     DemoJob.heronWeir().withQuilt(withAreas(DemoJob.heronWeir().quilt(), MEDALLION)));
             held = true;
-            bench.edit("out", job -> job.withoutArea(1));
-            bench.edit("out again", job -> job.withoutArea(1));
+            bench.edit("out", job -> job.without(new AreaId(1)));
+            bench.edit("out again", job -> job.without(new AreaId(1)));
         });
         assertThat(bench.undoName()).contains("out");
         robot.interact(this::catchUp);

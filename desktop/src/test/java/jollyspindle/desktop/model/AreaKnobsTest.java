@@ -67,7 +67,7 @@ class AreaKnobsTest {
         assertThat(knobs).extracting(Knob::id).doesNotHaveDuplicates();
         for (Knob knob : knobs) {
             double now = knob.number(knob.place());
-            double by = knob.id().contains("squares") ? -now / 2 : 0.125;
+            double by = knob.id().contains("across") ? -now / 2 : 0.125;
             Point to = knob.place().plus(knob.way().times(by / knob.factor()));
             assertThat(knob.number(to)).as(knob.id()).isCloseTo(now + by, within(1e-9));
             QuiltJob after = knob.changed().apply(now + by).orElseThrow().apply(job);
@@ -90,7 +90,7 @@ class AreaKnobsTest {
     void whatCantBeIsNotTaken(String code, Area area, AreaMotif motif) {
         QuiltJob job = job(area, motif);
         for (Knob knob : knobs(job, 0)) {
-            if (!knob.id().contains("squares")) {
+            if (!knob.id().contains("across")) {
                 assertThat(knob.changed().apply(-1)).as(knob.id()).isEmpty();
             }
             assertThat(knob.changed().apply(1000).map(c -> c.apply(job)))

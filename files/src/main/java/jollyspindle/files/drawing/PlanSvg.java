@@ -14,6 +14,7 @@ import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.GroupId;
+import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RingShape;
 import jollyspindle.core.quilt.RunFrame;
@@ -25,7 +26,6 @@ import jollyspindle.files.FileTrouble;
 import java.io.ByteArrayOutputStream;
 import java.util.List;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
@@ -149,24 +149,18 @@ public final class PlanSvg {
 
     /** Blocks, medallions and appliqués, those below first. */
     private void areas() throws XMLStreamException {
-        List<Area> areas = plan.job().quilt().areas();
+        Quilt quilt = plan.job().quilt();
         Path body = Path.polygon(plan.shape().orElseThrow().body().corners()).reversed();
-        List<Integer> order = IntStream.rangeClosed(1, areas.size())
-                .boxed()
-                .sorted((a, b) -> areas.get(a - 1).isOver(areas.get(b - 1))
-                        ? 1
-                        : areas.get(b - 1).isOver(areas.get(a - 1)) ? -1 : 0)
-                .toList();
-        for (int number : order) {
-            Area area = areas.get(number - 1);
+        for (AreaId id : quilt.areaIdsFromBelow()) {
+            Area area = quilt.area(id).orElseThrow();
             if (area instanceof Area.Body) {
                 continue;
             }
             List<Path> cloth = area instanceof Area.Applique
-                    ? List.of(plan.appliques().get(new AreaId(number)))
+                    ? List.of(plan.appliques().get(id))
                     : AreaDesigner.keptFree(area, body);
             for (int i = 0; i < cloth.size(); i++) {
-                outline(new AreaId(number).code() + (cloth.size() > 1 ? "-cloth-" + (i + 1) : "-cloth"), cloth.get(i));
+                outline(id.code() + (cloth.size() > 1 ? "-cloth-" + (i + 1) : "-cloth"), cloth.get(i));
             }
         }
     }

@@ -67,7 +67,7 @@ final class AreaDesigns {
         for (Fields node : root.objects(FIELD, quilt.areas().size())) {
             String code = node.text("area");
             AreaId id = AreaId.parse(code)
-                    .filter(a -> a.number() <= quilt.areas().size())
+                    .filter(a -> quilt.area(a).isPresent())
                     .orElseThrow(() -> node.trouble("area", "the quilt has no " + code + "."));
             List<AreaDesign.Part> parts = new ArrayList<>();
             if (node.has(PARTS)) {

@@ -3,8 +3,11 @@ package jollyspindle.files.job;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.code.Coded;
+import jollyspindle.core.code.LastingNumbers;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.shelf.form.OutlineForm;
 import jollyspindle.core.words.AreaWords;
@@ -21,6 +24,7 @@ import java.util.Optional;
 final class Areas {
 
     private static final String FIELD = "areas";
+    private static final String NUMBER = "number";
     private static final String CLEARANCE = "clearance";
     private static final String ANGLE = "angleDegrees";
 
@@ -50,10 +54,16 @@ final class Areas {
 
     private Areas() {}
 
-    static void write(ObjectNode quilt, List<Area> areas) {
-        if (!areas.isEmpty()) {
-            ArrayNode all = quilt.putArray(FIELD);
-            areas.forEach(area -> write(all.addObject(), area));
+    static void write(ObjectNode node, Quilt quilt) {
+        if (!quilt.areas().isEmpty()) {
+            ArrayNode all = node.putArray(FIELD);
+            for (AreaId id : quilt.areaIds()) {
+                ObjectNode one = all.addObject();
+                write(one, quilt.area(id).orElseThrow());
+                if (id.number() != all.size()) {
+                    one.put(NUMBER, id.number());
+                }
+            }
         }
     }
 
@@ -96,13 +106,19 @@ final class Areas {
         Degrees.put(node, ANGLE, turned);
     }
 
-    static List<Area> read(Fields quilt) throws FileTrouble {
+    /**
+     * Reads the areas.
+     *
+     * @param numbers theirs are added to these
+     */
+    static List<Area> read(Fields quilt, List<Integer> numbers) throws FileTrouble {
         List<Area> areas = new ArrayList<>();
         if (!quilt.has(FIELD)) {
             return areas;
         }
         for (Fields area : quilt.objects(FIELD, Area.MOST_AREAS)) {
             areas.add(area(area));
+            numbers.add(area.has(NUMBER) ? area.whole(NUMBER, 1, LastingNumbers.MOST) : areas.size());
             area.done();
         }
         return areas;

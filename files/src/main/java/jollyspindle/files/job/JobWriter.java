@@ -60,11 +60,11 @@ final class JobWriter {
         }
         if (!quilt.strips().isEmpty()) {
             ArrayNode strips = node.putArray("strips");
-            for (int number = 1; number <= quilt.strips().size(); number++) {
-                strip(strips.addObject(), quilt.strips().get(number - 1), number);
+            for (GroupId id : quilt.stripIds()) {
+                strip(strips.addObject(), quilt.strip(id).orElseThrow(), id);
             }
         }
-        Areas.write(node, quilt.areas());
+        Areas.write(node, quilt);
     }
 
     private static void border(ObjectNode node, Quilt quilt, int number) {
@@ -91,8 +91,8 @@ final class JobWriter {
         put(node, "clearance", quilt, Dimension.clearance(number));
     }
 
-    private static void strip(ObjectNode node, Strip strip, int number) {
-        node.put("id", GroupId.strip(number).code());
+    private static void strip(ObjectNode node, Strip strip, GroupId id) {
+        node.put("id", id.code());
         node.put("name", strip.name());
         node.put("kind", Fields.name(strip.kind()));
         node.putArray("start").add(strip.start().x()).add(strip.start().y());

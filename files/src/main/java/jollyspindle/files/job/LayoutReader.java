@@ -39,7 +39,9 @@ final class LayoutReader {
                 throw fields.trouble("id", "there should be a border or a strip, such as border-1.");
             }
             GroupId id = named.get();
-            boolean there = id.number() <= (id.strip() ? quilt.strips() : quilt.borders()).size();
+            boolean there = id.strip()
+                    ? quilt.strip(id).isPresent()
+                    : id.number() <= quilt.borders().size();
             if (!there || layouts.containsKey(id)) {
                 throw fields.trouble(
                         "id", there ? "this one has been laid out already." : "this job has no such border or strip.");

@@ -7,6 +7,7 @@ import jollyspindle.core.quilt.Border;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Easing;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.Side;
@@ -52,7 +53,15 @@ final class QuiltReader {
         for (Fields border : fields.objects("borders", Quilt.MOST_BORDERS)) {
             borders.add(border(border, borders.size() + 1));
         }
-        Quilt quilt = new Quilt(measured, borders, easings(fields), strips(fields), Areas.read(fields));
+        List<Integer> stripNumbers = new ArrayList<>();
+        List<Integer> areaNumbers = new ArrayList<>();
+        Quilt quilt = new Quilt(
+                measured,
+                borders,
+                easings(fields),
+                strips(fields, stripNumbers),
+                Areas.read(fields, areaNumbers),
+                new Quilt.Numbers(stripNumbers, areaNumbers));
         fields.done();
         Optional<Dimension> wrong = QuiltRules.firstRefused(quilt);
         if (wrong.isPresent()) {
@@ -104,13 +113,18 @@ final class QuiltReader {
         return fields.has(field) ? fields.choice(field, Easing.class) : usual;
     }
 
-    private static List<Strip> strips(Fields fields) throws FileTrouble {
+    private static List<Strip> strips(Fields fields, List<Integer> numbers) throws FileTrouble {
         List<Strip> strips = new ArrayList<>();
         if (!fields.has("strips")) {
             return strips;
         }
         for (Fields strip : fields.objects("strips", Strip.MOST)) {
-            strip.optionalText("id");
+            int place = strips.size() + 1;
+            numbers.add(strip.optionalText("id")
+                    .flatMap(GroupId::parse)
+                    .filter(GroupId::strip)
+                    .map(GroupId::number)
+                    .orElse(place));
             String name = strip.text("name");
             if (name.isBlank() || name.length() > Strip.LONGEST_NAME) {
                 throw strip.trouble("name", "a strip's name has 1 to " + Strip.LONGEST_NAME + " characters.");

@@ -57,7 +57,7 @@ public final class ParamFields {
         }
     }
 
-    /** The part of a schema that says which fields there are, of which kind and range, and which must be there. */
+    /** The part of a schema that says which fields there are, of which kind and range, what is usual, and which must be there. */
     public static ObjectNode schema(Params<?> params) {
         ObjectNode schema = JsonNodeFactory.instance.objectNode();
         describe(schema.putArray("required"), schema.putObject("properties"), params);
@@ -214,9 +214,13 @@ public final class ParamFields {
     /** Says what a field may hold. */
     private record Describer<M>(ObjectNode node) implements Param.Visitor<M, Void, RuntimeException> {
 
+        private static final String DEFAULT = "default";
+
         @Override
         public Void length(Param.Length<M> param) {
-            return ranged("number", param);
+            ranged("number", param);
+            param.usual().ifPresent(inches -> node.put(DEFAULT, inches));
+            return null;
         }
 
         @Override
@@ -226,7 +230,9 @@ public final class ParamFields {
 
         @Override
         public Void angle(Param.Angle<M> param) {
-            return ranged("number", param);
+            ranged("number", param);
+            param.usual().ifPresent(angle -> Degrees.put(node, DEFAULT, angle));
+            return null;
         }
 
         @Override
@@ -236,7 +242,9 @@ public final class ParamFields {
 
         @Override
         public Void whole(Param.Whole<M> param) {
-            return ranged("integer", param);
+            ranged("integer", param);
+            param.usual().ifPresent(number -> node.put(DEFAULT, number));
+            return null;
         }
 
         @Override
@@ -247,6 +255,7 @@ public final class ParamFields {
         @Override
         public Void flag(Param.Flag<M> param) {
             node.put("type", "boolean");
+            param.usual().ifPresent(usual -> node.put(DEFAULT, usual));
             return null;
         }
 
@@ -254,6 +263,7 @@ public final class ParamFields {
         public <E extends Enum<E>> Void choice(Param.Choice<M, E> param) {
             ArrayNode all = node.putArray("enum");
             Codes.all(param.type()).forEach(all::add);
+            param.usual().ifPresent(usual -> node.put(DEFAULT, Codes.of(usual)));
             return null;
         }
 

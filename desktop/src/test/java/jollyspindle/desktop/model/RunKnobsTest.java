@@ -11,7 +11,6 @@ import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.GroupId;
-import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Machine;
@@ -30,7 +29,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 /** Knobs: each goes where it is dragged, on whichever side and edge. */
-class MotifHandlesTest {
+class RunKnobsTest {
 
     private static final GroupId INNER = GroupId.border(1);
 
@@ -67,14 +66,14 @@ class MotifHandlesTest {
                         Arguments.of("step", layer(echoed, edge, "orchard-hill"), 0.125),
                         Arguments.of("inset", layer(crowns(), edge, "orchard-hill"), 0.25),
                         Arguments.of("spacing", layer(new Motif.Sails(3, 0.5), edge, "mill-bridge"), 0.125),
-                        Arguments.of("rise", layer(peaks, edge, "furrow-long"), 0.5),
+                        Arguments.of("height", layer(peaks, edge, "furrow-long"), 0.5),
                         Arguments.of("spacing", layer(peaks, edge, "furrow-long"), 0.125),
-                        Arguments.of("rise", layer(boxes, edge, "furrow-long"), 0.25),
+                        Arguments.of("height", layer(boxes, edge, "furrow-long"), 0.25),
                         Arguments.of("spacing", layer(boxes, edge, "furrow-long"), 0.25)));
     }
 
-    private static Optional<MotifHandle> handle(WorkPlan plan, Side side, String id) {
-        return MotifHandles.of(plan, plan.run(side).orElseThrow()).stream()
+    private static Optional<Knob> knob(WorkPlan plan, Side side, String id) {
+        return RunKnobs.of(plan, plan.run(side).orElseThrow()).stream()
                 .filter(h -> h.id().equals(id))
                 .findFirst();
     }
@@ -88,26 +87,18 @@ class MotifHandlesTest {
         }
         WorkPlan plan = Planner.plan(job);
         for (Side side : Side.values()) {
-            RunFrame frame = plan.run(side).orElseThrow().frame();
-            MotifHandle knob = handle(plan, side, id).orElseThrow();
-            double now = knob.number(frame, knob.place());
-            Point way = knob.along() ? frame.along() : frame.outward();
-            Point to = knob.place().plus(way.times(by / knob.factor()));
-            assertThat(knob.number(frame, to)).isCloseTo(now + by, within(1e-9));
-            RunLayout changed = knob.changed().apply(now + by).orElseThrow();
-            WorkPlan after = Planner.plan(job.editing(INNER, l -> changed));
-            MotifHandle there = handle(after, side, id).orElseThrow();
-            assertThat(there.number(frame, there.place()))
+            Knob knob = knob(plan, side, id).orElseThrow();
+            double now = knob.number(knob.place());
+            Point to = knob.place().plus(knob.way().times(by / knob.factor()));
+            assertThat(knob.number(to)).isCloseTo(now + by, within(1e-9));
+            WorkPlan after =
+                    Planner.plan(knob.changed().apply(now + by).orElseThrow().apply(job));
+            Knob there = knob(after, side, id).orElseThrow();
+            assertThat(there.number(there.place()))
                     .as("the number is shown again")
                     .isCloseTo(now + by, within(1e-6));
-            assertThat(across(knob, frame, there.place())).isCloseTo(across(knob, frame, to), within(1e-6));
+            assertThat(there.place().dot(knob.way())).isCloseTo(to.dot(knob.way()), within(1e-6));
         }
-    }
-
-    /** The coordinate that is dragged along. */
-    private static double across(MotifHandle knob, RunFrame frame, Point place) {
-        Point from = place.minus(frame.origin());
-        return knob.along() ? from.dot(frame.along()) : from.dot(frame.outward());
     }
 
     /** Repeats come out even, so crowns go to the nearest rise there is: the one of the repeats next to the asked one. */
@@ -116,23 +107,20 @@ class MotifHandlesTest {
     void theCrownIsDraggedToTheRepeatThatRisesSo(Layer.Edge edge) {
         QuiltJob job = job(layer(Motif.Arcs.single(), edge, "orchard-hill"));
         WorkPlan plan = Planner.plan(job);
-        RunFrame frame = plan.run(Side.TOP).orElseThrow().frame();
-        MotifHandle knob = handle(plan, Side.TOP, "rise").orElseThrow();
-        double rise = knob.number(frame, knob.place());
+        Knob knob = knob(plan, Side.TOP, "rise").orElseThrow();
+        double rise = knob.number(knob.place());
         double repeat = plan.run(Side.TOP).orElseThrow().division().repeat();
         // R = (c²/4 + h²) / 2h of the template's stitched 4.
         assertThat((repeat * repeat / 4 + rise * rise) / (2 * rise)).isCloseTo(4, within(1e-6));
-        RunLayout lower = knob.changed().apply(1.5).orElseThrow();
+        QuiltJob lower = knob.changed().apply(1.5).orElseThrow().apply(job);
         // 2·√(2·4·1.5 − 1.5²) = 6.245.
-        assertThat(lower.wish().repeat()).isCloseTo(6.2449980, within(1e-6));
+        assertThat(lower.layout(INNER).wish().repeat()).isCloseTo(6.2449980, within(1e-6));
         assertThat(knob.changed().apply(4.5))
                 .as("higher than the template's radius")
                 .isEmpty();
-        WorkPlan after = Planner.plan(job.editing(INNER, l -> lower));
-        MotifHandle there = handle(after, Side.TOP, "rise").orElseThrow();
-        assertThat(there.number(frame, there.place()))
-                .isCloseTo(1.5, within(0.3))
-                .isLessThan(rise);
+        WorkPlan after = Planner.plan(lower);
+        Knob there = knob(after, Side.TOP, "rise").orElseThrow();
+        assertThat(there.number(there.place())).isCloseTo(1.5, within(0.3)).isLessThan(rise);
     }
 
     static Stream<Layer.Edge> edges() {
@@ -144,10 +132,10 @@ class MotifHandlesTest {
         QuiltJob job = job(layer(Motif.Arcs.single(), Layer.Edge.SEAM, "orchard-hill"))
                 .editing(INNER, l -> l.with(l.design().withCorner(CornerDesign.of(CornerDesign.Kind.MITRE_ARC))));
         WorkPlan plan = Planner.plan(job);
-        MotifHandle knob = handle(plan, Side.RIGHT, "feet").orElseThrow();
-        RunLayout changed = knob.changed().apply(2.5).orElseThrow();
-        assertThat(changed.design().corner().feet()).hasValue(2.5);
-        WorkPlan after = Planner.plan(job.editing(INNER, l -> changed));
+        Knob knob = knob(plan, Side.RIGHT, "feet").orElseThrow();
+        QuiltJob changed = knob.changed().apply(2.5).orElseThrow().apply(job);
+        assertThat(changed.layout(INNER).design().corner().feet()).hasValue(2.5);
+        WorkPlan after = Planner.plan(changed);
         assertThat(after.run(Side.RIGHT).orElseThrow().division().cornerLeft()).isCloseTo(2.5, within(0.02));
     }
 
@@ -160,12 +148,14 @@ class MotifHandlesTest {
         QuiltJob job = job(layer(Motif.Arcs.single(), Layer.Edge.SEAM, "orchard-hill"))
                 .editing(INNER, l -> l.with(l.design().withRun(RunId.of(Side.LEFT), List.of(fans))));
         WorkPlan plan = Planner.plan(job);
-        assertThat(handle(plan, Side.TOP, "step")).isEmpty();
-        RunLayout changed = handle(plan, Side.LEFT, "step")
+        assertThat(knob(plan, Side.TOP, "step")).isEmpty();
+        RunLayout changed = knob(plan, Side.LEFT, "step")
                 .orElseThrow()
                 .changed()
                 .apply(0.75)
-                .orElseThrow();
+                .orElseThrow()
+                .apply(job)
+                .layout(INNER);
         assertThat(changed.design().layers())
                 .isEqualTo(job.layout(INNER).design().layers());
         assertThat(((Motif.Arcs) changed.design().sides().get(Side.LEFT).get(0).motif()).step())
@@ -178,7 +168,7 @@ class MotifHandlesTest {
         Motif peaks = new Motif.Chevrons(Motif.Points.PEAKS, OptionalDouble.empty(), 0, 2, 0.25);
         WorkPlan plan = Planner.plan(job(layer(peaks, Layer.Edge.SEAM, "lane-strip"))
                 .editing(INNER, l -> l.with(l.wish().withRepeat(2))));
-        assertThat(handle(plan, Side.TOP, "rise")).isEmpty();
-        assertThat(handle(plan, Side.TOP, "spacing")).isPresent();
+        assertThat(knob(plan, Side.TOP, "height")).isEmpty();
+        assertThat(knob(plan, Side.TOP, "spacing")).isPresent();
     }
 }
