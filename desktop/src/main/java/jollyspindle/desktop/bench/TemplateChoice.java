@@ -58,6 +58,8 @@ record TemplateChoice(Template template, Optional<String> guideId, String name) 
                 }
             }
             case STRAIGHT_EDGE -> whole(template, Kind.STRAIGHT_EDGE, choices);
+            case ARM -> whole(template, Kind.TURNED_ARM, choices);
+            case SCALLOPS -> whole(template, Kind.SCALLOP_ROW, choices);
         }
     }
 
