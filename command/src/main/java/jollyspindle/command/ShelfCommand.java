@@ -6,8 +6,8 @@ import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateDiagnostic;
 import jollyspindle.core.shelf.TemplateInspector;
+import jollyspindle.core.words.DiagnosticWords;
 import jollyspindle.core.words.ShelfWords;
-import jollyspindle.core.words.TemplateDiagnosticWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.planjson.ShelfJson;
@@ -96,8 +96,7 @@ final class ShelfCommand implements Callable<Integer> {
             out.println("    " + words.fact(fact));
         }
         for (TemplateDiagnostic concern : TemplateInspector.inspect(template, shelf.machine())) {
-            out.println(
-                    "  " + (concern.stops() ? "! " : "? ") + new TemplateDiagnosticWords(words.words()).text(concern));
+            out.println("  " + (concern.stops() ? "! " : "? ") + new DiagnosticWords(words.words()).text(concern));
         }
     }
 }

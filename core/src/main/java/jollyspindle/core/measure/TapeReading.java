@@ -73,9 +73,10 @@ public record TapeReading(double exact, long ticks, TapeScale scale) {
 
     /** The true length to a thousandth of an inch, or a hundredth of a millimetre: {@code 6.193 in}. */
     public String exactText() {
-        return scale.isMetric()
-                ? String.format(Locale.ROOT, "%.3f cm", exact * LengthParser.CENTIMETRES_PER_INCH)
-                : String.format(Locale.ROOT, "%.3f in", exact);
+        double value = scale.isMetric() ? exact * LengthParser.CENTIMETRES_PER_INCH : exact;
+        String number = String.format(Locale.ROOT, "%.3f", Math.abs(value));
+        boolean below = value < 0 && !number.equals("0.000");
+        return (below ? "−" : "") + number + (scale.isMetric() ? " cm" : " in");
     }
 
     private String sign() {

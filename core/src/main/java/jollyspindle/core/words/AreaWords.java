@@ -10,7 +10,6 @@ import jollyspindle.core.area.BlockFit;
 import jollyspindle.core.area.BlockSize;
 import jollyspindle.core.area.Ray;
 import jollyspindle.core.code.Codes;
-import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.Placement;
@@ -261,10 +260,5 @@ public record AreaWords(Words words) {
                 + (sum.travelled() >= 0.5
                         ? " and " + Math.round(sum.travelled()) + " travelled in seams or over stitching"
                         : "");
-    }
-
-    /** What is the matter, in a sentence or two. */
-    public String text(Diagnostic told) {
-        return new Texts(words).text(told);
     }
 }

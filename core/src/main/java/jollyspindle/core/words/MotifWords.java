@@ -1,7 +1,6 @@
 package jollyspindle.core.words;
 
 import jollyspindle.core.code.Codes;
-import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.motif.CornerDesign;
@@ -126,12 +125,5 @@ public record MotifWords(Words words) {
             case TEMPLATE -> "where the template's edge ends";
             default -> "where the needle is";
         };
-    }
-
-    // --- what is the matter ------------------------------------------------------------------------------------
-
-    /** What is the matter, in a sentence or two. */
-    public String text(Diagnostic diagnostic) {
-        return new Texts(words).text(diagnostic);
     }
 }

@@ -9,7 +9,7 @@ import jollyspindle.core.quilt.Area;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.Kind;
-import jollyspindle.core.words.AreaWords;
+import jollyspindle.core.words.DiagnosticWords;
 import jollyspindle.core.words.Words;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -72,7 +72,7 @@ class MissingTemplatesTest {
             assertThat(plan.marks()).isEmpty();
             assertThat(told(plan)).contains(new LayoutDiagnostic.NoTool(need)).anyMatch(Diagnostic::stops);
             assertThat(told(plan))
-                    .allSatisfy(what -> assertThat(new AreaWords(new Words(TapeScale.SIXTEENTHS)).text(what))
+                    .allSatisfy(what -> assertThat(new DiagnosticWords(new Words(TapeScale.SIXTEENTHS)).text(what))
                             .isNotBlank());
         }
     }

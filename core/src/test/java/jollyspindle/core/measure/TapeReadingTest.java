@@ -22,7 +22,8 @@ class TapeReadingTest {
         "3.999, SIXTEENTHS, 4, 3.999 in",
         "3.99, SIXTEENTHS, 4 scant, 3.990 in",
         "0.01, SIXTEENTHS, 0 generous, 0.010 in",
-        "-2.5, SIXTEENTHS, −2 1/2, -2.500 in",
+        "-2.5, SIXTEENTHS, −2 1/2, −2.500 in",
+        "-0.0001, SIXTEENTHS, 0, 0.000 in",
         "6.15, CENTIMETRES, 15.6 cm generous, 15.621 cm",
         "10, CENTIMETRES, 25.4 cm, 25.400 cm",
     })

@@ -20,10 +20,10 @@ import jollyspindle.core.shelf.form.SlottedFan;
 import jollyspindle.core.shelf.form.StraightEdge;
 import jollyspindle.core.shelf.form.TurnedArm;
 import jollyspindle.core.words.Cautions;
+import jollyspindle.core.words.DiagnosticWords;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.FootWords;
 import jollyspindle.core.words.ShelfWords;
-import jollyspindle.core.words.TemplateDiagnosticWords;
 import jollyspindle.core.words.Words;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -53,7 +53,7 @@ class ShelfFactsTest {
 
     private static final Words LENGTHS = new Words(TapeScale.SIXTEENTHS);
     private static final ShelfWords WORDS = new ShelfWords(LENGTHS);
-    private static final TemplateDiagnosticWords CONCERNS = new TemplateDiagnosticWords(LENGTHS);
+    private static final DiagnosticWords CONCERNS = new DiagnosticWords(LENGTHS);
     private static final FootWords FEET = new FootWords(LENGTHS);
 
     private static Template template(Form form, SizeLabel label, EngravedLine... lines) {

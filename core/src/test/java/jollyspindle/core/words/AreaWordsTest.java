@@ -219,7 +219,7 @@ class AreaWordsTest {
     @ParameterizedTest
     @MethodSource("told")
     void whatThereIsToKnow(Diagnostic what, String text) {
-        assertThat(SAID.text(what)).isEqualTo(text);
+        assertThat(new DiagnosticWords(WORDS).text(what)).isEqualTo(text);
         Finding finding = new Finding.AreaTrouble(new AreaId(1), 'B', true, 1, what, Optional.empty());
         assertThat(new FindingWords(WORDS).text(finding)).isEqualTo("Letter B: " + text);
         assertThat(finding.place()).isEqualTo(what.where());

@@ -118,7 +118,9 @@ class MotifWordsTest {
     @ParameterizedTest
     @MethodSource("diagnostics")
     void saysWhatIsTheMatter(Diagnostic diagnostic, String said, boolean stops) {
-        assertThat(WORDS.text(diagnostic)).contains(said).endsWith(".");
+        assertThat(new DiagnosticWords(new Words(TapeScale.SIXTEENTHS)).text(diagnostic))
+                .contains(said)
+                .endsWith(".");
         assertThat(diagnostic.stops()).isEqualTo(stops);
     }
 

@@ -122,7 +122,7 @@ class ShelfWordsTest {
     @ParameterizedTest
     @MethodSource("concerns")
     void concernsInFull(TemplateDiagnostic concern, String said) {
-        assertThat(new TemplateDiagnosticWords(INCHES).text(concern)).isEqualTo(said);
+        assertThat(new DiagnosticWords(INCHES).text(concern)).isEqualTo(said);
     }
 
     @Test

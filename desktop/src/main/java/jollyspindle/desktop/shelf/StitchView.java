@@ -8,8 +8,8 @@ import jollyspindle.core.shelf.TemplateDiagnostic;
 import jollyspindle.core.shelf.TemplateReport;
 import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.Guide;
+import jollyspindle.core.words.DiagnosticWords;
 import jollyspindle.core.words.ShelfWords;
-import jollyspindle.core.words.TemplateDiagnosticWords;
 import jollyspindle.desktop.control.BackgroundQueue;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Gradually;
@@ -169,7 +169,7 @@ final class StitchView extends HBox {
         Gradually.atOnce(facts, List.of());
         for (TemplateDiagnostic concern : report.diagnostics()) {
             Label label = Labelled.wrapped(
-                    new TemplateDiagnosticWords(bench.words()).text(concern),
+                    new DiagnosticWords(bench.words()).text(concern),
                     "concern",
                     concern.stops() ? "concern-problem" : "concern-note");
             facts.getChildren().add(label);

@@ -14,9 +14,9 @@ import jollyspindle.core.shelf.Stitching;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateDiagnostic;
 import jollyspindle.core.shelf.TemplateInspector;
+import jollyspindle.core.words.DiagnosticWords;
 import jollyspindle.core.words.FindWords;
 import jollyspindle.core.words.ShelfWords;
-import jollyspindle.core.words.TemplateDiagnosticWords;
 import jollyspindle.core.words.Words;
 
 import java.util.List;
@@ -97,7 +97,7 @@ public final class ShelfJson {
     private void concern(ObjectNode node, TemplateDiagnostic concern) {
         node.put("code", Codes.ofKind(concern));
         node.put("prevents", concern.stops());
-        node.put("text", new TemplateDiagnosticWords(words).text(concern));
+        node.put("text", new DiagnosticWords(words).text(concern));
     }
 
     private void fact(ObjectNode node, StitchFact fact) {
