@@ -13,7 +13,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
-import jollyspindle.core.motif.MotifKind;
+import jollyspindle.core.motif.Motif;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Easing;
@@ -549,7 +549,7 @@ public sealed interface Finding {
      * @param diagnostic what is the matter
      * @param redesign the design that hasn't the trouble
      */
-    record MotifTrouble(RunId where, int layer, MotifKind motif, Diagnostic diagnostic, Optional<Design> redesign)
+    record MotifTrouble(RunId where, int layer, Motif motif, Diagnostic diagnostic, Optional<Design> redesign)
             implements Diagnosed {
         @Override
         public String code() {

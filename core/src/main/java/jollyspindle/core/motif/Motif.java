@@ -34,8 +34,6 @@ public sealed interface Motif {
 
     double MOST_SLANT = Math.toRadians(170);
 
-    MotifKind kind();
-
     /** How lines that belong to one arc follow each other. */
     enum Inner {
         /** The same template lowered: the same arc again, each time lower. */
@@ -75,11 +73,6 @@ public sealed interface Motif {
         /** One arc a repeat. */
         public static Arcs single() {
             return new Arcs(Inner.LOWERED, 1, 0.5, List.of(), Optional.empty(), 1);
-        }
-
-        @Override
-        public MotifKind kind() {
-            return MotifKind.ARCS;
         }
 
         public Arcs with(Inner other) {
@@ -147,11 +140,6 @@ public sealed interface Motif {
             });
         }
 
-        @Override
-        public MotifKind kind() {
-            return MotifKind.FACING_ARCS;
-        }
-
         public FacingArcs with(Facing other) {
             return new FacingArcs(other, channel, inset, crownLines, valleyLines, otherTemplate, passes);
         }
@@ -183,11 +171,6 @@ public sealed interface Motif {
             checkDistance(spacing);
         }
 
-        @Override
-        public MotifKind kind() {
-            return MotifKind.SAILS;
-        }
-
         public Sails withEchoes(int other) {
             return new Sails(other, spacing);
         }
@@ -205,11 +188,6 @@ public sealed interface Motif {
             if (rows < 1 || rows > 6) {
                 throw new IllegalArgumentException("1 to 6 rows of fans, not " + rows);
             }
-        }
-
-        @Override
-        public MotifKind kind() {
-            return MotifKind.FANS;
         }
 
         public Fans withBlades(int other) {
@@ -247,11 +225,6 @@ public sealed interface Motif {
             }
         }
 
-        @Override
-        public MotifKind kind() {
-            return MotifKind.CIRCLES;
-        }
-
         public Circles withGap(double other) {
             return new Circles(other, halfTurns, turning, swirl);
         }
@@ -274,11 +247,6 @@ public sealed interface Motif {
     record Serpentine(int perRepeat, boolean mirrored) implements Motif {
         public Serpentine {
             checkLines(perRepeat);
-        }
-
-        @Override
-        public MotifKind kind() {
-            return MotifKind.SERPENTINE;
         }
 
         public Serpentine withPerRepeat(int other) {
@@ -313,11 +281,6 @@ public sealed interface Motif {
             }
         }
 
-        @Override
-        public MotifKind kind() {
-            return MotifKind.CHEVRONS;
-        }
-
         public Chevrons with(Points other) {
             return new Chevrons(other, height, rounding, lines, spacing);
         }
@@ -345,11 +308,6 @@ public sealed interface Motif {
             checkSlant(angle);
         }
 
-        @Override
-        public MotifKind kind() {
-            return MotifKind.STRAIGHT_LINES;
-        }
-
         public StraightLines withPerRepeat(int other) {
             return new StraightLines(other, angle);
         }
@@ -370,11 +328,6 @@ public sealed interface Motif {
         public Crosshatch {
             checkDistance(spacing);
             checkSlant(angle);
-        }
-
-        @Override
-        public MotifKind kind() {
-            return MotifKind.CROSSHATCH;
         }
 
         public Crosshatch withSpacing(double other) {

@@ -401,6 +401,6 @@ public final class RingDesigner {
     private boolean free() {
         return design.layers().size() == 1
                 && design.main().edge() == Layer.Edge.SEAM
-                && design.main().motif().kind() == MotifKind.ARCS;
+                && design.main().motif() instanceof Motif.Arcs;
     }
 }

@@ -160,7 +160,7 @@ final class RunDividing {
             findings.add(new Finding.MotifTrouble(
                     frames.get(0).id(),
                     1,
-                    layout.design().main().motif().kind(),
+                    layout.design().main().motif(),
                     new LayoutDiagnostic.NoTool(
                             DivisionConstraints.template(layout.design().main().motif()), 0),
                     Optional.empty()));

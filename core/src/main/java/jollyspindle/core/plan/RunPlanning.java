@@ -161,8 +161,7 @@ final class RunPlanning {
                                 diagnosed.layer(),
                                 design.layers(diagnosed.run())
                                         .get(diagnosed.layer() - 1)
-                                        .motif()
-                                        .kind(),
+                                        .motif(),
                                 diagnosed.diagnostic(),
                                 better));
     }

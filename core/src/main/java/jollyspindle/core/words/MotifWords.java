@@ -6,7 +6,6 @@ import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
-import jollyspindle.core.motif.MotifKind;
 import jollyspindle.core.motif.Preset;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
@@ -17,8 +16,8 @@ import jollyspindle.core.quilt.AreaId;
 public record MotifWords(Words words) {
 
     /** {@code Arcs}, {@code Facing arcs}. */
-    public static String name(MotifKind kind) {
-        return Texts.name(kind);
+    public static String name(Motif motif) {
+        return Texts.name(motif);
     }
 
     /** What a gallery calls it. */

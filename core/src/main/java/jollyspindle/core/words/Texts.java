@@ -22,7 +22,6 @@ import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.MotifDiagnostic;
-import jollyspindle.core.motif.MotifKind;
 import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.motif.Preset;
 import jollyspindle.core.quilt.Dimension;
@@ -86,17 +85,15 @@ record Texts(Words words) {
         return text(KINDS, "school." + Codes.of(SchoolTypes.of(school).kind()), school);
     }
 
-    /** What a kind of motif of runs is called. */
-    static String name(MotifKind kind) {
-        return KINDS.getString("run." + Codes.of(kind) + ".name");
+    /** What a motif of runs is called. */
+    static String name(Motif motif) {
+        return KINDS.getString("run." + MotifTypes.of(motif).code() + ".name");
     }
 
     /** What a gallery calls a motif of runs. */
     static String name(Preset preset) {
         String key = "run-preset." + preset.code();
-        return KINDS.containsKey(key)
-                ? KINDS.getString(key)
-                : name(preset.motif().kind());
+        return KINDS.containsKey(key) ? KINDS.getString(key) : name(preset.motif());
     }
 
     /** What a kind of motif of areas is called. */
@@ -276,8 +273,8 @@ record Texts(Words words) {
         if (of instanceof List<?> dimensions) {
             return FindingWords.missing((List<Dimension>) dimensions);
         }
-        if (of instanceof MotifKind kind) {
-            return MotifWords.name(kind);
+        if (of instanceof Motif motif) {
+            return MotifWords.name(motif);
         }
         if (of instanceof CornerDesign.Kind kind) {
             return MotifWords.name(kind);

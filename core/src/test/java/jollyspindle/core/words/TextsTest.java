@@ -13,8 +13,8 @@ import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.MotifDiagnostic;
-import jollyspindle.core.motif.MotifKind;
 import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.motif.Preset;
 import jollyspindle.core.quilt.Area;
@@ -234,7 +234,7 @@ class TextsTest {
         assertThat(said(trouble(AreaDesign.PLAIN, true))).startsWith("Left plain: 2 arms");
         assertThat(said(trouble('A', false))).startsWith("2 arms end");
         assertThat(said(new Finding.MotifTrouble(
-                        TOP, 1, MotifKind.FANS, new LayoutDiagnostic.TooFine(200_000), Optional.empty())))
+                        TOP, 1, new Motif.Fans(3, 1), new LayoutDiagnostic.TooFine(200_000), Optional.empty())))
                 .startsWith("Fans: that is too fine to plan: it would take more than 200,000 placements.");
     }
 

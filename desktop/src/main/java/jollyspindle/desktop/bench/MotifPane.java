@@ -220,7 +220,7 @@ final class MotifPane extends VBox {
         ToggleGroup together = new ToggleGroup();
         for (int i = 0; i < layers().size(); i++) {
             String name = (layers().size() == 1 ? "" : (i + 1) + " ")
-                    + MotifWords.name(layers().get(i).motif().kind());
+                    + MotifWords.name(layers().get(i).motif());
             heads.getChildren().add(head("motif-" + (i + 1), name, i, together));
         }
         if (!isStrip()) {
@@ -320,7 +320,7 @@ final class MotifPane extends VBox {
             Button remove = new Button("Leave it out");
             remove.setId("motif-remove");
             remove.setOnAction(e -> {
-                bench.design(Words.decapital(MotifWords.name(layer.motif().kind())) + " left out", l -> {
+                bench.design(Words.decapital(MotifWords.name(layer.motif())) + " left out", l -> {
                     List<Layer> fewer = new ArrayList<>(layers());
                     fewer.remove(index);
                     return with(l, fewer);
@@ -346,7 +346,7 @@ final class MotifPane extends VBox {
 
     private void change(int index, Layer layer, String name) {
         bench.design(
-                Words.decapital(MotifWords.name(layer.motif().kind())) + " " + name,
+                Words.decapital(MotifWords.name(layer.motif())) + " " + name,
                 l -> with(l, replaced(layers(), index, layer)));
     }
 }

@@ -221,6 +221,8 @@ public final class Gradually {
             begun = true;
             until = System.nanoTime() + ENOUGH;
             Platform.runLater(() -> begun = false);
+            // Something is done in each moment, however long the machine was busy with something else.
+            return true;
         }
         return System.nanoTime() < until;
     }

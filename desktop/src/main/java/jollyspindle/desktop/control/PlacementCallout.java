@@ -136,8 +136,7 @@ public final class PlacementCallout extends ScrollPane {
                         .layout(run.id().group())
                         .design()
                         .main()
-                        .motif()
-                        .kind())));
+                        .motif())));
         for (Label label : List.of(room, register)) {
             label.setManaged(run.fit().isPresent());
             label.setVisible(run.fit().isPresent());

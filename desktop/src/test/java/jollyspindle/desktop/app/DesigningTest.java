@@ -5,7 +5,6 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
-import jollyspindle.core.motif.MotifKind;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.quilt.Dimension;
@@ -73,7 +72,7 @@ class DesigningTest extends Hands {
         demo(robot, WorkStage.LAY_OUT);
         robot.clickOn("#show-motifs").clickOn("#motif-gallery");
         gallery(robot, "nested-arcs");
-        assertThat(motif().kind()).isEqualTo(MotifKind.ARCS);
+        assertThat(motif()).isInstanceOf(Motif.Arcs.class);
         assertThat(lines(Side.TOP, Stitched.NESTED_ARC)).hasSize(20);
         scrollTo(robot, "#motif-lines");
         type(robot, "#motif-lines", "2");

@@ -233,7 +233,7 @@ class EveryFieldTest extends Hands {
         });
         Set<Object> kinds = new LinkedHashSet<>();
         for (Preset preset : Preset.all()) {
-            if (kinds.add(preset.motif().kind())) {
+            if (kinds.add(preset.motif().getClass())) {
                 robot.interact(() -> bench.edit(
                         "motif",
                         job -> demo.editing(

@@ -10,6 +10,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeReading;
+import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.motif.RingDesigner;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.LineId;
@@ -132,7 +133,7 @@ public final class PlanJson {
         node.put("name", Words.name(group.id(), plan.job().quilt()));
         ArrayNode layers = node.putArray("layers");
         plan.job().layout(group.id()).design().layers().forEach(layer -> layers.addObject()
-                .put("motif", name(layer.motif().kind()))
+                .put("motif", MotifTypes.of(layer.motif()).code())
                 .put("edge", name(layer.edge()))
                 .put("space", name(layer.space()))
                 .put("text", new MotifWords(words).text(layer.motif())));
