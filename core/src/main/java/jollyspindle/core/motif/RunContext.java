@@ -114,7 +114,8 @@ final class RunContext extends LayoutContext {
     /** A mark on what the motifs before have stitched; where there is nothing, it can be made at once. */
     @Override
     public Mark mark(Mark.Kind kind, Point place) {
-        boolean stitched = sewing().lines().stream().anyMatch(line -> line.layer() < number);
+        // Of the first motif there are none, and nothing to look through.
+        boolean stitched = number > 1 && sewing().lines().stream().anyMatch(line -> line.layer() < number);
         return stitched
                 ? marker().later(kind, place, new Mark.After(Mark.Pass.MOTIFS_BEFORE, number))
                 : marker().next(kind, place, Mark.Stage.LOADED);

@@ -375,7 +375,10 @@ public final class AreaSelection {
         double tick = bench.job().tape().tick();
         Point ticks = new Point(Math.rint(by.x() / tick) * tick, Math.rint(by.y() / tick) * tick);
         gesture.to(job -> {
-            Area.Applique was = (Area.Applique) job.quilt().area(id).orElseThrow();
+            if (!(job.quilt().area(id).orElse(null) instanceof Area.Applique was)) {
+                // It was taken out while the button was down.
+                return job;
+            }
             Area moved = new Area.Applique(was.outline().moved(ticks), was.clearance());
             return job.withQuilt(job.quilt().with(id, moved));
         });

@@ -338,9 +338,13 @@ public final class Workbench {
     /**
      * Saves the job. What is dragged meanwhile isn't in it.
      *
-     * @throws FileTrouble if it can't be written
+     * @throws FileTrouble if it can't be written, or while another job is being opened
      */
     public void save(Path path) throws FileTrouble {
+        if (keeper.isOpening()) {
+            // The present job's file is still the one that is shown, and must not be given what comes in its place.
+            throw new FileTrouble("Another job is being opened, so nothing was saved. Save again once it is there.");
+        }
         dropGesture();
         FileStamp written =
                 JobFile.write(path, keeper.now().desk().job(), keeper.now().unknown());

@@ -1,10 +1,13 @@
 package jollyspindle.desktop.model;
 
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.files.job.JobFile;
 import jollyspindle.files.json.UnknownFields;
@@ -25,6 +28,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 /** Plans made elsewhere: the newest wish wins, and what fails is taken back. */
 class PlanWorkerTest {
@@ -297,6 +301,9 @@ class PlanWorkerTest {
         drag.to(job -> job.withName("Dragged"));
         drag.keep("dragged");
         assertThat(told).hasSize(2).allMatch(text -> text.contains("Another job is being opened"));
+        Path mine = folder.resolve("mine" + JobFile.SUFFIX);
+        assertThatThrownBy(() -> bench.save(mine)).hasMessageContaining("nothing was saved");
+        assertThat(mine).as("its file would have been given the other").doesNotExist();
         bench.editShelf("mine", shelf -> shelf.with(shelf.templates().get(0).withName("Mine")));
         held.goOnWithTheNewest();
         assertThat(bench.job().quilt()).isEqualTo(written.quilt());
@@ -345,6 +352,29 @@ class PlanWorkerTest {
         // A mere click plans nothing again.
         bench.begin().drop();
         assertThat(bench.catchingUpProperty().get()).isFalse();
+    }
+
+    /** Taken out with a key while the mouse has it. */
+    @Test
+    void anAppliqueThatIsGoneIsntDragged() {
+        layDemo();
+        Area leaf = new Area.Applique(new Area.Ellipse(Point.ORIGIN, 6, 4, 0), 0.25);
+        bench.editQuilt("a leaf", quilt -> quilt.adding(leaf));
+        held.goOn();
+        AreaId taken = bench.job().quilt().areaIds().get(0);
+        bench.undo();
+        held.goOn();
+        bench.areas().moveApplique(bench.begin(), taken, new Point(1, 1));
+        bench.dropGesture();
+        assertThat(bench.job()).isEqualTo(DemoJob.heronWeir());
+        bench.redo();
+        held.goOn();
+        Gesture drag = bench.begin();
+        bench.areas().moveApplique(drag, taken, new Point(1, 1));
+        drag.keep("moved");
+        held.goOn();
+        assertThat(bench.plan().appliques().get(taken).box().middle().distance(new Point(1, 1)))
+                .isLessThan(1e-9);
     }
 
     @Test
