@@ -212,9 +212,14 @@ final class Pictures {
         System.setProperty(Soon.APART, "0");
     }
 
-    /** Takes a picture of each main view and keeps none. */
+    /** Takes a picture of each main view and keeps none; then does once what hands do. */
     static void lookRound() throws IOException, InterruptedException {
-        take((shot, image) -> {});
+        take((shot, image) -> {}, Rehearsal::in);
+    }
+
+    /** What is done once all pictures are taken, with a folder that may be written to. */
+    private interface After {
+        void in(Path folder) throws InterruptedException, ExecutionException;
     }
 
     /** What becomes of a picture. */
@@ -230,11 +235,11 @@ final class Pictures {
      */
     static List<Path> write(Path folder) throws IOException, InterruptedException {
         Files.createDirectories(folder);
-        take((shot, image) -> AtomicFile.write(folder.resolve(shot.name() + ".png"), png(image)));
+        take((shot, image) -> AtomicFile.write(folder.resolve(shot.name() + ".png"), png(image)), settings -> {});
         return SHOTS.stream().map(s -> folder.resolve(s.name() + ".png")).toList();
     }
 
-    private static void take(Use use) throws IOException, InterruptedException {
+    private static void take(Use use, After after) throws IOException, InterruptedException {
         Path settings = Files.createTempDirectory("spindle-pictures");
         CompletableFuture<Void> ready = new CompletableFuture<>();
         Platform.startup(() -> ready.complete(null));
@@ -259,6 +264,8 @@ final class Pictures {
                 }
                 use.of(shot, inWindow(() -> window.stage().getScene().snapshot(null)));
             }
+            after.in(settings);
+            // With the last window JavaFX ends.
             Platform.runLater(() -> window.stage().hide());
         } catch (ExecutionException e) {
             throw new IllegalStateException(e.getCause());
@@ -267,7 +274,7 @@ final class Pictures {
     }
 
     /** Does something in the window's thread, and waits for it; whatever goes wrong there comes back here. */
-    private static <T> T inWindow(Callable<T> what) throws InterruptedException, ExecutionException {
+    static <T> T inWindow(Callable<T> what) throws InterruptedException, ExecutionException {
         FutureTask<T> task = new FutureTask<>(what);
         Platform.runLater(task);
         return task.get();
