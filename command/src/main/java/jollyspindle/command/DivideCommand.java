@@ -200,7 +200,8 @@ final class DivideCommand implements Callable<Integer> {
     private void asText(RunDivision division, PrintWriter out) {
         Words words = new Words(tape);
         double run = division.length();
-        out.println(words.length(run) + ", " + school.typed() + ": " + Words.count(division.repeats(), "whole repeat")
+        out.println(words.length(run) + ", " + school.typed() + ": "
+                + Words.count(division.repeats(), Words.Thing.WHOLE_REPEAT)
                 + (division.leftover() > 0 ? ", " + words.length(division.leftover()) + " of odd space" : "")
                 + (division.largestChange() >= NOTICED
                         ? ", up to " + words.difference(division.largestChange()) + " from "
@@ -297,13 +298,13 @@ final class DivideCommand implements Callable<Integer> {
             out.printf(
                     Locale.ROOT,
                     "  %-11s of %-22s %s on the centre%n",
-                    Words.count(division.count(), "repeat"),
+                    Words.count(division.count(), Words.Thing.REPEAT),
                     words.length(division.repeat()),
                     division.valleyOnCentre() ? "valley" : "crown");
         }
         EvenDivision best = found.get(0);
         out.println();
-        out.println("Valleys for " + Words.count(best.count(), "repeat") + ", each from one zero:");
+        out.println("Valleys for " + Words.count(best.count(), Words.Thing.REPEAT) + ", each from one zero:");
         out.printf(Locale.ROOT, "  %-9s %-22s %-22s %s%n", "", "from left end", "from right end", "from centre");
         for (int k = 0; k <= best.count(); k++) {
             double along = best.valley(k);

@@ -90,9 +90,9 @@ final class PlanCommand implements Callable<Integer> {
         }
         areas(plan, words, out);
         if (!plan.runs().isEmpty()) {
-            out.println("In all: " + Words.count(plan.repeats(), "line") + ", "
-                    + Words.count(plan.placements(), "placement") + ", "
-                    + Words.count(plan.chalkMarks(), "mark") + " to make");
+            out.println("In all: " + Words.count(plan.repeats(), Words.Thing.LINE) + ", "
+                    + Words.count(plan.placements(), Words.Thing.PLACEMENT) + ", "
+                    + Words.count(plan.chalkMarks(), Words.Thing.MARK) + " to make");
         }
     }
 

@@ -33,7 +33,12 @@ public final class Codes {
     private Codes() {}
 
     private static String look(Class<?> type, String constant) {
-        return ALL.getString(type.getName().replaceFirst("^" + CORE, "").replace('$', '.') + constant);
+        return ALL.getString(path(type) + constant);
+    }
+
+    /** Under which name a type of the core stands in bundles that ship with the program: {@code quilt.Dimension.What}. */
+    public static String path(Class<?> type) {
+        return type.getName().replaceFirst("^" + CORE, "").replace('$', '.');
     }
 
     /**

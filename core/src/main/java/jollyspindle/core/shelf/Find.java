@@ -123,7 +123,18 @@ public record Find(Wanted wanted, List<Match> matches, Optional<Missing> missing
         record StitchedDiameter(double diameter, double hole, double disc) implements Missing {}
 
         /** A set of circles with this first diameter, and then in steps up to the largest. */
-        record Set(double first, double step, double largest) implements Missing {}
+        record Set(double first, double step, double largest) implements Missing {
+
+            /** The second, in inches. */
+            public double second() {
+                return first + step;
+            }
+
+            /** Whether there are more than two. */
+            public boolean more() {
+                return largest > first + 1.5 * step;
+            }
+        }
 
         /** A fan with a spacing of arcs no more than this. */
         record FanRadius(double atMost) implements Missing {}

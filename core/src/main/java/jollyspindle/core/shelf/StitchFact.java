@@ -1,5 +1,6 @@
 package jollyspindle.core.shelf;
 
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
 
@@ -13,7 +14,13 @@ public sealed interface StitchFact {
      * @param radius of the stitched line
      * @param sweep how much of it can be stitched without moving the template
      */
-    record Round(Guide guide, double radius, double sweep) implements StitchFact {}
+    record Round(Guide guide, double radius, double sweep) implements StitchFact {
+
+        /** Whether it goes all the way round. */
+        public boolean whole() {
+            return sweep > 2 * Math.PI - Tolerances.SAME_PLACE;
+        }
+    }
 
     /** Two edges that stitch the same curve. */
     record SameCurve(double radius) implements StitchFact {}
@@ -83,6 +90,11 @@ public sealed interface StitchFact {
          */
         public double walk(double angle) {
             return spacing / Math.sin(angle);
+        }
+
+        /** The walk along a line that crosses at 45°, in inches. */
+        public double diagonalWalk() {
+            return walk(Math.PI / 4);
         }
     }
 

@@ -18,6 +18,7 @@ import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.shelf.Template;
 
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -38,16 +39,19 @@ public record AreaWords(Words words) {
         Optional<Area> found = quilt.area(id);
         if (found.isEmpty()) {
             // It has just been taken out; whoever still speaks of it will hear of that with the next plan.
-            return "Area " + id.number();
+            return Texts.plainly("area.gone", "number", id.number());
         }
         Area area = found.get();
         long alike = quilt.areas().stream()
                 .filter(a -> a.getClass() == area.getClass())
                 .count();
-        String kind = area instanceof Area.Blocks
-                ? "Blocks"
-                : area instanceof Area.Medallion ? "Medallion" : area instanceof Area.Body ? "Background" : "Appliqué";
-        return kind + (alike > 1 ? " " + id.number() : "");
+        String kind = Texts.plainly(
+                area instanceof Area.Blocks
+                        ? "area.blocks"
+                        : area instanceof Area.Medallion
+                                ? "area.medallion"
+                                : area instanceof Area.Body ? "area.background" : "area.applique");
+        return alike > 1 ? Texts.plainly("area.numbered", "name", kind, "number", id.number()) : kind;
     }
 
     /** What a motif is called. */
@@ -67,20 +71,26 @@ public record AreaWords(Words words) {
      * @param before the placement before, if there is one
      */
     public String rotation(QuiltJob job, Placement placement, Optional<Ray> ray, Optional<Placement> before) {
-        String template = job.template(placement.tool().templateId())
-                .map(t -> t.name()
-                        + t.cut()
-                                .guide(placement.tool().guideId())
-                                .map(g -> ", " + ShelfWords.edge(g))
-                                .orElse(""))
-                .orElse("template");
-        boolean another = before.filter(b -> b.tool().equals(placement.tool())).isEmpty();
-        return MotifWords.name(placement)
-                + ray.map(r -> ", ray " + r.number() + " at " + Words.degrees(r.angle()))
-                        .orElse("")
-                + (another ? "; " + template : "") + (placement.pose().over() ? ", face down" : "") + "; "
-                + words.registration(placement)
-                + before.map(b -> "; " + PlacementWords.turned(placement, b)).orElse("") + ".";
+        Optional<Template> template = job.template(placement.tool().templateId());
+        return new Texts(words)
+                .say(
+                        "area.rotation",
+                        "placement",
+                        MotifWords.name(placement),
+                        "ray",
+                        ray,
+                        "another",
+                        before.filter(b -> b.tool().equals(placement.tool())).isEmpty(),
+                        "template",
+                        template.map(Template::name).orElseGet(() -> Texts.plainly("area.rotation.template")),
+                        "guide",
+                        template.flatMap(t -> t.cut().guide(placement.tool().guideId())),
+                        "over",
+                        placement.pose().over(),
+                        "registration",
+                        words.registration(placement),
+                        "turned",
+                        before.map(b -> PlacementWords.turned(placement, b)));
     }
 
     /** A motif in a few words: {@code 8 arms, each out and back}. */
@@ -94,31 +104,26 @@ public record AreaWords(Words words) {
 
     /** Why corners in this order are no outline of an appliqué. */
     public static String difficulty(Area.Corners.Difficulty difficulty) {
-        return switch (difficulty) {
-            case COUNT -> "an appliqué has 3 to " + Area.MOST_CORNERS + " corners.";
-            case FAR -> "a corner lies more than " + (int) QuiltRules.LONGEST + " from the quilt's middle.";
-            case COINCIDENT -> "two corners that follow each other lie on the same place; leave one of them out.";
-            case CROSSED ->
-                "two of its sides cross. The corners should stand in the order in which they follow each other round it.";
-        };
+        return Texts.plainly(
+                Codes.path(Area.Corners.Difficulty.class) + "." + Codes.of(difficulty),
+                "corners",
+                Area.MOST_CORNERS,
+                "most",
+                (int) QuiltRules.LONGEST);
     }
 
     public static String name(Area.Shape shape) {
-        return switch (shape) {
-            case ROUND -> "round";
-            case SQUARE -> "square";
-            case OCTAGON -> "with eight sides";
-        };
+        return Texts.name(shape);
     }
 
     /** A ray, and where it meets the edge: {@code ray 2, by halving: 2 1/16 generous right of the middle of the top}. */
     public String text(Ray ray) {
-        return "ray " + ray.number() + found(ray) + ": " + place(ray);
+        return Texts.plainly("ray", "ray", ray, "place", place(ray));
     }
 
     /** Where a ray meets the edge, and how it is found: {@code 2 1/16 generous right of the middle of the top, by halving}. */
     public String where(Ray ray) {
-        return place(ray) + found(ray);
+        return Texts.plainly("ray.where", "ray", ray, "place", place(ray));
     }
 
     /** How rays are found, as one goes about it: {@code Mark the middle lines and diagonals first; …}. */
@@ -126,13 +131,15 @@ public record AreaWords(Words words) {
         Set<Ray.Found> how = turning.rays().stream().map(Ray::found).collect(Collectors.toSet());
         // Where the first is turned by some angle of its own, only its reading tells where it is.
         boolean turned = how.equals(Set.of(Ray.Found.STEPPED));
-        return (turned ? "Mark ray 1 by its reading" : "Mark the middle lines and the diagonals first")
-                + (how.contains(Ray.Found.HALVED) ? ", and halve the space between two" : "")
-                + turning.stepping()
-                        .map(s -> "; step the others off with " + words.length(s.chord()) + " on a circle of radius "
-                                + words.length(s.radius()) + " about the centre")
-                        .orElse("")
-                + ".";
+        return new Texts(words)
+                .say(
+                        "rays.found",
+                        "turned",
+                        turned,
+                        "halved",
+                        how.contains(Ray.Found.HALVED),
+                        "stepping",
+                        turning.stepping());
     }
 
     /**
@@ -154,67 +161,68 @@ public record AreaWords(Words words) {
             if (part.layers().get(i).motif() instanceof AreaMotif.Arms arms
                     && arms.stop() > 0
                     && (!arms.circled() || missing)) {
-                said.add("Draw a circle of radius " + words.length(arms.stop())
-                        + " about the centre; the arms stop on it.");
+                said.add(new Texts(words).say("stop-circle", "radius", arms.stop()));
             }
         }
         return String.join(" ", said);
     }
 
-    private static String found(Ray ray) {
-        return switch (ray.found()) {
-            case USUAL -> "";
-            case HALVED -> ", by halving";
-            case STEPPED -> ", by stepping";
-        };
-    }
-
     private String place(Ray ray) {
-        String side =
-                "the middle of the " + Words.name(ray.side()) + (ray.side().isAcross() ? "" : " side");
-        return Math.abs(ray.fromMiddle()) < Tolerances.ROUNDING
-                ? "in " + side
-                : words.length(Math.abs(ray.fromMiddle()))
-                        + switch (ray.toward()) {
-                            case TOP -> " above ";
-                            case RIGHT -> " right of ";
-                            case BOTTOM -> " below ";
-                            case LEFT -> " left of ";
-                        }
-                        + side;
+        String side = Texts.plainly(
+                "ray.side", "side", ray.side(), "across", ray.side().isAcross());
+        if (Math.abs(ray.fromMiddle()) < Tolerances.ROUNDING) {
+            return Texts.plainly("ray.in", "side", side);
+        }
+        String where = Texts.plainly("side-of." + Codes.of(ray.toward()), "of", side);
+        return new Texts(words).say("ray.off", "distance", ray.fromMiddle(), "where", where);
     }
 
     /** How a figure comes out in blocks: {@code 3 to a row, 6 rows; comes out even}; sizes one after the other. */
     public String text(BlockFit fit) {
-        return fit.blocks().stream()
-                        .map(b -> (fit.blocks().size() > 1 ? size(b.size()) + ": " : "") + text(b))
-                        .collect(Collectors.joining(". "))
-                + ". " + Words.count(fit.placements(), "placement") + " and " + Math.round(fit.stitched())
-                + " inches of stitching in " + (fit.count() == 1 ? "a block" : "all " + fit.count()) + ", "
-                + Math.round(fit.density() * 10) / 10.0 + " to the square inch";
+        String blocks = fit.blocks().stream()
+                .map(b -> fit.blocks().size() > 1
+                        ? Texts.plainly("block-fit.of-several", "size", size(b.size()), "fit", text(b))
+                        : text(b))
+                .collect(Collectors.joining(". "));
+        return new Texts(words)
+                .say(
+                        "block-fit",
+                        "blocks",
+                        blocks,
+                        "placements",
+                        fit.placements(),
+                        "stitched",
+                        fit.stitched(),
+                        "count",
+                        fit.count(),
+                        "density",
+                        fit.density());
     }
 
     /** A block's size: {@code 4 1/2}, {@code 12 of 6 by 9}. */
     public String size(BlockSize size) {
-        return (size.count() > 1 ? size.count() + " of " : "")
-                + words.length(size.width())
-                + (size.height() == size.width() ? "" : " by " + words.length(size.height()));
+        return new Texts(words)
+                .say("block-size", "size", size, "several", size.count() > 1, "square", size.height() == size.width());
     }
 
     private String text(BlockFit.InBlock fit) {
         List<String> off = new ArrayList<>();
         if (isOff(fit.overAcross())) {
-            off.add(off(fit.overAcross()) + " across");
+            off.add(Texts.plainly("block-fit.across", "by", off(fit.overAcross())));
         }
         if (isOff(fit.overUp())) {
-            off.add(
-                    switch (fit.up()) {
-                        case LEFT -> words.difference(fit.overUp()) + " left at the top";
-                        case MISSING -> words.difference(-fit.overUp()) + " missing in the squeezed row";
-                        case SHARED -> off(fit.overUp()) + " up";
-                    });
+            off.add(new Texts(words)
+                    .say(
+                            "block-fit." + Codes.of(fit.up()),
+                            "by",
+                            fit.up() == BlockFit.Up.SHARED ? off(fit.overUp()) : fit.overUp()));
         }
-        return counted(fit) + "; " + (off.isEmpty() ? "comes out even" : String.join(", ", off));
+        return Texts.plainly(
+                "block-fit.block",
+                "counted",
+                counted(fit),
+                "off",
+                off.isEmpty() ? Texts.plainly("block-fit.even") : String.join(", ", off));
     }
 
     private static boolean isOff(double over) {
@@ -223,16 +231,16 @@ public record AreaWords(Words words) {
 
     /** {@code 1/8 to squeeze}. */
     private String off(double over) {
-        return words.difference(Math.abs(over)) + (over > 0 ? " to stretch" : " to squeeze");
+        return new Texts(words).say("block-fit.off", "over", over);
     }
 
     private static String counted(BlockFit.InBlock fit) {
-        return fit.motif() instanceof AreaMotif.Clamshells
-                ? TapeScale.EIGHTHS.read(fit.perRow()).text() + " to a row, " + Words.count(fit.rows(), "row")
-                : Words.count(
-                                (int) Math.rint(fit.perRow()),
-                                fit.motif() instanceof AreaMotif.Circles ? "circle" : "square")
-                        + " across, " + fit.rows() + " up";
+        if (fit.motif() instanceof AreaMotif.Clamshells) {
+            return Texts.plainly("block-fit.shells", "perRow", fit.perRow(), "rows", fit.rows());
+        }
+        Words.Thing figure = fit.motif() instanceof AreaMotif.Circles ? Words.Thing.CIRCLE : Words.Thing.SQUARE;
+        return Texts.plainly(
+                "block-fit.squares", "counted", Words.count(Math.round(fit.perRow()), figure), "rows", fit.rows());
     }
 
     /** What is stitched of this figure: {@code clamshells}. */
@@ -242,23 +250,17 @@ public record AreaWords(Words words) {
 
     /** The template, and which of its edges: {@code Circle 3, stitching 3 1/2 across}. */
     public String name(BlockFit fit) {
-        return fit.template().name()
-                + switch (fit.figure()) {
-                    case CLAMSHELLS -> "";
-                    case PEEL ->
-                        ", stitching a radius of " + words.length(fit.radius().orElseThrow());
-                    case CIRCLES ->
-                        ", stitching " + words.length(2 * fit.radius().orElseThrow()) + " across";
-                };
+        return new Texts(words)
+                .say(
+                        "block-fit." + Codes.of(fit.figure()),
+                        "template",
+                        fit.template().name(),
+                        "radius",
+                        fit.radius());
     }
 
     /** What comes of a letter's blocks: {@code 8 blocks: 24 lines, 24 placements, 8 starts, 120 inches}. */
     public static String text(AreaPlan.Sum sum, boolean blocks) {
-        return (blocks ? Words.count(sum.blocks(), "block") + ": " : "") + Words.count(sum.lines(), "line") + ", "
-                + Words.count(sum.placements(), "placement") + ", " + Words.count(sum.starts(), "thread start") + ", "
-                + Math.round(sum.stitched()) + " inches of stitching"
-                + (sum.travelled() >= 0.5
-                        ? " and " + Math.round(sum.travelled()) + " travelled in seams or over stitching"
-                        : "");
+        return Texts.plainly("area-sum", "sum", sum, "counted", blocks, "travelled", sum.travelled() >= 0.5);
     }
 }

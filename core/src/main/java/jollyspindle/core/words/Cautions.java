@@ -10,22 +10,16 @@ import java.util.List;
 public final class Cautions {
 
     /** Said wherever anything is said about machine, foot, needle or thickness. */
-    public static final String MANUAL_FIRST = "Your machine's manual and its dealer come first.";
+    public static final String MANUAL_FIRST = Texts.plainly("caution.manual");
 
     private Cautions() {}
 
     /** What applies to a job's pages, as sentences. */
     public static List<String> of(QuiltJob job) {
         List<String> said = new ArrayList<>();
-        said.add("Keep fingers at least an inch from the foot, and move them only while the machine stands.");
-        said.add("Stop with the needle down before you reposition a template.");
-        said.add(
-                "Slide templates; don't lift them under the needle. Needle and foot up before a template is taken away.");
-        said.add("Use the base plate, and cut loose tails before the template passes over them.");
+        List.of("fingers", "needle-down", "slide", "base-plate").forEach(c -> said.add(caution(c)));
         job.chosenTemplate().ifPresent(t -> said.add(thickness(t.material(), new Words(job.tape()))));
-        said.add("Keep grip tape of the abrasive kind away from fabric shears and slick mats.");
-        said.add("Chalk smudges; washable blue is fixed for good by an iron; ink that heat erases may come back in the"
-                + " cold. Try the marker on a scrap first.");
+        List.of("grip", "markers").forEach(c -> said.add(caution(c)));
         return List.copyOf(said);
     }
 
@@ -35,10 +29,10 @@ public final class Cautions {
      * @param material the template's
      */
     public static String thickness(Material material, Words words) {
-        String pair = material.thin()
-                ? "thin templates go with low-shank feet"
-                : "thick templates go with high-shank feet and longarms";
-        return "This template is " + words.exact(material.thickness()) + " thick: " + pair
-                + ". A wrong pair lets the foot ride up over the template, or strikes the needle clamp.";
+        return new Texts(words).say("caution.thickness", "thickness", material.thickness(), "thin", material.thin());
+    }
+
+    private static String caution(String of) {
+        return Texts.plainly("caution." + of);
     }
 }

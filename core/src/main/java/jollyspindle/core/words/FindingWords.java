@@ -41,19 +41,22 @@ public record FindingWords(Words words) {
         Map<String, List<Dimension>> kinds = new LinkedHashMap<>();
         for (Dimension dimension : missing) {
             String what = dimension.kind() == Dimension.Kind.BODY
-                    ? "the body"
-                    : dimension.border() == 1 ? "the border's depth" : "the depth of border " + dimension.border();
+                    ? Texts.plainly("dimensions.body")
+                    : Texts.plainly("dimensions.depth", "border", dimension.border());
             kinds.computeIfAbsent(what, w -> new ArrayList<>()).add(dimension);
         }
         return kinds.entrySet().stream()
-                .map(e -> e.getKey()
-                        + (e.getValue().size() == 4
-                                ? " on all four sides"
-                                : " at the "
-                                        + e.getValue().stream()
-                                                .flatMap(d -> d.side().stream())
-                                                .map(Words::name)
-                                                .collect(Collectors.joining(", "))))
+                .map(e -> Texts.plainly(
+                        "dimensions.missing",
+                        "which",
+                        e.getKey(),
+                        "all",
+                        e.getValue().size() == Side.values().length,
+                        "sides",
+                        e.getValue().stream()
+                                .flatMap(d -> d.side().stream())
+                                .map(Words::name)
+                                .collect(Collectors.joining(", "))))
                 .collect(Collectors.joining("; "));
     }
 
@@ -64,17 +67,16 @@ public record FindingWords(Words words) {
 
     /** Where a finding stands, before it is said: {@code Top border: }, {@code Blocks: }; empty if it is about no place. */
     public static String where(Finding finding, Quilt quilt) {
-        if (finding instanceof Finding.AreaTrouble area) {
-            return AreaWords.name(area.area(), quilt) + ": ";
-        }
-        return finding.run().map(run -> Words.name(run, quilt) + ": ").orElse("");
+        return finding instanceof Finding.AreaTrouble area
+                ? at(AreaWords.name(area.area(), quilt))
+                : finding.run().map(run -> at(Words.name(run, quilt))).orElse("");
     }
 
     public static String name(Finding.Severity severity) {
-        return switch (severity) {
-            case PROBLEM -> "To be settled";
-            case WARNING -> "Take care";
-            case NOTE -> "Note";
-        };
+        return Texts.name(severity);
+    }
+
+    private static String at(String where) {
+        return Texts.plainly("finding.at", "where", where);
     }
 }

@@ -21,41 +21,45 @@ public record PlacementWords(Words words) {
      * @param before the placement before, if there is one
      */
     public String lying(QuiltJob job, Placement placement, Optional<Placement> before) {
-        String name = before.filter(b -> b.tool().equals(placement.tool())).isPresent()
-                ? "Template "
-                : job.template(placement.tool().templateId())
-                                .map(Template::name)
-                                .orElse("Template") + " ";
-        return name + Words.turn(placement.pose().rotation()) + " ("
-                + Words.degrees(placement.pose().rotation()) + ")"
-                + (placement.pose().over() ? ", face down" : "")
-                + placement
-                        .tool()
-                        .edge()
-                        .map(e -> ", " + facing(placement, crown(job, placement.region())))
-                        .orElse("")
-                + before.map(b -> "; " + turned(placement, b)).orElse("")
-                + placement.tool().edge().map(e -> "; " + Words.edge(e)).orElse("");
+        Optional<String> another =
+                before.filter(b -> b.tool().equals(placement.tool())).isPresent()
+                        ? Optional.empty()
+                        : job.template(placement.tool().templateId()).map(Template::name);
+        return new Texts(words)
+                .say(
+                        "lying",
+                        "template",
+                        another.orElseGet(() -> Texts.plainly("lying.template")),
+                        "turn",
+                        Words.turn(placement.pose().rotation()),
+                        "rotation",
+                        placement.pose().rotation(),
+                        "over",
+                        placement.pose().over(),
+                        "facing",
+                        placement.tool().edge().map(e -> facing(placement, crown(job, placement.region()))),
+                        "turned",
+                        before.map(b -> turned(placement, b)),
+                        "edge",
+                        placement.tool().edge());
     }
 
     /** How it is turned from how it lay before: {@code as it lay}, {@code turned 12.5° to the left}. */
     public static String turned(Placement now, Placement before) {
         if (!now.tool().templateId().equals(before.tool().templateId())) {
-            return "another template";
+            return Texts.plainly("turned.another");
         }
         if (now.pose().over() != before.pose().over()) {
-            return now.pose().over() ? "turned over, face down" : "turned over, face up again";
+            return Texts.plainly("turned.over", "down", now.pose().over());
         }
         double by = Angles.normal(now.pose().rotation() - before.pose().rotation());
         if (Math.abs(by) < STILL) {
-            return "as it lay, moved on";
+            return Texts.plainly("turned.moved");
         }
         if (Math.abs(Math.abs(by) - Math.PI) < STILL) {
-            return "turned right round";
+            return Texts.plainly("turned.round");
         }
-        boolean quarter = Math.abs(Math.abs(by) - Math.PI / 2) < STILL;
-        return "turned " + (quarter ? "a quarter turn" : Words.degrees(Math.abs(by)))
-                + (by > 0 ? " to the left" : " to the right") + " from how it lay";
+        return Texts.plainly("turned.by", "by", by, "quarter", Math.abs(Math.abs(by) - Math.PI / 2) < STILL);
     }
 
     /** How a template lies whose crown points to the region's outer edge; in an area, to the quilt's top. */
@@ -74,11 +78,6 @@ public record PlacementWords(Words words) {
     private static String facing(Placement placement, double upright) {
         double from = Angles.normal(placement.pose().rotation() - upright);
         double quarters = from / (Math.PI / 2);
-        return switch ((int) Math.floorMod(Math.round(quarters), 4L)) {
-            case 0 -> "crown to the outer edge";
-            case 1 -> "crown to the run's left end";
-            case 2 -> "crown to the seam";
-            default -> "crown to the run's right end";
-        };
+        return Texts.plainly("lying.facing." + Math.floorMod(Math.round(quarters), 4L));
     }
 }

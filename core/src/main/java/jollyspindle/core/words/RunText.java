@@ -17,17 +17,20 @@ public final class RunText {
      */
     public static String of(RunPlan run, Quilt quilt, Words words, double zero) {
         StringBuilder text = new StringBuilder();
-        text.append(Words.name(run.id(), quilt))
-                .append(", ")
-                .append(words.length(run.division().length()))
-                .append(": ")
-                .append(new DivisionWords(words).school(run.divided().school()))
-                .append(". Left end: ")
-                .append(Words.start(run.id()))
-                .append(".\n")
-                .append("Mark\tFrom left\tFrom right\tFrom centre")
-                .append(Double.isNaN(zero) ? "" : "\tFrom zero")
-                .append("\tAbove seam\tMade\n");
+        text.append(new Texts(words)
+                        .say(
+                                "run-text",
+                                "run",
+                                Words.name(run.id(), quilt),
+                                "length",
+                                run.division().length(),
+                                "school",
+                                new DivisionWords(words).school(run.divided().school()),
+                                "start",
+                                Words.start(run.id())))
+                .append('\n')
+                .append(Texts.plainly("run-text.columns", "zero", !Double.isNaN(zero)))
+                .append('\n');
         for (Mark mark : run.laidOut().marks()) {
             text.append(Words.name(mark))
                     .append('\t')
@@ -38,10 +41,14 @@ public final class RunText {
                     .append(Words.fromCentre(mark.readings().fromCentre()));
             if (!Double.isNaN(zero)) {
                 TapeReading off = words.tape().read(mark.along() - zero);
-                text.append('\t').append(Words.fromCentre(off).replace("on the centre", "0"));
+                boolean on = off.ticks() == 0 && off.lean() == TapeReading.Lean.ON;
+                text.append('\t').append(on ? Texts.plainly("run-text.zero") : Words.fromCentre(off));
             }
             text.append('\t')
-                    .append(mark.across() == 0 ? "on it" : mark.height().text())
+                    .append(
+                            mark.across() == 0
+                                    ? Texts.plainly("run-text.on-seam")
+                                    : mark.height().text())
                     .append('\t')
                     .append(Words.making(mark))
                     .append('\n');

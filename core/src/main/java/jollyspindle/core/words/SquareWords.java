@@ -9,6 +9,8 @@ import jollyspindle.core.quilt.Squareness;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Says how square a quilt is.
@@ -33,47 +35,59 @@ public record SquareWords(Words words) {
      */
     public String text(Squareness square, Quilt quilt, double limit) {
         List<String> said = new ArrayList<>();
-        said.add(differ(square.across(), "Top", "bottom"));
-        said.add(differ(square.down(), "right", "left"));
+        said.add(differ(square.across(), Side.TOP, Side.BOTTOM));
+        said.add(differ(square.down(), Side.RIGHT, Side.LEFT));
         if (square.diagonals().isPresent()) {
-            double by = square.diagonals().getAsDouble();
-            said.add(
-                    Math.abs(by) < Tolerances.UNSAID
-                            ? "diagonals alike"
-                            : "diagonals " + words.difference(by) + " apart");
-            said.add("corners up to " + Words.degrees(square.mostOffSquare()) + " off square");
+            said.add(texts().say("square.diagonals", "by", square.diagonals().getAsDouble()));
+            said.add(texts().say("square.corners", "by", square.mostOffSquare()));
         } else {
-            said.add("measure both diagonals to know how it leans");
+            said.add(Texts.plainly("square.no-diagonals"));
         }
-        String text = "Square? " + String.join("; ", said) + ".";
-        for (Side side : new Side[] {Side.TOP, Side.LEFT}) {
-            text += eased(square, quilt, side);
-        }
-        return past(square, quilt, limit) ? text + " More than " + percent(limit) + " of a side is seen." : text;
+        return Texts.plainly(
+                "square.all",
+                "all",
+                String.join("; ", said),
+                "eased",
+                eased(square, quilt, Side.TOP) + eased(square, quilt, Side.LEFT),
+                "past",
+                past(square, quilt, limit),
+                "limit",
+                percent(limit));
     }
 
-    private String differ(double by, String one, String other) {
-        return Math.abs(by) < Tolerances.UNSAID
-                ? one + " and " + other + " alike"
-                : one + " " + words.difference(by) + (by > 0 ? " longer than " : " shorter than ") + other;
+    private String differ(double by, Side one, Side other) {
+        return texts().say(
+                        Math.abs(by) < Tolerances.UNSAID ? "square.alike" : "square.differ",
+                        "by",
+                        by,
+                        "one",
+                        Texts.name("square.sides", one),
+                        "other",
+                        Texts.name("square.sides", other));
     }
 
     /** What two opposite sides are planned at, if that isn't what they measure. */
     private String eased(Squareness square, Quilt quilt, Side side) {
-        StringBuilder said = new StringBuilder();
-        for (Side one : new Side[] {side, side.opposite()}) {
-            double by = square.eased().get(one);
-            if (Math.abs(by) >= Tolerances.UNSAID) {
-                said.append(said.length() == 0 ? "" : ", ")
-                        .append(Words.name(one))
-                        .append(by < 0 ? " is eased in by " : " is stretched by ")
-                        .append(words.difference(by));
-            }
-        }
-        return said.length() == 0 ? "" : " Planned at " + words.length(quilt.planned(side)) + ": " + said + ".";
+        String sides = Stream.of(side, side.opposite())
+                .filter(one -> Math.abs(square.eased().get(one)) >= Tolerances.UNSAID)
+                .map(one -> texts().say(
+                                "square.eased-side",
+                                "side",
+                                one,
+                                "by",
+                                square.eased().get(one)))
+                .collect(Collectors.joining(", "));
+        return sides.isEmpty() ? "" : texts().say("square.eased", "planned", quilt.planned(side), "sides", sides);
     }
 
     private static String percent(double part) {
-        return String.format(Locale.ROOT, "%.2f", 100 * part).replaceAll("\\.?0+$", "") + " %";
+        return Texts.plainly(
+                "square.percent",
+                "number",
+                String.format(Locale.ROOT, "%.2f", 100 * part).replaceAll("\\.?0+$", ""));
+    }
+
+    private Texts texts() {
+        return new Texts(words);
     }
 }

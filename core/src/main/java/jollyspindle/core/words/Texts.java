@@ -7,16 +7,16 @@ import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.code.Codes;
-import jollyspindle.core.division.CornerAsk;
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.division.EndUse;
-import jollyspindle.core.division.Filling;
+import jollyspindle.core.division.Reason;
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.division.school.SchoolTypes;
-import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.layout.LayoutDiagnostic;
+import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.motif.CornerDesign;
@@ -25,11 +25,10 @@ import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.motif.Preset;
 import jollyspindle.core.quilt.Dimension;
-import jollyspindle.core.quilt.Easing;
 import jollyspindle.core.quilt.RunId;
-import jollyspindle.core.quilt.Side;
-import jollyspindle.core.shelf.Machine;
-import jollyspindle.core.shelf.Prediction;
+import jollyspindle.core.shelf.ArcTemplate;
+import jollyspindle.core.shelf.SeamRegister;
+import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateDiagnostic;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
@@ -37,6 +36,8 @@ import jollyspindle.core.shelf.form.SizeLabel;
 
 import java.lang.reflect.InvocationTargetException;
 import java.util.AbstractMap;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -47,10 +48,12 @@ import java.util.ResourceBundle;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 
 /**
- * Says what is told in records of numbers, in the sentences of {@code told.properties}. A sentence names the record's properties;
- * its language, and what stands where, are its own affair, so that a kind of thing to tell is its record and its text.
+ * Says what is told in records of numbers: what is the matter in the sentences of {@code told.properties}, kinds of motifs and
+ * schools in those of {@code kinds.properties}, all else in those of {@code said.properties}. A sentence names the record's
+ * properties; its language, and what stands where, are its own affair, so that a kind of thing to tell is its record and its text.
  *
  * @param words lengths are said with
  */
@@ -58,6 +61,42 @@ record Texts(Words words) {
 
     private static final ResourceBundle TOLD = bundle("told");
     private static final ResourceBundle KINDS = bundle("kinds");
+    private static final ResourceBundle SAID = bundle("said");
+
+    /** For what says no lengths. */
+    private static final Texts WITHOUT_LENGTHS = new Texts(new Words(TapeScale.SIXTEENTHS));
+
+    private static final Map<Class<?>, String> TOLD_ABOUT = Map.of(
+            LayoutDiagnostic.class, "layout",
+            MotifDiagnostic.class, "motif",
+            AreaDiagnostic.class, "area",
+            TemplateDiagnostic.class, "template",
+            Finding.class, "finding",
+            Remedy.class, "remedy");
+
+    /** How numbers are said; of anything else, what is called so is a property. */
+    private static final Set<String> OF_NUMBERS = Set.of(
+            "length",
+            "exact",
+            "exactly",
+            "difference",
+            "degrees",
+            "whole",
+            "turns",
+            "eighths",
+            "endless",
+            "shells",
+            "grouped",
+            "count",
+            "rounded",
+            "tenths",
+            "abs",
+            "half",
+            "twice",
+            "sign",
+            "rounding",
+            "unsaid",
+            "chalk");
 
     private static final Map<String, MessageFormat> FORMATS = new ConcurrentHashMap<>();
 
@@ -67,7 +106,44 @@ record Texts(Words words) {
 
     /** What is told, in a sentence or two. */
     String text(Object told) {
-        return text(TOLD, key(told), told);
+        if (told instanceof Diagnostic || told instanceof Finding || told instanceof Remedy) {
+            return text(TOLD, key(told), told);
+        }
+        return text(SAID, Codes.path(told.getClass()), told);
+    }
+
+    /**
+     * A sentence that says something of several things.
+     *
+     * @param key it stands under in {@code said.properties}
+     * @param namesAndValues what it calls them, and what they are, in turn
+     */
+    String say(String key, Object... namesAndValues) {
+        Map<String, Object> things = new HashMap<>();
+        for (int i = 0; i < namesAndValues.length; i += 2) {
+            things.put((String) namesAndValues[i], namesAndValues[i + 1]);
+        }
+        return text(SAID, key, things);
+    }
+
+    /** A sentence that says no lengths. */
+    static String plainly(String key, Object... namesAndValues) {
+        return WITHOUT_LENGTHS.say(key, namesAndValues);
+    }
+
+    /** What is told that has no lengths. */
+    static String told(Object told) {
+        return WITHOUT_LENGTHS.text(told);
+    }
+
+    /** What a constant is called. */
+    static String name(Enum<?> constant) {
+        return SAID.getString(Codes.path(constant.getDeclaringClass()) + "." + Codes.of(constant));
+    }
+
+    /** What a constant is called in a place of its own. */
+    static String name(String place, Enum<?> constant) {
+        return SAID.getString(place + "." + Codes.of(constant));
     }
 
     /** A motif of runs in a few words. */
@@ -114,8 +190,12 @@ record Texts(Words words) {
     }
 
     private String text(ResourceBundle bundle, String key, Object told) {
+        String sentence = bundle.getString(key);
+        if (sentence.indexOf('{') < 0) {
+            return sentence;
+        }
         MessageFormat format = FORMATS.computeIfAbsent(
-                bundle.getBaseBundleName() + " " + key, k -> new MessageFormat(bundle.getString(key), ULocale.ROOT));
+                bundle.getBaseBundleName() + " " + key, k -> new MessageFormat(sentence, ULocale.ROOT));
         // It isn't made for several threads at once.
         synchronized (format) {
             return format.format(new Properties(told));
@@ -128,25 +208,11 @@ record Texts(Words words) {
     }
 
     private static String about(Object told) {
-        if (told instanceof LayoutDiagnostic) {
-            return "layout";
-        }
-        if (told instanceof MotifDiagnostic) {
-            return "motif";
-        }
-        if (told instanceof AreaDiagnostic) {
-            return "area";
-        }
-        if (told instanceof TemplateDiagnostic) {
-            return "template";
-        }
-        if (told instanceof Finding) {
-            return "finding";
-        }
-        if (told instanceof Remedy) {
-            return "remedy";
-        }
-        throw new IllegalArgumentException("what is told in " + told + "?");
+        return TOLD_ABOUT.entrySet().stream()
+                .filter(e -> e.getKey().isInstance(told))
+                .findFirst()
+                .map(Map.Entry::getValue)
+                .orElseThrow(() -> new IllegalArgumentException("what is told in " + told + "?"));
     }
 
     /** What a sentence can put in, found when it asks. */
@@ -184,11 +250,11 @@ record Texts(Words words) {
             return Cautions.MANUAL_FIRST;
         }
         String[] tokens = name.split("_");
-        Object value = property(told, tokens[0]);
+        Object value = tokens[0].equals("self") ? told : property(told, tokens[0]);
         for (int i = 1; i < tokens.length; i++) {
-            value = said(value, tokens[i]);
+            value = tokens[i].equals("there") ? isThere(value) : said(inside(value), tokens[i]);
         }
-        return value;
+        return inside(value);
     }
 
     /** As sentences choose by it: lasting names, with lines where hyphens can't stand. */
@@ -196,7 +262,11 @@ record Texts(Words words) {
         return value instanceof Enum<?> constant ? Codes.of(constant).replace('-', '_') : String.valueOf(value);
     }
 
+    @SuppressWarnings("unchecked")
     private Object said(Object value, String how) {
+        if (OF_NUMBERS.contains(how) && !isNumber(value)) {
+            return property(value, how);
+        }
         return switch (how) {
             case "length" -> words.length(number(value));
             case "exact" -> words.exact(number(value));
@@ -206,14 +276,21 @@ record Texts(Words words) {
             case "whole" -> String.valueOf((int) number(value));
             case "turns" -> MotifWords.turns((Integer) value);
             case "eighths" -> TapeScale.EIGHTHS.read(number(value)).text();
+            case "endless" -> Double.isInfinite(number(value));
+            case "sizes" -> new FindWords(words).sizes((List<Double>) value);
+            case "shells" -> FindWords.shells(number(value));
+            case "list" -> list((Collection<?>) value);
             case "grouped" -> String.format(Locale.ROOT, "%,d", (Integer) value);
             case "count" -> number(value) == 1 ? "one" : "other";
+            case "rounded" -> String.valueOf(Math.round(number(value)));
+            case "tenths" -> String.valueOf(Math.round(number(value) * 10) / 10.0);
+            case "abs" -> Math.abs(number(value));
+            case "half" -> number(value) / 2;
+            case "twice" -> 2 * number(value);
             case "sign" -> sign(number(value), 0);
+            case "rounding" -> sign(number(value), Tolerances.ROUNDING);
+            case "unsaid" -> sign(number(value), Tolerances.UNSAID);
             case "chalk" -> sign(number(value), Tolerances.CHALK);
-            case "there" ->
-                value instanceof OptionalDouble number
-                        ? number.isPresent()
-                        : value instanceof OptionalInt whole ? whole.isPresent() : ((Optional<?>) value).isPresent();
             case "name" -> name(value);
             case "text" -> text(value);
             case "capital" -> Words.capital((String) value);
@@ -222,8 +299,30 @@ record Texts(Words words) {
         };
     }
 
+    private String list(Collection<?> numbers) {
+        return numbers.stream()
+                .sorted()
+                .map(n -> n instanceof Double inches ? words.exact(inches) : String.valueOf(n))
+                .collect(Collectors.joining(", "));
+    }
+
     private static String sign(double number, double within) {
         return number > within ? "above" : number < -within ? "below" : "zero";
+    }
+
+    private static boolean isThere(Object value) {
+        return value instanceof OptionalDouble number
+                ? number.isPresent()
+                : value instanceof OptionalInt whole ? whole.isPresent() : ((Optional<?>) value).isPresent();
+    }
+
+    /** What is there, of something that may be. */
+    private static Object inside(Object value) {
+        return value instanceof Optional<?> there ? there.orElseThrow() : value;
+    }
+
+    private static boolean isNumber(Object value) {
+        return value instanceof Number || value instanceof OptionalDouble || value instanceof OptionalInt;
     }
 
     private static double number(Object value) {
@@ -234,6 +333,12 @@ record Texts(Words words) {
     }
 
     private static Object property(Object of, String name) {
+        if (of instanceof Map<?, ?> things) {
+            if (!things.containsKey(name)) {
+                throw new IllegalStateException("there is no " + name + " among " + things.keySet());
+            }
+            return things.get(name);
+        }
         try {
             return of.getClass().getMethod(name).invoke(of);
         } catch (NoSuchMethodException | IllegalAccessException e) {
@@ -246,6 +351,18 @@ record Texts(Words words) {
     /** What something is called in a sentence. */
     @SuppressWarnings("unchecked")
     private String name(Object of) {
+        if (of instanceof CornerDesign.Kind kind) {
+            return MotifWords.name(kind);
+        }
+        if (of instanceof AreaMotif.Corner corner) {
+            return AreaWords.name(corner);
+        }
+        if (of instanceof EndUse use) {
+            return DivisionWords.name(use);
+        }
+        if (of instanceof Enum<?> constant) {
+            return name(constant);
+        }
         if (of instanceof Guide guide) {
             return ShelfWords.edge(guide);
         }
@@ -255,17 +372,17 @@ record Texts(Words words) {
         if (of instanceof SizeLabel label) {
             return ShelfWords.name(label);
         }
-        if (of instanceof Machine.FootType foot) {
-            return ShelfWords.name(foot);
+        if (of instanceof Template template) {
+            return template.name();
         }
-        if (of instanceof Prediction.What what) {
-            return ShelfWords.what(what);
+        if (of instanceof ArcTemplate template) {
+            return template.name();
         }
-        if (of instanceof Side side) {
-            return Words.name(side);
+        if (of instanceof SeamRegister.Tape tape) {
+            return words.tapePlace(tape);
         }
-        if (of instanceof Easing easing) {
-            return Words.name(easing);
+        if (of instanceof Mark mark) {
+            return Words.name(mark);
         }
         if (of instanceof Dimension dimension) {
             return Words.name(dimension);
@@ -276,33 +393,18 @@ record Texts(Words words) {
         if (of instanceof Motif motif) {
             return MotifWords.name(motif);
         }
-        if (of instanceof CornerDesign.Kind kind) {
-            return MotifWords.name(kind);
-        }
-        if (of instanceof AreaMotif.Corner corner) {
-            return AreaWords.name(corner);
-        }
-        if (of instanceof Filling filling) {
-            return DivisionWords.name(filling);
-        }
-        if (of instanceof EndUse use) {
-            return DivisionWords.name(use);
-        }
-        if (of instanceof Spread spread) {
-            return DivisionWords.spread(spread);
-        }
-        if (of instanceof CornerAsk ask) {
-            return DivisionWords.name(ask);
-        }
         if (of instanceof Wish wish) {
             return new DivisionWords(words).wish(wish);
         }
         if (of instanceof School school) {
             return text(school);
         }
+        if (of instanceof Reason.Middle middle) {
+            return new DivisionWords(words).space(middle.figure(), middle.rise());
+        }
         if (of instanceof SortedMap<?, ?> schools) {
             return new DivisionWords(words).schools((SortedMap<RunId, School>) schools);
         }
-        throw new IllegalArgumentException("what is " + of + " called?");
+        return text(of);
     }
 }

@@ -1,5 +1,6 @@
 package jollyspindle.core.words;
 
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Fractions;
@@ -30,6 +31,41 @@ import java.util.Locale;
  */
 public record Words(TapeScale tape) {
 
+    /** What is counted. */
+    public enum Thing {
+        ARC,
+        ARM,
+        BLOCK,
+        BUMP,
+        CIRCLE,
+        CORNER,
+        LINE,
+        MARK,
+        PETAL,
+        PLACEMENT,
+        POINT,
+        RAY,
+        REPEAT,
+        WHOLE_REPEAT,
+        ROW,
+        SHELL,
+        SQUARE,
+        SMALLER_RING,
+        START,
+        THREAD_START,
+        SWIVEL,
+        TEMPLATE
+    }
+
+    /** What a line lies off by that nobody sees, in inches. */
+    private static final double UNSEEN = 1.0 / 256;
+
+    private static final String MARKS = Codes.path(Mark.Kind.class) + ".";
+
+    private Texts texts() {
+        return new Texts(this);
+    }
+
     /** A length as the tape shows it: {@code 5 15/16 generous}. */
     public String length(double inches) {
         return tape.read(inches).text();
@@ -59,16 +95,11 @@ public record Words(TapeScale tape) {
     }
 
     public static String name(Side side) {
-        return switch (side) {
-            case TOP -> "top";
-            case RIGHT -> "right";
-            case BOTTOM -> "bottom";
-            case LEFT -> "left";
-        };
+        return Texts.name(side);
     }
 
     public static String border(Side side) {
-        return capital(name(side)) + " border";
+        return Texts.plainly("run.first", "side", side);
     }
 
     public static String capital(String text) {
@@ -76,51 +107,26 @@ public record Words(TapeScale tape) {
     }
 
     /** {@code 1 repeat}, {@code 2 repeats}. */
-    public static String count(long number, String thing) {
-        return number + " " + thing + (number == 1 ? "" : "s");
+    public static String count(long number, Thing thing) {
+        return Texts.plainly("count." + Codes.of(thing), "number", number);
     }
 
     /** Which corner of the quilt a run starts from. */
     public static String startCorner(Side side) {
-        return switch (side) {
-            case TOP -> "top left";
-            case RIGHT -> "top right";
-            case BOTTOM -> "bottom right";
-            case LEFT -> "bottom left";
-        };
+        return Texts.name("start-corner", side);
     }
 
     public static String name(Corners corners) {
-        return switch (corners) {
-            case MITRED -> "Mitred";
-            case CORNERSTONES -> "Cornerstones";
-            case TOP_AND_BOTTOM_THROUGH -> "Butted: top and bottom run through";
-            case SIDES_THROUGH -> "Butted: right and left run through";
-        };
+        return Texts.name(corners);
     }
 
     public static String name(TapeScale scale) {
-        return switch (scale) {
-            case EIGHTHS -> "Inches, 1/8";
-            case SIXTEENTHS -> "Inches, 1/16";
-            case THIRTY_SECONDS -> "Inches, 1/32";
-            case CENTIMETRES -> "Centimetres";
-        };
+        return Texts.name(scale);
     }
 
     public static String name(Dimension dimension) {
-        String side = dimension.side().map(Words::name).orElse("");
-        String border = dimension.border() > 1 ? "Border " + dimension.border() + ", " : "";
-        return switch (dimension.what()) {
-            case BODY -> "Body, " + side;
-            case DIAGONAL_DOWN -> "Diagonal, top left to bottom right";
-            case DIAGONAL_UP -> "Diagonal, bottom left to top right";
-            case SEAM -> border + "inner seam, " + side;
-            case DEPTH -> border.isEmpty() ? "Border depth, " + side : border + "depth, " + side;
-            case RESERVE -> "Outer reserve";
-            case BATTING -> "Batting: most unstitched";
-            case CLEARANCE -> border.isEmpty() ? "Seam clearance" : border + "seam clearance";
-        };
+        return Texts.plainly(
+                "dimension." + Codes.of(dimension.what()), "dimension", dimension, "outer", dimension.border() > 1);
     }
 
     /** {@code Top border}, {@code Border 2, top}, {@code Strip 1}. */
@@ -128,9 +134,9 @@ public record Words(TapeScale tape) {
         if (run instanceof RunId.BorderRun border) {
             return border.border() == 1
                     ? border(border.where())
-                    : "Border " + border.border() + ", " + name(border.where());
+                    : Texts.plainly("run.border", "border", border.border(), "side", border.where());
         }
-        return "Strip " + ((RunId.StripRun) run).number();
+        return Texts.plainly("run.strip", "number", ((RunId.StripRun) run).number());
     }
 
     /** A run as the quilter calls it: a strip by its own name. */
@@ -140,7 +146,7 @@ public record Words(TapeScale tape) {
 
     /** {@code Border 2}, {@code Strip 1}. */
     public static String name(GroupId group) {
-        return (group.strip() ? "Strip " : "Border ") + group.number();
+        return Texts.plainly(group.strip() ? "group.strip" : "group.border", "number", group.number());
     }
 
     /** A group as the quilter calls it: a strip by its own name. */
@@ -151,108 +157,76 @@ public record Words(TapeScale tape) {
     /** The seam a run's motif stands on: {@code top seam}, {@code inner seam of border 2, top}, {@code lower seam of the strip}. */
     public static String seam(RegionId region) {
         if (!(region instanceof RunId run)) {
-            return "area's lower edge";
+            return Texts.plainly("seam.area");
         }
         if (run instanceof RunId.BorderRun border) {
-            return border.border() == 1
-                    ? name(border.where()) + " seam"
-                    : "inner seam of border " + border.border() + ", " + name(border.where());
+            return Texts.plainly(
+                    border.border() == 1 ? "seam.first" : "seam.border",
+                    "border",
+                    border.border(),
+                    "side",
+                    border.where());
         }
-        return "lower seam of the strip";
+        return Texts.plainly("seam.strip");
     }
 
     /** Where a run starts, as it is said of its left end. */
     public static String start(RunId run) {
-        return run.side().map(side -> startCorner(side) + " corner").orElse("left end");
+        return run.side()
+                .map(side -> Texts.plainly("run-start.side", "corner", startCorner(side)))
+                .orElseGet(() -> Texts.plainly("run-start.strip"));
     }
 
     /** Which way a run is stitched. */
     public static String direction(RunId run) {
-        return run.side().map(Words::direction).orElse("its left end to its right");
+        return run.side().map(Words::direction).orElseGet(() -> Texts.plainly("direction.strip"));
     }
 
     public static String name(Easing easing) {
-        return switch (easing) {
-            case AS_MEASURED -> "as measured";
-            case MEAN -> "at the mean";
-            case TO_SHORTER -> "at the shorter";
-            case TO_LONGER -> "at the longer";
-        };
+        return Texts.name(easing);
     }
 
     /** Why a length was refused, what is allowed, what to do. */
     public String refusal(QuiltRules.Refusal why, Dimension dimension, double inches) {
-        String read = name(dimension) + " reads " + exact(inches);
-        if (why instanceof QuiltRules.Refusal.NotOverZero) {
-            return read + ". It must be more than 0: type what the tape says.";
-        }
-        if (why instanceof QuiltRules.Refusal.Negative) {
-            return read + ". It can't be less than 0: type 0 or more.";
-        }
-        if (why instanceof QuiltRules.Refusal.GapTooSmall) {
-            return read + ". No batting asks for less than " + exact(QuiltRules.SMALLEST_GAP) + " from line to line.";
-        }
-        if (why instanceof QuiltRules.Refusal.TooLong) {
-            return read + ". The longest allowed is " + exact(QuiltRules.LONGEST) + ": check the number and its unit.";
-        }
-        if (why instanceof QuiltRules.Refusal.DeeperThanBody deeper) {
-            return read + ", deeper than the body's " + exact(deeper.body())
-                    + ". Measure from the seam out to the raw edge.";
-        }
-        if (why instanceof QuiltRules.Refusal.ShorterThanBorder shorter) {
-            return read + ", less than the border's depth of " + exact(shorter.depth())
-                    + ". Measure the body from seam to seam.";
-        }
-        if (why instanceof QuiltRules.Refusal.NoRoomLeft none) {
-            return read + ". Reserve and clearance together take " + exact(none.strips()) + " of a border "
-                    + exact(none.depth()) + " deep, and leave nothing to stitch. Make one of them smaller.";
-        }
-        QuiltRules.Refusal.DiagonalImpossible range = (QuiltRules.Refusal.DiagonalImpossible) why;
-        return read + ". With these four sides a diagonal lies between " + length(range.shortest()) + " and "
-                + length(range.longest()) + ": measure it again, corner to corner.";
+        return texts().say(
+                        Codes.path(why.getClass()),
+                        "why",
+                        why,
+                        "dimension",
+                        dimension,
+                        "inches",
+                        inches,
+                        "least",
+                        QuiltRules.SMALLEST_GAP,
+                        "most",
+                        QuiltRules.LONGEST);
     }
 
     /** {@code 10 repeats across, 12 down}. */
     public static String counts(Counts counts) {
-        return counts.across() + " across, " + counts.down() + " down";
+        return Texts.told(counts);
     }
 
     /** What of the template lies on the seam: {@code the line 2 1/4}. */
     public String register(SeamRegister register) {
-        if (register instanceof SeamRegister.EngravedLine line) {
-            return "the line " + exact(line.label());
-        }
-        if (register instanceof SeamRegister.Tape tapeStrip) {
-            return "the tape, " + tapePlace(tapeStrip);
-        }
-        return "nothing: the seam runs past the plate; set the foot on the marks";
+        return texts().text(register);
     }
 
     /** Where tape goes on the back of the template. */
     public String tapePlace(SeamRegister.Tape strip) {
-        String below = length(strip.belowEdge()) + " below the edge's crown";
-        if (Double.isNaN(strip.nearestLine())) {
-            return below;
-        }
-        return length(Math.abs(strip.belowLine())) + (strip.belowLine() < 0 ? " above" : " below") + " the line "
-                + exact(strip.nearestLine()) + " (" + below + ")";
+        return texts().say(
+                        Double.isNaN(strip.nearestLine()) ? "tape-place.from-edge" : "tape-place.from-line",
+                        "strip",
+                        strip);
     }
 
     /** How to make the template ready for a repeat, as an instruction. */
     public String instruction(SeamRegister register) {
         if (register instanceof SeamRegister.EngravedLine line) {
-            String off = Math.abs(line.off()) < 1.0 / 256
-                    ? ""
-                    : "; it stitches " + difference(line.off()) + (line.off() < 0 ? " lower" : " higher")
-                            + " than drawn";
-            return "Lay the engraved line " + exact(line.label()) + " on the seam" + off + ".";
+            return texts().say("make-ready.line", "line", line, "seen", Math.abs(line.off()) >= UNSEEN);
         }
-        if (register instanceof SeamRegister.Tape strip) {
-            return "No engraved line is near enough. Stick 1/4 tape on the back, its upper edge " + tapePlace(strip)
-                    + ", and lay that edge on the seam.";
-        }
-        return "The seam runs past the plate, so no line can lie on it: set the foot on the start mark, the crown and"
-                + " the end mark.";
+        return texts().say(
+                        register instanceof SeamRegister.Tape ? "make-ready.tape" : "make-ready.off", "tape", register);
     }
 
     /** How a template is laid for each arc, in all its placements, as an instruction. */
@@ -260,12 +234,14 @@ public record Words(TapeScale tape) {
         if (fit.parts() == 1) {
             return instruction(fit.register());
         }
-        String turned =
-                "Each arc takes " + fit.parts() + " placements, and the template is turned between them: push its"
-                        + " edge against the foot over the first mark, then over the second.";
-        return fit.parts() % 2 == 0
-                ? turned
-                : turned + " The middle one stands upright: " + decapital(instruction(fit.register()));
+        return texts().say(
+                        "make-ready.parts",
+                        "parts",
+                        fit.parts(),
+                        "odd",
+                        fit.parts() % 2 == 1,
+                        "upright",
+                        decapital(instruction(fit.register())));
     }
 
     /** With a small first letter. */
@@ -275,66 +251,41 @@ public record Words(TapeScale tape) {
 
     /** {@code Valley 3}, {@code Crown 2}, {@code Centre}. */
     public static String name(Mark mark) {
-        return switch (mark.kind()) {
-            case VALLEY -> "Valley " + mark.number();
-            case CROWN -> "Crown " + mark.number();
-            case CENTRE -> "Centre";
-            case MEETING -> "Meeting";
-            case HAND_OVER -> "Hand-over " + mark.number();
-            case FAR_VALLEY -> "Far valley " + mark.number();
-            case FAR_CROWN -> "Far crown " + mark.number();
-            case OUTER -> "Outer mark " + mark.number();
-            case PIVOT -> "Pivot " + mark.number();
-            case MIDDLE -> "Circle's middle " + mark.number();
-            case LINE_START -> "Line start " + mark.number();
-            case LINE_END -> "Line end " + mark.number();
-            case TURN -> "Turn " + mark.number();
-            case TIP -> "Tip " + mark.number();
-            case FOOT -> "Foot " + mark.number();
-            case MIDPOINT -> "Midpoint " + mark.number();
-            case RAY -> "Ray " + mark.number();
-            case GRID -> "Grid point " + mark.number();
-        };
+        return Texts.plainly(MARKS + Codes.of(mark.kind()), "number", mark.number());
     }
 
     /** {@code 12 5/16 left of centre}, {@code on the centre}. */
     public static String fromCentre(TapeReading reading) {
         if (reading.ticks() == 0 && reading.lean() == TapeReading.Lean.ON) {
-            return "on the centre";
+            return Texts.plainly("from-centre.on");
         }
-        boolean left = reading.exact() < 0;
         TapeReading distance = TapeReading.of(Math.abs(reading.exact()), reading.scale());
-        return distance.text() + (left ? " left" : " right");
+        return Texts.plainly(
+                reading.exact() < 0 ? "from-centre.left" : "from-centre.right", "distance", distance.text());
     }
 
     /** How a mark is made, and when. */
     public static String making(Mark mark) {
-        if (mark.by() == Mark.MarkedBy.SEAM) {
-            return "by the seam";
-        }
-        if (mark.by() == Mark.MarkedBy.TEMPLATE) {
-            return "by template";
-        }
-        return mark.after().map(Words::after).orElseGet(() -> stage(mark.stage()));
+        return switch (mark.by()) {
+            case SEAM, TEMPLATE -> Texts.name("made-by", mark.by());
+            case CHALK -> mark.after().map(Words::after).orElseGet(() -> stage(mark.stage()));
+        };
     }
 
     /** After which pass: {@code after both rows}, {@code after motif 1}. */
     public static String after(Mark.After after) {
-        String of = after.motif() > 1 ? " of motif " + after.motif() : "";
-        return switch (after.pass()) {
-            case FIRST_LINES -> "after first arcs" + of;
-            case BOTH_ROWS -> "after both rows" + of;
-            case ROW_BELOW -> "after row below" + of;
-            case MOTIFS_BEFORE -> after.motif() == 2 ? "after motif 1" : "after motifs 1–" + (after.motif() - 1);
-        };
+        return Texts.plainly(
+                "made-after." + Codes.of(after.pass()),
+                "motif",
+                after.motif(),
+                "before",
+                after.motif() - 1,
+                "later",
+                after.motif() > 1);
     }
 
     public static String stage(Mark.Stage stage) {
-        return switch (stage) {
-            case BEFORE_LOADING -> "before loading";
-            case LOADED -> "on the frame";
-            case STITCHED -> "after stitching";
-        };
+        return Texts.name(stage);
     }
 
     /** {@code Arc 7}, or {@code Arc 7, part 1 of 2}. */
@@ -347,81 +298,44 @@ public record Words(TapeScale tape) {
         double degrees = Math.toDegrees(rotation);
         long quarters = Math.round(degrees / 90);
         double rest = degrees - quarters * 90;
-        String whole =
+        String whole = Texts.plainly(
                 switch ((int) Math.floorMod(quarters, 4L)) {
-                    case 1 -> "a quarter turn to the left";
-                    case 2 -> "a half turn";
-                    case 3 -> "a quarter turn to the right";
-                    default -> "as pictured";
-                };
-        if (Math.abs(rest) < 0.5) {
-            return whole;
-        }
-        return whole
-                + (quarters == 0 ? ", tipped " : " and ")
-                + degrees(Math.toRadians(Math.abs(rest)))
-                + (rest > 0 ? " to the left" : " to the right");
+                    case 1 -> "turn.left";
+                    case 2 -> "turn.half";
+                    case 3 -> "turn.right";
+                    default -> "turn.none";
+                });
+        return Math.abs(rest) < 0.5
+                ? whole
+                : Texts.plainly("turn.rest", "whole", whole, "none", quarters == 0, "rest", Math.toRadians(rest));
     }
 
     /** What the template is laid on. */
     public String registration(Placement placement) {
-        if (placement.registration() instanceof Registration.OnSeam on) {
-            return "on the " + (on.far() ? "outer edge" : seam(placement.region())) + ": " + register(on.what())
-                    + on.centre()
-                            .map(m -> "; the template's centre line on " + decapital(name(m)))
-                            .orElse("");
-        }
-        if (placement.registration() instanceof Registration.AtAngle at) {
-            return "edge on the start mark, the template's line at " + degrees(at.angle()) + " on the seam";
-        }
-        if (placement.registration() instanceof Registration.OnMitre) {
-            return "the template's centre line on the mitre; foot over the start mark, then over the end mark";
-        }
-        if (placement.registration() instanceof Registration.OnStitching on) {
-            return on.fromEdge() < 1.0 / 256
-                    ? "the edge itself along the line stitched before"
-                    : (on.engraved() ? "the line engraved " : "tape ") + length(on.fromEdge())
-                            + " from the edge, on the line stitched before";
-        }
-        if (placement.registration() instanceof Registration.OnRow on) {
-            return on.line()
-                            .map(line -> new ShelfWords(this).line(line))
-                            .orElseGet(() -> "tape " + length(on.belowCrowns()) + " below the template's crowns")
-                    + (on.lineId().isPresent() ? " on the crowns stitched before" : " on the lower edge");
-        }
-        if (placement.registration() instanceof Registration.NotchOnMark on) {
-            return "a notch straight above " + decapital(name(on.mark())) + ", and tape " + length(on.below())
-                    + " below the strip's points on the " + (on.far() ? "outer edge" : seam(placement.region()));
-        }
-        if (placement.registration() instanceof Registration.OnRay on) {
-            String ray = decapital(name(on.ray()));
-            return on.hooked()
-                    ? "the hook against the foot over the " + decapital(name(on.centre())) + ", the template's line on "
-                            + ray
-                    : "the template's middle line from the " + decapital(name(on.centre())) + " to " + ray;
-        }
-        if (placement.registration() instanceof Registration.CentreOnMark on) {
-            return "the template's centre on " + decapital(name(on.centre()))
-                    + (on.legOnSeam() ? ", its leg on the seam" : "");
-        }
-        return "no line on the seam: foot over the start mark, then over the end mark, edge against it both times";
+        Registration on = placement.registration();
+        return texts().say(
+                        Codes.path(on.getClass()),
+                        "on",
+                        on,
+                        "seam",
+                        seam(placement.region()),
+                        "itself",
+                        on instanceof Registration.OnStitching along && along.fromEdge() < UNSEEN);
     }
 
     public static String edge(ArcEdge edge) {
-        return edge == ArcEdge.CONVEX
-                ? "the bulging edge, foot outside the curve"
-                : "the hollow edge, foot inside the curve";
+        return Texts.name(edge);
     }
 
     /** Which way a run is stitched. */
     public static String direction(Side side) {
-        return startCorner(side) + " to " + startCorner(side.next());
+        return Texts.plainly("direction.side", "from", startCorner(side), "to", startCorner(side.next()));
     }
 
     /** Whether a template's arc has room: {@code 4 1/2 of room left above}. */
     public String room(ArcFit fit) {
         return fit.fitsRoom()
-                ? "Fits, with " + length(-fit.overRoom()) + " left below the reserve."
-                : "Doesn't fit: " + difference(fit.overRoom()) + " into the reserve.";
+                ? texts().say("room.fits", "left", -fit.overRoom())
+                : texts().say("room.over", "over", fit.overRoom());
     }
 }

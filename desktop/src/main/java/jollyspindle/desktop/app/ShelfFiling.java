@@ -176,7 +176,7 @@ final class ShelfFiling implements ShelfStage.Files {
         Path file = chosen.get();
         try {
             TemplateSetFile.write(file, templates);
-            messages.tell("Written: " + file + ", with " + Words.count(templates.size(), "template") + ".");
+            messages.tell("Written: " + file + ", with " + Words.count(templates.size(), Words.Thing.TEMPLATE) + ".");
         } catch (FileTrouble e) {
             messages.tell(e.getMessage());
         }
@@ -198,8 +198,9 @@ final class ShelfFiling implements ShelfStage.Files {
                     ? ""
                     : imported.added().isEmpty()
                             ? " All of them are on the shelf already."
-                            : " " + Words.count(imported.alreadyThere(), "template") + " on the shelf already.";
-            messages.tell(Words.count(imported.added().size(), "template") + " taken in." + there);
+                            : " " + Words.count(imported.alreadyThere(), Words.Thing.TEMPLATE)
+                                    + " on the shelf already.";
+            messages.tell(Words.count(imported.added().size(), Words.Thing.TEMPLATE) + " taken in." + there);
         } catch (FileTrouble e) {
             messages.tell(e.getMessage());
         }

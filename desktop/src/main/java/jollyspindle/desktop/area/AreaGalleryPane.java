@@ -110,9 +110,9 @@ final class AreaGalleryPane extends VBox {
         private static String takes(AreaGallery.Entry entry) {
             List<String> templates = entry.templates();
             return (templates.isEmpty() ? "" : String.join(", ", templates) + "; ")
-                    + Words.count(entry.plan().marks().size(), "mark") + ", "
-                    + Words.count(entry.plan().placements().size(), "placement") + ", "
-                    + Words.count(entry.plan().starts(), "start");
+                    + Words.count(entry.plan().marks().size(), Words.Thing.MARK) + ", "
+                    + Words.count(entry.plan().placements().size(), Words.Thing.PLACEMENT) + ", "
+                    + Words.count(entry.plan().starts(), Words.Thing.START);
         }
     }
 }

@@ -167,8 +167,8 @@ final class LettersPane extends VBox {
         double stitched =
                 plan.sums().stream().mapToDouble(AreaPlan.Sum::stitched).sum();
         Label all = Labelled.wrapped(
-                "All " + blocks.count() + ": " + Words.count(plan.placements().size(), "placement") + ", "
-                        + Words.count(plan.starts(), "thread start") + ", " + Math.round(stitched / 36)
+                "All " + blocks.count() + ": " + Words.count(plan.placements().size(), Words.Thing.PLACEMENT) + ", "
+                        + Words.count(plan.starts(), Words.Thing.THREAD_START) + ", " + Math.round(stitched / 36)
                         + " yards of stitching.",
                 "reason");
         all.setId("letter-total");

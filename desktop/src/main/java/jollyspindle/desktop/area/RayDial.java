@@ -122,6 +122,7 @@ final class RayDial extends VBox {
         said.setText(current.map(r -> Words.capital(words.text(r)) + "; the template turned " + Words.degrees(r.angle())
                         + " clockwise.")
                 .orElse("Click a ray, or step with the arrow keys, to see how the template lies on it."));
-        canvas.setAccessibleText("Rotation plan of " + Words.count(desk.rays().size(), "ray") + ". " + said.getText());
+        canvas.setAccessibleText(
+                "Rotation plan of " + Words.count(desk.rays().size(), Words.Thing.RAY) + ". " + said.getText());
     }
 }

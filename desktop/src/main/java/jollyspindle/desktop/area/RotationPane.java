@@ -87,7 +87,7 @@ final class RotationPane extends VBox {
             getChildren().add(new RayDial(bench, look));
         }
         Label head = Labelled.wrapped(
-                Words.capital(Words.count(placements.size(), "placement"))
+                Words.capital(Words.count(placements.size(), Words.Thing.PLACEMENT))
                         + " in the order of stitching. Choose one to see the template on the table; . and , step on and back.",
                 "faint");
         getChildren().addAll(head, list);

@@ -186,7 +186,7 @@ final class BodyAreasPane extends VBox {
             Label said = Labelled.wrapped(
                     corners.isEmpty()
                             ? "Click the appliqué's corners on the table, one after the other. Enter closes it, Esc gives up."
-                            : Words.count(corners.size(), "corner")
+                            : Words.count(corners.size(), Words.Thing.CORNER)
                                     + ". Enter closes it, Backspace takes the last one back, Esc gives up.",
                     "reason");
             said.setId("drawing-said");

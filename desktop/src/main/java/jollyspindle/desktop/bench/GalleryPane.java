@@ -108,8 +108,9 @@ final class GalleryPane extends VBox {
                 return "";
             }
             List<String> templates = entry.templates();
-            return String.join(", ", templates) + "; " + Words.count(entry.marks(), "mark") + ", "
-                    + Words.count(entry.placements(), "placement") + ", " + Words.count(entry.starts(), "start");
+            return String.join(", ", templates) + "; " + Words.count(entry.marks(), Words.Thing.MARK) + ", "
+                    + Words.count(entry.placements(), Words.Thing.PLACEMENT) + ", "
+                    + Words.count(entry.starts(), Words.Thing.START);
         }
     }
 }

@@ -159,7 +159,7 @@ public final class MarkBench extends VBox {
             List<Mark> chalk = run.laidOut().marks().stream()
                     .filter(m -> m.by() == Mark.MarkedBy.CHALK)
                     .toList();
-            note.setText(Words.count(chalk.size(), "mark") + " to make. The left end is the "
+            note.setText(Words.count(chalk.size(), Words.Thing.MARK) + " to make. The left end is the "
                     + Words.start(run.id())
                     + ". Lay the tape once; every reading is from the same zero. "
                     + run.fit().map(bench.words()::instruction).orElse(""));
@@ -182,7 +182,7 @@ public final class MarkBench extends VBox {
         int pieces = desk.plan().map(p -> p.pieces().size()).orElse(1);
         heading.setText(AreaWords.name(looked.id(), bench.plan().job().quilt())
                 + (pieces > 1 ? ", block " + looked.piece() + " of " + pieces : "") + ": marks and placements");
-        note.setText(Words.count(desk.marks().size(), "mark")
+        note.setText(Words.count(desk.marks().size(), Words.Thing.MARK)
                 + " to make. Read them along the lower edge from its left corner, and upwards from it."
                 + desk.turning()
                         .map(turning -> " " + new AreaWords(bench.words()).finding(turning))

@@ -189,7 +189,7 @@ public final class PlacementCallout extends ScrollPane {
         showing = false;
         if (placement == null) {
             title.setText("How the template lies");
-            count.setText(Words.count(all.size(), "placement"));
+            count.setText(Words.count(all.size(), Words.Thing.PLACEMENT));
             return;
         }
         int index = all.indexOf(placement);

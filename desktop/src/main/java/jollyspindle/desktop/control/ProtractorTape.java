@@ -251,7 +251,7 @@ public final class ProtractorTape extends Pane {
         desk.rays().forEach(ray -> ray(g, p, ray));
         String said = desk.ray()
                 .map(r -> Words.capital(new AreaWords(bench.words()).text(r)) + "; turned " + Words.degrees(r.angle()))
-                .orElse(Words.count(desk.rays().size(), "ray"));
+                .orElse(Words.count(desk.rays().size(), Words.Thing.RAY));
         setAccessibleText("Protractor tape. " + said
                 + ". Left and right step from ray to ray, plus and minus change the arms, Shift and arrows turn them.");
     }

@@ -285,10 +285,10 @@ public final class AreaSelection {
     /** What a change of the number is called: {@code 12 arms}. */
     public static String named(AreaMotif.Counted motif) {
         return switch (motif.kind()) {
-            case ARMS -> Words.count(motif.count(), "arm");
-            case WREATH -> Words.count(motif.count(), "circle");
-            case PETALS -> Words.count(motif.count(), "petal");
-            default -> Words.count(motif.count(), "point");
+            case ARMS -> Words.count(motif.count(), Words.Thing.ARM);
+            case WREATH -> Words.count(motif.count(), Words.Thing.CIRCLE);
+            case PETALS -> Words.count(motif.count(), Words.Thing.PETAL);
+            default -> Words.count(motif.count(), Words.Thing.POINT);
         };
     }
 

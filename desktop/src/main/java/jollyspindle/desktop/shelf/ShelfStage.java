@@ -306,7 +306,9 @@ public final class ShelfStage extends BorderPane {
         long all = bench.shelf().templates().stream().filter(t -> !t.retired()).count();
         return shown == 0
                 ? "Nothing here answers to that. Clear what is looked for, or add a template."
-                : (shown == all ? Words.count(shown, "template") : shown + " of " + Words.count(all, "template"))
+                : (shown == all
+                                ? Words.count(shown, Words.Thing.TEMPLATE)
+                                : shown + " of " + Words.count(all, Words.Thing.TEMPLATE))
                         + ", all at one scale: the acrylic see-through, what the needle stitches solid.";
     }
 

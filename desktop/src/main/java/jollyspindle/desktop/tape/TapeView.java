@@ -370,7 +370,7 @@ public final class TapeView extends VBox {
         DivisionWords said = new DivisionWords(words);
         return switch (run.divided().school().kind()) {
             case EVEN ->
-                Words.count(run.division().count(), "repeat") + " of "
+                Words.count(run.division().count(), Words.Thing.REPEAT) + " of "
                         + words.length(run.division().repeat());
             default ->
                 DivisionWords.name(run.divided().school().kind()) + ": "

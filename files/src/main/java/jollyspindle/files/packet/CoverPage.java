@@ -105,8 +105,9 @@ final class CoverPage {
         sides.forEach((said, who) -> facts.add(new String[] {Words.capital(String.join(", ", who)), said}));
         facts.add(new String[] {
             "In all",
-            Words.count(plan.repeats(), "line") + ", " + Words.count(plan.placements(), "placement") + ", "
-                    + Words.count(plan.chalkMarks(), "mark") + " to make, "
+            Words.count(plan.repeats(), Words.Thing.LINE) + ", " + Words.count(plan.placements(), Words.Thing.PLACEMENT)
+                    + ", "
+                    + Words.count(plan.chalkMarks(), Words.Thing.MARK) + " to make, "
                     + words.length(plan.stitchedLength()) + " of stitching"
         });
         return facts;

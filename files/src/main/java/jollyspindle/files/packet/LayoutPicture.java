@@ -87,6 +87,6 @@ final class LayoutPicture {
         }
         boolean across = run.id().side().orElseThrow().isAcross();
         Point at = to.map(frame.place(frame.length() / 2, across ? -5 : -9));
-        sheet.textCentred(Words.count(run.division().count(), "repeat"), at.x(), at.y() + 0.04, 9, false);
+        sheet.textCentred(Words.count(run.division().count(), Words.Thing.REPEAT), at.x(), at.y() + 0.04, 9, false);
     }
 }
