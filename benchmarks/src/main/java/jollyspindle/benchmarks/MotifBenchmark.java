@@ -4,6 +4,7 @@ import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Preset;
 import jollyspindle.core.plan.Gallery;
+import jollyspindle.core.plan.MotifShown;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.WorkPlan;
@@ -139,7 +140,7 @@ public class MotifBenchmark {
 
     /** One picture of the gallery. */
     @Benchmark
-    public Gallery.Entry entry() {
+    public MotifShown<?> entry() {
         return Gallery.entry(ring, RunId.of(Side.TOP), preset(motif), 0);
     }
 }

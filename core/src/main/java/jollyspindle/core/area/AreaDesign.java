@@ -63,7 +63,7 @@ public record AreaDesign(List<Part> parts, List<String> letters) {
             List<Layer> all = new ArrayList<>(layers);
             if (index < all.size()) {
                 Layer was = all.get(index);
-                boolean same = was.motif().kind() == layer.motif().kind();
+                boolean same = was.motif().getClass() == layer.motif().getClass();
                 all.set(index, same ? layer.withNumber(was.number()) : layer);
             } else {
                 all.add(layer);

@@ -17,27 +17,6 @@ import java.util.OptionalInt;
  */
 public sealed interface AreaMotif {
 
-    /** All there are, those about a centre first. */
-    enum Kind {
-        ARMS,
-        RINGS,
-        WREATH,
-        PETALS,
-        POINTS,
-        ECHOES,
-        CLAMSHELLS,
-        PEEL,
-        CIRCLES,
-        CROSSHATCH,
-        CURVED_HATCH,
-        QUARTERS,
-        CORNER_RAYS,
-        WHIRL,
-        STRAIGHT_FANS
-    }
-
-    Kind kind();
-
     /** What stands so many times round the centre. */
     sealed interface Counted extends AreaMotif {
 
@@ -145,11 +124,6 @@ public sealed interface AreaMotif {
         public Arms withCircled(boolean other) {
             return new Arms(arms, way, stop, mirrored, turn, other);
         }
-
-        @Override
-        public Kind kind() {
-            return Kind.ARMS;
-        }
     }
 
     /** How the needle gets from ring to ring. */
@@ -195,11 +169,6 @@ public sealed interface AreaMotif {
         public double gap(double edge) {
             return gap.orElse((edge - first) / 2 / rings);
         }
-
-        @Override
-        public Kind kind() {
-            return Kind.RINGS;
-        }
     }
 
     /**
@@ -222,11 +191,6 @@ public sealed interface AreaMotif {
         @Override
         public Wreath withCount(int other) {
             return new Wreath(other, out);
-        }
-
-        @Override
-        public Kind kind() {
-            return Kind.WREATH;
         }
     }
 
@@ -261,11 +225,6 @@ public sealed interface AreaMotif {
         public Petals withCount(int other) {
             return new Petals(other, from, to);
         }
-
-        @Override
-        public Kind kind() {
-            return Kind.PETALS;
-        }
     }
 
     /**
@@ -293,11 +252,6 @@ public sealed interface AreaMotif {
         public Points withCount(int other) {
             return new Points(other, inner, outer);
         }
-
-        @Override
-        public Kind kind() {
-            return Kind.POINTS;
-        }
     }
 
     /**
@@ -312,11 +266,6 @@ public sealed interface AreaMotif {
             within("echoes", echoes, 1, MOST);
             distance(spacing);
         }
-
-        @Override
-        public Kind kind() {
-            return Kind.ECHOES;
-        }
     }
 
     /**
@@ -327,11 +276,6 @@ public sealed interface AreaMotif {
     record Clamshells(double allowance) implements AreaMotif {
         public Clamshells {
             upTo("a seam allowance of", allowance);
-        }
-
-        @Override
-        public Kind kind() {
-            return Kind.CLAMSHELLS;
         }
     }
 
@@ -352,11 +296,6 @@ public sealed interface AreaMotif {
         public Peel(int across, int down) {
             this(across, down, OptionalDouble.empty());
         }
-
-        @Override
-        public Kind kind() {
-            return Kind.PEEL;
-        }
     }
 
     /**
@@ -369,11 +308,6 @@ public sealed interface AreaMotif {
         public Circles {
             within("circles across", across, 1, MOST);
             within("circles down", down, 1, MOST);
-        }
-
-        @Override
-        public Kind kind() {
-            return Kind.CIRCLES;
         }
     }
 
@@ -411,11 +345,6 @@ public sealed interface AreaMotif {
             double own = step(box) * Math.sin(angle);
             return upright() ? Math.max(own, levelStep(box)) : own;
         }
-
-        @Override
-        public Kind kind() {
-            return Kind.CROSSHATCH;
-        }
     }
 
     /**
@@ -432,11 +361,6 @@ public sealed interface AreaMotif {
         /** From arc to arc along an edge of some length, as it divides it evenly; in inches. */
         public double step(double edge) {
             return even(edge, spacing);
-        }
-
-        @Override
-        public Kind kind() {
-            return Kind.CURVED_HATCH;
         }
     }
 
@@ -467,11 +391,6 @@ public sealed interface AreaMotif {
         /** From line to line of those down, as they divide half of a box's width evenly; in inches. */
         public double wideStep(Box box) {
             return even(box.width() / 2, wide);
-        }
-
-        @Override
-        public Kind kind() {
-            return Kind.QUARTERS;
         }
     }
 
@@ -513,11 +432,6 @@ public sealed interface AreaMotif {
             });
             distance(stop, margin);
         }
-
-        @Override
-        public Kind kind() {
-            return Kind.CORNER_RAYS;
-        }
     }
 
     /**
@@ -532,11 +446,6 @@ public sealed interface AreaMotif {
             within("lines", lines, 1, 9);
             distance(spacing);
             within("sets", sets, 1, MOST);
-        }
-
-        @Override
-        public Kind kind() {
-            return Kind.WHIRL;
         }
     }
 
@@ -555,11 +464,6 @@ public sealed interface AreaMotif {
             within("squares down", down, 1, MOST);
             within("lines", lines, 2, MOST_ARMS);
             distance(stop);
-        }
-
-        @Override
-        public Kind kind() {
-            return Kind.STRAIGHT_FANS;
         }
     }
 

@@ -41,6 +41,11 @@ public final class AreaMotifTypes {
         return (AreaMotifType<M>) BY_CLASS.get(motif.getClass());
     }
 
+    /** The kind of motifs of a class. */
+    public static AreaMotifType<?> of(Class<? extends AreaMotif> motifs) {
+        return BY_CLASS.get(motifs);
+    }
+
     /** The kind with a lasting name. */
     public static Optional<AreaMotifType<?>> of(String code) {
         return ALL.stream().filter(type -> type.code().equals(code)).findFirst();

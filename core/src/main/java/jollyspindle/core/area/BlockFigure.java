@@ -13,7 +13,7 @@ import java.util.OptionalDouble;
 
 /** What fills a block from edge to edge in a size that comes from the template, so that some suit a block better than others. */
 public enum BlockFigure {
-    CLAMSHELLS(AreaMotif.Kind.CLAMSHELLS) {
+    CLAMSHELLS(AreaMotif.Clamshells.class) {
         @Override
         List<OptionalDouble> radii(Template template, EdgeCatalog tools) {
             return template.kind() == Kind.SCALLOP_ROW ? List.of(OptionalDouble.empty()) : List.of();
@@ -26,7 +26,7 @@ public enum BlockFigure {
     },
 
     /** As few squares as the arcs allow without crossing: the classic circle goes through a square's four corners. */
-    PEEL(AreaMotif.Kind.PEEL) {
+    PEEL(AreaMotif.Peel.class) {
         @Override
         List<OptionalDouble> radii(Template template, EdgeCatalog tools) {
             return tools
@@ -52,7 +52,7 @@ public enum BlockFigure {
     },
 
     /** The squares nearest to the classic ones that the circles still reach across. */
-    CIRCLES(AreaMotif.Kind.CIRCLES) {
+    CIRCLES(AreaMotif.Circles.class) {
         @Override
         List<OptionalDouble> radii(Template template, EdgeCatalog tools) {
             return tools.circles(Optional.of(template.id())).stream()
@@ -78,15 +78,15 @@ public enum BlockFigure {
     /** More squares to a row than this nobody fills a block with. */
     static final int MOST_TO_A_ROW = 20;
 
-    private final AreaMotif.Kind kind;
+    private final Class<? extends AreaMotif> motif;
 
-    BlockFigure(AreaMotif.Kind kind) {
-        this.kind = kind;
+    BlockFigure(Class<? extends AreaMotif> motif) {
+        this.motif = motif;
     }
 
     /** The motif it is. */
-    public AreaMotif.Kind kind() {
-        return kind;
+    public Class<? extends AreaMotif> motif() {
+        return motif;
     }
 
     private interface Grid {

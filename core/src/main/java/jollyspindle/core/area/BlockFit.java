@@ -100,7 +100,7 @@ public record BlockFit(BlockFigure figure, Template template, OptionalDouble rad
         return figure.motif(size, radius, machine).map(motif -> {
             int place = 0;
             while (place < part.layers().size()
-                    && part.layers().get(place).motif().kind() != figure.kind()) {
+                    && !figure.motif().isInstance(part.layers().get(place).motif())) {
                 place++;
             }
             AreaMotif fitted = place < part.layers().size()

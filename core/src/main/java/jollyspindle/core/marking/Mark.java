@@ -146,6 +146,11 @@ public record Mark(
         return new Mark(otherId, number, onCentre, along, across, other, by, stage, after, readings, height);
     }
 
+    /** The same, made before anything is stitched. */
+    Mark madeAt(Stage other) {
+        return new Mark(id, number, onCentre, along, across, place, by, other, Optional.empty(), readings, height);
+    }
+
     Mark shownBy(MarkedBy other) {
         return new Mark(id, number, onCentre, along, across, place, other, stage, after, readings, height);
     }

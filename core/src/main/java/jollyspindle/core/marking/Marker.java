@@ -52,6 +52,8 @@ public final class Marker {
 
     private int motif = 1;
 
+    private boolean sooner;
+
     /** Numbers given away. */
     private static final class Numbers {
 
@@ -233,7 +235,14 @@ public final class Marker {
         Point place = origin.plus(this.along.times(along)).plus(outward.times(across));
         Optional<Integer> there = places.at(place);
         if (there.isPresent()) {
-            return marks.get(there.get());
+            Mark mark = marks.get(there.get());
+            if (mark.stage() == Mark.Stage.STITCHED && stage != Mark.Stage.STITCHED) {
+                // Somebody needs it before that is stitched.
+                mark = mark.madeAt(stage);
+                marks.set(there.get(), mark);
+                sooner = true;
+            }
+            return mark;
         }
         // Two motifs may each have a third crown; the later one is numbered after all others.
         Mark mark = new Mark(
@@ -255,6 +264,21 @@ public final class Marker {
         places.put(place, marks.size());
         marks.add(mark);
         return mark;
+    }
+
+    /** Whether a mark that was handed out is made sooner than it said then. */
+    public boolean isSooner() {
+        return sooner;
+    }
+
+    /**
+     * A mark that was handed out, as it is made: it may have waited for stitching that what was laid out later can't wait for.
+     */
+    public Mark asMade(Mark mark) {
+        return places.at(mark.place())
+                .map(marks::get)
+                .filter(made -> made.id().equals(mark.id()))
+                .orElse(mark);
     }
 
     /** The cloth that is marked. */

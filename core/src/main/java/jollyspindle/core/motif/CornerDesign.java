@@ -1,5 +1,6 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.code.Coded;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
@@ -78,19 +79,30 @@ public record CornerDesign(
             .brief(CLOSING);
 
     /** The motifs there are for corners (common practice, no source). */
-    public enum Kind {
+    public enum Kind implements Coded {
         /** Nothing. */
-        PLAIN,
+        PLAIN("plain"),
         /** One arc astride the mitre, its feet on both seams. */
-        MITRE_ARC,
+        MITRE_ARC("mitre-arc"),
         /** The repeats run on to the mitre and are cut off there; see {@link Closing}. */
-        DIAGONAL_CUT,
+        DIAGONAL_CUT("diagonal-cut"),
         /** Arcs from midpoint to midpoint of the cornerstone, and again lower. */
-        CORNERSTONE_RING,
+        CORNERSTONE_RING("cornerstone-ring"),
         /** Quarter circles about the inner or the outer corner. */
-        QUARTER_FAN,
+        QUARTER_FAN("quarter-fan"),
         /** The run's arc once more, turned to look out of the corner. */
-        TURNED
+        TURNED("turned");
+
+        private final String code;
+
+        Kind(String code) {
+            this.code = code;
+        }
+
+        @Override
+        public String code() {
+            return code;
+        }
     }
 
     /** What closes a corner that the repeats run on into. */

@@ -1,6 +1,5 @@
 package jollyspindle.core.motif;
 
-import jollyspindle.core.code.Codes;
 import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.param.Param;
 
@@ -29,7 +28,7 @@ public abstract class CornerType {
 
     /** Its lasting name. */
     public String code() {
-        return Codes.of(kind);
+        return kind.code();
     }
 
     /** What is chosen about it besides its template and what it asks of the runs, in the order of a form. */

@@ -15,6 +15,9 @@ import java.util.List;
  */
 public record LaidOut(List<StitchLine> lines, List<Mark> marks, List<Placement> placements) {
 
+    /** Nothing. */
+    public static final LaidOut EMPTY = new LaidOut(List.of(), List.of(), List.of());
+
     public LaidOut {
         lines = List.copyOf(lines);
         marks = List.copyOf(marks);

@@ -94,12 +94,16 @@ public final class RingDesigner {
     /** What is stitched on a run, with the marks that some placement uses. */
     public LaidOut laidOut(RunId id) {
         Set<MarkId> used = usedMarks();
+        Marker marker = markers.get(id);
+        List<Placement> placements = sewings.get(id).placements();
         return new LaidOut(
                 sewings.get(id).lines(),
-                markers.get(id).marks().stream()
+                marker.marks().stream()
                         .filter(m -> m.by() != Mark.MarkedBy.CHALK || used.contains(m.id()))
                         .toList(),
-                sewings.get(id).placements());
+                marker.isSooner()
+                        ? placements.stream().map(p -> p.with(marker::asMade)).toList()
+                        : placements);
     }
 
     /** The ids of marks that a line starts or stops on, or a template is laid on. */

@@ -4,6 +4,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * Where a line starts or stops, and what shows the place on the cloth.
@@ -13,6 +14,11 @@ import java.util.Optional;
  * @param mark if it is one
  */
 public record LineEnd(Point place, ShownBy shownBy, Optional<Mark> mark) {
+
+    /** The same with its mark exchanged, if it is one. */
+    LineEnd with(UnaryOperator<Mark> exchanged) {
+        return new LineEnd(place, shownBy, mark.map(exchanged));
+    }
 
     /** What shows a place, so that it needs no mark. */
     public enum ShownBy {

@@ -8,6 +8,7 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.quilt.RegionId;
 
 import java.util.List;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 /**
@@ -69,6 +70,21 @@ public record Placement(
                                         ? Stream.of(on.centre(), on.ray())
                                         : Stream.empty();
         return Stream.concat(Stream.of(start, end).flatMap(s -> s.mark().stream()), laid);
+    }
+
+    /** The same with its marks exchanged. */
+    public Placement with(UnaryOperator<Mark> exchanged) {
+        return new Placement(
+                id,
+                of,
+                part,
+                parts,
+                tool,
+                pose,
+                registration.with(exchanged),
+                start.with(exchanged),
+                end.with(exchanged),
+                path);
     }
 
     public List<Curve> curves() {

@@ -5,9 +5,15 @@ import jollyspindle.core.shelf.SeamRegister;
 import jollyspindle.core.shelf.form.EngravedLine;
 
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /** What a template is laid on, so that it lies as planned. */
 public sealed interface Registration {
+
+    /** The same with its marks exchanged; itself if it has none. */
+    default Registration with(UnaryOperator<Mark> exchanged) {
+        return this;
+    }
 
     /**
      * Something of the template lies on the edge of the run that the motif stands on.
@@ -16,7 +22,12 @@ public sealed interface Registration {
      * @param far whether that is the run's outer edge and not its seam
      * @param centre the mark that the template's centre line lies on besides, where the ends of the line don't tell
      */
-    record OnSeam(SeamRegister what, boolean far, Optional<Mark> centre) implements Registration {}
+    record OnSeam(SeamRegister what, boolean far, Optional<Mark> centre) implements Registration {
+        @Override
+        public Registration with(UnaryOperator<Mark> exchanged) {
+            return new OnSeam(what, far, centre.map(exchanged));
+        }
+    }
 
     /**
      * The edge lies along a start mark, and a line engraved at an angle to it lies on the seam.
@@ -59,7 +70,12 @@ public sealed interface Registration {
      * @param centre the mark
      * @param legOnSeam whether something lies on the seam besides
      */
-    record CentreOnMark(Mark centre, boolean legOnSeam) implements Registration {}
+    record CentreOnMark(Mark centre, boolean legOnSeam) implements Registration {
+        @Override
+        public Registration with(UnaryOperator<Mark> exchanged) {
+            return new CentreOnMark(exchanged.apply(centre), legOnSeam);
+        }
+    }
 
     /**
      * A strip with a zigzag edge: one of its notches stands over a mark, and tape across its back lies on the edge of the run
@@ -69,7 +85,12 @@ public sealed interface Registration {
      * @param below from the strip's points straight down to the tape's upper edge, in inches
      * @param far whether it lies on the run's outer edge and not on its seam
      */
-    record NotchOnMark(Mark mark, double below, boolean far) implements Registration {}
+    record NotchOnMark(Mark mark, double below, boolean far) implements Registration {
+        @Override
+        public Registration with(UnaryOperator<Mark> exchanged) {
+            return new NotchOnMark(exchanged.apply(mark), below, far);
+        }
+    }
 
     /**
      * A template's reference line lies on a ray from the centre.
@@ -78,5 +99,10 @@ public sealed interface Registration {
      * @param ray the mark where the ray meets the area's edge
      * @param hooked whether its hook lies against the foot over the centre; otherwise its middle line is meant
      */
-    record OnRay(Mark centre, Mark ray, boolean hooked) implements Registration {}
+    record OnRay(Mark centre, Mark ray, boolean hooked) implements Registration {
+        @Override
+        public Registration with(UnaryOperator<Mark> exchanged) {
+            return new OnRay(exchanged.apply(centre), exchanged.apply(ray), hooked);
+        }
+    }
 }

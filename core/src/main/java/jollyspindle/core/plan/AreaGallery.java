@@ -23,21 +23,12 @@ public final class AreaGallery {
     private AreaGallery() {}
 
     /**
-     * A motif laid out, to look at.
-     *
-     * @param preset which
-     * @param plan of one piece, with nothing in its way
-     * @param templates the names of those it takes
-     * @param trouble what is in the way, if something is
-     */
-    public record Entry(AreaPreset preset, AreaPlan plan, List<String> templates, Optional<Finding> trouble) {}
-
-    /**
      * Lays a motif out in a piece of an area.
      *
      * @param job with all templates that may be taken, of a quilt that is measured
+     * @return the plan of one piece, with nothing in its way
      */
-    public static Entry entry(QuiltJob job, AreaId id, AreaPreset preset) {
+    public static MotifShown<AreaPlan> entry(QuiltJob job, AreaId id, AreaPreset preset) {
         Area area = job.quilt().area(id).orElseThrow();
         Area one =
                 area instanceof Area.Blocks b ? new Area.Blocks(1, 1, b.width(), b.height(), 0, b.clearance()) : area;
@@ -51,16 +42,12 @@ public final class AreaGallery {
                 new AreaRules(job.quilt().get(Dimension.BATTING), job.judging().mostInAPoint()),
                 new EdgeCatalog(job.templates(), job.machine()),
                 job.tape());
-        List<String> templates = plan.placements().stream()
-                .map(p -> p.tool().templateId())
-                .distinct()
-                .flatMap(t -> job.template(t).stream())
-                .map(t -> t.name())
-                .toList();
-        return new Entry(
-                preset,
+        return MotifShown.of(
                 plan,
-                templates,
+                job,
+                plan.marks(),
+                plan.placements(),
+                plan.starts(),
                 plan.diagnosed().stream()
                         .map(told -> AreaRemedies.finding(plan, design, told))
                         .filter(f -> f.severity() != Finding.Severity.NOTE)

@@ -4,45 +4,23 @@ import jollyspindle.core.division.Repeating;
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.layout.EdgeKind;
-import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.motif.DivisionConstraints;
+import jollyspindle.core.motif.LaidOut;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Preset;
-import jollyspindle.core.placement.Placement;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.route.Routed;
 import jollyspindle.core.sewing.EdgeCatalog;
 
-import java.util.List;
 import java.util.Optional;
 
 /** What each motif would look like on a run, and what it would take. */
 public final class Gallery {
 
     private Gallery() {}
-
-    /**
-     * A motif as it would come out on a run.
-     *
-     * @param preset which
-     * @param run as it would be stitched; nothing if it can't be
-     * @param templates the names of those it takes
-     * @param marks to make on the run
-     * @param placements on the run
-     * @param starts how often the needle begins anew on the run
-     * @param trouble what is in the way, if something is
-     */
-    public record Entry(
-            Preset preset,
-            Optional<RunPlan> run,
-            List<String> templates,
-            long marks,
-            int placements,
-            int starts,
-            Optional<Finding> trouble) {}
 
     /**
      * A layout with a motif of the gallery in a place. A motif that comes out with a repeat of its own brings that as the
@@ -96,32 +74,15 @@ public final class Gallery {
      *
      * @param job with all templates that may be taken
      */
-    public static Entry entry(QuiltJob job, RunId run, Preset preset, int place) {
+    public static MotifShown<Optional<RunPlan>> entry(QuiltJob job, RunId run, Preset preset, int place) {
         QuiltJob with = job.editing(run.group(), layout -> adopted(job, layout, run, preset, place));
         WorkPlan plan = Planner.plan(with);
         Optional<RunPlan> found = plan.run(run);
+        LaidOut laid = found.map(RunPlan::laidOut).orElse(LaidOut.EMPTY);
         Optional<Finding> trouble = plan.findings().stream()
                 .filter(f -> f.severity() == Finding.Severity.PROBLEM)
                 .filter(f -> f.run().filter(r -> r.group().equals(run.group())).isPresent())
                 .findFirst();
-        List<Placement> placements = found.map(r -> r.laidOut().placements()).orElse(List.of());
-        List<String> templates = placements.stream()
-                .map(p -> p.tool().templateId())
-                .distinct()
-                .flatMap(id -> with.template(id).stream())
-                .map(t -> t.name())
-                .toList();
-        long marks = found.stream()
-                .flatMap(r -> r.laidOut().marks().stream())
-                .filter(m -> m.by() == Mark.MarkedBy.CHALK)
-                .count();
-        return new Entry(
-                preset,
-                found,
-                templates,
-                marks,
-                placements.size(),
-                Routed.starts(found.map(r -> r.laidOut().lines()).orElse(List.of())),
-                trouble);
+        return MotifShown.of(found, with, laid.marks(), laid.placements(), Routed.starts(laid.lines()), trouble);
     }
 }

@@ -3,6 +3,7 @@ package jollyspindle.core.words;
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.area.BlockFigure;
@@ -57,6 +58,11 @@ public record AreaWords(Words words) {
     /** What a motif is called. */
     public static String name(AreaMotif motif) {
         return new Texts(new Words(TapeScale.SIXTEENTHS)).name(motif);
+    }
+
+    /** What stands round the centre, counted: {@code 12 arms}. */
+    public static String counted(AreaMotif.Counted motif) {
+        return Texts.counted(motif);
     }
 
     /** What a motif is called that a gallery offers, told from others of its kind. */
@@ -245,7 +251,7 @@ public record AreaWords(Words words) {
 
     /** What is stitched of this figure: {@code clamshells}. */
     public static String name(BlockFigure figure) {
-        return Words.decapital(Texts.name(figure.kind()));
+        return Words.decapital(Texts.name(AreaMotifTypes.of(figure.motif())));
     }
 
     /** The template, and which of its edges: {@code Circle 3, stitching 3 1/2 across}. */

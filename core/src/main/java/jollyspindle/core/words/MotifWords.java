@@ -11,6 +11,7 @@ import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.plan.MotifShown;
 import jollyspindle.core.quilt.AreaId;
 
 /** Says what motifs are, and what is the matter with them. */
@@ -35,6 +36,23 @@ public record MotifWords(Words words) {
 
     public static String name(Layer.Space space) {
         return Texts.name(space);
+    }
+
+    /** What a motif of a gallery takes: {@code Orchard Hill; 9 marks, 10 placements, 1 start}; nothing if it can't be stitched. */
+    public static String takes(MotifShown<?> shown) {
+        if (shown.placements() == 0) {
+            return "";
+        }
+        return Texts.plainly(
+                "motif-takes",
+                "templates",
+                String.join(", ", shown.templates()),
+                "marks",
+                Words.count(shown.marks(), Words.Thing.MARK),
+                "placements",
+                Words.count(shown.placements(), Words.Thing.PLACEMENT),
+                "starts",
+                Words.count(shown.starts(), Words.Thing.START));
     }
 
     /** A motif in a few words: {@code arcs, 3 lines, each 1/2 lower}. */

@@ -4,6 +4,7 @@ import com.ibm.icu.text.MessageFormat;
 import com.ibm.icu.util.ULocale;
 import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.area.AreaMotifType;
 import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.code.Codes;
@@ -173,14 +174,19 @@ record Texts(Words words) {
     }
 
     /** What a kind of motif of areas is called. */
-    static String name(AreaMotif.Kind kind) {
-        return KINDS.getString("area." + Codes.of(kind) + ".name");
+    static String name(AreaMotifType<?> kind) {
+        return KINDS.getString("area." + kind.code() + ".name");
     }
 
     /** What a motif of areas is called. */
     String name(AreaMotif motif) {
         String key = "area." + AreaMotifTypes.of(motif).code() + ".called";
-        return KINDS.containsKey(key) ? text(KINDS, key, motif) : name(motif.kind());
+        return KINDS.containsKey(key) ? text(KINDS, key, motif) : name(AreaMotifTypes.of(motif));
+    }
+
+    /** What stands round the centre, counted: {@code 12 arms}. */
+    static String counted(AreaMotif.Counted motif) {
+        return WITHOUT_LENGTHS.text(KINDS, "area." + AreaMotifTypes.of(motif).code() + ".counted", motif);
     }
 
     /** What a gallery calls a motif of areas. */

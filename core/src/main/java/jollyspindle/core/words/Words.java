@@ -34,16 +34,13 @@ public record Words(TapeScale tape) {
     /** What is counted. */
     public enum Thing {
         ARC,
-        ARM,
         BLOCK,
         BUMP,
         CIRCLE,
         CORNER,
         LINE,
         MARK,
-        PETAL,
         PLACEMENT,
-        POINT,
         RAY,
         REPEAT,
         WHOLE_REPEAT,

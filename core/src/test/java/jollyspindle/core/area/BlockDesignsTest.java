@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 import java.util.List;
 import java.util.Optional;
@@ -24,6 +25,8 @@ import static org.assertj.core.api.Assertions.within;
 
 /** Designs over many blocks: by letter, in turn, block by block, with totals; and lists of sizes. */
 class BlockDesignsTest {
+
+    private static final Area ALIKE = new Area.Blocks(3, 4, 14.3, 13.7, 3.7);
 
     private static final AreaDesign.Part HATCH = new AreaDesign.Part(
             List.of(new AreaDesign.Layer(new AreaMotif.Crosshatch(1, Math.PI / 4), Optional.empty())));
@@ -83,18 +86,17 @@ class BlockDesignsTest {
 
     /** Blocks that are alike are told of once, wherever they lie. */
     @ParameterizedTest
-    @EnumSource(AreaMotif.Kind.class)
-    void whatIsToldOfAlikeBlocksIsToldOnce(AreaMotif.Kind kind) {
-        Area blocks = new Area.Blocks(3, 4, 14.3, 13.7, 3.7);
-        for (AreaPreset preset : AreaPreset.of(blocks)) {
-            if (preset.motif().kind() == kind) {
-                AreaDesign design = AreaDesign.of(preset.motif(), Optional.empty());
-                AreaPlan all = layOut(blocks, design, List.of(), StarterShelf.templates(), MACHINE);
-                AreaPlan one = layOut(
-                        new Area.Blocks(1, 1, 14.3, 13.7, 0), design, List.of(), StarterShelf.templates(), MACHINE);
-                assertThat(all.diagnosed()).extracting(t -> t.what().getClass()).hasSameSizeAs(one.diagnosed());
-            }
-        }
+    @MethodSource("presets")
+    void whatIsToldOfAlikeBlocksIsToldOnce(AreaPreset preset) {
+        AreaDesign design = AreaDesign.of(preset.motif(), Optional.empty());
+        AreaPlan all = layOut(ALIKE, design, List.of(), StarterShelf.templates(), MACHINE);
+        AreaPlan one =
+                layOut(new Area.Blocks(1, 1, 14.3, 13.7, 0), design, List.of(), StarterShelf.templates(), MACHINE);
+        assertThat(all.diagnosed()).extracting(t -> t.what().getClass()).hasSameSizeAs(one.diagnosed());
+    }
+
+    static List<AreaPreset> presets() {
+        return AreaPreset.of(ALIKE);
     }
 
     /** What all blocks take is so many times what one takes. */

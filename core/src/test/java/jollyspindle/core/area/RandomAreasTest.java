@@ -175,7 +175,7 @@ class RandomAreasTest {
                     .isLessThan(1e-3);
         }
         // Rows of shells are laid out anew over what is in the way; everything else is only cut off.
-        if (motif.kind() != AreaMotif.Kind.CLAMSHELLS) {
+        if (!(motif instanceof AreaMotif.Clamshells)) {
             // What runs along an edge, or is just as long as a snippet, may be stitched or not; so may a snippet that
             // another line goes on from.
             double least = left(whole, free.buffer(2e-3), PieceContext.SHORTEST + 0.01, false);

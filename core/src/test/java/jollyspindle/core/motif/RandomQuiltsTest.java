@@ -32,6 +32,7 @@ import jollyspindle.core.quilt.Side;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
+import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
@@ -125,6 +126,32 @@ class RandomQuiltsTest {
                             ? corner
                             : corner.withTemplate(Optional.of(t), Optional.empty());
                 });
+    }
+
+    /** What once was found. */
+    @Example
+    void curvedHatchingThatAFanCutsOffMarksNothingInVain() {
+        Layer main = new Layer(
+                new Motif.Arcs(Motif.Inner.LOWERED, 1, 0.3, List.of(), Optional.empty(), 1),
+                Layer.Edge.OUTSIDE,
+                Layer.Space.ALL,
+                Layer.Cells.EVERY,
+                Optional.of("orchard-hill"),
+                Optional.empty(),
+                0);
+        Layer second = new Layer(
+                new Motif.Crosshatch(0.3, Math.PI / 6, true),
+                Layer.Edge.OUTSIDE,
+                Layer.Space.ALL,
+                Layer.Cells.EVERY,
+                Optional.of("orchard-hill"),
+                Optional.empty(),
+                0);
+        CornerDesign corner = CornerDesign.of(CornerDesign.Kind.QUARTER_FAN)
+                .with(CornerAsk.HALVES)
+                .with(CornerDesign.Closing.ARC);
+        everyMotifIsLaidOutWholeOrRefusedWithAFinding(
+                main, second, corner, 85.06, 20.25, 0.09, 2.39, 2.84, SchoolKind.BY_PIECING, Corners.MITRED);
     }
 
     @Property(tries = 400)

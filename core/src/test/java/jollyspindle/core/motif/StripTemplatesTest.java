@@ -15,6 +15,7 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.Gallery;
+import jollyspindle.core.plan.MotifShown;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunLayout;
@@ -224,7 +225,7 @@ class StripTemplatesTest {
     void withoutAStraightEdgeAStripServesForPeaksAndNothingForBoxes() {
         QuiltJob job = job(quilt(62, 62, 62, 62, 4.5, Corners.MITRED), Design.of(Layer.of(PEAKS)), 2)
                 .withTemplates(List.of(StarterShelf.template("lane-strip"), StarterShelf.template("orchard-hill")));
-        Gallery.Entry peaks = card(job, "peaks");
+        MotifShown<Optional<RunPlan>> peaks = card(job, "peaks");
         assertThat(peaks.templates())
                 .containsExactly(StarterShelf.template("lane-strip").name());
         assertThat(peaks.trouble()).isEmpty();
@@ -238,7 +239,7 @@ class StripTemplatesTest {
                         .isEqualTo(new LayoutDiagnostic.NoTool(EdgeKind.ZIGZAG, 0)));
     }
 
-    private static Gallery.Entry card(QuiltJob job, String code) {
+    private static MotifShown<Optional<RunPlan>> card(QuiltJob job, String code) {
         Preset preset = Preset.all().stream()
                 .filter(p -> p.code().equals(code))
                 .findFirst()
@@ -254,9 +255,9 @@ class StripTemplatesTest {
         QuiltJob job = DemoJob.heronWeir()
                 .withTemplates(StarterShelf.templates())
                 .editing(INNER, l -> RunLayout.of(Optional.of(template), 6).with(Design.of(with(before, template))));
-        Gallery.Entry card = card(job, "arcs");
+        MotifShown<Optional<RunPlan>> card = card(job, "arcs");
         assertThat(card.trouble()).isEmpty();
-        assertThat(card.run().orElseThrow().laidOut().placements()).isNotEmpty();
+        assertThat(card.plan().orElseThrow().laidOut().placements()).isNotEmpty();
         Template used = job.templates().stream()
                 .filter(t -> card.templates().contains(t.name()))
                 .findFirst()

@@ -2,6 +2,9 @@ package jollyspindle.core.plan;
 
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.area.AreaMotifType;
+import jollyspindle.core.area.AreaMotifTypes;
+import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.school.Even;
@@ -21,7 +24,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 
-import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -181,13 +184,13 @@ class AreaPlansTest {
     void theGalleryShowsEveryMotif() {
         QuiltJob job =
                 job(new Area.Blocks(2, 2, 9, 9, 1), new Area.Medallion(Area.Shape.OCTAGON, 16, 0), new Area.Body(1));
-        Set<AreaMotif.Kind> seen = EnumSet.noneOf(AreaMotif.Kind.class);
+        Set<AreaMotifType<?>> seen = new HashSet<>();
         for (AreaId id : List.of(FIRST, SECOND, THIRD)) {
             List<AreaPreset> presets = AreaPreset.of(job.quilt().areas().get(id.number() - 1));
             assertThat(presets).extracting(AreaPreset::code).doesNotHaveDuplicates();
             for (AreaPreset preset : presets) {
-                AreaGallery.Entry entry = AreaGallery.entry(job, id, preset);
-                seen.add(preset.motif().kind());
+                MotifShown<AreaPlan> entry = AreaGallery.entry(job, id, preset);
+                seen.add(AreaMotifTypes.of(preset.motif()));
                 assertThat(!entry.plan().lines().isEmpty() || entry.trouble().isPresent())
                         .as(preset.code())
                         .isTrue();
@@ -196,7 +199,7 @@ class AreaPlansTest {
                         .isEqualTo(entry.plan().lines().isEmpty());
             }
         }
-        assertThat(seen).containsExactlyInAnyOrder(AreaMotif.Kind.values());
+        assertThat(seen).containsExactlyInAnyOrderElementsOf(AreaMotifTypes.ALL);
         assertThat(AreaPreset.of(new Area.Applique(new Area.Ellipse(Point.ORIGIN, 3, 2, 0), 0)))
                 .isEmpty();
     }

@@ -2,6 +2,8 @@ package jollyspindle.core.plan;
 
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.area.AreaMotifType;
+import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaReckoning;
 import jollyspindle.core.demo.DemoJob;
@@ -160,7 +162,10 @@ class BoundsTest {
     // What is laid out is the referee of what was reckoned: never far fewer, and for what fills a block not much more.
     @Test
     void whatIsReckonedIsNoMoreThanWhatThereWillBe() {
-        assertThat(MOTIFS.stream().map(AreaMotif::kind)).contains(AreaMotif.Kind.values());
+        assertThat(MOTIFS)
+                .extracting(Object::getClass)
+                .containsAll(
+                        AreaMotifTypes.ALL.stream().map(AreaMotifType::type).toList());
         for (AreaMotif motif : MOTIFS) {
             QuiltJob job = blocks(2, 3, 9, motif);
             int there = Planner.plan(job).areas().get(0).placements().size();

@@ -10,6 +10,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 import java.util.List;
+import java.util.Optional;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -29,10 +30,10 @@ class GalleryTest {
                 .flatMap(group -> JOB.quilt().runs(group).stream())
                 .findFirst()
                 .orElseThrow();
-        Gallery.Entry card = Gallery.entry(JOB, id, preset, 0);
+        MotifShown<Optional<RunPlan>> card = Gallery.entry(JOB, id, preset, 0);
         WorkPlan plan = Planner.plan(JOB.editing(id.group(), l -> Gallery.adopted(JOB, l, id, preset, 0)));
-        assertThat(card.run()).isEqualTo(plan.run(id));
-        assertThat(card.run().isPresent() || card.trouble().isPresent())
+        assertThat(card.plan()).isEqualTo(plan.run(id));
+        assertThat(card.plan().isPresent() || card.trouble().isPresent())
                 .as("a card without a picture says why")
                 .isTrue();
         plan.run(id).ifPresent(run -> {

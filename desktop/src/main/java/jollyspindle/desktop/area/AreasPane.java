@@ -8,6 +8,8 @@ import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.area.Ray;
 import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.plan.AreaGallery;
+import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.shelf.Template;
@@ -18,6 +20,7 @@ import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.control.MotifGallery;
 import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.form.ParamForm;
 import jollyspindle.desktop.look.Look;
@@ -32,6 +35,7 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.collections.FXCollections;
 import javafx.geometry.Insets;
+import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -62,9 +66,12 @@ public final class AreasPane extends VBox {
         }
     }
 
+    /** How large a picture of the gallery is, in pixels. */
+    private static final double PICTURE = 104;
+
     private final Workbench bench;
     private final AreaSelection desk;
-    private final AreaGalleryPane gallery;
+    private final MotifGallery<AreaPlan> gallery;
     private final LettersPane letters;
     private final SizesPane sizes;
     private final RotationPane rotation;
@@ -84,7 +91,18 @@ public final class AreasPane extends VBox {
         setPadding(new Insets(0, 10, 0, 0));
         this.bench = bench;
         this.desk = bench.areas();
-        gallery = new AreaGalleryPane(bench, look, this::adopt);
+        gallery = new MotifGallery<>(
+                "area-gallery",
+                Orientation.HORIZONTAL,
+                bench,
+                look,
+                (plan, wide) -> plan.lines().isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(AreaPicture.draw(
+                                plan.pieces().get(0).cloth().outline(),
+                                plan.lines(),
+                                look.palette(),
+                                PICTURE * look.scaleProperty().get())));
         letters = new LettersPane(bench);
         sizes = new SizesPane(bench, look);
         rotation = new RotationPane(bench, look);
@@ -126,7 +144,7 @@ public final class AreasPane extends VBox {
         switch (page) {
             case MOTIFS -> motifs();
             case GALLERY -> {
-                gallery.show(id);
+                showGallery(id);
                 parts.add(() -> gallery);
             }
             case LETTERS -> {
@@ -235,6 +253,21 @@ public final class AreasPane extends VBox {
             parts.add(() -> add);
         }
         desk.plan().ifPresent(this::said);
+    }
+
+    private void showGallery(AreaId id) {
+        QuiltJob job = bench.job().offering(bench.shelf().templates());
+        if (!job.quilt().missing().isEmpty() || bench.plan().shape().isEmpty()) {
+            gallery.show("Once the body is measured, the motifs are shown here.");
+            return;
+        }
+        gallery.show(AreaPreset.of(job.quilt().area(id).orElseThrow()).stream()
+                .map(preset -> new MotifGallery.Offered<>(
+                        preset.code(),
+                        AreaWords.name(preset),
+                        () -> AreaGallery.entry(job, id, preset),
+                        () -> adopt(preset)))
+                .toList());
     }
 
     private void adopt(AreaPreset preset) {

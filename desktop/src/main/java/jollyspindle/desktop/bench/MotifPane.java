@@ -7,6 +7,7 @@ import jollyspindle.core.motif.Preset;
 import jollyspindle.core.plan.Gallery;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunLayout;
+import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.words.MotifWords;
@@ -14,13 +15,17 @@ import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Keyboard;
 import jollyspindle.desktop.control.Labelled;
+import jollyspindle.desktop.control.MotifGallery;
+import jollyspindle.desktop.control.StitchingPicture;
 import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Supplier;
+import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -44,8 +49,11 @@ final class MotifPane extends VBox {
     /** Looking at the corners, not at a motif of the runs. */
     private static final int CORNERS = -1;
 
+    /** How high a picture of the gallery is, in pixels. */
+    private static final double PICTURE = 56;
+
     private final Workbench bench;
-    private final GalleryPane gallery;
+    private final MotifGallery<Optional<RunPlan>> gallery;
     private final FlowPane heads = new FlowPane(4, 4);
     private final VBox body = new VBox(8);
 
@@ -63,7 +71,10 @@ final class MotifPane extends VBox {
         super(8);
         this.bench = bench;
         getStyleClass().add("motif-pane");
-        gallery = new GalleryPane(bench, look, this::adopt);
+        gallery = new MotifGallery<>("gallery", Orientation.VERTICAL, bench, look, (run, wide) -> run.filter(
+                        r -> !r.laidOut().lines().isEmpty())
+                .map(r -> StitchingPicture.draw(
+                        r, look.palette(), wide, PICTURE * look.scaleProperty().get())));
         corners = new CornerFields(bench, this::show);
         getChildren().addAll(heads, body);
     }
@@ -98,7 +109,7 @@ final class MotifPane extends VBox {
         heads();
         parts.clear();
         if (choosing) {
-            gallery.show(looked);
+            offer();
             parts.addAll(List.of(this::galleryHead, () -> gallery));
         } else if (looked == CORNERS) {
             parts.addAll(corners.parts());
@@ -271,6 +282,19 @@ final class MotifPane extends VBox {
         HBox head = new HBox(8, back, title);
         HBox.setHgrow(title, Priority.ALWAYS);
         return head;
+    }
+
+    private void offer() {
+        int place = looked;
+        QuiltJob job = bench.job().offering(bench.shelf().templates());
+        RunId run = bench.selection().whereProperty().get();
+        gallery.show(Preset.all().stream()
+                .map(preset -> new MotifGallery.Offered<>(
+                        preset.code(),
+                        MotifWords.name(preset),
+                        () -> Gallery.entry(job, run, preset, place),
+                        () -> adopt(preset)))
+                .toList());
     }
 
     private void adopt(Preset preset) {

@@ -16,6 +16,7 @@ import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.PieceId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltShape;
+import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
 
 import java.util.ArrayList;
@@ -284,12 +285,7 @@ public final class AreaSelection {
 
     /** What a change of the number is called: {@code 12 arms}. */
     public static String named(AreaMotif.Counted motif) {
-        return switch (motif.kind()) {
-            case ARMS -> Words.count(motif.count(), Words.Thing.ARM);
-            case WREATH -> Words.count(motif.count(), Words.Thing.CIRCLE);
-            case PETALS -> Words.count(motif.count(), Words.Thing.PETAL);
-            default -> Words.count(motif.count(), Words.Thing.POINT);
-        };
+        return AreaWords.counted(motif);
     }
 
     /** Turns the first arm, in radians clockwise; nothing else is turned. */

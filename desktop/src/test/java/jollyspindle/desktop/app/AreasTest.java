@@ -2,6 +2,8 @@ package jollyspindle.desktop.app;
 
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.area.AreaMotifType;
+import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.area.BlockFigure;
@@ -323,10 +325,13 @@ class AreasTest extends Hands {
         for (Area area : bench.job().quilt().areas()) {
             AreaPreset.of(area).stream()
                     .map(AreaPreset::motif)
-                    .filter(m -> motifs.stream().noneMatch(o -> o.kind() == m.kind()))
+                    .filter(m -> motifs.stream().noneMatch(o -> o.getClass() == m.getClass()))
                     .forEach(motifs::add);
         }
-        assertThat(motifs.stream().map(AreaMotif::kind)).contains(AreaMotif.Kind.values());
+        assertThat(motifs)
+                .extracting(Object::getClass)
+                .containsAll(
+                        AreaMotifTypes.ALL.stream().map(AreaMotifType::type).toList());
         Map<String, String> typed = Map.of(
                 "area-across",
                 "7",
@@ -359,12 +364,12 @@ class AreasTest extends Hands {
                     .stream()
                     .map(Node::getId)
                     .collect(Collectors.toCollection(TreeSet::new));
-            assertThat(ids).as(motif.kind() + " has fields").isNotEmpty();
+            assertThat(ids).as(motif + " has fields").isNotEmpty();
             for (String id : ids) {
                 AreaMotif before = motif();
                 TextField field = robot.lookup("#" + id).queryAs(TextField.class);
                 String text = typed.getOrDefault(
-                        id, before.kind() == AreaMotif.Kind.POINTS && id.equals("area-points") ? "9" : "4 1/8");
+                        id, before instanceof AreaMotif.Points && id.equals("area-points") ? "9" : "4 1/8");
                 boolean whole = field.getText().matches("\\d+")
                         && Set.of(
                                         "area-arms",
@@ -381,7 +386,7 @@ class AreasTest extends Hands {
                     field.fireEvent(new ActionEvent());
                 });
                 WaitForAsyncUtils.waitForFxEvents();
-                assertThat(motif()).as(motif.kind() + ", " + id).isNotEqualTo(before);
+                assertThat(motif()).as(motif + ", " + id).isNotEqualTo(before);
                 robot.interact(() -> bench.areas().design("as it was", AreaDesign.of(motif, Optional.empty())));
                 WaitForAsyncUtils.waitForFxEvents();
             }
@@ -393,7 +398,7 @@ class AreasTest extends Hands {
                             AreaMotif before = motif();
                             robot.interact(box::fire);
                             WaitForAsyncUtils.waitForFxEvents();
-                            assertThat(motif()).as(motif.kind() + ", " + id).isNotEqualTo(before);
+                            assertThat(motif()).as(motif + ", " + id).isNotEqualTo(before);
                             checked.add(id);
                         });
             }

@@ -1,7 +1,7 @@
 package jollyspindle.desktop.app;
 
 import jollyspindle.core.area.AreaDesign;
-import jollyspindle.core.area.AreaMotif;
+import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.school.ByHand;
@@ -41,6 +41,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -282,16 +283,16 @@ class EveryFieldTest extends Hands {
             bench.stageProperty().set(WorkStage.LAY_OUT);
             window.layOutBench().showAreas();
         });
-        Set<AreaMotif.Kind> kinds = new LinkedHashSet<>();
+        Set<Class<?>> kinds = new HashSet<>();
         for (int area = 1; area <= 2; area++) {
             AreaId id = new AreaId(area);
             for (AreaPreset preset : AreaPreset.of(areas.get(area - 1))) {
-                if (kinds.add(preset.motif().kind())) {
+                if (kinds.add(preset.motif().getClass())) {
                     robot.interact(() -> {
                         bench.areas().choose(id, 1);
                         bench.edit("motif", job -> demo.with(id, AreaDesign.of(preset.motif(), Optional.empty())));
                     });
-                    typeAll(robot, "area " + preset.motif().kind());
+                    typeAll(robot, "area " + AreaMotifTypes.of(preset.motif()).code());
                 }
             }
         }

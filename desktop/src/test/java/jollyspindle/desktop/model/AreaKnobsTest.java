@@ -62,7 +62,7 @@ class AreaKnobsTest {
         QuiltJob job = job(area, motif);
         int last = Planner.plan(job).area(ID).orElseThrow().pieces().size() - 1;
         List<Knob> knobs = knobs(job, last);
-        boolean spread = motif.kind() == AreaMotif.Kind.WREATH;
+        boolean spread = motif instanceof AreaMotif.Wreath;
         assertThat(knobs.isEmpty()).as("only what is spread by itself has none").isEqualTo(spread);
         assertThat(knobs).extracting(Knob::id).doesNotHaveDuplicates();
         for (Knob knob : knobs) {

@@ -3,6 +3,7 @@ package jollyspindle.files.planjson;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.Ray;
 import jollyspindle.core.plan.QuiltJob;
@@ -53,7 +54,7 @@ record AreaJson(PlanJson all, Words words, QuiltJob job, AreaPlan area) {
         node.put("letter", String.valueOf(letter));
         ArrayNode layers = node.putArray("layers");
         part.layers().forEach(l -> layers.addObject()
-                .put("kind", name(l.motif().kind()))
+                .put("kind", AreaMotifTypes.of(l.motif()).code())
                 .put("motif", AreaWords.name(l.motif()))
                 .put("text", said.text(l.motif())));
         area.sums().stream().filter(s -> s.letter() == letter).findFirst().ifPresent(sum -> {

@@ -1,6 +1,5 @@
 package jollyspindle.core.division.school;
 
-import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.RunDivision;
 import jollyspindle.core.param.Params;
 
@@ -31,7 +30,7 @@ public abstract class SchoolType<S extends School> {
 
     /** Its lasting name. */
     public String code() {
-        return Codes.of(kind);
+        return kind.code();
     }
 
     public Class<S> type() {
