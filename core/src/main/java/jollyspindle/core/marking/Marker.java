@@ -180,6 +180,9 @@ public final class Marker {
      * @param place in the quilt's frame
      */
     public void shownByTemplate(Mark.Kind kind, int number, Point place) {
+        if (places.at(place).isPresent()) {
+            return;
+        }
         int before = marks.size();
         Point from = place.minus(origin);
         Mark mark = add(kind, number, snapped(from.dot(along)), snapped(from.dot(outward)), Mark.Stage.LOADED);

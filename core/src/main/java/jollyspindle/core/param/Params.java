@@ -124,6 +124,13 @@ public record Params<M>(
         }
     }
 
+    /** The first param whose value two things differ in; nothing if they are alike. */
+    public Optional<Param<M, ?>> changed(M was, M now) {
+        return all.stream()
+                .filter(param -> !param.of(was).equals(param.of(now)))
+                .findFirst();
+    }
+
     private static <M, T> void asUsual(Param<M, T> param, Values<M> values) {
         values.put(param, param.usual().orElseThrow());
     }

@@ -17,6 +17,7 @@ import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.quilt.AreaTypes;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.shelf.Template;
@@ -46,12 +47,7 @@ public record AreaWords(Words words) {
         long alike = quilt.areas().stream()
                 .filter(a -> a.getClass() == area.getClass())
                 .count();
-        String kind = Texts.plainly(
-                area instanceof Area.Blocks
-                        ? "area.blocks"
-                        : area instanceof Area.Medallion
-                                ? "area.medallion"
-                                : area instanceof Area.Body ? "area.background" : "area.applique");
+        String kind = ParamWords.text("area-kind." + AreaTypes.of(area).code());
         return alike > 1 ? Texts.plainly("area.numbered", "name", kind, "number", id.number()) : kind;
     }
 
@@ -118,10 +114,6 @@ public record AreaWords(Words words) {
                 (int) QuiltRules.LONGEST);
     }
 
-    public static String name(Area.Shape shape) {
-        return Texts.name(shape);
-    }
-
     /** A ray, and where it meets the edge: {@code ray 2, by halving: 2 1/16 generous right of the middle of the top}. */
     public String text(Ray ray) {
         return Texts.plainly("ray", "ray", ray, "place", place(ray));
@@ -130,6 +122,11 @@ public record AreaWords(Words words) {
     /** Where a ray meets the edge, and how it is found: {@code 2 1/16 generous right of the middle of the top, by halving}. */
     public String where(Ray ray) {
         return Texts.plainly("ray.where", "ray", ray, "place", place(ray));
+    }
+
+    /** That all blocks together are larger than the body, in inches. */
+    public String over(double across, double down, double wide, double high) {
+        return new Texts(words).say("area.over", "across", across, "down", down, "wide", wide, "high", high);
     }
 
     /** How rays are found, as one goes about it: {@code Mark the middle lines and diagonals first; …}. */

@@ -12,6 +12,7 @@ import jollyspindle.core.motif.CornerTypes;
 import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaTypes;
 import jollyspindle.core.shelf.form.FormTypes;
 import org.junit.jupiter.api.Test;
 
@@ -39,6 +40,13 @@ class ParamWordsTest {
         AreaMotifTypes.ALL.forEach(type -> {
             used.addAll(List.of("area." + type.code(), "area." + type.code() + ".name"));
             named("area." + type.code(), type.params().all(), true);
+            if (AreaMotif.Counted.class.isAssignableFrom(type.type())) {
+                used.add("area." + type.code() + ".counted");
+            }
+        });
+        AreaTypes.ALL.forEach(type -> {
+            used.add("area-kind." + type.code());
+            named("area-kind." + type.code(), type.params().all(), true);
         });
         CornerTypes.ALL.forEach(type -> {
             used.add("corner." + type.code());

@@ -73,7 +73,7 @@ class SaidTest {
                         Collectors.mapping(
                                 key -> key.substring(key.lastIndexOf('.') + 1),
                                 Collectors.toCollection(TreeSet::new))));
-        assertThat(said).hasSizeGreaterThan(25);
+        assertThat(said).hasSizeGreaterThan(20);
         return said.entrySet().stream()
                 .map(one -> DynamicTest.dynamicTest(one.getKey(), () -> {
                     @SuppressWarnings("unchecked")

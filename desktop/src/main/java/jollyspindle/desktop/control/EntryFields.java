@@ -21,7 +21,7 @@ public class EntryFields {
 
     protected final Workbench bench;
 
-    protected EntryFields(Workbench bench) {
+    public EntryFields(Workbench bench) {
         this.bench = bench;
     }
 

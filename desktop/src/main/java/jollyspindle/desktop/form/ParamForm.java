@@ -40,6 +40,7 @@ public final class ParamForm<M> extends EntryFields {
     private final Consumer<M> take;
     private final Map<String, Function<String, Node>> odd = new HashMap<>();
     private final Set<String> hidden = new HashSet<>();
+    private String number = "";
 
     /**
      * A form.
@@ -68,6 +69,12 @@ public final class ParamForm<M> extends EntryFields {
                 .filter(row -> !row.isEmpty())
                 .<Supplier<Node>>map(row -> () -> row(row))
                 .toList();
+    }
+
+    /** Ends the ids of the fields with a number, where there are several such things. */
+    public ParamForm<M> numbered(int of) {
+        number = "-" + of;
+        return this;
     }
 
     /** Leaves out fields that have nothing to say as the rest stands. */
@@ -112,7 +119,7 @@ public final class ParamForm<M> extends EntryFields {
     private final class Maker implements Param.Visitor<M, Node, RuntimeException> {
 
         private String id(Param<M, ?> param) {
-            return id + "-" + param.code().replaceAll("(?=[A-Z])", "-").toLowerCase(Locale.ROOT);
+            return id + "-" + param.code().replaceAll("(?=[A-Z])", "-").toLowerCase(Locale.ROOT) + number;
         }
 
         @Override

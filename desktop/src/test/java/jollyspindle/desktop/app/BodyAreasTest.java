@@ -60,8 +60,8 @@ class BodyAreasTest extends Hands {
         assertThat(read(robot, "#area-over-1")).startsWith("All blocks together are 120 by 27, more than the body's");
         scrollTo(robot, "#area-add-medallion");
         robot.clickOn("#area-add-medallion");
-        scrollTo(robot, "#area-medallion-2");
-        type(robot, "#area-medallion-2", "18");
+        scrollTo(robot, "#area-diameter-2");
+        type(robot, "#area-diameter-2", "18");
         choose(robot, "#area-shape-2", Area.Shape.OCTAGON);
         scrollTo(robot, "#area-add-body");
         robot.clickOn("#area-add-body");
@@ -110,7 +110,7 @@ class BodyAreasTest extends Hands {
                 "areas",
                 q -> q.withAreas(List.of(new Area.Medallion(12), new Area.Blocks(2, 2, 9, 9, 14), new Area.Body(0)))));
         WaitForAsyncUtils.waitForFxEvents();
-        Node first = robot.lookup("#area-medallion-1").query();
+        Node first = robot.lookup("#area-diameter-1").query();
         Node second = robot.lookup("#area-gap-2").query();
         scrollTo(robot, "#area-gap-2");
         type(robot, "#area-gap-2", "13");
@@ -121,13 +121,13 @@ class BodyAreasTest extends Hands {
         robot.push(KeyCode.TAB).write("1/2").push(KeyCode.ENTER);
         assertThat(areas().get(1)).isEqualTo(new Area.Blocks(2, 2, 9, 9, 13, 0.5));
         Node third = robot.lookup("#area-clearance-3").query();
-        assertThat(robot.lookup("#area-medallion-1").<Node>query()).isSameAs(first);
+        assertThat(robot.lookup("#area-diameter-1").<Node>query()).isSameAs(first);
         assertThat(robot.lookup("#area-gap-2").<Node>query()).isNotSameAs(second);
         // What stands further down moves up, and is the same.
         robot.interact(() -> bench.edit("without", job -> job.without(new AreaId(1))));
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#area-gap-2").tryQuery()).isPresent();
-        assertThat(robot.lookup("#area-medallion-1").tryQuery()).isEmpty();
+        assertThat(robot.lookup("#area-diameter-1").tryQuery()).isEmpty();
         assertThat(robot.lookup("#area-clearance-3").<Node>query()).isSameAs(third);
     }
 
@@ -176,7 +176,7 @@ class BodyAreasTest extends Hands {
         scrollTo(robot, "#applique-width-1");
         type(robot, "#applique-width-1", "8");
         type(robot, "#applique-x-1", "-3 1/2");
-        type(robot, "#applique-turned-1", "30");
+        type(robot, "#applique-angle-1", "30");
         type(robot, "#area-clearance-1", "13");
         assertThat(read(robot, "#area-clearance-1-said")).contains("Between 0 and 12");
         assertThat(areas())

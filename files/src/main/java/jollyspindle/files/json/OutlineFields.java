@@ -10,27 +10,10 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Keeps the corners of an outline, of a template or an appliqué. */
-public final class OutlineFields implements OwnField<List<OutlineForm.Corner>> {
+final class OutlineFields implements OwnField<List<OutlineForm.Corner>> {
 
-    private static final String FIELD = "corners";
     private static final String SWEEP = "sweepDegrees";
     private static final double MOST_SWEEP = 359;
-
-    OutlineFields() {}
-
-    /** Writes the corners of an outline into the field they are usually kept in. */
-    public static void write(ObjectNode node, List<OutlineForm.Corner> outline) {
-        new OutlineFields().write(node, FIELD, outline);
-    }
-
-    /**
-     * Reads the corners of an outline from the field they are usually kept in.
-     *
-     * @throws FileTrouble if there are fewer than two, or one can't be
-     */
-    public static List<OutlineForm.Corner> read(Fields fields) throws FileTrouble {
-        return new OutlineFields().read(fields, FIELD);
-    }
 
     @Override
     public void write(ObjectNode node, String field, List<OutlineForm.Corner> outline) {

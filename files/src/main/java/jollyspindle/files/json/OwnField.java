@@ -3,6 +3,7 @@ package jollyspindle.files.json;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.school.Spread;
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.shelf.form.OutlineForm;
 import jollyspindle.files.FileTrouble;
@@ -20,6 +21,8 @@ interface OwnField<T> {
     Map<Class<?>, OwnField<?>> ALL = Map.of(
             OutlineForm.Corner.class,
             new OutlineFields(),
+            Point.class,
+            new PlacesField(),
             Filling.class,
             new FillingField(),
             Spread.class,

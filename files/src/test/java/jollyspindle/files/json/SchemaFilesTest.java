@@ -16,6 +16,8 @@ import jollyspindle.core.division.school.SchoolTypes;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.MotifType;
 import jollyspindle.core.motif.MotifTypes;
+import jollyspindle.core.quilt.AreaType;
+import jollyspindle.core.quilt.AreaTypes;
 import jollyspindle.core.shelf.form.FormType;
 import jollyspindle.core.shelf.form.FormTypes;
 import jollyspindle.core.shelf.form.Kind;
@@ -35,7 +37,7 @@ import java.util.Set;
 import static org.assertj.core.api.Assertions.assertThat;
 
 /**
- * What the documented schemas say of motifs, corners, schools and forms of templates is what their params say: kinds, fields,
+ * What the documented schemas say of areas, motifs, corners, schools and forms of templates is what their params say: kinds, fields,
  * ranges, what is usual and what must be there. Only descriptions, and the fields that all of a sort have besides, are written by
  * hand. {@code -Dspindle.golden=write} writes the schemas anew; a kind that is added is in them then.
  */
@@ -67,6 +69,7 @@ class SchemaFilesTest {
             layer((ObjectNode) parts.get("layer"));
             corner((ObjectNode) parts.get("corner"));
             if (name.equals("job")) {
+                areas((ObjectNode) schema.at("/properties/quilt/properties/areas/items"));
                 areaMotifs((ObjectNode) parts.at("/areaLayers/items"));
                 schools((ObjectNode) parts.get("school"));
             }
@@ -93,6 +96,16 @@ class SchemaFilesTest {
             Optional<ObjectNode> any = Optional.of((ObjectNode) items.at("/oneOf/0"));
             all.add(one(
                     type.code(), "motif", was, any, ParamFields.schema(type.params()), List.of("template", "number")));
+        }
+        items.set("oneOf", all);
+    }
+
+    private static void areas(ObjectNode items) {
+        ArrayNode all = JSON.createArrayNode();
+        for (AreaType<?> type : AreaTypes.ALL) {
+            Optional<ObjectNode> was = among(items.get("oneOf"), "/properties/kind/const", type.code());
+            Optional<ObjectNode> any = Optional.of((ObjectNode) items.at("/oneOf/0"));
+            all.add(one(type.code(), "kind", was, any, ParamFields.schema(type.params()), List.of("number")));
         }
         items.set("oneOf", all);
     }
