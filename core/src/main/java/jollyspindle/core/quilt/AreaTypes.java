@@ -16,6 +16,12 @@ public final class AreaTypes {
     private static final double FAR = QuiltRules.LONGEST;
     private static final double TURN = 360;
 
+    /** What is less is a slip of the hand, and so is more clearance than this round an appliqué, or within another area. */
+    private static final double SMALLEST_TYPED = 1.0 / 8;
+
+    private static final double MOST_ROUND = 12;
+    private static final double MOST_WITHIN = 6;
+
     /** All there are. */
     public static final List<AreaType<?>> ALL = List.of(blocks(), medallion(), body(), ellipse(), corners(), drawn());
 
@@ -166,10 +172,16 @@ public final class AreaTypes {
     }
 
     private static <A extends Area> Param.Length<A> size(String code, Function<A, Double> get) {
-        return Param.length(code, QuiltRules.SMALLEST, QuiltRules.LONGEST, get);
+        return Param.length(code, QuiltRules.SMALLEST, FAR, get, a -> new Param.Room(SMALLEST_TYPED, FAR));
     }
 
     private static <A extends Area> Param.Length<A> clearance() {
-        return Param.<A>length("clearance", 0, FAR, Area::clearance).usually(0);
+        return Param.<A>length(
+                        "clearance",
+                        0,
+                        FAR,
+                        Area::clearance,
+                        a -> new Param.Room(0, a instanceof Area.Applique ? MOST_ROUND : MOST_WITHIN))
+                .usually(0);
     }
 }

@@ -38,7 +38,6 @@ import jollyspindle.core.shelf.form.SizeLabel;
 import java.lang.reflect.InvocationTargetException;
 import java.util.AbstractMap;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -65,7 +64,7 @@ record Texts(Words words) {
     private static final ResourceBundle SAID = bundle("said");
 
     /** For what says no lengths. */
-    private static final Texts WITHOUT_LENGTHS = new Texts(new Words(TapeScale.SIXTEENTHS));
+    static final Texts WITHOUT_LENGTHS = new Texts(new Words(TapeScale.SIXTEENTHS));
 
     private static final Map<Class<?>, String> TOLD_ABOUT = Map.of(
             LayoutDiagnostic.class, "layout",
@@ -120,11 +119,7 @@ record Texts(Words words) {
      * @param namesAndValues what it calls them, and what they are, in turn
      */
     String say(String key, Object... namesAndValues) {
-        Map<String, Object> things = new HashMap<>();
-        for (int i = 0; i < namesAndValues.length; i += 2) {
-            things.put((String) namesAndValues[i], namesAndValues[i + 1]);
-        }
-        return text(SAID, key, things);
+        return text(SAID, key, Sentences.things(namesAndValues));
     }
 
     /** A sentence that says no lengths. */
@@ -195,7 +190,7 @@ record Texts(Words words) {
         return KINDS.containsKey(key) ? KINDS.getString(key) : name(preset.motif());
     }
 
-    private String text(ResourceBundle bundle, String key, Object told) {
+    String text(ResourceBundle bundle, String key, Object told) {
         String sentence = bundle.getString(key);
         if (sentence.indexOf('{') < 0) {
             return sentence;

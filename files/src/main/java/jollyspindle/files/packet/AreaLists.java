@@ -40,24 +40,39 @@ final class AreaLists {
                 continue;
             }
             boolean blocks = area.pieces().size() > 1;
-            String title = name + (area.sums().size() > 1 ? ", letter " + sum.letter() : "");
-            String note = design.part(sum.letter()).layers().stream()
-                            .map(layer -> Words.capital(said.text(layer.motif())) + ".")
-                            .collect(Collectors.joining(" "))
-                    + (" " + said.stopCircles(area, sum.letter(), design.part(sum.letter()))).stripTrailing() + " "
-                    + Words.capital(AreaWords.text(sum, blocks)) + "."
-                    + (sum.blocks() > 1
-                            ? " Block " + piece.get().number() + " stands for all " + sum.blocks()
-                                    + "; the others are alike, except that lines stop round what lies on them."
-                            : "");
-            piece(title, note, area, area.cloth(piece.get().number()));
+            AreaDesign.Part part = design.part(sum.letter());
+            String note = Said.say(
+                    "area.note",
+                    "motifs",
+                    part.layers().stream()
+                            .map(layer -> Said.say("motif", "motif", said.text(layer.motif())))
+                            .collect(Collectors.joining(" ")),
+                    "circles",
+                    (" " + said.stopCircles(area, sum.letter(), part)).stripTrailing(),
+                    "sum",
+                    Words.capital(AreaWords.text(sum, blocks)),
+                    "several",
+                    sum.blocks() > 1,
+                    "number",
+                    piece.get().number(),
+                    "blocks",
+                    sum.blocks());
+            piece(
+                    title(name, area, sum.letter()),
+                    note,
+                    area,
+                    area.cloth(piece.get().number()));
         }
         for (AreaPlan.Turning turning : area.turnings()) {
-            rays(name + (area.sums().size() > 1 ? ", letter " + turning.letter() : ""), turning);
+            rays(title(name, area, turning.letter()), turning);
         }
         if (area.sums().size() > 1) {
             letters(name, area);
         }
+    }
+
+    private static String title(String name, AreaPlan area, char letter) {
+        return area.sums().size() > 1 ? Said.say("list.letter", "name", name, "letter", letter) : name;
     }
 
     /** Marks and placements of one piece. */
@@ -73,36 +88,42 @@ final class AreaLists {
                 .toList();
         if (!rows.isEmpty()) {
             pages.table(
-                    name + ": marks",
-                    note + " Read along the lower edge, and upwards from it.",
+                    Said.say("list.marks", "name", name),
+                    Said.say("area.marks", "note", note),
                     List.of(
-                            new Pages.Column("Mark", 0),
-                            new Pages.Column("From left edge", 0.19),
-                            new Pages.Column("From right edge", 0.38),
-                            new Pages.Column("From centre", 0.57),
-                            new Pages.Column("Above lower edge", 0.79)),
+                            new Pages.Column(Said.say("column.mark"), 0),
+                            new Pages.Column(Said.say("column.from-left-edge"), 0.19),
+                            new Pages.Column(Said.say("column.from-right-edge"), 0.38),
+                            new Pages.Column(Said.say("column.from-centre"), 0.57),
+                            new Pages.Column(Said.say("column.above-edge"), 0.79)),
                     rows);
         }
         List<Placement> placements = area.placements().stream()
                 .filter(p -> p.id().line().piece().equals(piece))
                 .toList();
         if (!placements.isEmpty()) {
-            pages.table(name + ": placements", note, PlacementTable.COLUMNS, new PlacementTable(plan).rows(placements));
+            pages.table(
+                    Said.say("list.placements", "name", name),
+                    note,
+                    PlacementTable.columns(),
+                    new PlacementTable(plan).rows(placements));
         }
     }
 
     private void rays(String name, AreaPlan.Turning turning) throws IOException {
         AreaWords said = new AreaWords(words);
         pages.table(
-                name + ": rays",
-                "Clockwise from the top. " + said.finding(turning),
+                Said.say("list.rays", "name", name),
+                Said.say("rays.note", "finding", said.finding(turning)),
                 List.of(
-                        new Pages.Column("Ray", 0),
-                        new Pages.Column("Turned", 0.15),
-                        new Pages.Column("Where it meets the edge", 0.3)),
+                        new Pages.Column(Said.say("column.ray"), 0),
+                        new Pages.Column(Said.say("column.turned"), 0.15),
+                        new Pages.Column(Said.say("column.meets"), 0.3)),
                 turning.rays().stream()
                         .map(ray -> List.of(
-                                "Ray " + ray.number(), Words.degrees(ray.angle()), Words.capital(said.where(ray))))
+                                Said.say("rays.ray", "number", ray.number()),
+                                Words.degrees(ray.angle()),
+                                Words.capital(said.where(ray))))
                         .toList());
     }
 
@@ -113,9 +134,9 @@ final class AreaLists {
                 .append(p.letter())
                 .append("  "));
         pages.table(
-                name + ": letters",
-                "What is stitched in which block, as they lie; - is left plain.",
-                List.of(new Pages.Column("Row", 0), new Pages.Column("Blocks from the left", 0.15)),
+                Said.say("list.letters", "name", name),
+                Said.say("letters.note"),
+                List.of(new Pages.Column(Said.say("column.row"), 0), new Pages.Column(Said.say("column.blocks"), 0.15)),
                 rows.entrySet().stream()
                         .map(e -> List.of(
                                 "" + (e.getKey() + 1), e.getValue().toString().strip()))

@@ -1,5 +1,6 @@
 package jollyspindle.files.packet;
 
+import jollyspindle.core.code.Codes;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunPlan;
@@ -24,6 +25,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -51,7 +53,8 @@ final class CoverPage {
             List<String> lines = pages.sheet().wrap(fact[1], width - NAMES, 10);
             double high = 0.19 * Math.max(names.size(), lines.size()) + 0.04;
             if (y + high > pages.bottom()) {
-                pages.open(plan.job().name() + ", continued", pages.paper().upright());
+                pages.open(
+                        Said.continued(plan.job().name(), true), pages.paper().upright());
                 y = Pages.HEAD + 0.2;
             }
             for (int line = 0; line < names.size(); line++) {
@@ -63,7 +66,9 @@ final class CoverPage {
             y += high;
         }
         if (pages.bottom() - y < LEAST_LAYOUT) {
-            pages.open(plan.job().name() + ", the whole quilt", pages.paper().upright());
+            pages.open(
+                    Said.say("whole-quilt", "job", plan.job().name()),
+                    pages.paper().upright());
             y = Pages.HEAD + 0.1;
         }
         new LayoutPicture(plan).draw(pages.sheet(), Sheet.MARGIN, y + 0.05, width, pages.bottom() - y - 0.05);
@@ -72,49 +77,81 @@ final class CoverPage {
     private List<String[]> facts() {
         QuiltJob job = plan.job();
         List<String[]> facts = new ArrayList<>();
-        facts.add(new String[] {
-            "Body",
-            "top " + measured(Dimension.BODY_TOP) + ", right " + measured(Dimension.BODY_RIGHT) + ", bottom "
-                    + measured(Dimension.BODY_BOTTOM) + ", left " + measured(Dimension.BODY_LEFT)
-        });
-        planned().ifPresent(said -> facts.add(new String[] {"Planned at", said}));
+        facts.add(new String[] {Said.say("cover.body"), sides("cover.sides", Dimension::body)});
+        planned().ifPresent(said -> facts.add(new String[] {Said.say("cover.planned"), said}));
         for (int number = 1; number <= job.quilt().borders().size(); number++) {
-            facts.add(new String[] {job.quilt().borders().size() == 1 ? "Border" : "Border " + number, border(number)});
+            facts.add(new String[] {
+                job.quilt().borders().size() == 1
+                        ? Said.say("cover.border")
+                        : Said.say("cover.border-number", "number", number),
+                border(number)
+            });
         }
         for (GroupPlan group : plan.groups()) {
-            String name = plan.groups().size() == 1 ? "" : Words.name(group.id(), job.quilt()) + ": ";
-            facts.add(new String[] {"Division", name + division(group)});
+            String said = division(group);
+            facts.add(new String[] {
+                Said.say("cover.division"),
+                plan.groups().size() == 1
+                        ? said
+                        : Said.say("cover.of", "of", Words.name(group.id(), job.quilt()), "said", said)
+            });
         }
         ShelfWords shelf = new ShelfWords(words);
         Set<Template> used = new LinkedHashSet<>();
         plan.groups().forEach(g -> job.chosenTemplate(g.id()).ifPresent(used::add));
         used.forEach(t -> facts.add(new String[] {
-            "Template",
-            t.name() + ": " + shelf.marked(t) + "; " + shelf.summary(Stitching.of(t, job.machine()))
-                    + " with a foot of radius " + words.exact(job.machine().footRadius())
+            Said.say("cover.template"),
+            Said.say(
+                    words,
+                    "cover.template-is",
+                    "name",
+                    t.name(),
+                    "marked",
+                    shelf.marked(t),
+                    "summary",
+                    shelf.summary(Stitching.of(t, job.machine())),
+                    "foot",
+                    job.machine().footRadius())
         }));
         Map<String, List<String>> sides = new LinkedHashMap<>();
         for (RunPlan run : plan.runs()) {
-            String said = "repeat " + words.length(run.division().repeat())
-                    + run.fit()
-                            .map(fit ->
-                                    ", rise " + words.length(fit.segment().height()) + ". " + words.instruction(fit))
-                            .orElse("");
+            String said = Said.say(
+                    words,
+                    "cover.run",
+                    "repeat",
+                    run.division().repeat(),
+                    "rise",
+                    run.fit().map(fit -> fit.segment().height()),
+                    "instruction",
+                    run.fit().map(words::instruction));
             sides.computeIfAbsent(said, t -> new ArrayList<>()).add(shortName(run.id()));
         }
         sides.forEach((said, who) -> facts.add(new String[] {Words.capital(String.join(", ", who)), said}));
         facts.add(new String[] {
-            "In all",
-            Words.count(plan.repeats(), Words.Thing.LINE) + ", " + Words.count(plan.placements(), Words.Thing.PLACEMENT)
-                    + ", "
-                    + Words.count(plan.chalkMarks(), Words.Thing.MARK) + " to make, "
-                    + words.length(plan.stitchedLength()) + " of stitching"
+            Said.say("cover.in-all"),
+            Said.say(
+                    words,
+                    "cover.totals",
+                    "lines",
+                    Words.count(plan.repeats(), Words.Thing.LINE),
+                    "placements",
+                    Words.count(plan.placements(), Words.Thing.PLACEMENT),
+                    "marks",
+                    Words.count(plan.chalkMarks(), Words.Thing.MARK),
+                    "stitched",
+                    plan.stitchedLength())
         });
         return facts;
     }
 
-    private String measured(Dimension dimension) {
-        return words.exact(plan.job().quilt().length(dimension));
+    /** A length of each side, in a sentence. */
+    private String sides(String key, Function<Side, Dimension> dimension) {
+        List<Object> lengths = new ArrayList<>();
+        for (Side side : Side.values()) {
+            lengths.add(Codes.of(side));
+            lengths.add(plan.job().quilt().length(dimension.apply(side)));
+        }
+        return Said.say(words, key, lengths.toArray());
     }
 
     /** {@code top} on a quilt with one border, {@code border 2, top} or the strip's name elsewhere. */
@@ -132,35 +169,49 @@ final class CoverPage {
             return Optional.empty();
         }
         return Optional.of(Stream.of(Side.values())
-                .map(side -> Words.name(side) + " " + words.length(quilt.planned(side)))
+                .map(side -> Said.say(words, "cover.planned-side", "side", side, "planned", quilt.planned(side)))
                 .collect(Collectors.joining(", ")));
     }
 
     private String border(int number) {
         Quilt quilt = plan.job().quilt();
-        List<String> depths = new ArrayList<>();
-        for (Side side : Side.values()) {
-            depths.add(measured(Dimension.depth(number, side)));
-        }
-        String deep = depths.stream().distinct().count() == 1
-                ? depths.get(0) + " deep"
-                : "top " + depths.get(0) + ", right " + depths.get(1) + ", bottom " + depths.get(2) + ", left "
-                        + depths.get(3) + " deep";
+        List<Double> depths = Stream.of(Side.values())
+                .map(side -> quilt.length(Dimension.depth(number, side)))
+                .distinct()
+                .toList();
         Border border = quilt.border(number);
-        return deep + "; corners: " + Words.name(border.corners()).toLowerCase(Locale.ROOT)
-                + border.unit().stream()
-                        .mapToObj(unit -> "; pieced from units of " + words.exact(unit))
-                        .collect(Collectors.joining())
-                + (border.plain() ? "; left plain" : "; seam clearance " + measured(Dimension.clearance(number)))
-                + (number == quilt.borders().size() ? "; outer reserve " + measured(Dimension.RESERVE) : "");
+        return Said.say(
+                words,
+                "cover.border-is",
+                "deep",
+                depths.size() == 1
+                        ? Said.say(words, "cover.deep", "depth", depths.get(0))
+                        : sides("cover.deep-sides", side -> Dimension.depth(number, side)),
+                "corners",
+                Words.name(border.corners()).toLowerCase(Locale.ROOT),
+                "unit",
+                border.unit(),
+                "plain",
+                border.plain(),
+                "clearance",
+                quilt.length(Dimension.clearance(number)),
+                "outermost",
+                number == quilt.borders().size(),
+                "reserve",
+                quilt.length(Dimension.RESERVE));
     }
 
     private String division(GroupPlan group) {
         DivisionWords said = new DivisionWords(words);
-        String way = said.kind(group.chosen()).toLowerCase(Locale.ROOT) + ", " + said.counts(group.chosen());
+        String way = Said.say(
+                "cover.way",
+                "kind",
+                said.kind(group.chosen()).toLowerCase(Locale.ROOT),
+                "counts",
+                said.counts(group.chosen()));
         // Where there is more than one to be told, the weightiest reason must do.
         return plan.groups().size() == 1
-                ? way + " (" + said.reasons(group.chosen()) + ")"
-                : way + ". " + said.sentence(group.chosen());
+                ? Said.say("cover.way-all", "way", way, "reasons", said.reasons(group.chosen()))
+                : Said.say("cover.way-first", "way", way, "reason", said.sentence(group.chosen()));
     }
 }

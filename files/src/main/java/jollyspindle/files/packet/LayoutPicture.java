@@ -58,7 +58,8 @@ final class LayoutPicture {
             ticks(sheet, run, to);
             label(sheet, run, to);
         }
-        sheet.textCentred("drawn at 1 : " + Math.round(1 / scale), left + width / 2, top + height, 8.5, false);
+        sheet.textCentred(
+                Said.say("layout.scale", "scale", Math.round(1 / scale)), left + width / 2, top + height, 8.5, false);
     }
 
     private static double extent(List<Point> points, boolean across) {

@@ -86,10 +86,14 @@ final class LyingPicture {
         sheet.rectangle(start.x() - START_SIZE, start.y() - START_SIZE, 2 * START_SIZE, 2 * START_SIZE, START);
         boolean onSeam = placement.registration() instanceof Registration.OnSeam on && !on.far();
         sheet.textCentred(
-                "How it lies for " + Words.name(placement).toLowerCase(Locale.ROOT) + " on the "
-                        + Words.decapital(Words.name(run.id(), plan.job().quilt()))
-                        + ", with the quilt's top edge up. Start at the small square"
-                        + (onSeam ? "; the heavy ochre line lies on the seam." : "."),
+                Said.say(
+                        "lying.picture",
+                        "placement",
+                        Words.name(placement).toLowerCase(Locale.ROOT),
+                        "run",
+                        Words.decapital(Words.name(run.id(), plan.job().quilt())),
+                        "seam",
+                        onSeam),
                 sheet.width() / 2,
                 top + height - 0.05,
                 8.5,

@@ -96,8 +96,16 @@ final class MarkingStrip {
             }
         }
         sheet.text(
-                "piece " + (number + 1) + " of " + pieces() + (first ? " · left end: " + Words.start(run.id()) : "")
-                        + " · seam edge below",
+                Said.say(
+                        "strip.piece",
+                        "number",
+                        number + 1,
+                        "pieces",
+                        pieces(),
+                        "first",
+                        first,
+                        "start",
+                        Words.start(run.id())),
                 left + 0.05,
                 top - 0.05,
                 TEXT);

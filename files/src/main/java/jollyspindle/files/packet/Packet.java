@@ -57,8 +57,10 @@ public final class Packet {
                 || plan.areas().stream().anyMatch(area -> !area.lines().isEmpty());
         return something
                 ? Optional.empty()
-                : Optional.of("There is nothing to take to the machine yet."
-                        + new FindingWords(new Words(plan.job().tape())).first(plan.findings()));
+                : Optional.of(Said.say(
+                        "nothing",
+                        "finding",
+                        new FindingWords(new Words(plan.job().tape())).first(plan.findings())));
     }
 
     private byte[] write() throws IOException {
@@ -120,8 +122,10 @@ public final class Packet {
 
     private void openTrueSize(RunPlan run, boolean upright) throws IOException {
         pages.open(
-                "One repeat at true size: "
-                        + Words.decapital(Words.name(run.id(), plan.job().quilt())),
+                Said.say(
+                        "true-size",
+                        "run",
+                        Words.decapital(Words.name(run.id(), plan.job().quilt()))),
                 upright ? pages.paper().upright() : pages.paper().sideways());
     }
 
@@ -130,21 +134,15 @@ public final class Packet {
         PDRectangle size = pages.paper().sideways();
         double width = size.getWidth() / Sheet.POINTS - 2 * Sheet.MARGIN;
         MarkingStrip strip = new MarkingStrip(run, plan.job().tape(), width);
-        String title = "Marking strip at true size: "
-                + Words.decapital(Words.name(run.id(), plan.job().quilt()));
+        String title = Said.say(
+                "strip", "run", Words.decapital(Words.name(run.id(), plan.job().quilt())));
         double y = 0;
         for (int piece = 0; piece < strip.pieces(); piece++) {
             if (piece == 0 || y + MarkingStrip.HIGH + 0.3 > pages.bottom()) {
-                pages.open(title + (piece == 0 ? "" : ", continued"), size);
+                pages.open(Said.continued(title, piece > 0), size);
                 y = Pages.HEAD + 0.12;
                 if (piece == 0) {
-                    y = pages.paragraph(
-                                    "Cut the pieces out, stick each one's tab under the next where the letters meet, and lay"
-                                            + " the strip's lower edge on the seam, its left end at the run's. V valleys,"
-                                            + " C crowns, other letters as in the mark list; readings from the left end. Measure the square first.",
-                                    Pages.HEAD,
-                                    width)
-                            + 0.1;
+                    y = pages.paragraph(Said.say("strip.note"), Pages.HEAD, width) + 0.1;
                 }
             }
             strip.draw(pages.sheet(), piece, Sheet.MARGIN, y);
@@ -153,24 +151,31 @@ public final class Packet {
     }
 
     private void advice() throws IOException {
-        pages.open("Before you start", pages.paper().upright());
+        pages.open(Said.say("advice"), pages.paper().upright());
         double width = pages.sheet().width() - 2 * Sheet.MARGIN;
         double y = Pages.HEAD + 0.1;
         if (!plan.findings().isEmpty()) {
-            pages.sheet().text("What to know about this plan", Sheet.MARGIN, y + 0.1, 12, true, Sheet.INK);
+            pages.sheet().text(Said.say("advice.findings"), Sheet.MARGIN, y + 0.1, 12, true, Sheet.INK);
             y += 0.25;
             FindingWords said = new FindingWords(words);
             for (Finding finding : plan.findings()) {
                 String where = FindingWords.where(finding, plan.job().quilt());
-                y = pages.paragraph(FindingWords.name(finding.severity()) + ". " + where + said.text(finding), y, width)
-                        - 0.05;
+                String text = Said.say(
+                        "advice.finding",
+                        "severity",
+                        FindingWords.name(finding.severity()),
+                        "where",
+                        where,
+                        "finding",
+                        said.text(finding));
+                y = pages.paragraph(text, y, width) - 0.05;
             }
             y += 0.15;
         }
-        pages.sheet().text("Care at the machine", Sheet.MARGIN, y + 0.1, 12, true, Sheet.INK);
+        pages.sheet().text(Said.say("advice.care"), Sheet.MARGIN, y + 0.1, 12, true, Sheet.INK);
         y += 0.25;
         for (String caution : Cautions.of(plan.job())) {
-            y = pages.paragraph("• " + caution, y, width) - 0.05;
+            y = pages.paragraph(Said.say("advice.caution", "caution", caution), y, width) - 0.05;
         }
         pages.sheet().text(Cautions.MANUAL_FIRST, Sheet.MARGIN, y + 0.1, 11, true, Sheet.STITCH);
     }

@@ -68,13 +68,11 @@ final class Pages {
         sheet.line(left, 0.95, right, 0.95, Sheet.Pen.solid(Sheet.RULE, 0.8));
         double square = sheet.height() - Sheet.MARGIN - 1;
         sheet.rectangle(left, square, 1, 1, Sheet.Pen.solid(Sheet.INK, 0.6));
-        sheet.textCentred("1 inch", left + 0.5, square + 0.47, 9, false);
-        sheet.textCentred("2.54 cm", left + 0.5, square + 0.62, 9, false);
-        sheet.text(
-                "Measure this square. If it isn't 1 inch, print again at 100 %, without fitting to the page.",
-                left + 1.15, square + 0.76, 8.5, false, Sheet.FAINT);
-        sheet.text(name + " · Jolly Spindle", left + 1.15, square + 0.94, 8.5, false, Sheet.FAINT);
-        sheet.textRight("page " + count, right, square + 0.94, 8.5, Sheet.FAINT);
+        sheet.textCentred(Said.say("page.inch"), left + 0.5, square + 0.47, 9, false);
+        sheet.textCentred(Said.say("page.centimetres"), left + 0.5, square + 0.62, 9, false);
+        sheet.text(Said.say("page.measure"), left + 1.15, square + 0.76, 8.5, false, Sheet.FAINT);
+        sheet.text(Said.say("page.foot", "job", name), left + 1.15, square + 0.94, 8.5, false, Sheet.FAINT);
+        sheet.textRight(Said.say("page.number", "number", count), right, square + 0.94, 8.5, Sheet.FAINT);
     }
 
     /** How far down a page may be written on, in inches. */
@@ -98,7 +96,7 @@ final class Pages {
                     ROW + LINE * (cells.stream().mapToInt(List::size).max().orElse(1) - 1);
             // A heading never stands alone at a page's end.
             if (first || y + height + (heading ? ROW : 0) > bottom()) {
-                open(title + (first ? "" : ", continued"), paper.upright());
+                open(Said.continued(title, !first), paper.upright());
                 y = first ? paragraph(note, HEAD + 0.15, width) : HEAD + 0.2;
                 for (Column column : columns) {
                     sheet.text(column.head(), Sheet.MARGIN + column.at() * width, y, 9.5, true, Sheet.FAINT);

@@ -11,12 +11,14 @@ import java.util.List;
 /** Placements as rows of a list: how the template is turned and laid, where to start and to stop. */
 final class PlacementTable {
 
-    static final List<Pages.Column> COLUMNS = List.of(
-            new Pages.Column("Line", 0),
-            new Pages.Column("Turn the template", 0.13),
-            new Pages.Column("Laid on", 0.385),
-            new Pages.Column("Start at", 0.575),
-            new Pages.Column("Stop at", 0.79));
+    static List<Pages.Column> columns() {
+        return List.of(
+                new Pages.Column(Said.say("column.line"), 0),
+                new Pages.Column(Said.say("column.turn"), 0.13),
+                new Pages.Column(Said.say("column.laid"), 0.385),
+                new Pages.Column(Said.say("column.start"), 0.575),
+                new Pages.Column(Said.say("column.stop"), 0.79));
+    }
 
     private final WorkPlan plan;
     private final Words words;
@@ -45,13 +47,20 @@ final class PlacementTable {
     private String laid(Placement placement, Placement before) {
         String on = Words.capital(words.registration(placement));
         if (before != null && placement.tool().equals(before.tool())) {
-            return words.registration(before).equals(words.registration(placement)) ? "as before" : on;
+            return words.registration(before).equals(words.registration(placement))
+                    ? Said.say("placements.as-before")
+                    : on;
         }
-        String edge = placement.tool().edge().map(e -> ", " + Words.edge(e)).orElse("");
         return plan.job()
-                        .template(placement.tool().templateId())
-                        .map(t -> t.name() + edge + ". ")
-                        .orElse("")
-                + on;
+                .template(placement.tool().templateId())
+                .map(t -> Said.say(
+                        "placements.laid",
+                        "name",
+                        t.name(),
+                        "edge",
+                        placement.tool().edge(),
+                        "on",
+                        on))
+                .orElse(on);
     }
 }

@@ -31,20 +31,26 @@ final class RunLists {
 
     void marks(RunPlan run) throws IOException {
         List<Pages.Column> columns = List.of(
-                new Pages.Column("Mark", 0),
-                new Pages.Column("From left end", 0.19),
-                new Pages.Column("From right end", 0.38),
-                new Pages.Column("From centre", 0.57),
-                new Pages.Column("Above seam", 0.79));
-        String title = Words.name(run.id(), plan.job().quilt()) + ": marks";
-        String note = "Run of " + words.length(run.division().length()) + ", divided into "
-                + new DivisionWords(words).school(run.divided().school())
-                + ". Left end: the " + Words.start(run.id()) + ", seen with the outside edge up."
-                + " Lay the tape once and mark every reading from the same zero.";
+                new Pages.Column(Said.say("column.mark"), 0),
+                new Pages.Column(Said.say("column.from-left"), 0.19),
+                new Pages.Column(Said.say("column.from-right"), 0.38),
+                new Pages.Column(Said.say("column.from-centre"), 0.57),
+                new Pages.Column(Said.say("column.above-seam"), 0.79));
+        String title =
+                Said.say("list.marks", "name", Words.name(run.id(), plan.job().quilt()));
+        String note = Said.say(
+                words,
+                "marks.note",
+                "length",
+                run.division().length(),
+                "school",
+                new DivisionWords(words).school(run.divided().school()),
+                "start",
+                Words.start(run.id()));
         List<List<String>> rows = new ArrayList<>();
-        rows.add(List.of("Before loading the quilt"));
+        rows.add(List.of(Said.say("marks.before-loading")));
         marks(run, mark -> mark.stage() == Mark.Stage.BEFORE_LOADING, rows);
-        rows.add(List.of("On the frame"));
+        rows.add(List.of(Said.say("marks.loaded")));
         marks(run, mark -> mark.stage() == Mark.Stage.LOADED, rows);
         run.laidOut().marks().stream()
                 .flatMap(mark -> mark.after().stream())
@@ -60,28 +66,38 @@ final class RunLists {
     private static void marks(RunPlan run, Predicate<Mark> which, List<List<String>> rows) {
         for (Mark mark : run.laidOut().marks()) {
             if (which.test(mark) && mark.by() != Mark.MarkedBy.TEMPLATE) {
-                boolean seam = mark.by() == Mark.MarkedBy.SEAM;
+                String shown = mark.by() == Mark.MarkedBy.SEAM ? "seam" : mark.onCentre() ? "centre" : "none";
                 rows.add(List.of(
-                        Words.name(mark) + (seam ? " (seam)" : mark.onCentre() ? " (centre)" : ""),
+                        Said.say("marks.name", "mark", Words.name(mark), "shown", shown),
                         mark.readings().fromLeft().text(),
                         mark.readings().fromRight().text(),
                         Words.fromCentre(mark.readings().fromCentre()),
-                        mark.across() == 0 ? "on the seam" : mark.height().text()));
+                        mark.across() == 0
+                                ? Said.say("marks.on-seam")
+                                : mark.height().text()));
             }
         }
     }
 
     void placements(RunPlan run) throws IOException {
-        List<Pages.Column> columns = PlacementTable.COLUMNS;
+        List<Pages.Column> columns = PlacementTable.columns();
         List<Placement> all = plan.placements(run.id());
         if (all.isEmpty()) {
             return;
         }
         Placement first = all.get(0);
-        String title = Words.name(run.id(), plan.job().quilt()) + ": placements";
-        String note = lying(run) + "Stitch from " + Words.direction(run.id()) + ". The first lies "
-                + Words.turn(first.pose().rotation()) + " ("
-                + Words.degrees(first.pose().rotation()) + ").";
+        String title = Said.say(
+                "list.placements", "name", Words.name(run.id(), plan.job().quilt()));
+        String note = Said.say(
+                "placements.note",
+                "lying",
+                lying(run),
+                "direction",
+                Words.direction(run.id()),
+                "turn",
+                Words.turn(first.pose().rotation()),
+                "rotation",
+                first.pose().rotation());
         double below = pages.table(title, note, columns, new PlacementTable(plan).rows(all));
         double room = pages.bottom() - below;
         if (room > LEAST_PICTURE) {
@@ -101,13 +117,20 @@ final class RunLists {
             return "";
         }
         if (alike.size() == 1) {
-            return words.instruction(alike.get(0).fit()) + " ";
+            return Said.say(
+                    "lying.one", "instruction", words.instruction(alike.get(0).fit()));
         }
-        return alike.stream()
-                        .map(group -> (group.arcs().size() == 1 ? "Arc " : "Arcs ") + listed(group.arcs()) + ": "
-                                + words.instruction(group.fit()))
-                        .collect(Collectors.joining(" "))
-                + " ";
+        String all = alike.stream()
+                .map(group -> Said.say(
+                        "lying.arcs",
+                        "count",
+                        group.arcs().size(),
+                        "arcs",
+                        listed(group.arcs()),
+                        "instruction",
+                        words.instruction(group.fit())))
+                .collect(Collectors.joining(" "));
+        return Said.say("lying.some", "all", all);
     }
 
     /** {@code 1 to 4, 7}. */
@@ -118,7 +141,10 @@ final class RunLists {
             while (j + 1 < numbers.size() && numbers.get(j + 1) == numbers.get(j) + 1) {
                 j++;
             }
-            said.add(j == i ? "" + numbers.get(i) : numbers.get(i) + " to " + numbers.get(j));
+            said.add(
+                    j == i
+                            ? String.valueOf(numbers.get(i))
+                            : Said.say("numbers.range", "from", numbers.get(i), "to", numbers.get(j)));
             i = j + 1;
         }
         return String.join(", ", said);

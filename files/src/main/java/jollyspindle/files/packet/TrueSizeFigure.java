@@ -50,10 +50,7 @@ final class TrueSizeFigure {
         double high = Math.min(frame.depth(), bottom - top - TEXT);
         boolean whole = wide > cell.width() - Tolerances.ROUNDING && high > frame.depth() - Tolerances.ROUNDING;
         double y = top + 0.12;
-        String note = "Stitch lines solid; marks dashed; the seam below, the limit of stitching dashed above."
-                + (whole
-                        ? ""
-                        : " It is larger than this paper: what goes on it is drawn, from the seam and the left up.");
+        String note = Said.say("true-size.figure", "whole", whole);
         for (String line : sheet.wrap(note, sheet.width() - 2 * Sheet.MARGIN, 9.5)) {
             sheet.text(line, Sheet.MARGIN, y, 9.5);
             y += 0.17;

@@ -58,9 +58,8 @@ final class TrueSizeRepeat {
         // The repeat's own frame: x along the run from its first valley, y from the seam outward.
         Sheet.Mapping to = new Sheet.Mapping(1, left, top + 0.75 + above);
         double end = whole ? segment.chord() : segment.chord() / 2;
-        String note = "Stitch line solid; marks dashed; template's edge and engraved lines in ochre. "
-                + words.instruction(run.fit().orElseThrow())
-                + (whole ? "" : " The repeat is wider than this paper: the half from valley to crown is drawn.");
+        String note = Said.say(
+                "true-size.repeat", "instruction", words.instruction(run.fit().orElseThrow()), "whole", whole);
         double y = top + 0.12;
         for (String line : sheet.wrap(note, sheet.width() - 2 * Sheet.MARGIN, 9.5)) {
             sheet.text(line, Sheet.MARGIN, y, 9.5);
@@ -68,14 +67,14 @@ final class TrueSizeRepeat {
         }
         sheet.curves(List.of(new Segment(new Point(0, 0), new Point(end, 0))), to, SEAM);
         sheet.text(
-                "seam",
+                Said.say("true-size.seam"),
                 to.map(new Point(0.08, -0.14)).x(),
                 to.map(new Point(0, -0.14)).y(),
                 8.5);
         if (showsReserve) {
             sheet.curves(List.of(new Segment(new Point(0, toReserve), new Point(end, toReserve))), to, RESERVE);
             Point at = to.map(new Point(0.08, toReserve - 0.15));
-            sheet.text("nothing beyond this line: outer reserve", at.x(), at.y(), 8.5);
+            sheet.text(Said.say("true-size.reserve"), at.x(), at.y(), 8.5);
         }
         marks(sheet, to, clearance, whole);
         Arc line = stitchLine(clearance);
@@ -119,7 +118,7 @@ final class TrueSizeRepeat {
             stroke(sheet, to, pose, line.belowCrown(), end, ENGRAVED, words.exact(line.label()));
         }
         if (run.fit().orElseThrow().register() instanceof SeamRegister.Tape tape) {
-            stroke(sheet, to, pose, tape.belowEdge(), end, EDGE, "tape's upper edge");
+            stroke(sheet, to, pose, tape.belowEdge(), end, EDGE, Said.say("true-size.tape"));
         }
     }
 

@@ -1,0 +1,27 @@
+package jollyspindle.files.packet;
+
+import jollyspindle.core.words.Sentences;
+import jollyspindle.core.words.Words;
+
+/** The packet's own sentences. */
+final class Said {
+
+    private static final Sentences SENTENCES = new Sentences(Said.class, "packet");
+
+    private Said() {}
+
+    /** A sentence with what it puts in, by name, in turn. */
+    static String say(String key, Object... namesAndValues) {
+        return SENTENCES.say(key, namesAndValues);
+    }
+
+    /** A sentence that says lengths. */
+    static String say(Words words, String key, Object... namesAndValues) {
+        return SENTENCES.say(words, key, namesAndValues);
+    }
+
+    /** The title of a page that goes on. */
+    static String continued(String title, boolean goesOn) {
+        return goesOn ? say("continued", "title", title) : title;
+    }
+}
