@@ -18,6 +18,7 @@ import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
@@ -69,6 +70,7 @@ public final class ProtractorTape extends Pane {
     private String takenName;
     private Gesture gesture;
     private final OneButton button = new OneButton();
+    private Place place = new Place(0, 0, 1);
 
     public ProtractorTape(Workbench bench, Look look, QuiltTable table) {
         this.bench = bench;
@@ -112,15 +114,25 @@ public final class ProtractorTape extends Pane {
 
     // --- places ------------------------------------------------------------------------------------------------
 
-    private Point centre() {
-        return desk.piece().map(p -> p.cloth().centre()).orElse(Point.ORIGIN);
+    /**
+     * Where it lies, in pixels: found anew with each drawing, not with each tick.
+     *
+     * @param inner from the centre to the band's inner edge
+     */
+    private record Place(double x, double y, double inner) {}
+
+    private Place now() {
+        Optional<AreaPlan.Cloth> cloth = desk.piece().map(AreaPlan.Piece::cloth);
+        Point centre = cloth.map(AreaPlan.Cloth::centre).orElse(Point.ORIGIN);
+        double reach = cloth.map(TableSight::reach).orElse(1.0);
+        return new Place(
+                table.view().x(centre),
+                table.view().y(centre),
+                reach * table.view().scale() + GAP);
     }
 
-    /** From the centre to the band's inner edge, in pixels. */
     private double inner() {
-        return desk.piece().map(AreaPlan.Piece::cloth).map(TableSight::reach).orElse(1.0)
-                        * table.view().scale()
-                + GAP;
+        return place.inner();
     }
 
     private double band() {
@@ -128,11 +140,11 @@ public final class ProtractorTape extends Pane {
     }
 
     private double x() {
-        return table.view().x(centre());
+        return place.x();
     }
 
     private double y() {
-        return table.view().y(centre());
+        return place.y();
     }
 
     /** Only the band itself takes the mouse; the table below has the rest. */
@@ -245,6 +257,7 @@ public final class ProtractorTape extends Pane {
         if (!shown) {
             return;
         }
+        place = now();
         Palette p = look.palette();
         band(g, p);
         ticks(g, p);
@@ -272,6 +285,7 @@ public final class ProtractorTape extends Pane {
 
     private void ticks(GraphicsContext g, Palette p) {
         double perDegree = inner() * Math.toRadians(1);
+        List<Ray> rays = desk.rays();
         g.setStroke(p.tapeInk());
         g.setFill(p.tapeInk());
         g.setTextAlign(TextAlignment.CENTER);
@@ -285,8 +299,8 @@ public final class ProtractorTape extends Pane {
             double length = degree % 15 == 0 ? 0.42 : fifth ? 0.3 : 0.18;
             g.setLineWidth(degree % 15 == 0 ? 1.6 : 1);
             stroke(g, angle, inner(), inner() + band() * length);
-            boolean covered = desk.rays().stream().anyMatch(r -> apart(r.angle(), angle) * inner() < 20);
-            if (degree % 30 == 0 && !covered) {
+            boolean covered = degree % 30 != 0 || rays.stream().anyMatch(r -> apart(r.angle(), angle) * inner() < 20);
+            if (!covered) {
                 number(g, degree, angle);
             }
         }
