@@ -16,10 +16,12 @@ public final class AreaTypes {
     private static final double FAR = QuiltRules.LONGEST;
     private static final double TURN = 360;
 
-    /** What is less is a slip of the hand, and so is more clearance than this round an appliqué, or within another area. */
-    private static final double SMALLEST_TYPED = 1.0 / 8;
+    /** A size that is typed and less than this, in inches, is a slip of the hand. */
+    public static final double SMALLEST_TYPED = 1.0 / 8;
 
+    /** So is more clearance than this round an appliqué, or within another area. */
     private static final double MOST_ROUND = 12;
+
     private static final double MOST_WITHIN = 6;
 
     /** All there are. */

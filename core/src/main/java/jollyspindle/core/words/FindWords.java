@@ -66,17 +66,7 @@ public record FindWords(Words words) {
 
     /** Sizes in a row, the middle ones left out where there are many. */
     String sizes(List<Double> diameters) {
-        if (diameters.size() <= 4) {
-            return diameters.stream().map(words::length).collect(Collectors.joining(", "));
-        }
-        return Texts.plainly(
-                "marked.some",
-                "first",
-                words.length(diameters.get(0)),
-                "second",
-                words.length(diameters.get(1)),
-                "last",
-                words.length(diameters.get(diameters.size() - 1)));
+        return ShelfWords.some(diameters.stream().map(words::length).toList());
     }
 
     /** What size is missing: {@code No template … does this. …}. */

@@ -31,7 +31,6 @@ import jollyspindle.core.shelf.form.TurnedArm;
 
 import java.util.List;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -147,17 +146,22 @@ public record ShelfWords(Words words) {
     }
 
     private String list(List<Double> sizes) {
+        return some(sizes.stream().map(words::exact).toList());
+    }
+
+    /** Sizes in a row, the middle ones left out where there are many. */
+    static String some(List<String> sizes) {
         int most = 4;
         return sizes.size() <= most
-                ? sizes.stream().map(words::exact).collect(Collectors.joining(", "))
+                ? String.join(", ", sizes)
                 : Texts.plainly(
                         "marked.some",
                         "first",
-                        words.exact(sizes.get(0)),
+                        sizes.get(0),
                         "second",
-                        words.exact(sizes.get(1)),
+                        sizes.get(1),
                         "last",
-                        words.exact(sizes.get(sizes.size() - 1)));
+                        sizes.get(sizes.size() - 1));
     }
 
     /** What it stitches, in a line: {@code stitches radius 4 scant}. */

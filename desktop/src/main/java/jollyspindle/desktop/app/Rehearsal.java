@@ -14,6 +14,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import javafx.application.Platform;
 import javafx.event.Event;
 import javafx.event.EventType;
@@ -37,6 +39,9 @@ final class Rehearsal {
 
     /** How long things are left alone, in milliseconds, until what they lead to is planned and shown. */
     private static final long SETTLES = 300;
+
+    /** After so long, in seconds, what still isn't filled needn't be: nobody waits for a build because of it. */
+    private static final long PATIENCE = 20;
 
     private static final List<KeyCode> KEYS = List.of(
             KeyCode.RIGHT, KeyCode.LEFT, KeyCode.UP, KeyCode.DOWN, KeyCode.PERIOD, KeyCode.COMMA, KeyCode.ESCAPE);
@@ -178,7 +183,11 @@ final class Rehearsal {
         Thread.sleep(SETTLES);
         CompletableFuture<Void> filled = new CompletableFuture<>();
         Platform.runLater(() -> Gradually.whenFilled(() -> filled.complete(null)));
-        filled.get();
+        try {
+            filled.get(PATIENCE, TimeUnit.SECONDS);
+        } catch (TimeoutException e) {
+            return;
+        }
         Thread.sleep(SETTLES);
     }
 

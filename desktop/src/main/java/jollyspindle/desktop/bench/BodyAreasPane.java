@@ -271,7 +271,7 @@ final class BodyAreasPane extends VBox {
                         name,
                         false,
                         OptionalDouble.of(d.shape().mainSize()),
-                        QuiltRules.SMALLEST,
+                        AreaTypes.SMALLEST_TYPED,
                         FAR,
                         v -> replace(
                                 id,
