@@ -17,7 +17,7 @@ import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
-import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.ChoiceField;
 import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.MotifGallery;
@@ -33,12 +33,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
-import javafx.collections.FXCollections;
 import javafx.geometry.Insets;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -116,7 +114,7 @@ public final class AreasPane extends VBox {
         sizes.leave();
         String subject = collect();
         if (subject.equals(shown)) {
-            Gradually.atOnce(this, parts.stream().<Node>map(Supplier::get).toList());
+            Gradually.renew(this, parts.stream().<Node>map(Supplier::get).toList());
         } else {
             shown = subject;
             Gradually.fill(this, List.copyOf(parts).stream());
@@ -191,20 +189,13 @@ public final class AreasPane extends VBox {
     private void heads(AreaId id) {
         List<AreaId> areas = desk.stitchable();
         if (areas.size() > 1) {
-            ComboBox<AreaId> choice = new ComboBox<>();
-            Choices.prepare(
-                    choice,
+            parts.add(() -> new ChoiceField<>(
                     "area-choice",
                     "Which area",
                     areas,
-                    area -> AreaWords.name(area, bench.job().quilt()));
-            choice.setValue(id);
-            choice.setOnAction(e -> {
-                if (choice.getValue() != null && !choice.getValue().equals(id)) {
-                    desk.choose(choice.getValue(), 1);
-                }
-            });
-            parts.add(() -> choice);
+                    id,
+                    area -> AreaWords.name(area, bench.job().quilt()),
+                    area -> desk.choose(area, 1)));
         } else {
             parts.add(() -> Labelled.heading(AreaWords.name(id, bench.job().quilt())));
         }
@@ -316,23 +307,21 @@ public final class AreasPane extends VBox {
                 .filter(t -> !t.retired()
                         || layer.templateId().filter(t.id()::equals).isPresent())
                 .toList();
-        ComboBox<Template> box = new ComboBox<>();
-        Choices.prepare(box, "area-template-" + (index + 1), "The template it is stitched with", all, Template::name);
-        box.setItems(FXCollections.observableArrayList(all));
-        all.stream()
+        Template now = all.stream()
                 .filter(t -> layer.templateId().filter(t.id()::equals).isPresent())
                 .findFirst()
-                .ifPresent(box::setValue);
-        box.setPromptText(layer.motif() instanceof AreaMotif.Rings ? "whichever have the sizes" : "whichever suits");
-        box.setOnAction(e -> {
-            if (box.getValue() != null) {
-                replace(
-                        index,
-                        new AreaDesign.Layer(
-                                layer.motif(), Optional.of(box.getValue().id())));
-            }
-        });
-        return Labelled.of("Template", box);
+                .orElse(null);
+        ChoiceField<Template> box = new ChoiceField<>(
+                "area-template-" + (index + 1),
+                "The template it is stitched with",
+                all,
+                now,
+                Template::name,
+                chosen -> replace(index, new AreaDesign.Layer(layer.motif(), Optional.of(chosen.id()))));
+        return Labelled.of(
+                "Template",
+                box.prompting(
+                        layer.motif() instanceof AreaMotif.Rings ? "whichever have the sizes" : "whichever suits"));
     }
 
     // --- what comes of it --------------------------------------------------------------------------------------

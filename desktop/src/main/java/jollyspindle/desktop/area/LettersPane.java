@@ -5,18 +5,22 @@ import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.css.PseudoClass;
 import javafx.geometry.HPos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -29,26 +33,34 @@ final class LettersPane extends VBox {
     /** More blocks than this are shown by rows of letters alone. */
     private static final int MOST_BUTTONS = 144;
 
+    private static final PseudoClass LOOKED = PseudoClass.getPseudoClass("looked");
+
     private final Workbench bench;
     private final AreaSelection desk;
+    private final GridPane grid = new GridPane();
+
+    /** The blocks' buttons, in the order of their numbers. */
+    private final List<Button> buttons = new ArrayList<>();
 
     LettersPane(Workbench bench) {
         super(8);
         this.bench = bench;
         this.desk = bench.areas();
+        grid.setHgap(3);
+        grid.setVgap(3);
     }
 
     void show() {
-        getChildren().clear();
         if (!(desk.area().orElse(null) instanceof Area.Blocks blocks)) {
+            Gradually.renew(this, List.of());
             return;
         }
         AreaDesign design = desk.design();
-        getChildren()
-                .add(Labelled.wrapped(
-                        "Give blocks letters, as their fabrics have: each letter is stitched in its own way. Choose a"
-                                + " letter's motifs under Motifs, once one of its blocks is looked at.",
-                        "faint"));
+        List<Node> nodes = new ArrayList<>();
+        nodes.add(Labelled.wrapped(
+                "Give blocks letters, as their fabrics have: each letter is stitched in its own way. Choose a"
+                        + " letter's motifs under Motifs, once one of its blocks is looked at.",
+                "faint"));
         FlowPane row = new FlowPane(6, 6);
         Button more = button("letter-add", "One more letter", () -> {
             char next = (char) ('A' + design.parts().size());
@@ -65,12 +77,14 @@ final class LettersPane extends VBox {
                 "All alike",
                 () -> desk.design("all blocks alike", design.withLetters(List.of("" + desk.letter()))));
         row.getChildren().addAll(more, less, turn, all);
-        getChildren().add(row);
-        getChildren().add(typed(design));
+        nodes.add(row);
+        nodes.add(typed(design));
         if (blocks.count() <= MOST_BUTTONS) {
-            getChildren().add(grid(blocks, design));
+            showGrid(blocks, design);
+            nodes.add(grid);
         }
-        totals(blocks);
+        nodes.addAll(totals(blocks));
+        Gradually.renew(this, nodes);
     }
 
     private static Button button(String id, String text, Runnable action) {
@@ -102,10 +116,21 @@ final class LettersPane extends VBox {
     }
 
     /** The blocks as they lie; a click gives a block the next letter. */
-    private GridPane grid(Area.Blocks blocks, AreaDesign design) {
-        GridPane grid = new GridPane();
-        grid.setHgap(3);
-        grid.setVgap(3);
+    private void showGrid(Area.Blocks blocks, AreaDesign design) {
+        List<Integer> size = List.of(blocks.columns(), blocks.rows());
+        if (!size.equals(grid.getUserData())) {
+            grid.setUserData(size);
+            buttons.clear();
+            for (int number = 1; number <= blocks.count(); number++) {
+                Button block = new Button();
+                block.setId("letter-block-" + number);
+                block.getStyleClass().add("zero-button");
+                GridPane.setHalignment(block, HPos.CENTER);
+                GridPane.setConstraints(block, (number - 1) % blocks.columns(), (number - 1) / blocks.columns());
+                buttons.add(block);
+            }
+            Gradually.fill(grid, buttons.toArray(Node[]::new));
+        }
         int looked = Optional.ofNullable(desk.lookedProperty().get())
                 .map(AreaSelection.Looked::piece)
                 .orElse(0);
@@ -115,25 +140,21 @@ final class LettersPane extends VBox {
                 int column = c;
                 int number = r * blocks.columns() + c + 1;
                 char letter = design.letter(c, r);
-                Button block = button("letter-block-" + number, "" + letter, () -> {
+                Button block = buttons.get(number - 1);
+                block.setText("" + letter);
+                block.setOnAction(e -> {
                     desk.choose(desk.lookedProperty().get().id(), number);
                     char next = next(design, letter);
                     desk.design(
                             "block " + number + (next == AreaDesign.PLAIN ? " plain" : " " + next),
                             design.withBlock(blocks.columns(), blocks.rows(), column, row, next));
                 });
-                block.getStyleClass().add("zero-button");
-                if (number == looked) {
-                    block.getStyleClass().add("looked");
-                }
+                block.pseudoClassStateChanged(LOOKED, number == looked);
                 String said = "Block " + number + ": " + (letter == AreaDesign.PLAIN ? "plain" : "letter " + letter);
                 block.setAccessibleText(said);
                 Tip.on(block, said + ". Click for the next letter");
-                GridPane.setHalignment(block, HPos.CENTER);
-                grid.add(block, c, r);
             }
         }
-        return grid;
     }
 
     /** A, B … and plain, in turn. */
@@ -144,12 +165,13 @@ final class LettersPane extends VBox {
         return letter - 'A' + 1 < design.parts().size() ? (char) (letter + 1) : AreaDesign.PLAIN;
     }
 
-    private void totals(Area.Blocks blocks) {
+    private List<Node> totals(Area.Blocks blocks) {
         AreaPlan plan = desk.plan().orElse(null);
         if (plan == null) {
-            return;
+            return List.of();
         }
-        getChildren().add(Labelled.heading("Totals"));
+        List<Node> nodes = new ArrayList<>();
+        nodes.add(Labelled.heading("Totals"));
         AreaWords words = new AreaWords(bench.words());
         for (AreaPlan.Sum sum : plan.sums()) {
             String motifs = desk.design().part(sum.letter()).layers().stream()
@@ -162,7 +184,7 @@ final class LettersPane extends VBox {
                             + ". " + AreaWords.text(sum, true) + ".",
                     "reason");
             label.setId("letter-sum-" + sum.letter());
-            getChildren().add(label);
+            nodes.add(label);
         }
         double stitched =
                 plan.sums().stream().mapToDouble(AreaPlan.Sum::stitched).sum();
@@ -172,6 +194,7 @@ final class LettersPane extends VBox {
                         + " yards of stitching.",
                 "reason");
         all.setId("letter-total");
-        getChildren().add(all);
+        nodes.add(all);
+        return nodes;
     }
 }

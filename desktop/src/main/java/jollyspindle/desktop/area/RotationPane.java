@@ -4,14 +4,17 @@ import jollyspindle.core.area.Ray;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.collections.FXCollections;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -75,22 +78,23 @@ final class RotationPane extends VBox {
 
     void show() {
         showing = true;
-        getChildren().clear();
         List<Placement> placements = desk.placements();
         if (placements.isEmpty()) {
-            getChildren().add(Labelled.wrapped("Nothing is stitched in this piece yet.", "reason"));
+            Gradually.renew(this, List.of(Labelled.wrapped("Nothing is stitched in this piece yet.", "reason")));
             showing = false;
             return;
         }
+        List<Node> nodes = new ArrayList<>();
         list.setItems(FXCollections.observableArrayList(placements));
         if (!desk.rays().isEmpty()) {
-            getChildren().add(new RayDial(bench, look));
+            nodes.add(new RayDial(bench, look));
         }
-        Label head = Labelled.wrapped(
+        nodes.add(Labelled.wrapped(
                 Words.capital(Words.count(placements.size(), Words.Thing.PLACEMENT))
                         + " in the order of stitching. Choose one to see the template on the table; . and , step on and back.",
-                "faint");
-        getChildren().addAll(head, list);
+                "faint"));
+        nodes.add(list);
+        Gradually.renew(this, nodes);
         showing = false;
         select();
     }

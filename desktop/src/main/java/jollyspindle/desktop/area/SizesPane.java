@@ -10,20 +10,23 @@ import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.desktop.control.BackgroundQueue;
-import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.ChoiceField;
+import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
@@ -41,6 +44,7 @@ final class SizesPane extends VBox {
     private final AreaSelection desk;
     private List<BlockSize> typed = List.of();
     private final BackgroundQueue work = new BackgroundQueue("area-sizes");
+    private final VBox cards = new VBox(8);
     private BlockFigure figure = BlockFigure.CLAMSHELLS;
 
     SizesPane(Workbench bench, Look look) {
@@ -51,23 +55,19 @@ final class SizesPane extends VBox {
     }
 
     void show() {
-        getChildren().clear();
         work.letGo();
         List<BlockSize> sizes = sizes();
         AreaWords words = new AreaWords(bench.words());
-        ComboBox<BlockFigure> figures = new ComboBox<>();
-        Choices.prepare(
-                figures,
+        ChoiceField<BlockFigure> figures = new ChoiceField<>(
                 "size-figure",
                 "What the blocks are filled with",
                 List.of(BlockFigure.values()),
-                AreaWords::name);
-        figures.setValue(figure);
-        Choices.onChoice(figures, chosen -> {
-            figure = chosen;
-            show();
-        });
-        getChildren().add(Labelled.of("Which size of", figures));
+                figure,
+                AreaWords::name,
+                chosen -> {
+                    figure = chosen;
+                    show();
+                });
         TypedField field = new TypedField("size-list", "fits blocks of", text -> {
             if (text.isBlank()) {
                 typed = List.of();
@@ -83,36 +83,38 @@ final class SizesPane extends VBox {
             return Optional.empty();
         });
         field.show(sizes.stream().map(words::size).collect(Collectors.joining("; ")));
-        getChildren().add(field);
-        getChildren()
-                .add(Labelled.wrapped(
-                        "Several sizes with semicolons between them, with how many there are: 12 of 4 1/2; 4 of 6 by 9."
-                                + " Empty, it is the blocks of this quilt.",
-                        "faint"));
-        VBox cards = new VBox(8, Labelled.wrapped("Trying what the shelf has.", "faint"));
-        getChildren().add(cards);
+        Gradually.renew(
+                this,
+                List.of(
+                        Labelled.of("Which size of", figures),
+                        field,
+                        Labelled.wrapped(
+                                "Several sizes with semicolons between them, with how many there are: 12 of 4 1/2; 4 of 6 by 9."
+                                        + " Empty, it is the blocks of this quilt.",
+                                "faint"),
+                        cards));
+        Gradually.renew(cards, List.of(Labelled.wrapped("Trying what the shelf has.", "faint")));
         BlockFigure tried = figure;
         List<Template> shelf = bench.shelf().templates();
         Machine machine = bench.job().machine();
         TapeScale tape = bench.job().tape();
         work.ask(() -> BlockFit.of(tried, sizes, shelf, machine, tape), fits -> {
-            cards.getChildren().clear();
+            List<Supplier<Node>> nodes = new ArrayList<>();
             if (fits.isEmpty()) {
-                cards.getChildren().add(Labelled.wrapped(nothing(), "refused"));
+                nodes.add(() -> Labelled.wrapped(nothing(), "refused"));
             }
             Map<String, Integer> edges = new HashMap<>();
             for (BlockFit fit : fits.subList(0, Math.min(SHOWN, fits.size()))) {
                 // A template may offer several sizes.
                 int edge = edges.merge(fit.template().id(), 1, Integer::sum);
                 String id = "area-size-" + fit.template().id() + (edge > 1 ? "-" + edge : "");
-                cards.getChildren().add(card(fit, id, words));
+                nodes.add(() -> card(fit, id, words));
             }
             if (fits.size() > SHOWN) {
-                cards.getChildren()
-                        .add(Labelled.wrapped(
-                                "The best " + SHOWN + " of " + fits.size() + " that the shelf has are shown.",
-                                "faint"));
+                nodes.add(() -> Labelled.wrapped(
+                        "The best " + SHOWN + " of " + fits.size() + " that the shelf has are shown.", "faint"));
             }
+            Gradually.fill(cards, nodes.stream());
         });
     }
 

@@ -72,7 +72,7 @@ final class BodyAreasPane extends VBox {
                 quilt.areas().size() >= Area.MOST_AREAS, bench.plan().shape().isPresent(), drawn);
         if (!above.equals(head.getUserData())) {
             head.setUserData(above);
-            Gradually.atOnce(head, head(drawn));
+            Gradually.renew(head, head(drawn));
         }
         boxes.keySet().removeIf(id -> {
             boolean gone = quilt.area(id).isEmpty();
@@ -115,7 +115,7 @@ final class BodyAreasPane extends VBox {
         one(id, area, nodes);
         if (alike) {
             // In one go: what shrinks and grows again would move under the quilter's eyes.
-            Keyboard.kept(box, () -> Gradually.atOnce(box, nodes));
+            Keyboard.kept(box, () -> Gradually.renew(box, nodes));
         } else {
             Gradually.fill(box, nodes.toArray(Node[]::new));
         }

@@ -10,7 +10,8 @@ import jollyspindle.core.quilt.Side;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
-import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.CheckField;
+import jollyspindle.desktop.control.ChoiceField;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.form.ParamForm;
 import jollyspindle.desktop.model.Workbench;
@@ -20,8 +21,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.scene.Node;
-import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
 
 /** The fields for what stands in the corners of the border that is looked at. */
 final class CornerFields {
@@ -95,15 +94,11 @@ final class CornerFields {
     }
 
     private Node single(boolean own) {
-        CheckBox single = new CheckBox("Only the one at this side's left end");
-        single.setId("corner-alone");
-        single.setWrapText(true);
-        single.setSelected(own);
-        single.setDisable(own && !alone);
-        single.setOnAction(e -> {
-            alone = single.isSelected();
+        CheckField single = new CheckField("corner-alone", "Only the one at this side's left end", own, only -> {
+            alone = only;
             again.run();
         });
+        single.setDisable(own && !alone);
         return single;
     }
 
@@ -122,20 +117,17 @@ final class CornerFields {
 
     private Node template(CornerDesign corner, CornerType type) {
         List<TemplateChoice> choices = TemplateChoice.of(bench.job(), corner.templateId(), bench.shelf(), type.edge());
-        ComboBox<TemplateChoice> box = new ComboBox<>();
-        Choices.prepare(box, "corner-template", "The template for the corners", choices, TemplateChoice::name);
-        choices.stream()
-                .filter(c -> c.is(corner.templateId(), corner.guideId()))
-                .findFirst()
-                .ifPresent(box::setValue);
-        box.setPromptText("the run's own");
-        box.setOnAction(e -> {
-            TemplateChoice chosen = box.getValue();
-            if (chosen != null) {
-                take(corner.withTemplate(Optional.of(chosen.template().id()), chosen.guideId()));
-            }
-        });
-        return Labelled.of("Template", box);
+        ChoiceField<TemplateChoice> box = new ChoiceField<>(
+                "corner-template",
+                "The template for the corners",
+                choices,
+                choices.stream()
+                        .filter(c -> c.is(corner.templateId(), corner.guideId()))
+                        .findFirst()
+                        .orElse(null),
+                TemplateChoice::name,
+                chosen -> take(corner.withTemplate(Optional.of(chosen.template().id()), chosen.guideId())));
+        return Labelled.of("Template", box.prompting("the run's own"));
     }
 
     private void take(CornerDesign corner) {

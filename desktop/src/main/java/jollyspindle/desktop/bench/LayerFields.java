@@ -7,7 +7,7 @@ import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.words.MotifWords;
-import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.ChoiceField;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.model.Workbench;
 
@@ -17,9 +17,7 @@ import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
-import javafx.collections.FXCollections;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 
 /** What can be chosen about one motif of a run and about where it stands. */
 final class LayerFields {
@@ -132,22 +130,18 @@ final class LayerFields {
     private Node template() {
         List<TemplateChoice> choices = TemplateChoice.of(
                 bench.job(), layer.templateId(), bench.shelf(), DivisionConstraints.template(layer.motif()));
-        ComboBox<TemplateChoice> box = new ComboBox<>();
-        Choices.prepare(box, "motif-template", "The template it is stitched with", choices, TemplateChoice::name);
-        box.setItems(FXCollections.observableArrayList(choices));
-        choices.stream()
-                .filter(c -> c.is(layer.templateId(), layer.guideId()))
-                .findFirst()
-                .ifPresent(box::setValue);
-        box.setPromptText("whichever suits");
-        box.setOnAction(e -> {
-            TemplateChoice chosen = box.getValue();
-            if (chosen != null) {
-                change.accept(
+        ChoiceField<TemplateChoice> box = new ChoiceField<>(
+                "motif-template",
+                "The template it is stitched with",
+                choices,
+                choices.stream()
+                        .filter(c -> c.is(layer.templateId(), layer.guideId()))
+                        .findFirst()
+                        .orElse(null),
+                TemplateChoice::name,
+                chosen -> change.accept(
                         layer.withTemplate(Optional.of(chosen.template().id()), chosen.guideId()),
-                        "with " + chosen.template().name());
-            }
-        });
-        return Labelled.of("Template", box);
+                        "with " + chosen.template().name()));
+        return Labelled.of("Template", box.prompting("whichever suits"));
     }
 }

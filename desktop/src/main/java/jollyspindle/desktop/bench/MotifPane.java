@@ -12,6 +12,7 @@ import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.control.CheckField;
 import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Keyboard;
 import jollyspindle.desktop.control.Labelled;
@@ -28,7 +29,6 @@ import java.util.function.Supplier;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -120,7 +120,7 @@ final class MotifPane extends VBox {
         if (another) {
             Gradually.fill(body, List.copyOf(parts).stream());
         } else {
-            Gradually.atOnce(body, parts.stream().<Node>map(Supplier::get).toList());
+            Gradually.renew(body, parts.stream().<Node>map(Supplier::get).toList());
         }
     }
 
@@ -155,12 +155,9 @@ final class MotifPane extends VBox {
 
     /** Whether all sides are changed together; and the way to bring this side's motifs to the others. */
     private Node scope(Design design) {
-        CheckBox own = new CheckBox("This side for itself");
-        own.setId("motif-alone");
+        CheckField own = new CheckField("motif-alone", "This side for itself", isAlone(), only -> alone = only);
         Tip.on(own, "What is changed is changed on this side only");
-        own.setSelected(isAlone());
         own.setDisable(!alone && isAlone());
-        own.setOnAction(e -> alone = own.isSelected());
         FlowPane row = new FlowPane(8, 4);
         if (!isStrip()) {
             row.getChildren().add(own);
@@ -227,6 +224,12 @@ final class MotifPane extends VBox {
     // --- which motif -------------------------------------------------------------------------------------------
 
     private void heads() {
+        List<Object> now = List.of(
+                layers().stream().map(layer -> MotifWords.name(layer.motif())).toList(), looked, isStrip());
+        if (now.equals(heads.getUserData())) {
+            return;
+        }
+        heads.setUserData(now);
         heads.getChildren().clear();
         ToggleGroup together = new ToggleGroup();
         for (int i = 0; i < layers().size(); i++) {
@@ -257,6 +260,7 @@ final class MotifPane extends VBox {
         head.setToggleGroup(together);
         head.setSelected(which == looked);
         head.setOnAction(e -> {
+            head.setSelected(true);
             looked = which;
             choosing = false;
             show();

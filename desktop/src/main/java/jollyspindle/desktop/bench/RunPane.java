@@ -17,6 +17,7 @@ import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Gradually;
+import jollyspindle.desktop.control.Keyboard;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.model.Scope;
 import jollyspindle.desktop.model.Workbench;
@@ -113,7 +114,7 @@ final class RunPane extends VBox {
         Optional<DividedRun> run = run();
         setDisable(run.isEmpty());
         if (run.isEmpty()) {
-            numbers.getChildren().clear();
+            Gradually.atOnce(numbers, List.of());
             madeFor = null;
             result.setText("Once the quilt is measured, this run's division stands here.");
             return;
@@ -127,7 +128,7 @@ final class RunPane extends VBox {
                 List.of(run.get().id(), school.kind(), numbered, bench.job().tape(), bench.shelf());
         if (!wanted.equals(madeFor)) {
             madeFor = wanted;
-            numbers.getChildren().setAll(fields.of(run.get(), school));
+            Keyboard.kept(numbers, () -> Gradually.renew(numbers, fields.of(run.get(), school)));
         }
         if (school instanceof ByHand hand) {
             showPins(hand);

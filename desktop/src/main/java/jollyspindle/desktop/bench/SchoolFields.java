@@ -23,6 +23,7 @@ import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.desktop.control.BackgroundQueue;
+import jollyspindle.desktop.control.ChoiceField;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
@@ -184,15 +185,8 @@ final class SchoolFields {
 
     private <T> Node choice(
             String id, String name, List<T> values, T now, Function<T, String> said, Function<T, School> with) {
-        ComboBox<T> box = new ComboBox<>();
-        Choices.prepare(box, id, name, values, said);
-        box.setValue(now);
-        box.setOnAction(e -> {
-            if (box.getValue() != null) {
-                pane.divide(with.apply(box.getValue())).ifPresent(pane::refuse);
-            }
-        });
-        return Labelled.of(name, box);
+        return Labelled.of(name, new ChoiceField<>(id, name, values, now, said, value -> pane.divide(with.apply(value))
+                .ifPresent(pane::refuse)));
     }
 
     private Node ways(List<? extends School> all, School now) {

@@ -9,6 +9,7 @@ import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.shelf.form.OutlineForm;
+import jollyspindle.desktop.control.ChoiceField;
 import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Keyboard;
@@ -153,7 +154,7 @@ final class StripsPane extends VBox {
                     ids.isEmpty() ? List.of() : fields(quilt.strip(edited).orElseThrow());
             if (same) {
                 // In one go: what shrinks and grows again would move under the quilter's eyes.
-                Keyboard.kept(one, () -> Gradually.atOnce(one, fields));
+                Keyboard.kept(one, () -> Gradually.renew(one, fields));
             } else {
                 Gradually.fill(one, fields.toArray(Node[]::new));
             }
@@ -172,16 +173,12 @@ final class StripsPane extends VBox {
             return Optional.empty();
         });
         name.show(strip.name());
-        ComboBox<Strip.Kind> kind = new ComboBox<>();
-        Choices.prepare(
-                kind,
+        ChoiceField<Strip.Kind> kind = new ChoiceField<>(
                 "strip-kind",
                 "What strip it is",
                 List.of(Strip.Kind.values()),
-                k -> k == Strip.Kind.SASHING ? "sashing" : "a free strip");
-        kind.setValue(strip.kind());
-        Choices.onChoice(
-                kind,
+                strip.kind(),
+                k -> k == Strip.Kind.SASHING ? "sashing" : "a free strip",
                 chosen -> edit(chosen == Strip.Kind.SASHING ? "is sashing" : "is a free strip", s -> s.with(chosen)));
         TypedField angle = new TypedField("strip-angle", "Direction, degrees", text -> {
             try {

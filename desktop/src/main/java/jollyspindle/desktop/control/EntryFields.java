@@ -13,8 +13,6 @@ import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import java.util.function.IntConsumer;
 import javafx.scene.Node;
-import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
 
 /** Makes fields for the numbers and choices of a motif. */
 public class EntryFields {
@@ -137,24 +135,11 @@ public class EntryFields {
     }
 
     public static Node check(String id, String name, boolean now, Consumer<Boolean> take) {
-        CheckBox box = new CheckBox(name);
-        box.setId(id);
-        box.setWrapText(true);
-        box.setSelected(now);
-        box.setOnAction(e -> take.accept(box.isSelected()));
-        return box;
+        return new CheckField(id, name, now, take);
     }
 
     /** One of a few. */
     public <T> Node choice(String id, String name, List<T> values, T now, Function<T, String> said, Consumer<T> take) {
-        ComboBox<T> box = new ComboBox<>();
-        Choices.prepare(box, id, name, values, said);
-        box.setValue(now);
-        box.setOnAction(e -> {
-            if (box.getValue() != null && !box.getValue().equals(now)) {
-                take.accept(box.getValue());
-            }
-        });
-        return Labelled.of(name, box);
+        return Labelled.of(name, new ChoiceField<>(id, name, values, now, said, take));
     }
 }

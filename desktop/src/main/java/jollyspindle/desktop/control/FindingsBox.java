@@ -11,6 +11,7 @@ import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -19,6 +20,7 @@ import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.scene.Cursor;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
@@ -61,7 +63,7 @@ public final class FindingsBox extends VBox {
             return;
         }
         told = wanted;
-        Gradually.atOnce(this, List.of());
+        List<Node> boxes = new ArrayList<>();
         FindingWords said = new FindingWords(bench.words());
         // The same trouble on several sides is said once.
         Map<List<Object>, List<Finding>> grouped = bench.plan().findings().stream()
@@ -107,16 +109,20 @@ public final class FindingsBox extends VBox {
                 button.setOnAction(e -> apply.accept(remedy));
                 box.getChildren().add(button);
             });
-            getChildren().add(box);
+            boxes.add(box);
         }
-        if (getChildren().isEmpty()) {
+        if (boxes.isEmpty()) {
             Label well = new Label("Nothing in the way: every crown clears the reserve.");
             well.getStyleClass().add("all-well");
             well.setWrapText(true);
             well.setMinHeight(USE_PREF_SIZE);
-            getChildren().add(well);
+            boxes.add(well);
         }
-        Gradually.again(this);
+        if (getChildren().isEmpty()) {
+            Gradually.fill(this, boxes.toArray(Node[]::new));
+        } else {
+            Gradually.renew(this, boxes);
+        }
     }
 
     /** The piece of the area where the finding stands. */

@@ -85,6 +85,16 @@ public final class Gradually {
         pane.getChildren().setAll(nodes);
     }
 
+    /**
+     * Shows these nodes in a pane in place of others that were made for the same, at once; what was still to come into it
+     * doesn't. Fields that are alike stay and take over what the new ones show: making them would take long, and somebody may be
+     * typing in one.
+     */
+    public static void renew(Pane pane, List<? extends Node> nodes) {
+        start(new Gradually(pane, Stream.of()));
+        Renewal.show(pane, nodes);
+    }
+
     /** Fills a pane anew with what it has. */
     public static void again(Pane pane) {
         fill(pane, pane.getChildren().toArray(Node[]::new));

@@ -25,13 +25,14 @@ import javafx.scene.layout.VBox;
  * Takes a length as people write it, and says at once what it understood. What makes no sense is told beside the field and
  * goes no further: the last good value stands.
  */
-public final class LengthField extends VBox {
+public final class LengthField extends VBox implements Renewable {
 
     private final TextField field = new TextField();
     private final Label said = new Label();
-    private final Supplier<TapeScale> tape;
-    private final DoubleFunction<Optional<String>> check;
-    private final Consumer<OptionalDouble> accept;
+    private final Label label;
+    private Supplier<TapeScale> tape;
+    private DoubleFunction<Optional<String>> check;
+    private Consumer<OptionalDouble> accept;
     private final boolean mayBeEmpty;
     private OptionalDouble value = OptionalDouble.empty();
     private boolean refused;
@@ -58,7 +59,7 @@ public final class LengthField extends VBox {
         this.accept = accept;
         this.mayBeEmpty = mayBeEmpty;
         getStyleClass().add("length-field");
-        Label label = new Label(name);
+        label = new Label(name);
         label.getStyleClass().add("length-label");
         label.setLabelFor(field);
         field.setId(id);
@@ -93,6 +94,22 @@ public final class LengthField extends VBox {
         if (changed || !field.isFocused() && !refused) {
             reset(inches);
         }
+    }
+
+    @Override
+    public String place() {
+        return field.getId();
+    }
+
+    @Override
+    public void renew(Node other) {
+        LengthField next = (LengthField) other;
+        tape = next.tape;
+        check = next.check;
+        accept = next.accept;
+        label.setText(next.label.getText());
+        field.setPromptText(next.field.getPromptText());
+        show(next.value);
     }
 
     private void reset(OptionalDouble inches) {

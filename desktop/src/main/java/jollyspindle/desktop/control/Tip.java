@@ -29,6 +29,16 @@ public final class Tip {
         }
     }
 
+    /** Tells on one node what is told on another. */
+    @SuppressWarnings("unchecked")
+    static void renew(Node kept, Node next) {
+        Object text = next.getProperties().get(TEXT);
+        if (text != null) {
+            on(kept, (Supplier<String>) text);
+        }
+        kept.setAccessibleHelp(next.getAccessibleHelp());
+    }
+
     @SuppressWarnings("unchecked")
     private static void enter(Node node) {
         if (shared == null) {

@@ -2,6 +2,7 @@ package jollyspindle.desktop.control;
 
 import java.util.Optional;
 import java.util.function.Function;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -11,11 +12,12 @@ import javafx.scene.layout.VBox;
  * Takes something other than a length as people write it. What makes no sense is told beside the field and goes no further:
  * the last good value stands.
  */
-public final class TypedField extends VBox {
+public final class TypedField extends VBox implements Renewable {
 
     private final TextField field = new TextField();
     private final Label said = new Label();
-    private final Function<String, Optional<String>> take;
+    private final Label label;
+    private Function<String, Optional<String>> take;
     private String good = "";
 
     /**
@@ -27,7 +29,7 @@ public final class TypedField extends VBox {
     public TypedField(String id, String name, Function<String, Optional<String>> take) {
         this.take = take;
         getStyleClass().add("length-field");
-        Label label = new Label(name);
+        label = new Label(name);
         label.getStyleClass().add("length-label");
         label.setLabelFor(field);
         field.setId(id);
@@ -57,6 +59,19 @@ public final class TypedField extends VBox {
         if (!text.equals(good) || !field.isFocused() && said.getText().isEmpty()) {
             reset(text);
         }
+    }
+
+    @Override
+    public String place() {
+        return field.getId();
+    }
+
+    @Override
+    public void renew(Node other) {
+        TypedField next = (TypedField) other;
+        take = next.take;
+        label.setText(next.label.getText());
+        show(next.good);
     }
 
     private void reset(String text) {

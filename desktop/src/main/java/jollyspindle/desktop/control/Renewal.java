@@ -1,0 +1,98 @@
+package jollyspindle.desktop.control;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.collections.ObservableList;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.VBox;
+
+/**
+ * Shows what was made anew by what is there already. A field's skin takes far longer to make than the field: of fields that are
+ * made anew at each edit only what is different comes into the window, the others take over what it shows and does. So a quilter
+ * who is typing in one goes on typing.
+ */
+final class Renewal {
+
+    /** What is shown by its children alone. */
+    private static final Set<Class<?>> PLAIN = Set.of(HBox.class, VBox.class, FlowPane.class);
+
+    /** What is shown by its text, and does nothing but what it is told to: what such a button does mustn't speak of the button. */
+    private static final Set<Class<?>> PLAINLY_SAID = Set.of(Label.class, Button.class);
+
+    private Renewal() {}
+
+    /** Shows these nodes in place of what is in a pane. */
+    static void show(Pane pane, List<? extends Node> next) {
+        renew(pane.getChildren(), next);
+    }
+
+    private static void renew(ObservableList<Node> shown, List<? extends Node> next) {
+        List<Node> old = List.copyOf(shown);
+        List<String> kinds = old.stream().map(Renewal::kind).toList();
+        List<Node> all = new ArrayList<>();
+        int from = 0;
+        for (Node node : List.copyOf(next)) {
+            int same = kinds.subList(from, kinds.size()).indexOf(kind(node));
+            if (same < 0) {
+                all.add(node);
+            } else {
+                Node kept = old.get(from + same);
+                from += same + 1;
+                if (kept != node) {
+                    renew(kept, node);
+                }
+                all.add(kept);
+            }
+        }
+        if (!shown.equals(all)) {
+            shown.setAll(all);
+        }
+    }
+
+    /** What two nodes have alike that can stand for each other: nothing else looks or does the same if it isn't told to. */
+    private static String kind(Node node) {
+        if (node instanceof Renewable renewable) {
+            return node.getClass().getName() + '#' + renewable.place();
+        }
+        String id = node.getClass().getName() + '#' + node.getId();
+        if (PLAINLY_SAID.contains(node.getClass()) && ((Labeled) node).getGraphic() == null) {
+            return id + node.getStyleClass() + ((Labeled) node).isWrapText();
+        }
+        if (PLAIN.contains(node.getClass())) {
+            return id
+                    + ((Pane) node)
+                            .getChildren().stream().map(Renewal::kind).collect(Collectors.joining(",", "(", ")"));
+        }
+        return id + '@' + System.identityHashCode(node);
+    }
+
+    private static void renew(Node kept, Node next) {
+        kept.setDisable(next.isDisable());
+        kept.setCursor(next.getCursor());
+        kept.setOnMouseClicked(next.getOnMouseClicked());
+        if (!kept.getStyleClass().equals(next.getStyleClass()) && !(kept instanceof Renewable)) {
+            // What is styled anew takes its time.
+            kept.getStyleClass().setAll(next.getStyleClass());
+        }
+        Tip.renew(kept, next);
+        if (kept instanceof Renewable renewable) {
+            renewable.renew(next);
+        } else if (kept instanceof Labeled said) {
+            said.setText(((Labeled) next).getText());
+            kept.setAccessibleText(next.getAccessibleText());
+            if (kept instanceof Button button) {
+                button.setOnAction(((Button) next).getOnAction());
+            }
+        } else {
+            renew(((Pane) kept).getChildren(), ((Pane) next).getChildren());
+        }
+    }
+}
