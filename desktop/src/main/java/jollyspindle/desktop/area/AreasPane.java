@@ -73,6 +73,7 @@ public final class AreasPane extends VBox {
     private final LettersPane letters;
     private final SizesPane sizes;
     private final RotationPane rotation;
+    private final FlowPane pills = new FlowPane(4, 4);
     private Page page = Page.MOTIFS;
 
     /** What is seen, each made when it has its turn. */
@@ -211,7 +212,13 @@ public final class AreasPane extends VBox {
     }
 
     private void pills(boolean blocks) {
-        FlowPane row = new FlowPane(4, 4);
+        parts.add(() -> pills);
+        List<Object> wanted = List.of(blocks, page);
+        if (wanted.equals(pills.getUserData())) {
+            return;
+        }
+        pills.setUserData(wanted);
+        pills.getChildren().clear();
         ToggleGroup together = new ToggleGroup();
         for (Page p : Page.values()) {
             if (blocks || p != Page.LETTERS && p != Page.SIZES) {
@@ -221,13 +228,13 @@ public final class AreasPane extends VBox {
                 pill.setToggleGroup(together);
                 pill.setSelected(p == page);
                 pill.setOnAction(e -> {
+                    pill.setSelected(true);
                     place = part().layers().size();
                     turnTo(p);
                 });
-                row.getChildren().add(pill);
+                pills.getChildren().add(pill);
             }
         }
-        parts.add(() -> row);
     }
 
     // --- which motifs ------------------------------------------------------------------------------------------

@@ -118,11 +118,7 @@ public final class FindingsBox extends VBox {
             well.setMinHeight(USE_PREF_SIZE);
             boxes.add(well);
         }
-        if (getChildren().isEmpty()) {
-            Gradually.fill(this, boxes.toArray(Node[]::new));
-        } else {
-            Gradually.renew(this, boxes);
-        }
+        Gradually.renew(this, boxes);
     }
 
     /** The piece of the area where the finding stands. */

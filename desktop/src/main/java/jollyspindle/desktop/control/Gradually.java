@@ -4,7 +4,9 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Deque;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -86,13 +88,26 @@ public final class Gradually {
     }
 
     /**
-     * Shows these nodes in a pane in place of others that were made for the same, at once; what was still to come into it
-     * doesn't. Fields that are alike stay and take over what the new ones show: making them would take long, and somebody may be
-     * typing in one.
+     * Shows these nodes in a pane in place of others that were made for the same; what was still to come into it doesn't. Fields
+     * that are alike stay, and take over at once what the new ones show: making them would take long, and somebody may be typing
+     * in one. What is new comes in where it belongs, in turn with all else.
      */
     public static void renew(Pane pane, List<? extends Node> nodes) {
-        start(new Gradually(pane, Stream.of()));
-        Renewal.show(pane, nodes);
+        List<Node> all = Renewal.of(pane.getChildren(), nodes);
+        Set<Node> there = new HashSet<>(pane.getChildren());
+        List<Node> kept = all.stream().filter(there::contains).toList();
+        if (!pane.getChildren().equals(kept)) {
+            pane.getChildren().setAll(kept);
+        }
+        start(new Gradually(
+                pane,
+                IntStream.range(0, all.size())
+                        .filter(i -> !there.contains(all.get(i)))
+                        .mapToObj(i -> () -> {
+                            pane.getChildren()
+                                    .add(Math.min(i, pane.getChildren().size()), all.get(i));
+                            style(all.get(i));
+                        })));
     }
 
     /** Fills a pane anew with what it has. */

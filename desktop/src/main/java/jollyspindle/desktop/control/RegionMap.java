@@ -16,7 +16,9 @@ import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
@@ -49,7 +51,13 @@ public final class RegionMap extends VBox {
     private final VBox list = new VBox(2);
     private final Consumer<RunId> opened;
     private final Predicate<Object> dropped;
-    private List<Object> listed = List.of();
+    private final ToggleGroup regions = new ToggleGroup();
+    private final Map<GroupId, ToggleButton> groupButtons = new LinkedHashMap<>();
+
+    /** What is listed, by what it is made of. */
+    private Map<Object, Node> listed = Map.of();
+
+    private List<Node> shown = List.of();
     private List<Object> drawn = List.of();
 
     /**
@@ -153,23 +161,31 @@ public final class RegionMap extends VBox {
         Quilt quilt = bench.plan().job().quilt();
         List<GroupId> groups = quilt.groups();
         GroupId chosen = bench.groupId();
-        List<Object> wanted = List.of(groups, chosen, quilt.strips(), quilt.areaIds(), quilt.areas());
-        // Made anew only when other regions are to be listed, so that the keyboard's place isn't lost.
-        if (!wanted.equals(listed)) {
-            listed = wanted;
-            list.getChildren().clear();
-            if (groups.size() > 1) {
-                list.getChildren().add(groups(groups));
-            }
-            ToggleGroup group = new ToggleGroup();
-            for (RunId run : groups.contains(chosen) ? quilt.runs(chosen) : List.<RunId>of()) {
-                list.getChildren().add(button(run, group));
-            }
-            for (AreaId id : AreaSelection.stitchable(quilt)) {
-                list.getChildren().add(button(id, group));
-            }
+        // What is listed already stays, so that the keyboard's place isn't lost; to make it would take its time, too.
+        Map<Object, Node> next = new LinkedHashMap<>();
+        if (groups.size() > 1) {
+            List<String> names =
+                    groups.stream().map(id -> Words.name(id, quilt)).toList();
+            next.put(names, listed.containsKey(names) ? listed.get(names) : groups(groups));
         }
-        for (Node node : list.getChildren()) {
+        for (RunId run : groups.contains(chosen) ? quilt.runs(chosen) : List.<RunId>of()) {
+            List<Object> named = List.of(run, bench.name(run));
+            next.put(named, listed.containsKey(named) ? listed.get(named) : button(run));
+        }
+        for (AreaId id : AreaSelection.stitchable(quilt)) {
+            next.put(id, listed.containsKey(id) ? listed.get(id) : button(id));
+        }
+        listed.values().stream()
+                .filter(gone -> gone instanceof ToggleButton && !next.containsValue(gone))
+                .forEach(gone -> ((ToggleButton) gone).setToggleGroup(null));
+        listed = next;
+        List<Node> nodes = List.copyOf(next.values());
+        if (!nodes.equals(shown)) {
+            shown = nodes;
+            Gradually.renew(list, nodes);
+        }
+        groupButtons.forEach((id, button) -> button.setSelected(id.equals(chosen)));
+        for (Node node : listed.values()) {
             if (node.getUserData() instanceof RunId run) {
                 say((ToggleButton) node, run);
             } else if (node.getUserData() instanceof AreaId area) {
@@ -179,6 +195,7 @@ public final class RegionMap extends VBox {
     }
 
     private Node groups(List<GroupId> groups) {
+        groupButtons.clear();
         HBox row = new HBox(3);
         VBox rows = new VBox(3);
         ToggleGroup together = new ToggleGroup();
@@ -190,7 +207,7 @@ public final class RegionMap extends VBox {
             String name = Words.name(id, bench.plan().job().quilt());
             Tip.on(button, name);
             button.setAccessibleText(name);
-            button.setSelected(id.equals(bench.groupId()));
+            groupButtons.put(id, button);
             button.setOnAction(e -> {
                 button.setSelected(true);
                 bench.selection().choose(first(id));
@@ -211,7 +228,7 @@ public final class RegionMap extends VBox {
         return id.strip() ? RunId.strip(id.number()) : RunId.of(id.number(), side);
     }
 
-    private ToggleButton button(RunId run, ToggleGroup group) {
+    private ToggleButton button(RunId run) {
         Label name = new Label(bench.name(run));
         name.getStyleClass().add("region-name");
         Label what = new Label();
@@ -221,7 +238,7 @@ public final class RegionMap extends VBox {
         button.setUserData(run);
         button.setGraphic(new VBox(name, what));
         button.setId("region-" + run.code());
-        button.setToggleGroup(group);
+        button.setToggleGroup(regions);
         button.setMaxWidth(Double.MAX_VALUE);
         button.getStyleClass().add("region-button");
         button.setOnAction(e -> {
@@ -237,11 +254,11 @@ public final class RegionMap extends VBox {
         return button;
     }
 
-    private ToggleButton button(AreaId area, ToggleGroup group) {
+    private ToggleButton button(AreaId area) {
         ToggleButton button = new ToggleButton();
         button.setUserData(area);
         button.setId("region-" + area.code());
-        button.setToggleGroup(group);
+        button.setToggleGroup(regions);
         button.setMaxWidth(Double.MAX_VALUE);
         button.setAlignment(Pos.CENTER_LEFT);
         button.getStyleClass().add("region-button");

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
-import javafx.collections.ObservableList;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -29,13 +28,9 @@ final class Renewal {
 
     private Renewal() {}
 
-    /** Shows these nodes in place of what is in a pane. */
-    static void show(Pane pane, List<? extends Node> next) {
-        renew(pane.getChildren(), next);
-    }
-
-    private static void renew(ObservableList<Node> shown, List<? extends Node> next) {
-        List<Node> old = List.copyOf(shown);
+    /** What is to be shown for these nodes: of those that are there, what can stand for one of them and does so from now on. */
+    static List<Node> of(List<Node> there, List<? extends Node> next) {
+        List<Node> old = List.copyOf(there);
         List<String> kinds = old.stream().map(Renewal::kind).toList();
         List<Node> all = new ArrayList<>();
         int from = 0;
@@ -52,9 +47,7 @@ final class Renewal {
                 all.add(kept);
             }
         }
-        if (!shown.equals(all)) {
-            shown.setAll(all);
-        }
+        return all;
     }
 
     /** What two nodes have alike that can stand for each other: nothing else looks or does the same if it isn't told to. */
@@ -92,7 +85,8 @@ final class Renewal {
                 button.setOnAction(((Button) next).getOnAction());
             }
         } else {
-            renew(((Pane) kept).getChildren(), ((Pane) next).getChildren());
+            // Of panes that can stand for each other, so can all that is in them.
+            of(((Pane) kept).getChildren(), ((Pane) next).getChildren());
         }
     }
 }
