@@ -78,8 +78,7 @@ final class ArcCommand implements Callable<Integer> {
             double r = read("--radius", radius);
             double c = read("--span", span);
             if (!CircularSegment.spans(r, c)) {
-                throw wrong("A radius of " + words.exact(r) + " spans at most " + words.exact(2 * r) + ", and not "
-                        + words.exact(c) + ".");
+                throw wrong(Said.say(words, "arc.spans", "radius", r, "span", c));
             }
             return CircularSegment.ofRadiusAndChord(r, c);
         }
@@ -87,15 +86,13 @@ final class ArcCommand implements Callable<Integer> {
         if (span == null) {
             double r = read("--radius", radius);
             if (h > r) {
-                throw wrong("A radius of " + words.exact(r) + " rises at most " + words.exact(r)
-                        + ", the half circle, and not " + words.exact(h) + ".");
+                throw wrong(Said.say(words, "arc.rises", "radius", r, "rise", h));
             }
             return CircularSegment.ofRadiusAndHeight(r, h);
         }
         double c = read("--span", span);
         if (h > c / 2) {
-            throw wrong("A span of " + words.exact(c) + " rises at most " + words.exact(c / 2)
-                    + ", the half circle, and not " + words.exact(h) + ".");
+            throw wrong(Said.say(words, "arc.span-rises", "span", c, "rise", h));
         }
         return CircularSegment.ofChordAndHeight(c, h);
     }

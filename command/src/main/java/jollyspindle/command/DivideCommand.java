@@ -136,13 +136,20 @@ final class DivideCommand implements Callable<Integer> {
             candidates(root.putArray("ways"), found);
             out.println(root.toPrettyString());
         } else {
-            out.println("Ways to come out about every " + new Words(tape).length(wanted) + ", best first:");
+            out.println(Said.say(new Words(tape), "divide.ways", "repeat", wanted));
             list(found, out);
             Candidate shown = found.get(Math.min(ways.show(), found.size()) - 1);
             for (DividedRun run : shown.runs()) {
                 out.println();
-                out.println(Words.name(run.id()) + ", "
-                        + new Words(tape).length(run.run().length()) + ", left end: " + Words.start(run.id()) + ":");
+                out.println(Said.say(
+                        new Words(tape),
+                        "divide.way",
+                        "run",
+                        Words.name(run.id()),
+                        "length",
+                        run.run().length(),
+                        "start",
+                        Words.start(run.id())));
                 cells(run.division(), out);
             }
         }
@@ -182,9 +189,14 @@ final class DivideCommand implements Callable<Integer> {
         if (found.isEmpty()) {
             spec.commandLine()
                     .getErr()
-                    .println("spindle: " + tape.read(run).text() + " doesn't come out with --school " + school.typed()
-                            + ": there is no room for the repeats, or they don't divide it. "
-                            + school.comingOut(spec, run, tape).orElse("Try another count or repeat."));
+                    .println(Said.say(
+                            "divide.not",
+                            "length",
+                            tape.read(run).text(),
+                            "school",
+                            school.typed(),
+                            "instead",
+                            school.comingOut(spec, run, tape).orElse("Try another count or repeat.")));
             return SpindleCommand.TROUBLE;
         }
         RunDivision division = found.get();
@@ -200,17 +212,26 @@ final class DivideCommand implements Callable<Integer> {
     private void asText(RunDivision division, PrintWriter out) {
         Words words = new Words(tape);
         double run = division.length();
-        out.println(words.length(run) + ", " + school.typed() + ": "
-                + Words.count(division.repeats(), Words.Thing.WHOLE_REPEAT)
-                + (division.leftover() > 0 ? ", " + words.length(division.leftover()) + " of odd space" : "")
-                + (division.largestChange() >= NOTICED
-                        ? ", up to " + words.difference(division.largestChange()) + " from "
-                                + words.length(division.repeat())
-                        : ""));
+        out.println(Said.say(
+                words,
+                "divide.come-out",
+                "length",
+                run,
+                "school",
+                school.typed(),
+                "repeats",
+                Words.count(division.repeats(), Words.Thing.WHOLE_REPEAT),
+                "odd",
+                division.leftover(),
+                "changed",
+                division.largestChange() >= NOTICED,
+                "change",
+                division.largestChange(),
+                "repeat",
+                division.repeat()));
         double stepped = Stepping.error(division.repeat(), division.repeats(), tape);
         if (Math.abs(stepped) >= NOTICED) {
-            out.println("Stepping off " + words.length(division.repeat()) + " by the tape would end "
-                    + words.difference(stepped) + (stepped > 0 ? " long" : " short") + ": mark each from one zero.");
+            out.println(Said.say(words, "divide.stepped", "repeat", division.repeat(), "off", stepped));
         }
         middle(division).ifPresent(space -> out.println(said(space, words)));
         cells(division, out);
@@ -249,21 +270,15 @@ final class DivideCommand implements Callable<Integer> {
     }
 
     private static String said(MiddleSpace space, Words words) {
-        StringBuilder said = new StringBuilder("In the middle: ");
-        space.oneArcsRadius()
-                .ifPresentOrElse(
-                        radius -> said.append("one arc as high stitches a radius of ")
-                                .append(words.length(radius)),
-                        () -> said.append("no single arc as high"));
-        space.halfArcsMeetAt().ifPresent(height -> said.append("; two half arcs meet at ")
-                .append(words.length(height))
-                .append(
-                        switch (space.meeting()) {
-                            case POINTED -> ", pointed";
-                            case SMOOTH -> ", smoothly";
-                            case DIP -> ", in a dip";
-                        }));
-        return said.append('.').toString();
+        return Said.say(
+                words,
+                "divide.middle",
+                "radius",
+                space.oneArcsRadius(),
+                "height",
+                space.halfArcsMeetAt(),
+                "meeting",
+                Codes.of(space.meeting()));
     }
 
     private ObjectNode asJson(RunDivision division) {
@@ -293,7 +308,7 @@ final class DivideCommand implements Callable<Integer> {
 
     private void asText(double run, double wanted, List<EvenDivision> found, PrintWriter out) {
         Words words = new Words(tape);
-        out.println(words.length(run) + " divided about every " + words.length(wanted) + ", nearest first:");
+        out.println(Said.say(words, "divide.even", "length", run, "repeat", wanted));
         for (EvenDivision division : found) {
             out.printf(
                     Locale.ROOT,
@@ -304,14 +319,14 @@ final class DivideCommand implements Callable<Integer> {
         }
         EvenDivision best = found.get(0);
         out.println();
-        out.println("Valleys for " + Words.count(best.count(), Words.Thing.REPEAT) + ", each from one zero:");
+        out.println(Said.say("divide.valleys", "repeats", Words.count(best.count(), Words.Thing.REPEAT)));
         out.printf(Locale.ROOT, "  %-9s %-22s %-22s %s%n", "", "from left end", "from right end", "from centre");
         for (int k = 0; k <= best.count(); k++) {
             double along = best.valley(k);
             out.printf(
                     Locale.ROOT,
                     "  %-9s %-22s %-22s %s%n",
-                    "Valley " + k,
+                    Said.say("divide.valley", "number", k),
                     words.length(along),
                     words.length(run - along),
                     Words.fromCentre(tape.read(along - best.centre())));

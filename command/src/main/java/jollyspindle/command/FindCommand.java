@@ -140,13 +140,13 @@ final class FindCommand implements Callable<Integer> {
 
     private void needs(String what, String option, String value) {
         if (value == null) {
-            throw wrong("With " + what + " comes " + option + ".");
+            throw wrong(Said.say("option.comes", "what", what, "option", option));
         }
     }
 
     private void belongs(String option, String value, String to, String there) {
         if (value != null && there == null) {
-            throw wrong(option + " goes with " + to + ".");
+            throw wrong(Said.say("option.goes-with", "option", option, "what", to));
         }
     }
 

@@ -44,7 +44,14 @@ final class JobArgument {
         for (Finding finding : plan.findings()) {
             if (finding.severity() != Finding.Severity.NOTE) {
                 String where = FindingWords.where(finding, plan.job().quilt());
-                err.println("spindle: " + FindingWords.name(finding.severity()) + ": " + where + said.text(finding));
+                err.println(Said.say(
+                        "finding",
+                        "severity",
+                        FindingWords.name(finding.severity()),
+                        "where",
+                        where,
+                        "finding",
+                        said.text(finding)));
             }
         }
         return plan.hasProblems() ? SpindleCommand.TROUBLE : 0;
@@ -53,13 +60,12 @@ final class JobArgument {
     /** Writes what was made of the job, but never over the job, or another file that only Jolly Spindle can read. */
     void write(Path file, byte[] content) throws FileTrouble {
         if (isJob(file) || JsonFormat.formatOf(file).isPresent()) {
-            throw new FileTrouble("“" + file + "” is " + (isJob(file) ? "the job itself" : "a file of Jolly Spindle")
-                    + ", which would be lost. Name another file after -o.");
+            throw new FileTrouble(Said.say("file.lost", "file", file.toString(), "job", isJob(file)));
         }
         try {
             AtomicFile.write(file, content);
         } catch (IOException e) {
-            throw new FileTrouble("“" + file + "” can't be written: is its folder there, and may you write in it?", e);
+            throw new FileTrouble(Said.say("file.not-written", "file", file.toString()), e);
         }
     }
 }

@@ -22,6 +22,7 @@ import picocli.CommandLine.Spec;
 
 import java.io.PrintWriter;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 
@@ -68,13 +69,14 @@ final class PlanCommand implements Callable<Integer> {
                     + said.reasons(group.chosen()));
             Design design = plan.job().layout(group.id()).design();
             MotifWords motifs = new MotifWords(words);
-            out.println("  stitched: "
-                    + design.layers().stream().map(l -> motifs.text(l.motif())).collect(Collectors.joining("; then "))
-                    + (design.corner().kind() == CornerDesign.Kind.PLAIN
-                            ? ""
-                            : "; corners: "
-                                    + Words.decapital(
-                                            MotifWords.name(design.corner().kind()))));
+            out.println(Said.say(
+                    "plan.stitched",
+                    "motifs",
+                    design.layers().stream().map(l -> motifs.text(l.motif())).collect(Collectors.joining("; then ")),
+                    "corners",
+                    Optional.of(design.corner().kind())
+                            .filter(kind -> kind != CornerDesign.Kind.PLAIN)
+                            .map(MotifWords::name)));
         }
         for (RunPlan run : plan.runs()) {
             out.printf(
@@ -84,15 +86,25 @@ final class PlanCommand implements Callable<Integer> {
                     said.school(run.divided().school()),
                     words.length(run.division().repeat()),
                     run.fit()
-                            .map(fit -> ", rise " + words.length(fit.segment().height()) + "; on the seam: "
-                                    + words.register(fit.register()))
+                            .map(fit -> Said.say(
+                                    words,
+                                    "plan.rise",
+                                    "rise",
+                                    fit.segment().height(),
+                                    "register",
+                                    words.register(fit.register())))
                             .orElse(""));
         }
         areas(plan, words, out);
         if (!plan.runs().isEmpty()) {
-            out.println("In all: " + Words.count(plan.repeats(), Words.Thing.LINE) + ", "
-                    + Words.count(plan.placements(), Words.Thing.PLACEMENT) + ", "
-                    + Words.count(plan.chalkMarks(), Words.Thing.MARK) + " to make");
+            out.println(Said.say(
+                    "plan.in-all",
+                    "lines",
+                    Words.count(plan.repeats(), Words.Thing.LINE),
+                    "placements",
+                    Words.count(plan.placements(), Words.Thing.PLACEMENT),
+                    "marks",
+                    Words.count(plan.chalkMarks(), Words.Thing.MARK)));
         }
     }
 
@@ -104,12 +116,20 @@ final class PlanCommand implements Callable<Integer> {
             for (AreaPlan.Sum sum : area.sums()) {
                 AreaDesign.Part part = design.part(sum.letter());
                 if (!part.layers().isEmpty()) {
-                    out.println(AreaWords.name(area.id(), plan.job().quilt())
-                            + (design.parts().size() > 1 ? ", letter " + sum.letter() : "") + ": "
-                            + part.layers().stream()
+                    out.println(Said.say(
+                            "plan.area",
+                            "area",
+                            AreaWords.name(area.id(), plan.job().quilt()),
+                            "several",
+                            design.parts().size() > 1,
+                            "letter",
+                            String.valueOf(sum.letter()),
+                            "motifs",
+                            part.layers().stream()
                                     .map(l -> said.text(l.motif()))
-                                    .collect(Collectors.joining("; then "))
-                            + "; " + AreaWords.text(sum, area.pieces().size() > 1));
+                                    .collect(Collectors.joining("; then ")),
+                            "sums",
+                            AreaWords.text(sum, area.pieces().size() > 1)));
                 }
             }
         }

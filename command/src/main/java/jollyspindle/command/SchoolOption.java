@@ -61,7 +61,7 @@ final class SchoolOption {
                 .filter(kind -> name.equals(typed(kind)) || name.equals(Codes.of(kind)))
                 .findFirst()
                 .orElseThrow(() -> new CommandLine.TypeConversionException(
-                        "“" + typed + "” isn't a school. They are: " + String.join(", ", new Names()) + "."));
+                        Said.say("school.none", "typed", typed, "all", String.join(", ", new Names()))));
     }
 
     /** What stands on the centre. */
@@ -122,9 +122,14 @@ final class SchoolOption {
         if (!CircularSegment.spans(stitched, repeat)) {
             throw wrong(
                     spec,
-                    "--radius: " + tape.read(stitched).text() + " spans at most "
-                            + tape.read(2 * stitched).text() + ", and not "
-                            + tape.read(repeat).text() + ".");
+                    Said.say(
+                            "school.radius",
+                            "radius",
+                            tape.read(stitched).text(),
+                            "most",
+                            tape.read(2 * stitched).text(),
+                            "repeat",
+                            tape.read(repeat).text()));
         }
         return Optional.of(CircularSegment.ofRadiusAndChord(stitched, repeat));
     }
@@ -186,7 +191,7 @@ final class SchoolOption {
                 case BY_HAND -> Optional.of(new ByHand(countOr(length, about, spec), pins(length, spec, tape)));
             };
         } catch (IllegalArgumentException e) {
-            throw wrong(spec, "--school " + typed() + ": " + e.getMessage() + ".");
+            throw wrong(spec, Said.say("school.refused", "school", typed(), "why", e.getMessage()));
         }
     }
 
@@ -200,14 +205,18 @@ final class SchoolOption {
                     .toList();
             return numbers.isEmpty()
                     ? Optional.empty()
-                    : Optional.of("With marks every " + tape.read(marks).text() + ", these --steps come out: "
-                            + numbers.stream().map(String::valueOf).collect(Collectors.joining(", ")) + ".");
+                    : Optional.of(Said.say(
+                            "school.steps",
+                            "step",
+                            tape.read(marks).text(),
+                            "steps",
+                            numbers.stream().map(String::valueOf).collect(Collectors.joining(", "))));
         }
         if (way == SchoolKind.BY_PIECING) {
             String repeats = ByPiecing.all(length, needed("--unit", unit, spec, tape)).stream()
-                    .map(s -> s.units() + " --parts " + s.parts())
+                    .map(s -> Said.say("school.parts", "units", s.units(), "parts", s.parts()))
                     .collect(Collectors.joining(", "));
-            return repeats.isEmpty() ? Optional.empty() : Optional.of("These --units come out: " + repeats + ".");
+            return repeats.isEmpty() ? Optional.empty() : Optional.of(Said.say("school.units", "repeats", repeats));
         }
         return Optional.empty();
     }
@@ -217,7 +226,7 @@ final class SchoolOption {
     }
 
     private double repeat(Optional<Double> about, CommandSpec spec) {
-        return about.orElseThrow(() -> wrong(spec, "With --school " + typed() + " comes --about, the repeat."));
+        return about.orElseThrow(() -> wrong(spec, Said.say("school.comes-repeat", "school", typed())));
     }
 
     private int countOr(double length, Optional<Double> about, CommandSpec spec) {
@@ -225,14 +234,14 @@ final class SchoolOption {
             return count;
         }
         if (about.isEmpty()) {
-            throw wrong(spec, "With --school " + typed() + " comes --count, or --about to reckon it from.");
+            throw wrong(spec, Said.say("school.comes-count", "school", typed()));
         }
         return (int) Math.max(1, Math.min(Counts.MOST, Math.round(length / about.get())));
     }
 
     private double needed(String option, String text, CommandSpec spec, TapeScale tape) {
         if (text == null) {
-            throw wrong(spec, "With --school " + typed() + " comes " + option + ".");
+            throw wrong(spec, Said.say("school.comes", "school", typed(), "option", option));
         }
         return Typed.length(spec, option, text, tape, QuiltRules.LONGEST);
     }
@@ -251,7 +260,7 @@ final class SchoolOption {
             }
             return new Spread.Chosen(numbers);
         } catch (NumberFormatException e) {
-            throw wrong(spec, "--spread: “" + spread + "” isn't all, round-centre=4, or numbers like 3,4,9.");
+            throw wrong(spec, Said.say("school.spread", "typed", spread));
         }
     }
 
@@ -262,9 +271,16 @@ final class SchoolOption {
             if (!read.isEmpty() && at <= read.lastEntry().getValue()) {
                 throw wrong(
                         spec,
-                        "--pin: valley " + valley + " at " + tape.read(at).text() + " doesn't come after valley "
-                                + read.lastKey() + " at "
-                                + tape.read(read.lastEntry().getValue()).text() + ".");
+                        Said.say(
+                                "school.pin",
+                                "valley",
+                                valley,
+                                "at",
+                                tape.read(at).text(),
+                                "before",
+                                read.lastKey(),
+                                "beforeAt",
+                                tape.read(read.lastEntry().getValue()).text()));
             }
             read.put(valley, at);
         });

@@ -60,17 +60,15 @@ final class ShelfCommand implements Callable<Integer> {
                         : t.id().equalsIgnoreCase(one) || t.name().equalsIgnoreCase(one))
                 .toList();
         if (one != null && templates.isEmpty()) {
-            throw new CommandLine.ParameterException(
-                    spec.commandLine(),
-                    "No template on the shelf is called “" + one + "”. spindle shelf lists what there is.");
+            throw new CommandLine.ParameterException(spec.commandLine(), Said.say("shelf.none", "called", one));
         }
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
             out.print(ShelfJson.format(templates, shelf.machine(), where.tape()));
         } else {
             ShelfWords words = new ShelfWords(new Words(where.tape()));
-            out.println("With a foot of radius "
-                    + words.words().exact(shelf.machine().footRadius()) + ":");
+            out.println(Said.say(
+                    words.words(), "shelf.foot", "radius", shelf.machine().footRadius()));
             templates.forEach(t -> print(t, Stitching.of(t, shelf.machine()), words, out));
             if (one != null) {
                 all(templates.get(0), shelf, words, out);

@@ -55,7 +55,7 @@ public final class SpindleCommand implements Runnable {
         });
         line.setExecutionExceptionHandler((trouble, command, parsed) -> {
             if (trouble instanceof jollyspindle.files.FileTrouble) {
-                command.getErr().println("spindle: " + trouble.getMessage());
+                command.getErr().println(Said.say("trouble", "trouble", trouble.getMessage()));
                 return TROUBLE;
             }
             throw trouble;
@@ -68,9 +68,7 @@ public final class SpindleCommand implements Runnable {
         try {
             return Path.of(typed);
         } catch (InvalidPathException e) {
-            throw new CommandLine.TypeConversionException(
-                    "there can be no file “" + typed + "” here. If its name has letters such as é or ü in it, the"
-                            + " terminal should be set to UTF-8: export LC_ALL=C.UTF-8.");
+            throw new CommandLine.TypeConversionException(Said.say("file.no-name", "typed", typed));
         }
     }
 
@@ -88,7 +86,7 @@ public final class SpindleCommand implements Runnable {
         if (command.getParent() == null) {
             command.usage(err);
         } else {
-            err.println("See spindle " + command.getCommandName() + " --help.");
+            err.println(Said.say("help", "command", command.getCommandName()));
         }
         return command.getCommandSpec().exitCodeOnInvalidInput();
     }

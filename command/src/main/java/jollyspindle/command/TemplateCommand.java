@@ -86,13 +86,19 @@ final class TemplateCommand implements Callable<Integer> {
         }
         Words words = new Words(where.tape());
         PrintWriter out = spec.commandLine().getOut();
-        out.println("“" + called + "”, " + words.length(outline.form().mainSize()) + " wide, "
-                + new ShelfWords(words).summary(Stitching.of(template, shelf.machine())) + ".");
+        out.println(Said.say(
+                words,
+                "template.made",
+                "name",
+                called,
+                "width",
+                outline.form().mainSize(),
+                "summary",
+                new ShelfWords(words).summary(Stitching.of(template, shelf.machine()))));
         if (outline.others() > 0 && shape == null) {
-            out.println("It is the largest of " + (outline.others() + 1)
-                    + " closed shapes in the drawing; --shape takes another.");
+            out.println(Said.say("template.largest", "all", outline.others() + 1));
         }
-        out.println("Written: " + to);
+        out.println(Said.say("written", "file", to.toString()));
         out.flush();
         return 0;
     }
@@ -103,7 +109,7 @@ final class TemplateCommand implements Callable<Integer> {
                 : Words.capital(drawing.getFileName().toString().replaceAll("(?i)\\.svg$", ""));
         if (plain.isEmpty() || plain.length() > Template.LONGEST_NAME) {
             throw new CommandLine.ParameterException(
-                    spec.commandLine(), "A template's name has 1 to " + Template.LONGEST_NAME + " characters: --name.");
+                    spec.commandLine(), Said.say("template.name", "most", Template.LONGEST_NAME));
         }
         return plain;
     }

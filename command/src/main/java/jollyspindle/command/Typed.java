@@ -38,9 +38,18 @@ final class Typed {
         if (inches < 0 || inches == 0 && !orZero || inches > most) {
             throw new CommandLine.ParameterException(
                     spec.commandLine(),
-                    option + ": “" + text + "” reads " + tape.read(inches).text()
-                            + ". It must be " + (orZero ? "0 or more" : "more than 0") + " and at most "
-                            + tape.read(most).text() + ".");
+                    Said.say(
+                            "length.range",
+                            "option",
+                            option,
+                            "typed",
+                            text,
+                            "length",
+                            tape.read(inches).text(),
+                            "zero",
+                            orZero,
+                            "most",
+                            tape.read(most).text()));
         }
         return inches;
     }

@@ -121,8 +121,12 @@ final class WaysOption {
         if (least.isPresent() && most.isPresent() && least.getAsDouble() > most.getAsDouble()) {
             throw new CommandLine.ParameterException(
                     spec.commandLine(),
-                    "--shortest " + tape.read(least.getAsDouble()).text() + " is longer than --longest "
-                            + tape.read(most.getAsDouble()).text() + ". Change one of them.");
+                    Said.say(
+                            "ways.longer",
+                            "shortest",
+                            tape.read(least.getAsDouble()).text(),
+                            "longest",
+                            tape.read(most.getAsDouble()).text()));
         }
         Wish wish;
         try {
@@ -155,10 +159,7 @@ final class WaysOption {
         List<Candidate> found = new CandidateFinder(set).find(Map.of());
         if (only.filter(kind -> found.get(0).kind().filter(kind::equals).isEmpty())
                 .isPresent()) {
-            spec.commandLine()
-                    .getErr()
-                    .println("spindle: these runs don't come out with --school " + school.typed()
-                            + " as wished. The nearest even ways are listed.");
+            spec.commandLine().getErr().println(Said.say("ways.not", "school", school.typed()));
         }
         return found;
     }
@@ -169,9 +170,7 @@ final class WaysOption {
                 .flatMap(List::stream)
                 .findFirst()
                 .orElseThrow(() -> new CommandLine.ParameterException(
-                        spec.commandLine(),
-                        "--template: the shelf has no “" + template
-                                + "” with a round edge. See ./spindle shelf for the ids."));
+                        spec.commandLine(), Said.say("ways.template", "template", template)));
     }
 
     /** The smallest that spans the longest repeat there may be; the largest if none does. */

@@ -1,5 +1,6 @@
 package jollyspindle.desktop.app;
 
+import jollyspindle.desktop.words.Said;
 import jollyspindle.files.FileNames;
 
 import java.io.File;
@@ -69,7 +70,7 @@ public interface Dialogs {
                         ButtonType.CANCEL);
                 alert.initOwner(owner);
                 alert.setTitle("Unsaved changes");
-                alert.setHeaderText("Save the changes to “" + jobName + "”?");
+                alert.setHeaderText(Said.say("dialog.save", "job", jobName));
                 alert.getDialogPane().lookupButton(save).setId("unsaved-save");
                 alert.getDialogPane().lookupButton(discard).setId("unsaved-discard");
                 alert.getDialogPane().lookupButton(ButtonType.CANCEL).setId("unsaved-cancel");
@@ -84,13 +85,13 @@ public interface Dialogs {
                 ButtonType replace = new ButtonType("Replace it", ButtonBar.ButtonData.NO);
                 Alert alert = new Alert(
                         Alert.AlertType.CONFIRMATION,
-                        "If you replace it, what was changed there is kept beside it as “" + fileName + ".1.bak”.",
+                        Said.say("dialog.replace-changed", "file", fileName),
                         elsewhere,
                         replace,
                         ButtonType.CANCEL);
                 alert.initOwner(owner);
                 alert.setTitle("Changed elsewhere");
-                alert.setHeaderText("“" + fileName + "” was changed by another window or program since you opened it.");
+                alert.setHeaderText(Said.say("dialog.changed", "file", fileName));
                 alert.getDialogPane().lookupButton(elsewhere).setId("changed-elsewhere");
                 alert.getDialogPane().lookupButton(replace).setId("changed-replace");
                 alert.getDialogPane().lookupButton(ButtonType.CANCEL).setId("changed-cancel");
@@ -108,7 +109,7 @@ public interface Dialogs {
                         Alert.AlertType.CONFIRMATION, "Its content is lost then.", replace, ButtonType.CANCEL);
                 alert.initOwner(owner);
                 alert.setTitle("Already there");
-                alert.setHeaderText("There is a file “" + fileName + "” already. Replace it?");
+                alert.setHeaderText(Said.say("dialog.replace", "file", fileName));
                 alert.getDialogPane().lookupButton(replace).setId("replace-yes");
                 alert.getDialogPane().lookupButton(ButtonType.CANCEL).setId("replace-cancel");
                 return alert.showAndWait().filter(b -> b == replace).isPresent();

@@ -6,6 +6,7 @@ import jollyspindle.core.plan.Recipe;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 import jollyspindle.files.AtomicFile;
 import jollyspindle.files.FileNames;
 import jollyspindle.files.FileStamp;
@@ -110,16 +111,12 @@ final class Filing {
             settings.set(next);
             work(
                     () -> next.write(folder),
-                    () -> messages.tell("The list of recent jobs and the look couldn't be kept in " + folder + "."));
+                    () -> messages.tell(Said.say("file.settings-not-kept", "folder", folder.toString())));
         }
     }
 
     private void work(Work work) {
-        work(
-                work,
-                () -> messages.warn(
-                        "What isn't saved yet can't be kept in " + folder
-                                + " (is the disk full, or the folder write-protected?). Save your job, so that nothing is lost."));
+        work(work, () -> messages.warn(Said.say("file.unsaved-not-kept", "folder", folder.toString())));
     }
 
     private void work(Work work, Runnable failed) {
@@ -150,9 +147,8 @@ final class Filing {
     private void beAt(Path file) {
         work(() -> {
             if (autosave.at(Optional.ofNullable(file))) {
-                Platform.runLater(() -> messages.warn("“" + file.getFileName()
-                        + "” is open in another window too. Save it under another name in one of them: what is saved last"
-                        + " replaces the other."));
+                Platform.runLater(() -> messages.warn(
+                        Said.say("file.two-windows", "file", file.getFileName().toString())));
             }
         });
     }
@@ -179,7 +175,7 @@ final class Filing {
             if (!there.equals(toldOf)) {
                 toldOf = there;
                 messages.offer(
-                        "“" + file.getFileName() + "” was changed by another window or program.",
+                        Said.say("file.changed", "file", file.getFileName().toString()),
                         "Open it as it is now",
                         () -> open(file));
             }
@@ -199,15 +195,11 @@ final class Filing {
         try {
             String name = left.read().job().name();
             String time = WHEN.format(left.time().toInstant().atZone(ZoneId.systemDefault()));
-            messages.offer(
-                    "Jolly Spindle ended before your work was saved: “" + name + "”, " + time + ". It has been kept.",
-                    "Bring it back",
-                    () -> bringBack(left));
+            messages.offer(Said.say("file.ended", "job", name, "time", time), "Bring it back", () -> bringBack(left));
         } catch (FileTrouble e) {
             Path aside = left.kept().resolveSibling(left.kept().getFileName() + ".unread");
             work(() -> Files.move(left.kept(), aside, StandardCopyOption.REPLACE_EXISTING));
-            messages.warn("What wasn't saved last time can't be read: " + e.getMessage() + " It was put aside as "
-                    + aside + ".");
+            messages.warn(Said.say("file.unsaved-unread", "why", e.getMessage(), "aside", aside.toString()));
         }
     }
 
@@ -328,7 +320,7 @@ final class Filing {
                             bench.plan(),
                             bench.groupId(),
                             name.substring(0, name.length() - RecipeFile.SUFFIX.length())));
-            messages.tell("Written: " + file + ". Use it on any border or strip, of any size.");
+            messages.tell(Said.say("file.recipe-written", "file", file.toString()));
         } catch (FileTrouble e) {
             messages.tell(e.getMessage());
         }
@@ -342,7 +334,7 @@ final class Filing {
     void useRecipe(Path file) {
         try {
             Recipe recipe = RecipeFile.read(file);
-            bench.edit("recipe " + recipe.name(), job -> recipe.appliedTo(job, bench.groupId()));
+            bench.edit(Said.say("step.recipe", "recipe", recipe.name()), job -> recipe.appliedTo(job, bench.groupId()));
         } catch (FileTrouble e) {
             messages.tell(e.getMessage());
         }
@@ -365,7 +357,7 @@ final class Filing {
 
     private void write(WorkPlan plan, String title, String suffix, String kind, Content content) {
         asking.whereTo(title, fileName(), kind, suffix).ifPresent(file -> {
-            messages.tell("Writing " + file + " …");
+            messages.tell(Said.say("file.writing", "file", file.toString()));
             away.execute(() -> {
                 String said = written(plan, file, content);
                 Platform.runLater(() -> messages.tell(said));
@@ -376,7 +368,7 @@ final class Filing {
     private static String written(WorkPlan plan, Path file, Content content) {
         try {
             AtomicFile.write(file, content.of(plan));
-            return "Written: " + file + ". Print it at 100 %, and measure the check square.";
+            return Said.say("file.packet-written", "file", file.toString());
         } catch (FileTrouble e) {
             return e.getMessage();
         } catch (IOException e) {

@@ -3,6 +3,7 @@ package jollyspindle.desktop.app;
 import jollyspindle.command.SpindleCommand;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.plan.Planner;
+import jollyspindle.desktop.words.Said;
 import jollyspindle.files.AtomicFile;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.job.JobFile;
@@ -110,11 +111,7 @@ public final class Main {
 
     /** What to say when there is no window: whether the machine can't show one, or the fault is our own. */
     static String couldNotOpen(Optional<Throwable> noScreen) {
-        return "spindle: The window couldn't be opened"
-                + noScreen.map(
-                                cause -> " (" + cause.getMessage()
-                                        + "). On Linux it needs a display and GTK 3. The commands work without: spindle --help.")
-                        .orElse(": something went wrong inside Jolly Spindle. Your files are as they were.");
+        return Said.say("start.no-window", "cause", noScreen.map(Throwable::getMessage));
     }
 
     /** Opens the window on the demo job; where that can't be, its pictures are written instead. */
@@ -128,7 +125,7 @@ public final class Main {
         try {
             return afresh(DEMO, "--no-window");
         } catch (IOException e) {
-            err.println("spindle: It couldn't be written either: " + e.getMessage());
+            err.println(Said.say("start.not-written", "why", e.getMessage()));
             err.flush();
             return SpindleCommand.TROUBLE;
         } catch (InterruptedException e) {

@@ -19,6 +19,7 @@ import jollyspindle.desktop.shelf.ShelfBench;
 import jollyspindle.desktop.shelf.ShelfModel;
 import jollyspindle.desktop.shelf.ShelfStage;
 import jollyspindle.desktop.tape.TapeView;
+import jollyspindle.desktop.words.Said;
 import jollyspindle.files.FileTrouble;
 
 import java.nio.file.Path;
@@ -299,8 +300,14 @@ public final class MainWindow {
 
     private String title() {
         Path file = bench.fileProperty().get();
-        return bench.job().name() + (bench.savedProperty().get() ? "" : " (not saved)")
-                + (file == null ? "" : " · " + file.getFileName()) + " · Jolly Spindle";
+        return Said.say(
+                "window.title",
+                "job",
+                bench.job().name(),
+                "saved",
+                bench.savedProperty().get(),
+                "file",
+                Optional.ofNullable(file).map(Path::getFileName).map(Path::toString));
     }
 
     // --- what happens ------------------------------------------------------------------------------------------
@@ -372,7 +379,7 @@ public final class MainWindow {
         Optional<Template> template = shelf.get().template(source);
         template.ifPresent(t -> {
             if (t.arcs().isEmpty()) {
-                messages.tell(t.name() + " has no round edge: a border of arcs can't be stitched along it.");
+                messages.tell(Said.say("drop.no-round-edge", "template", t.name()));
             } else {
                 bench.use(t, Optional.empty());
             }

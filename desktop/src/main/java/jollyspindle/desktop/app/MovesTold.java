@@ -5,6 +5,7 @@ import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.stream.Collectors;
 
@@ -22,13 +23,14 @@ final class MovesTold {
         }
         DivisionWords said = new DivisionWords(bench.words());
         Quilt quilt = bench.job().quilt();
-        messages.tell("Divided again. "
-                + moves.runs().stream()
+        messages.tell(Said.say(
+                "moves",
+                "moves",
+                moves.runs().stream()
                         .limit(MOVES_TOLD)
                         .map(move -> Words.capital(said.move(move, quilt)) + ".")
-                        .collect(Collectors.joining(" "))
-                + (moves.runs().size() > MOVES_TOLD
-                        ? " And " + (moves.runs().size() - MOVES_TOLD) + " more runs."
-                        : ""));
+                        .collect(Collectors.joining(" ")),
+                "more",
+                Math.max(0, moves.runs().size() - MOVES_TOLD)));
     }
 }

@@ -7,6 +7,7 @@ import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -53,7 +54,7 @@ final class Remedies {
             bench.edit("counts by themselves", job -> job.editing(untie.group(), l -> l.with(Optional.empty())));
         } else if (remedy instanceof Remedy.Ease ease) {
             bench.editQuilt(
-                    "opposite sides planned " + Words.name(ease.to()),
+                    Said.say("step.ease-remedy", "how", Words.name(ease.to())),
                     quilt -> quilt.with(quilt.easing().with(ease.side(), ease.to())));
         } else if (remedy instanceof Remedy.SeeMarks see) {
             bench.selection().choose(see.run());

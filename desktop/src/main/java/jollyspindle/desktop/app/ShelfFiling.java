@@ -8,6 +8,7 @@ import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.desktop.shelf.ShelfModel;
 import jollyspindle.desktop.shelf.ShelfStage;
+import jollyspindle.desktop.words.Said;
 import jollyspindle.files.FileNames;
 import jollyspindle.files.FileStamp;
 import jollyspindle.files.FileTrouble;
@@ -71,7 +72,7 @@ final class ShelfFiling implements ShelfStage.Files {
             messages.warn(trouble.getMessage()
                     + (leftAlone
                             ? " Until then the starter shelf is shown, and what you change on it isn't kept."
-                            : " " + setAside() + " The starter shelf is shown."));
+                            : Said.say("shelf.starter-instead", "aside", setAside())));
         });
         kept = bench.shelf();
         settled.setOnFinished(e -> keepSoon());
@@ -94,7 +95,7 @@ final class ShelfFiling implements ShelfStage.Files {
         }
         try {
             Files.move(file(), aside);
-            return "It was put aside as “" + aside.getFileName() + "” in " + folder + ".";
+            return Said.say("shelf.put-aside", "file", aside.getFileName().toString(), "folder", folder.toString());
         } catch (IOException e) {
             leftAlone = true;
             return "It couldn't be put aside, so that nothing is kept in its place.";
@@ -123,7 +124,7 @@ final class ShelfFiling implements ShelfStage.Files {
             messages.warn(e.getMessage()
                     + (leftAlone
                             ? " What you change on the shelf here isn't kept."
-                            : " " + setAside() + " The shelf as it is in this window is kept in its place."));
+                            : Said.say("shelf.kept-instead", "aside", setAside())));
             stamp = Optional.empty();
         }
     }
@@ -176,7 +177,12 @@ final class ShelfFiling implements ShelfStage.Files {
         Path file = chosen.get();
         try {
             TemplateSetFile.write(file, templates);
-            messages.tell("Written: " + file + ", with " + Words.count(templates.size(), Words.Thing.TEMPLATE) + ".");
+            messages.tell(Said.say(
+                    "shelf.written",
+                    "file",
+                    file.toString(),
+                    "templates",
+                    Words.count(templates.size(), Words.Thing.TEMPLATE)));
         } catch (FileTrouble e) {
             messages.tell(e.getMessage());
         }
@@ -192,15 +198,23 @@ final class ShelfFiling implements ShelfStage.Files {
         try {
             List<Template> incoming = TemplateSetFile.read(file);
             Shelf.Imported imported = bench.shelf().importing(incoming);
-            bench.editShelf("templates from " + file.getFileName(), shelf -> imported.shelf());
+            bench.editShelf(
+                    Said.say("step.templates-from", "file", file.getFileName().toString()), shelf -> imported.shelf());
             imported.added().stream().findFirst().ifPresent(t -> model.look(t.id()));
             String there = imported.alreadyThere() == 0
                     ? ""
                     : imported.added().isEmpty()
                             ? " All of them are on the shelf already."
-                            : " " + Words.count(imported.alreadyThere(), Words.Thing.TEMPLATE)
-                                    + " on the shelf already.";
-            messages.tell(Words.count(imported.added().size(), Words.Thing.TEMPLATE) + " taken in." + there);
+                            : Said.say(
+                                    "shelf.there-already",
+                                    "templates",
+                                    Words.count(imported.alreadyThere(), Words.Thing.TEMPLATE));
+            messages.tell(Said.say(
+                    "shelf.taken-in",
+                    "templates",
+                    Words.count(imported.added().size(), Words.Thing.TEMPLATE),
+                    "there",
+                    there));
         } catch (FileTrouble e) {
             messages.tell(e.getMessage());
         }
@@ -219,11 +233,15 @@ final class ShelfFiling implements ShelfStage.Files {
         }
         try {
             SvgOutline outline = SvgOutline.read(file.get(), SvgOutline.Wanted.usual());
-            messages.warn("The outline is "
-                    + bench.words().length(outline.form().mainSize()) + " wide."
-                    + (outline.others() == 0
-                            ? ""
-                            : " It is the largest of " + (outline.others() + 1) + " closed shapes in the drawing."));
+            messages.warn(Said.say(
+                    bench.words(),
+                    "shelf.outline",
+                    "width",
+                    outline.form().mainSize(),
+                    "others",
+                    outline.others(),
+                    "all",
+                    outline.others() + 1));
             return Optional.of(outline.form());
         } catch (FileTrouble e) {
             messages.tell(e.getMessage());
@@ -241,11 +259,17 @@ final class ShelfFiling implements ShelfStage.Files {
                     .freeName(Words.capital(named.substring(0, Math.min(Template.LONGEST_NAME, named.length()))));
             model.addTemplate(
                     Template.of(bench.shelf().freeId(name), name, outline.form(), SizeLabel.RADIUS_AS_CUT, List.of()));
-            messages.tell("“" + name + "” is "
-                    + bench.words().length(outline.form().mainSize()) + " wide."
-                    + (outline.others() == 0
-                            ? ""
-                            : " It is the largest of " + (outline.others() + 1) + " closed shapes in the drawing."));
+            messages.tell(Said.say(
+                    bench.words(),
+                    "shelf.outline-taken",
+                    "name",
+                    name,
+                    "width",
+                    outline.form().mainSize(),
+                    "others",
+                    outline.others(),
+                    "all",
+                    outline.others() + 1));
         } catch (FileTrouble e) {
             messages.tell(e.getMessage());
         }

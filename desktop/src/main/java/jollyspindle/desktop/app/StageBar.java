@@ -6,6 +6,7 @@ import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 import org.kordamp.ikonli.material2.Material2AL;
 import org.kordamp.ikonli.material2.Material2MZ;
 
@@ -47,7 +48,7 @@ final class StageBar extends HBox {
             tab.setId("stage-" + workStage.name().toLowerCase(Locale.ROOT).replace('_', '-'));
             tab.getStyleClass().add("stage-tab");
             tab.setToggleGroup(group);
-            Tip.on(tab, workStage.title() + " (Ctrl+" + (workStage.ordinal() + 1) + ")");
+            Tip.on(tab, Said.say("stage.keys", "stage", workStage.title(), "number", workStage.ordinal() + 1));
             tab.setSelected(bench.stageProperty().get() == workStage);
             tab.setOnAction(e -> {
                 tab.setSelected(true);
@@ -74,7 +75,8 @@ final class StageBar extends HBox {
 
     private static void name(Button button, String what, Optional<String> step, String keys) {
         button.setDisable(step.isEmpty());
-        String text = step.map(s -> what + ": " + s).orElse("Nothing to " + what.toLowerCase(Locale.ROOT));
+        String text =
+                step.map(s -> what + ": " + s).orElse(Said.say("nothing-to", "what", what.toLowerCase(Locale.ROOT)));
         Tip.on(button, text + " (" + keys + ")");
         button.setAccessibleText(text);
     }

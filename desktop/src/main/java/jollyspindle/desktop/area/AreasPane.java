@@ -26,6 +26,7 @@ import jollyspindle.desktop.form.ParamForm;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -202,12 +203,18 @@ public final class AreasPane extends VBox {
         }
         desk.plan().filter(plan -> plan.pieces().size() > 1).ifPresent(plan -> desk.piece()
                 .ifPresent(piece -> parts.add(() -> Labelled.wrapped(
-                        "Block " + piece.number() + " of "
-                                + plan.pieces().size()
-                                + (piece.letter() == AreaDesign.PLAIN
-                                        ? ", left plain"
-                                        : desk.design().parts().size() > 1 ? ", letter " + piece.letter() : "")
-                                + ". Click another on the table.",
+                        Said.say(
+                                "area.block",
+                                "number",
+                                piece.number(),
+                                "all",
+                                plan.pieces().size(),
+                                "plain",
+                                piece.letter() == AreaDesign.PLAIN,
+                                "several",
+                                desk.design().parts().size() > 1,
+                                "letter",
+                                String.valueOf(piece.letter())),
                         "faint"))));
     }
 
@@ -294,7 +301,7 @@ public final class AreasPane extends VBox {
         Button remove = new Button("Leave it out");
         remove.setId("area-remove-" + (index + 1));
         remove.setOnAction(e -> desk.editPart(
-                Words.decapital(AreaWords.name(layer.motif())) + " left out", p -> p.withoutLayer(index)));
+                Said.say("step.left-out", "motif", AreaWords.name(layer.motif())), p -> p.withoutLayer(index)));
         parts.add(() -> new HBox(8, instead, remove));
     }
 

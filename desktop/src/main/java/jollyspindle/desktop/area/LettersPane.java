@@ -11,6 +11,7 @@ import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -64,7 +65,9 @@ final class LettersPane extends VBox {
         FlowPane row = new FlowPane(6, 6);
         Button more = button("letter-add", "One more letter", () -> {
             char next = (char) ('A' + design.parts().size());
-            desk.design("a letter " + next, design.with(next, design.part(desk.letter())));
+            desk.design(
+                    Said.say("step.letter", "letter", String.valueOf(next)),
+                    design.with(next, design.part(desk.letter())));
         });
         Tip.on(more, "It begins with the motifs of the letter that is looked at");
         more.setDisable(design.parts().size() == AreaDesign.MOST_PARTS);
@@ -102,13 +105,12 @@ final class LettersPane extends VBox {
                     .filter(s -> !s.isEmpty())
                     .toList();
             try {
-                desk.design("letters " + String.join("; ", rows), design.withLetters(rows));
+                desk.design(Said.say("step.letters", "rows", String.join("; ", rows)), design.withLetters(rows));
                 return Optional.empty();
             } catch (IllegalArgumentException e) {
                 char last = (char) ('A' + design.parts().size() - 1);
-                return Optional.of("“" + text.strip() + "”: type rows of the letters A"
-                        + (last == 'A' ? "" : " to " + last) + " with semicolons between them, - for a plain block"
-                        + (last == 'A' ? "; add a letter first for more" : "") + ".");
+                return Optional.of(Said.say(
+                        "field.letters", "typed", text.strip(), "more", last != 'A', "last", String.valueOf(last)));
             }
         });
         field.show(String.join("; ", design.letters()));
@@ -146,13 +148,27 @@ final class LettersPane extends VBox {
                     desk.choose(desk.lookedProperty().get().id(), number);
                     char next = next(design, letter);
                     desk.design(
-                            "block " + number + (next == AreaDesign.PLAIN ? " plain" : " " + next),
+                            Said.say(
+                                    "step.block",
+                                    "number",
+                                    number,
+                                    "plain",
+                                    next == AreaDesign.PLAIN,
+                                    "letter",
+                                    String.valueOf(next)),
                             design.withBlock(blocks.columns(), blocks.rows(), column, row, next));
                 });
                 block.pseudoClassStateChanged(LOOKED, number == looked);
-                String said = "Block " + number + ": " + (letter == AreaDesign.PLAIN ? "plain" : "letter " + letter);
+                String said = Said.say(
+                        "letters.block",
+                        "number",
+                        number,
+                        "plain",
+                        letter == AreaDesign.PLAIN,
+                        "letter",
+                        String.valueOf(letter));
                 block.setAccessibleText(said);
-                Tip.on(block, said + ". Click for the next letter");
+                Tip.on(block, Said.say("letters.block-tip", "block", said));
             }
         }
     }
@@ -189,9 +205,16 @@ final class LettersPane extends VBox {
         double stitched =
                 plan.sums().stream().mapToDouble(AreaPlan.Sum::stitched).sum();
         Label all = Labelled.wrapped(
-                "All " + blocks.count() + ": " + Words.count(plan.placements().size(), Words.Thing.PLACEMENT) + ", "
-                        + Words.count(plan.starts(), Words.Thing.THREAD_START) + ", " + Math.round(stitched / 36)
-                        + " yards of stitching.",
+                Said.say(
+                        "letters.total",
+                        "blocks",
+                        blocks.count(),
+                        "placements",
+                        Words.count(plan.placements().size(), Words.Thing.PLACEMENT),
+                        "starts",
+                        Words.count(plan.starts(), Words.Thing.THREAD_START),
+                        "yards",
+                        (int) Math.round(stitched / 36)),
                 "reason");
         all.setId("letter-total");
         nodes.add(all);

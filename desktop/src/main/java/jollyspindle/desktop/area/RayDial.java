@@ -7,6 +7,7 @@ import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.look.Palette;
 import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.Comparator;
 import java.util.Optional;
@@ -119,10 +120,9 @@ final class RayDial extends VBox {
         }
         g.setLineDashes();
         AreaWords words = new AreaWords(bench.words());
-        said.setText(current.map(r -> Words.capital(words.text(r)) + "; the template turned " + Words.degrees(r.angle())
-                        + " clockwise.")
+        said.setText(current.map(r -> Said.say("ray.turned", "ray", Words.capital(words.text(r)), "angle", r.angle()))
                 .orElse("Click a ray, or step with the arrow keys, to see how the template lies on it."));
         canvas.setAccessibleText(
-                "Rotation plan of " + Words.count(desk.rays().size(), Words.Thing.RAY) + ". " + said.getText());
+                Said.say("ray.dial", "rays", Words.count(desk.rays().size(), Words.Thing.RAY), "said", said.getText()));
     }
 }

@@ -9,6 +9,7 @@ import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -90,8 +91,10 @@ final class RotationPane extends VBox {
             nodes.add(new RayDial(bench, look));
         }
         nodes.add(Labelled.wrapped(
-                Words.capital(Words.count(placements.size(), Words.Thing.PLACEMENT))
-                        + " in the order of stitching. Choose one to see the template on the table; . and , step on and back.",
+                Said.say(
+                        "rotation.head",
+                        "placements",
+                        Words.capital(Words.count(placements.size(), Words.Thing.PLACEMENT))),
                 "faint"));
         nodes.add(list);
         Gradually.renew(this, nodes);

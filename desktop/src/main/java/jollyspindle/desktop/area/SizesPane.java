@@ -17,6 +17,7 @@ import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -111,8 +112,7 @@ final class SizesPane extends VBox {
                 nodes.add(() -> card(fit, id, words));
             }
             if (fits.size() > SHOWN) {
-                nodes.add(() -> Labelled.wrapped(
-                        "The best " + SHOWN + " of " + fits.size() + " that the shelf has are shown.", "faint"));
+                nodes.add(() -> Labelled.wrapped(Said.say("sizes.best", "shown", SHOWN, "all", fits.size()), "faint"));
             }
             Gradually.fill(cards, nodes.stream());
         });
@@ -157,7 +157,7 @@ final class SizesPane extends VBox {
         Label text = Labelled.wrapped(words.name(fit) + ": " + words.text(fit) + ".", "reason");
         Button use = new Button("Use it");
         use.setId(id);
-        use.setAccessibleText("Use " + text.getText());
+        use.setAccessibleText(Said.say("use", "what", text.getText()));
         AreaDesign.Part part = desk.design().part(desk.letter());
         Optional<AreaDesign.Part> fitted = desk.area()
                 .filter(Area.Blocks.class::isInstance)
@@ -165,7 +165,13 @@ final class SizesPane extends VBox {
                 .flatMap(size -> fit.in(part, size, bench.job().machine()));
         use.setDisable(fitted.isEmpty() || fitted.get().equals(part));
         use.setOnAction(e -> desk.editPart(
-                AreaWords.name(fit.figure()) + " with " + fit.template().name(), was -> fitted.orElse(was)));
+                Said.say(
+                        "step.figure",
+                        "figure",
+                        AreaWords.name(fit.figure()),
+                        "template",
+                        fit.template().name()),
+                was -> fitted.orElse(was)));
         VBox card = new VBox(4, pictures, text, use);
         card.getStyleClass().add("card");
         return card;

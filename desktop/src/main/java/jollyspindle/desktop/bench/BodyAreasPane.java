@@ -21,6 +21,7 @@ import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.form.ParamForm;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -156,8 +157,7 @@ final class BodyAreasPane extends VBox {
             Label said = Labelled.wrapped(
                     corners.isEmpty()
                             ? "Click the appliqué's corners on the table, one after the other. Enter closes it, Esc gives up."
-                            : Words.count(corners.size(), Words.Thing.CORNER)
-                                    + ". Enter closes it, Backspace takes the last one back, Esc gives up.",
+                            : Said.say("drawing.corners", "corners", Words.count(corners.size(), Words.Thing.CORNER)),
                     "reason");
             said.setId("drawing-said");
             nodes.add(said);
@@ -232,8 +232,8 @@ final class BodyAreasPane extends VBox {
         }
         Button out = new Button("Take it out");
         out.setId("area-remove-" + id.number());
-        out.setOnAction(
-                e -> bench.edit("without " + AreaWords.name(id, bench.job().quilt()), job -> job.without(id)));
+        out.setOnAction(e -> bench.edit(
+                Said.say("step.area-out", "area", AreaWords.name(id, bench.job().quilt())), job -> job.without(id)));
         Node clearance = form("area", type, id, area)
                 .only(List.of(CLEARANCE))
                 .rows()

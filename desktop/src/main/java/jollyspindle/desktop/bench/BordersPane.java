@@ -14,6 +14,7 @@ import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -68,7 +69,7 @@ final class BordersPane extends VBox {
         corners.setOnAction(e -> {
             Corners chosen = corners.getValue();
             if (!showing && chosen != null) {
-                edit("corners " + Words.name(chosen).toLowerCase(Locale.ROOT), b -> b.with(chosen));
+                edit(Said.say("step.corners", "how", Words.name(chosen).toLowerCase(Locale.ROOT)), b -> b.with(chosen));
             }
         });
         plain.setId("border-plain");
@@ -81,14 +82,16 @@ final class BordersPane extends VBox {
                 () -> bench.job().tape(),
                 inches -> QuiltRules.isStep(inches) ? Optional.empty() : Optional.of(unitRange(bench.words())),
                 inches -> edit(
-                        inches.isPresent() ? "pieced unit " + bench.words().exact(inches.getAsDouble()) : "not pieced",
+                        inches.isPresent()
+                                ? Said.say(bench.words(), "step.unit", "unit", inches.getAsDouble())
+                                : "not pieced",
                         b -> b.withUnit(inches)));
         getChildren().addAll(numbers, heading, content);
     }
 
     /** What a pieced unit can be. */
     static String unitRange(Words words) {
-        return "A unit is " + words.exact(QuiltRules.SMALLEST_STEP) + " to " + words.exact(QuiltRules.LONGEST) + ".";
+        return Said.say(words, "field.unit", "least", QuiltRules.SMALLEST_STEP, "most", QuiltRules.LONGEST);
     }
 
     private void edit(String name, UnaryOperator<Border> change) {
@@ -107,7 +110,7 @@ final class BordersPane extends VBox {
         number = next;
         // Most borders are like the one inside them; its depth is asked for.
         bench.editQuilt(
-                "border " + next + " added",
+                Said.say("step.border-added", "number", next),
                 quilt -> quilt.withBorderOutside(
                         quilt.borders().isEmpty()
                                 ? Border.USUAL
@@ -118,7 +121,7 @@ final class BordersPane extends VBox {
     private void remove() {
         int gone = number;
         number = Math.max(1, gone - 1);
-        bench.edit("border " + gone + " taken out", job -> job.withoutBorder(gone));
+        bench.edit(Said.say("step.border-out", "number", gone), job -> job.withoutBorder(gone));
     }
 
     void show() {
@@ -136,7 +139,7 @@ final class BordersPane extends VBox {
                         ? "No border"
                         : borders == 1
                                 ? "Border, seam to raw edge"
-                                : "Border " + number + (number == borders ? ", seam to raw edge" : ", seam to seam"));
+                                : Said.say("border.heading", "number", number, "outermost", number == borders));
         fields.forEach((dimension, f) -> f.show(quilt.get(dimension)));
         if (borders > 0) {
             corners.setValue(quilt.border(number).corners());
@@ -156,7 +159,7 @@ final class BordersPane extends VBox {
             button.getStyleClass().add("zero-button");
             button.setToggleGroup(together);
             button.setSelected(n == number);
-            button.setAccessibleText("Border " + n + ", counted from the body");
+            button.setAccessibleText(Said.say("border.counted", "number", n));
             button.setOnAction(e -> {
                 button.setSelected(true);
                 number = which;

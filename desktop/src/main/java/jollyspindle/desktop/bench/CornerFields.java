@@ -15,6 +15,7 @@ import jollyspindle.desktop.control.ChoiceField;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.form.ParamForm;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -108,8 +109,7 @@ final class CornerFields {
                 .map(run -> {
                     double left = run.division().cornerLeft();
                     return left > 0
-                            ? "Its feet stand " + bench.words().length(left)
-                                    + " from the corner; the rest of each run is divided."
+                            ? Said.say(bench.words(), "corner.feet", "left", left)
                             : "The runs are divided from corner to corner.";
                 })
                 .orElse("");

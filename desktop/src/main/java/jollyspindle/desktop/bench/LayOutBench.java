@@ -20,6 +20,7 @@ import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.EnumMap;
 import java.util.List;
@@ -102,7 +103,7 @@ public final class LayOutBench extends VBox {
                 () -> bench.job().tape(),
                 this::objection,
                 inches -> bench.editLayout(
-                        "repeat of about " + bench.words().exact(inches.getAsDouble()),
+                        Said.say(bench.words(), "step.repeat", "repeat", inches.getAsDouble()),
                         layout -> layout.with(layout.wish().withRepeat(inches.getAsDouble()))));
         buildTemplate();
         Label label = new Label("Template");
@@ -287,8 +288,8 @@ public final class LayOutBench extends VBox {
         Words words = bench.words();
         return inches >= Wish.SHORTEST_REPEAT && inches <= Wish.LONGEST_REPEAT
                 ? Optional.empty()
-                : Optional.of("A repeat lies between " + words.exact(Wish.SHORTEST_REPEAT) + " and "
-                        + words.exact(Wish.LONGEST_REPEAT) + ".");
+                : Optional.of(
+                        Said.say(words, "field.repeat", "least", Wish.SHORTEST_REPEAT, "most", Wish.LONGEST_REPEAT));
     }
 
     private void buildTemplate() {

@@ -10,6 +10,7 @@ import jollyspindle.core.words.MotifWords;
 import jollyspindle.desktop.control.ChoiceField;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -68,7 +69,8 @@ final class LayerFields {
                     List.of(Layer.Space.values()),
                     layer.space(),
                     MotifWords::name,
-                    space -> change.accept(layer.with(space), "filling " + MotifWords.name(space))));
+                    space -> change.accept(
+                            layer.with(space), Said.say("step.filling", "space", MotifWords.name(space)))));
             if (layer.space() != Layer.Space.ALL) {
                 parts.add(() -> fields.choice(
                         "motif-cells",
@@ -113,7 +115,7 @@ final class LayerFields {
                             most,
                             rise -> set.repeatRising(rise.orElse(0))
                                     .ifPresent(repeat -> bench.design(
-                                            "rise of about " + bench.words().exact(rise.orElse(0)),
+                                            Said.say(bench.words(), "step.rise", "rise", rise.orElse(0)),
                                             l -> l.with(l.wish().withRepeat(Math.max(Wish.SHORTEST_REPEAT, repeat))))));
                 });
     }
@@ -141,7 +143,7 @@ final class LayerFields {
                 TemplateChoice::name,
                 chosen -> change.accept(
                         layer.withTemplate(Optional.of(chosen.template().id()), chosen.guideId()),
-                        "with " + chosen.template().name()));
+                        Said.say("step.with", "template", chosen.template().name())));
         return Labelled.of("Template", box.prompting("whichever suits"));
     }
 }

@@ -11,6 +11,7 @@ import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.List;
 import java.util.function.Function;
@@ -119,7 +120,10 @@ public final class MarkBench extends VBox {
                         this,
                         () -> isEmpty()
                                 ? ""
-                                : "exactly " + exact.apply(getTableRow().getItem()));
+                                : Said.say(
+                                        "exactly",
+                                        "reading",
+                                        exact.apply(getTableRow().getItem())));
             }
 
             @Override
@@ -150,7 +154,10 @@ public final class MarkBench extends VBox {
             return;
         }
         RunPlan run = bench.run().orElse(null);
-        heading.setText(bench.name(bench.selection().whereProperty().get()) + ": marks and placements");
+        heading.setText(Said.say(
+                "marks.head",
+                "where",
+                bench.name(bench.selection().whereProperty().get())));
         if (run == null) {
             note.setText("Once the quilt is measured and divided, the marks of this side stand here.");
             Gradually.rows(marks, List.of());
@@ -159,10 +166,14 @@ public final class MarkBench extends VBox {
             List<Mark> chalk = run.laidOut().marks().stream()
                     .filter(m -> m.by() == Mark.MarkedBy.CHALK)
                     .toList();
-            note.setText(Words.count(chalk.size(), Words.Thing.MARK) + " to make. The left end is the "
-                    + Words.start(run.id())
-                    + ". Lay the tape once; every reading is from the same zero. "
-                    + run.fit().map(bench.words()::instruction).orElse(""));
+            note.setText(Said.say(
+                    "marks.run",
+                    "marks",
+                    Words.count(chalk.size(), Words.Thing.MARK),
+                    "start",
+                    Words.start(run.id()),
+                    "instruction",
+                    run.fit().map(bench.words()::instruction).orElse("")));
             Gradually.rows(marks, run.laidOut().marks());
             Gradually.rows(placements, bench.plan().placements(run.id()));
         }
@@ -180,21 +191,25 @@ public final class MarkBench extends VBox {
         AreaSelection desk = bench.areas();
         AreaSelection.Looked looked = desk.lookedProperty().get();
         int pieces = desk.plan().map(p -> p.pieces().size()).orElse(1);
-        heading.setText(AreaWords.name(looked.id(), bench.plan().job().quilt())
-                + (pieces > 1 ? ", block " + looked.piece() + " of " + pieces : "") + ": marks and placements");
-        note.setText(Words.count(desk.marks().size(), Words.Thing.MARK)
-                + " to make. Read them along the lower edge from its left corner, and upwards from it."
-                + desk.turning()
-                        .map(turning -> " " + new AreaWords(bench.words()).finding(turning))
-                        .orElse("")
-                + desk.plan()
-                        .map(plan -> " "
-                                + new AreaWords(bench.words())
-                                        .stopCircles(
-                                                plan,
-                                                desk.letter(),
-                                                desk.design().part(desk.letter())))
-                        .orElse(""));
+        heading.setText(Said.say(
+                "marks.area-head",
+                "where",
+                AreaWords.name(looked.id(), bench.plan().job().quilt()),
+                "several",
+                pieces > 1,
+                "number",
+                looked.piece(),
+                "all",
+                pieces));
+        note.setText(Said.say(
+                "marks.area",
+                "marks",
+                Words.count(desk.marks().size(), Words.Thing.MARK),
+                "turning",
+                desk.turning().map(new AreaWords(bench.words())::finding),
+                "circles",
+                desk.plan().map(plan -> new AreaWords(bench.words())
+                        .stopCircles(plan, desk.letter(), desk.design().part(desk.letter())))));
         Gradually.rows(marks, desk.marks());
         Gradually.rows(placements, desk.placements());
     }

@@ -21,6 +21,7 @@ import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -99,14 +100,17 @@ public final class MeasureBench extends VBox {
                 () -> bench.job().tape(),
                 this::footObjection,
                 inches -> bench.editMachine(
-                        "foot " + bench.words().exact(inches.getAsDouble()),
+                        Said.say(bench.words(), "step.foot", "radius", inches.getAsDouble()),
                         machine -> machine.withFootRadius(inches.getAsDouble())));
         buildName();
         Choices.prepare(tape, "tape-scale", "How lengths are shown", List.of(TapeScale.values()), Words::name);
         tape.setOnAction(e -> {
             if (!showing && tape.getValue() != null) {
                 bench.edit(
-                        "tape in " + Words.name(tape.getValue()).toLowerCase(Locale.ROOT),
+                        Said.say(
+                                "step.tape",
+                                "scale",
+                                Words.name(tape.getValue()).toLowerCase(Locale.ROOT)),
                         job -> job.withTape(tape.getValue()));
             }
         });
@@ -176,19 +180,19 @@ public final class MeasureBench extends VBox {
         Choices.prepare(
                 box,
                 across ? "ease-across" : "ease-down",
-                "What " + sides + " are planned at, where they measure differently",
+                Said.say("measure.ease-purpose", "sides", sides),
                 List.of(Easing.values()),
                 Words::name);
         box.setOnAction(e -> {
             Easing chosen = box.getValue();
             if (!showing && chosen != null) {
                 bench.editQuilt(
-                        sides + " planned " + Words.name(chosen),
+                        Said.say("step.ease", "sides", sides, "how", Words.name(chosen)),
                         quilt -> quilt.with(quilt.easing().with(across ? Side.TOP : Side.LEFT, chosen)));
             }
         });
         easings.put(across, box);
-        return labelled("Plan " + sides, box, null);
+        return labelled(Said.say("measure.ease", "sides", sides), box, null);
     }
 
     private LengthField field(Dimension dimension) {
@@ -210,7 +214,11 @@ public final class MeasureBench extends VBox {
             case RESERVE -> "Outer reserve";
             case BATTING -> "Batting, widest gap";
             case CLEARANCE -> "Seam clearance";
-            case SEAM -> "Seam, " + dimension.side().map(Words::name).orElse("");
+            case SEAM ->
+                Said.say(
+                        "measure.seam",
+                        "side",
+                        dimension.side().map(Words::name).orElse(""));
             default -> Words.capital(dimension.side().map(Words::name).orElse(""));
         };
     }
@@ -232,15 +240,19 @@ public final class MeasureBench extends VBox {
     private Optional<String> footObjection(double inches) {
         return Machine.isFoot(inches)
                 ? Optional.empty()
-                : Optional.of("A foot's radius is at least " + Machine.SMALLEST_FOOT_RADIUS + " and at most "
-                        + bench.words().exact(Machine.LARGEST_FOOT_RADIUS)
-                        + ": measure from the needle to the outside of the foot.");
+                : Optional.of(Said.say(
+                        bench.words(),
+                        "field.foot",
+                        "least",
+                        String.valueOf(Machine.SMALLEST_FOOT_RADIUS),
+                        "most",
+                        Machine.LARGEST_FOOT_RADIUS));
     }
 
     private void measured(Dimension dimension, OptionalDouble inches) {
         String name = Words.name(dimension).toLowerCase(Locale.ROOT);
         if (inches.isEmpty()) {
-            bench.editQuilt(name + " not measured", quilt -> quilt.without(dimension));
+            bench.editQuilt(Said.say("step.not-measured", "what", name), quilt -> quilt.without(dimension));
             return;
         }
         bench.editQuilt(
@@ -257,7 +269,7 @@ public final class MeasureBench extends VBox {
         Runnable take = () -> {
             String typed = name.getText().strip();
             if (!typed.isEmpty() && typed.length() <= QuiltJob.LONGEST_NAME) {
-                bench.edit("name “" + typed + "”", job -> job.withName(typed));
+                bench.edit(Said.say("step.name", "name", typed), job -> job.withName(typed));
             } else {
                 name.setText(bench.job().name());
             }
@@ -270,8 +282,7 @@ public final class MeasureBench extends VBox {
         });
         name.textProperty().addListener(o -> {
             boolean wrong = name.getText().isBlank() || name.getText().strip().length() > QuiltJob.LONGEST_NAME;
-            nameSaid.setText(
-                    wrong ? "A name has 1 to " + QuiltJob.LONGEST_NAME + " characters; the last one stands." : "");
+            nameSaid.setText(wrong ? Said.say("field.job-name", "most", QuiltJob.LONGEST_NAME) : "");
             nameSaid.getStyleClass().setAll("label", wrong ? "refused" : "understood");
         });
     }

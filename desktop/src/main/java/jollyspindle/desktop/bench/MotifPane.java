@@ -21,6 +21,7 @@ import jollyspindle.desktop.control.StitchingPicture;
 import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -194,7 +195,7 @@ final class MotifPane extends VBox {
             item.setId("motif-copy-to-" + (to.strip() ? "strip-" : "border-") + to.number());
             item.setOnAction(e -> {
                 RunId run = bench.selection().whereProperty().get();
-                bench.edit("motifs copied to " + Words.decapital(name), job -> job.copying(run, to));
+                bench.edit(Said.say("step.copied-to", "where", name), job -> job.copying(run, to));
             });
             copy.getItems().add(item);
         }
@@ -348,7 +349,7 @@ final class MotifPane extends VBox {
             Button remove = new Button("Leave it out");
             remove.setId("motif-remove");
             remove.setOnAction(e -> {
-                bench.design(Words.decapital(MotifWords.name(layer.motif())) + " left out", l -> {
+                bench.design(Said.say("step.left-out", "motif", MotifWords.name(layer.motif())), l -> {
                     List<Layer> fewer = new ArrayList<>(layers());
                     fewer.remove(index);
                     return with(l, fewer);

@@ -6,6 +6,7 @@ import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -112,7 +113,8 @@ final class RulesPane extends VBox {
                         () -> bench.job().tape(),
                         inches -> inches >= 0 && inches <= Judging.MOST_TOLERANCE
                                 ? Optional.empty()
-                                : Optional.of("From 0 to " + bench.words().exact(Judging.MOST_TOLERANCE) + "."),
+                                : Optional.of(
+                                        Said.say(bench.words(), "field.from-zero", "most", Judging.MOST_TOLERANCE)),
                         inches -> edit(name, with, inches.getAsDouble()))
                 .compact();
         shows.add(
@@ -141,7 +143,7 @@ final class RulesPane extends VBox {
             } catch (NumberFormatException e) {
                 // Told below, like a number out of range.
             }
-            return Optional.of("“" + text.strip() + "” isn't a number from 0 to " + plain(most) + ".");
+            return Optional.of(Said.say("field.number-from-zero", "typed", text.strip(), "most", plain(most)));
         });
         shows.add(() -> field.show(plain(get.applyAsDouble(bench.job().judging()))));
         return field;

@@ -7,7 +7,6 @@ import jollyspindle.core.division.school.School;
 import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.division.school.SchoolType;
 import jollyspindle.core.division.school.SchoolTypes;
-import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
@@ -21,6 +20,7 @@ import jollyspindle.desktop.control.Keyboard;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.model.Scope;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.List;
 import java.util.Map;
@@ -75,8 +75,13 @@ final class RunPane extends VBox {
     Optional<String> divide(School school) {
         DividedRun run = run().orElseThrow();
         if (school.divide(run.run().length()).isEmpty()) {
-            return Optional.of("The run of " + bench.words().length(run.run().length()) + " has no room for "
-                    + new DivisionWords(bench.words()).school(school) + ", or they don't divide it.");
+            return Optional.of(Said.say(
+                    bench.words(),
+                    "field.no-room-for",
+                    "length",
+                    run.run().length(),
+                    "school",
+                    new DivisionWords(bench.words()).school(school)));
         }
         bench.dividing().divide(both(run.id(), school));
         return Optional.empty();
@@ -141,30 +146,24 @@ final class RunPane extends VBox {
     private String said(DividedRun run) {
         DivisionWords said = new DivisionWords(bench.words());
         Words words = bench.words();
-        StringBuilder text =
-                new StringBuilder(DivisionWords.explained(run.school().kind()));
-        text.append(" On the centre: ")
-                .append(DivisionWords.name(run.division().onCentre()))
-                .append('.');
-        double change = run.division().largestChange();
-        if (change > Tolerances.UNSAID) {
-            text.append(" Repeats change by up to ")
-                    .append(words.difference(change))
-                    .append('.');
-        }
         double rise = run.fit().map(f -> f.segment().height()).orElse(0.0);
-        run.middle().ifPresent(m -> text.append(" In the middle ")
-                .append(words.length(m.cell().width()))
-                .append(": ")
-                .append(said.space(m, rise))
-                .append('.'));
-        run.end().ifPresent(e -> text.append(" At each end ")
-                .append(words.length(e.cell().width()))
-                .append(": ")
-                .append(said.space(e, rise))
-                .append(corner(run, e.cell().width()))
-                .append('.'));
-        return text.toString();
+        return Said.say(
+                words,
+                "run.said",
+                "school",
+                DivisionWords.explained(run.school().kind()),
+                "centre",
+                DivisionWords.name(run.division().onCentre()),
+                "change",
+                run.division().largestChange(),
+                "middle",
+                run.middle().map(m -> m.cell().width()),
+                "inMiddle",
+                run.middle().map(m -> said.space(m, rise)),
+                "end",
+                run.end().map(e -> e.cell().width()),
+                "atEnd",
+                run.end().map(e -> said.space(e, rise) + corner(run, e.cell().width())));
     }
 
     /** What the corner could do with the end pieces. */
@@ -183,22 +182,19 @@ final class RunPane extends VBox {
                                 end,
                                 template.stitchedRadius(bench.job().machine()),
                                 run.run().room()));
-        return arc.map(a -> "; one arc astride the mitre with its feet there "
-                        + (a.overRoom() <= 0 ? "clears the edge by " : "would stand past the room by ")
-                        + bench.words().difference(a.overRoom()))
+        return arc.map(a -> Said.say(bench.words(), "run.astride", "over", a.overRoom()))
                 .orElse("");
     }
 
     private void showPins(ByHand hand) {
         String pins = new TreeMap<>(hand.pins())
                 .entrySet().stream()
-                        .map(p ->
-                                "valley " + p.getKey() + " at " + bench.words().length(p.getValue()))
+                        .map(p -> Said.say(bench.words(), "run.pin", "number", p.getKey(), "place", p.getValue()))
                         .collect(Collectors.joining(", "));
         pinned.setText(
                 pins.isEmpty()
                         ? "Drag a valley on the tape, or point at it there and press Enter."
-                        : "Pinned: " + pins + ".");
+                        : Said.say("run.pinned", "pins", pins));
         free.setDisable(hand.pins().isEmpty());
         free.setOnAction(e -> divide(new ByHand(hand.count(), Map.of())));
     }

@@ -30,6 +30,7 @@ import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.form.ParamForm;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -148,10 +149,11 @@ final class SchoolFields {
                 int number = Integer.parseInt(typed);
                 return number >= param.least() && number <= param.most()
                         ? pane.divide(with.apply(number))
-                        : Optional.of("“" + typed + "”: type a whole number from " + (int) param.least() + " to "
-                                + (int) param.most() + ".");
+                        : Optional.of(
+                                Said.say("field.whole", "typed", typed, "least", (int) param.least(), "most", (int)
+                                        param.most()));
             } catch (NumberFormatException e) {
-                return Optional.of("“" + typed + "” isn't a whole number.");
+                return Optional.of(Said.say("field.not-whole", "typed", typed));
             }
         });
         field.show("" + param.of(now));
@@ -161,8 +163,13 @@ final class SchoolFields {
     private Optional<String> lengthObjection(double inches) {
         return QuiltRules.isLength(inches)
                 ? Optional.empty()
-                : Optional.of("At least " + QuiltRules.SMALLEST + " and at most "
-                        + bench.words().exact(QuiltRules.LONGEST) + ".");
+                : Optional.of(Said.say(
+                        bench.words(),
+                        "field.at-least",
+                        "least",
+                        String.valueOf(QuiltRules.SMALLEST),
+                        "most",
+                        QuiltRules.LONGEST));
     }
 
     private Node length(String id, String name, double now, DoubleFunction<School> with) {
@@ -175,8 +182,7 @@ final class SchoolFields {
                         inches -> lengthObjection(inches)
                                 .or(() -> with.apply(inches).divide(length).isPresent()
                                         ? Optional.empty()
-                                        : Optional.of("So many of that length have no room on "
-                                                + bench.words().length(length) + ".")),
+                                        : Optional.of(Said.say(bench.words(), "field.no-room-on", "length", length))),
                         inches -> pane.divide(with.apply(inches.getAsDouble())).ifPresent(pane::refuse))
                 .compact();
         field.show(OptionalDouble.of(now));
@@ -200,7 +206,8 @@ final class SchoolFields {
                 schools,
                 now,
                 s -> s.divide(length)
-                                .map(d -> d.count() + " of " + bench.words().length(d.repeat()) + ": ")
+                                .map(d -> Said.say(
+                                        bench.words(), "run.repeats-of", "count", d.count(), "repeat", d.repeat()))
                                 .orElse("")
                         + said.school(s).replace("repeats of ", ""),
                 s -> s);
@@ -220,8 +227,10 @@ final class SchoolFields {
                 spreads,
                 fudged.spread(),
                 s -> s instanceof Spread.RoundCentre round
-                        ? round.repeats() + " about the centre"
-                        : s instanceof Spread.Chosen chosen ? "repeats " + numbers(chosen) : "all repeats",
+                        ? Said.say("run.about-centre", "repeats", round.repeats())
+                        : s instanceof Spread.Chosen chosen
+                                ? Said.say("run.these", "numbers", numbers(chosen))
+                                : "all repeats",
                 s -> new Fudged(fudged.repeat(), fudged.count(), s));
         TypedField chosen = new TypedField("run-chosen", "or these repeats", text -> {
             Set<Integer> numbers = new TreeSet<>();
@@ -262,7 +271,7 @@ final class SchoolFields {
                 List.<MiddleOption>of(),
                 o -> said.space(o.figure(), rise)
                         + (o.overRoom() > Tolerances.ROUNDING
-                                ? ", " + bench.words().difference(o.overRoom()) + " past the room"
+                                ? Said.say(bench.words(), "run.past-room", "over", o.overRoom())
                                 : ""));
         // Each is the run divided once more.
         work.ask(() -> MiddleOption.of(group.set(), run, edges), options -> {
@@ -287,9 +296,9 @@ final class SchoolFields {
                 && bench.job().template(arc.templateId()).isEmpty()) {
             Optional<Template> copy = bench.shelf().template(arc.templateId());
             RunId id = pane.run().orElseThrow().id();
-            copy.ifPresent(template ->
-                    bench.edit(template.name() + " in the middle", (QuiltJob job) -> job.withTemplate(template)
-                            .choosing(pane.both(id, next))));
+            copy.ifPresent(template -> bench.edit(
+                    Said.say("step.middle", "template", template.name()),
+                    (QuiltJob job) -> job.withTemplate(template).choosing(pane.both(id, next))));
             return;
         }
         pane.divide(next).ifPresent(pane::refuse);

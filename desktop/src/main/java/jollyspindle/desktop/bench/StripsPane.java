@@ -17,6 +17,7 @@ import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.List;
 import java.util.Locale;
@@ -71,7 +72,7 @@ final class StripsPane extends VBox {
         remove.setId("strip-remove");
         remove.setOnAction(e -> {
             GroupId gone = edited;
-            bench.edit("strip " + gone.number() + " taken out", job -> job.withoutStrip(gone));
+            bench.edit(Said.say("step.strip-out", "number", gone.number()), job -> job.withoutStrip(gone));
         });
         getChildren()
                 .addAll(
@@ -96,7 +97,7 @@ final class StripsPane extends VBox {
         int next = LastingNumbers.next(quilt.numbers().strips());
         Strip strip = across
                 ? new Strip(
-                        "Strip " + next,
+                        Said.say("strip.name", "number", next),
                         Strip.Kind.SASHING,
                         new Point(-wide / 2, -width / 2),
                         0,
@@ -104,7 +105,7 @@ final class StripsPane extends VBox {
                         width,
                         OptionalDouble.empty())
                 : new Strip(
-                        "Strip " + next,
+                        Said.say("strip.name", "number", next),
                         Strip.Kind.SASHING,
                         new Point(-width / 2, high / 2),
                         -Math.PI / 2,
@@ -112,7 +113,7 @@ final class StripsPane extends VBox {
                         width,
                         OptionalDouble.empty());
         edited = GroupId.strip(next);
-        bench.editQuilt("strip " + next + " added", q -> q.adding(strip));
+        bench.editQuilt(Said.say("step.strip-added", "number", next), q -> q.adding(strip));
         if (bench.plan().shape().isPresent()) {
             bench.selection().choose(RunId.strip(next));
         }
@@ -167,9 +168,9 @@ final class StripsPane extends VBox {
         TypedField name = new TypedField("strip-name", "Name", text -> {
             String typed = text.strip();
             if (typed.isEmpty() || typed.length() > Strip.LONGEST_NAME) {
-                return Optional.of("A name has 1 to " + Strip.LONGEST_NAME + " characters.");
+                return Optional.of(Said.say("field.name", "most", Strip.LONGEST_NAME));
             }
-            edit("named “" + typed + "”", s -> s.withName(typed));
+            edit(Said.say("step.named", "name", typed), s -> s.withName(typed));
             return Optional.empty();
         });
         name.show(strip.name());
@@ -185,7 +186,7 @@ final class StripsPane extends VBox {
                 double degrees =
                         Double.parseDouble(text.strip().replace(',', '.').replace('−', '-'));
                 if (Math.abs(degrees) <= 360) {
-                    edit("runs at " + text.strip() + "°", s -> s.withAngle(Math.toRadians(degrees)));
+                    edit(Said.say("step.runs-at", "angle", text.strip()), s -> s.withAngle(Math.toRadians(degrees)));
                     return Optional.empty();
                 }
             } catch (NumberFormatException e) {
@@ -239,7 +240,7 @@ final class StripsPane extends VBox {
                 ? this::overZero
                 : inches -> Math.abs(inches) <= QuiltRules.LONGEST
                         ? Optional.empty()
-                        : Optional.of("At most " + bench.words().exact(QuiltRules.LONGEST) + " either way.");
+                        : Optional.of(Said.say(bench.words(), "field.either-way", "most", QuiltRules.LONGEST));
         LengthField field = new LengthField(
                         id,
                         name,
@@ -258,8 +259,13 @@ final class StripsPane extends VBox {
     private Optional<String> overZero(double inches) {
         return QuiltRules.isLength(inches)
                 ? Optional.empty()
-                : Optional.of("It must be at least " + QuiltRules.SMALLEST + " and at most "
-                        + bench.words().exact(QuiltRules.LONGEST) + ".");
+                : Optional.of(Said.say(
+                        bench.words(),
+                        "field.must-be",
+                        "least",
+                        String.valueOf(QuiltRules.SMALLEST),
+                        "most",
+                        QuiltRules.LONGEST));
     }
 
     private static String plain(double value) {

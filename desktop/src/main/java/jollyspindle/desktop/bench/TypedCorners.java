@@ -6,6 +6,7 @@ import jollyspindle.core.measure.LengthReading;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -35,8 +36,7 @@ record TypedCorners(Words words, double far) {
             }
             String[] both = one.strip().split("\\s*,\\s*");
             if (both.length != 2) {
-                return Optional.of("“" + one.strip() + "” isn't a corner: type two lengths with a comma"
-                        + " between them, and a semicolon after each corner, as in 3, 4 1/2; 6, -2; 0, 0.");
+                return Optional.of(Said.say("field.corner", "typed", one.strip()));
             }
             double[] at = new double[2];
             for (int i = 0; i < 2; i++) {
@@ -46,7 +46,7 @@ record TypedCorners(Words words, double far) {
                 }
                 at[i] = ((LengthReading.Understood) read).inches();
                 if (Math.abs(at[i]) > far) {
-                    return Optional.of("“" + both[i] + "” is too far: at most " + words.exact(far) + ".");
+                    return Optional.of(Said.say(words, "field.too-far", "typed", both[i], "most", far));
                 }
             }
             corners.add(new Point(at[0], at[1]));

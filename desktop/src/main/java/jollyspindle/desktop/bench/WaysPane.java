@@ -14,6 +14,7 @@ import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Scope;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.Collections;
 import java.util.IdentityHashMap;
@@ -100,15 +101,7 @@ final class WaysPane extends VBox {
         button.getStyleClass().add("zero-button");
         button.setToggleGroup(together);
         button.setSelected(scope == bench.selection().scopeProperty().get());
-        Tip.on(
-                button,
-                "What is chosen below holds for "
-                        + switch (scope) {
-                            case ALL -> "all four sides";
-                            case OPPOSITE -> "this side and the one opposite";
-                            case ONE -> "this side alone";
-                            case PICKED -> "the sides that are picked";
-                        });
+        Tip.on(button, Said.say("ways.scope", "scope", scope.name().toLowerCase(Locale.ROOT)));
         button.setOnAction(e -> {
             button.setSelected(true);
             bench.selection().scopeProperty().set(scope);
@@ -154,7 +147,7 @@ final class WaysPane extends VBox {
         boolean on = bench.comparison().shownProperty().get();
         compare.setVisible(marked > 1);
         compare.setManaged(marked > 1);
-        compare.setText(on ? "Back to the quilt" : "Compare these " + marked + " side by side");
+        compare.setText(on ? "Back to the quilt" : Said.say("ways.compare", "number", marked));
         for (Node node : cards.getChildren()) {
             if (node instanceof StackPane pane && pane.getChildren().get(1) instanceof CheckBox box) {
                 box.setSelected(bench.comparison().ways().contains(((Candidate) box.getUserData()).schools()));
@@ -242,7 +235,7 @@ final class WaysPane extends VBox {
         box.setId("compare-" + card.getId());
         box.setUserData(candidate);
         Tip.on(box, "Compare this way with others, side by side");
-        box.setAccessibleText("Compare " + card.getAccessibleText());
+        box.setAccessibleText(Said.say("ways.compare-one", "way", card.getAccessibleText()));
         box.setOnAction(e -> bench.comparison().take(candidate, box.isSelected()));
         StackPane.setAlignment(box, Pos.TOP_RIGHT);
         StackPane.setMargin(box, new Insets(28, 8, 0, 0));

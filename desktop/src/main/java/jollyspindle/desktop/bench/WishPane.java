@@ -13,6 +13,7 @@ import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -61,7 +62,9 @@ final class WishPane extends VBox {
                     case ODD -> "odd: crown on centre";
                     case EVEN -> "even: valley on centre";
                 });
-        Choices.onChoice(parity, chosen -> edit("counts " + DivisionWords.name(chosen), w -> w.with(chosen)));
+        Choices.onChoice(
+                parity,
+                chosen -> edit(Said.say("step.parity", "which", DivisionWords.name(chosen)), w -> w.with(chosen)));
         shortest = length("wish-shortest", "Repeat not under", true, (w, l) -> w.withRange(l, w.longest()));
         longest = length("wish-longest", "Repeat not over", true, (w, l) -> w.withRange(w.shortest(), l));
         increment = length("wish-increment", "Stencil marks every", false, (w, l) -> w.withIncrement(l.getAsDouble()));
@@ -80,7 +83,7 @@ final class WishPane extends VBox {
         tie.setOnAction(e -> {
             TieChoice chosen = tie.getValue();
             if (!showing && chosen != null) {
-                bench.editLayout("counts " + chosen.name(), layout -> layout.with(chosen.tie()));
+                bench.editLayout(Said.say("step.tie", "which", chosen.name()), layout -> layout.with(chosen.tie()));
             }
         });
         tieBox = Labelled.of("Counts follow", tie);
@@ -103,7 +106,9 @@ final class WishPane extends VBox {
         return new TypedField(id, name, text -> {
             String typed = text.strip();
             if (typed.isEmpty()) {
-                edit(name.toLowerCase(Locale.ROOT) + " as it comes", w -> change.apply(w, OptionalInt.empty()));
+                edit(
+                        Said.say("step.any-count", "what", name.toLowerCase(Locale.ROOT)),
+                        w -> change.apply(w, OptionalInt.empty()));
                 return Optional.empty();
             }
             try {
@@ -115,8 +120,7 @@ final class WishPane extends VBox {
             } catch (NumberFormatException e) {
                 // Told below, like a number out of range.
             }
-            return Optional.of("“" + typed + "” isn't a whole number from 1 to " + Counts.MOST
-                    + ". Leave it empty if any count will do.");
+            return Optional.of(Said.say("field.count", "typed", typed, "most", Counts.MOST));
         });
     }
 
@@ -140,8 +144,8 @@ final class WishPane extends VBox {
             return Optional.empty();
         } catch (IllegalArgumentException e) {
             Words words = bench.words();
-            return Optional.of("Repeats lie between " + words.exact(Wish.SHORTEST_REPEAT) + " and "
-                    + words.exact(Wish.LONGEST_REPEAT) + ", the shortest under the longest.");
+            return Optional.of(
+                    Said.say(words, "field.repeats", "least", Wish.SHORTEST_REPEAT, "most", Wish.LONGEST_REPEAT));
         }
     }
 
@@ -186,7 +190,7 @@ final class WishPane extends VBox {
                 for (Tie.Ratio ratio : Tie.Ratio.values()) {
                     choices.add(new TieChoice(
                             Optional.of(new Tie(group.number(), inside.number(), ratio)),
-                            DivisionWords.name(ratio) + " border " + inside.number()));
+                            Said.say("wish.tie", "how", DivisionWords.name(ratio), "number", inside.number())));
                 }
             }
         }

@@ -14,9 +14,11 @@ import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.look.Palette;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.ContentDisplay;
@@ -69,8 +71,14 @@ public final class CandidateCard extends ToggleButton {
         flag.getStyleClass().add("chosen-flag");
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Label numbers = new Label("repeats " + words.repeats(candidate)
-                + (candidate.runs().stream().anyMatch(r -> r.fit().isPresent()) ? "; " + words.rise(candidate) : ""));
+        Label numbers = new Label(Said.say(
+                "way.repeats",
+                "repeats",
+                words.repeats(candidate),
+                "rise",
+                Optional.of(candidate)
+                        .filter(c -> c.runs().stream().anyMatch(r -> r.fit().isPresent()))
+                        .map(words::rise)));
         numbers.setWrapText(true);
         numbers.getStyleClass().add("reason");
         DividedRun shown = shown(candidate, bench.selection().whereProperty().get());
@@ -82,8 +90,9 @@ public final class CandidateCard extends ToggleButton {
                     .map(words::reason)
                     .collect(Collectors.joining("; "));
             if (!said.isEmpty()) {
-                Label label =
-                        new Label((tone == Reason.Tone.WARNING ? "Take care: " + said : Words.capital(said)) + ".");
+                Label label = new Label(
+                        (tone == Reason.Tone.WARNING ? Said.say("way.care", "reasons", said) : Words.capital(said))
+                                + ".");
                 label.setWrapText(true);
                 label.getStyleClass()
                         .add(
@@ -97,8 +106,18 @@ public final class CandidateCard extends ToggleButton {
         content.setMaxWidth(picture);
         setGraphic(content);
         setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
-        setAccessibleText((best ? "Best: " : "") + words.kind(candidate) + ", " + words.counts(candidate) + ", repeats "
-                + words.repeats(candidate) + "; " + words.reasons(candidate));
+        setAccessibleText(Said.say(
+                "way.all",
+                "best",
+                best,
+                "kind",
+                words.kind(candidate),
+                "counts",
+                words.counts(candidate),
+                "repeats",
+                words.repeats(candidate),
+                "reasons",
+                words.reasons(candidate)));
         Tip.on(this, () -> words.sentence(candidate) + "\n" + exactly(candidate, bench));
         setOnAction(e -> {
             setSelected(true);

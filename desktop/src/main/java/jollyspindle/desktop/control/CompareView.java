@@ -16,6 +16,7 @@ import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.look.Palette;
 import jollyspindle.desktop.model.Way;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.List;
 import java.util.function.Function;
@@ -112,7 +113,8 @@ public final class CompareView extends VBox {
             Way way = ways.get(i);
             Button use = new Button("Use this way");
             use.setId("use-" + (i + 1));
-            use.setAccessibleText("Use " + said.kind(way.candidate()) + ", " + said.counts(way.candidate()));
+            use.setAccessibleText(
+                    Said.say("way.use", "kind", said.kind(way.candidate()), "counts", said.counts(way.candidate())));
             use.setMaxWidth(Double.MAX_VALUE);
             use.setPrefWidth(100);
             HBox.setHgrow(use, Priority.ALWAYS);
@@ -146,11 +148,14 @@ public final class CompareView extends VBox {
                 row,
                 "On a tick",
                 ways,
-                c -> c.runs().stream()
+                c -> Said.say(
+                        "way.on-tick",
+                        "on",
+                        c.runs().stream()
                                 .mapToInt(r -> r.onTick(bench.plan().job().tape()))
-                                .sum()
-                        + " of "
-                        + c.runs().stream().mapToInt(DividedRun::marksBetween).sum() + " marks");
+                                .sum(),
+                        "all",
+                        c.runs().stream().mapToInt(DividedRun::marksBetween).sum()));
         line(
                 row,
                 "Placements",

@@ -2,9 +2,9 @@ package jollyspindle.desktop.control;
 
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
@@ -43,7 +43,7 @@ public class EntryFields {
                 // Told below, as a number out of range is.
             }
             return Optional.of(
-                    String.format(Locale.ROOT, "“%s”: type %.0f to %.0f; %s.", text.strip(), least, most, hint));
+                    Said.say("field.degrees", "typed", text.strip(), "least", least, "most", most, "hint", hint));
         });
         double degrees = Math.rint(Math.toDegrees(now) * 100) / 100;
         field.show(degrees == Math.rint(degrees) ? Long.toString(Math.round(degrees)) : Double.toString(degrees));
@@ -72,8 +72,7 @@ public class EntryFields {
                                         d -> take.accept(OptionalDouble.of(d)),
                                         bench.words()::exact)
                                 .map(Words::capital)
-                        : Optional.of("Between " + bench.words().exact(least) + " and "
-                                + bench.words().exact(most) + "."),
+                        : Optional.of(Said.say(bench.words(), "field.between", "least", least, "most", most)),
                 take);
         field.show(now);
         return field;
@@ -95,7 +94,7 @@ public class EntryFields {
             } catch (NumberFormatException e) {
                 // Told below, as a number out of range is.
             }
-            return Optional.of("“" + text.strip() + "”: type a whole number from " + least + " to " + most + ".");
+            return Optional.of(Said.say("field.whole", "typed", text.strip(), "least", least, "most", most));
         });
         field.show(Integer.toString(now));
         return field;
@@ -130,8 +129,8 @@ public class EntryFields {
                 goes = middle;
             }
         }
-        return Optional.of(why.get() + "; " + said.apply(goes * unit) + " is the " + (asked > good ? "most" : "least")
-                + " that goes.");
+        return Optional.of(Said.say(
+                "field.too-much", "why", why.get(), "number", said.apply(goes * unit), "greater", asked > good));
     }
 
     public static Node check(String id, String name, boolean now, Consumer<Boolean> take) {

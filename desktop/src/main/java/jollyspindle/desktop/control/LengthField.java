@@ -4,6 +4,7 @@ import jollyspindle.core.measure.Fractions;
 import jollyspindle.core.measure.LengthParser;
 import jollyspindle.core.measure.LengthReading;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.desktop.words.Said;
 
 import java.util.List;
 import java.util.Optional;
@@ -155,7 +156,7 @@ public final class LengthField extends VBox implements Renewable {
     private void tell() {
         if (field.getText().isBlank()) {
             refused = !mayBeEmpty && value.isPresent();
-            say(refused ? "Nothing typed." + lastGood() : "", refused);
+            say(refused ? Said.say("field.nothing-typed", "good", lastGood()) : "", refused);
             return;
         }
         LengthReading reading = LengthParser.parse(field.getText(), tape.get());
@@ -174,7 +175,9 @@ public final class LengthField extends VBox implements Renewable {
     }
 
     private String lastGood() {
-        return value.isPresent() ? " " + Fractions.exact(value.getAsDouble(), tape.get()) + " stands." : "";
+        return value.isPresent()
+                ? Said.say("field.stands", "good", Fractions.exact(value.getAsDouble(), tape.get()))
+                : "";
     }
 
     private void say(String text, boolean wrong) {

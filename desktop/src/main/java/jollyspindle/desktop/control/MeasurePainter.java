@@ -10,6 +10,7 @@ import jollyspindle.core.words.Words;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.look.Palette;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.List;
 import javafx.geometry.VPos;
@@ -79,7 +80,10 @@ final class MeasurePainter {
             // Beyond the crowns, where the stitching leaves room; on a narrow one in its middle.
             double share = depth * view.scale() < 26 ? 0.5 : 0.68;
             if (depth * view.scale() > 14) {
-                depth(bench.words().exact(depth) + " deep", middle.plus(inward.times(-inside - depth * share)), side);
+                depth(
+                        Said.say(bench.words(), "table.deep", "depth", depth),
+                        middle.plus(inward.times(-inside - depth * share)),
+                        side);
             }
             inside += depth;
         }

@@ -6,11 +6,13 @@ import jollyspindle.core.placement.Registration;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.shelf.ArcFit;
+import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.PlacementWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.List;
 import java.util.Optional;
@@ -157,19 +159,33 @@ public final class PlacementCallout extends ScrollPane {
     private void fit(RunPlan run, ArcFit fit) {
         Words words = bench.words();
         CircularSegment segment = fit.segment();
-        arc.setText(bench.plan()
-                        .job()
-                        .arc(run.id().group())
-                        .map(t -> t.name() + " stitches radius "
-                                + words.length(
-                                        t.stitchedRadius(bench.plan().job().machine())) + ": ")
-                        .orElse("")
-                + "span " + words.length(segment.chord()) + ", rise " + words.length(segment.height()) + ", sweep "
-                + Words.degrees(segment.sweep()) + (fit.parts() > 1 ? ", in " + fit.parts() + " placements" : ""));
+        Optional<ArcTemplate> template = bench.plan().job().arc(run.id().group());
+        arc.setText(Said.say(
+                bench.words(),
+                "callout.arc",
+                "template",
+                template.map(ArcTemplate::name),
+                "radius",
+                template.map(t -> t.stitchedRadius(bench.plan().job().machine())),
+                "span",
+                segment.chord(),
+                "rise",
+                segment.height(),
+                "sweep",
+                segment.sweep(),
+                "parts",
+                fit.parts()));
         Tip.on(
                 arc,
-                "Exactly: radius " + words.exactly(segment.radius()) + ", span " + words.exactly(segment.chord())
-                        + ", rise " + words.exactly(segment.height()));
+                Said.say(
+                        words,
+                        "callout.exactly",
+                        "radius",
+                        segment.radius(),
+                        "span",
+                        segment.chord(),
+                        "rise",
+                        segment.height()));
         room.setText(words.room(fit));
         room.getStyleClass().setAll("label", fit.fitsRoom() ? "reason-good" : "reason-warning");
         register.setText(words.instruction(fit));
@@ -194,7 +210,7 @@ public final class PlacementCallout extends ScrollPane {
         }
         int index = all.indexOf(placement);
         title.setText(Words.name(placement));
-        count.setText((index + 1) + " of " + all.size());
+        count.setText(Said.say("of", "number", index + 1, "all", all.size()));
         boolean onSeam = placement.registration() instanceof Registration.OnSeam;
         turn.setText(new PlacementWords(bench.words())
                         .lying(
@@ -202,10 +218,17 @@ public final class PlacementCallout extends ScrollPane {
                                 placement,
                                 index > 0 ? Optional.of(all.get(index - 1)) : Optional.empty())
                 + (onSeam ? "" : "; " + bench.words().registration(placement)) + ".");
-        path.setText("Start " + MotifWords.at(placement.start()) + "; stop " + MotifWords.at(placement.end())
-                + (placement.sweep() == 0 || placement.curves().size() > 1
-                        ? ""
-                        : "; sweep " + Words.degrees(Math.abs(placement.sweep())))
-                + MotifWords.passes(placement.of()));
+        path.setText(Said.say(
+                "callout.path",
+                "start",
+                MotifWords.at(placement.start()),
+                "end",
+                MotifWords.at(placement.end()),
+                "swept",
+                placement.sweep() != 0 && placement.curves().size() == 1,
+                "sweep",
+                Math.abs(placement.sweep()),
+                "passes",
+                MotifWords.passes(placement.of())));
     }
 }

@@ -16,6 +16,7 @@ import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Gesture;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.Comparator;
 import java.util.List;
@@ -196,7 +197,7 @@ public final class ProtractorTape extends Pane {
                     }
                     takenName = moved.turn() == takenMotif.turn()
                             ? AreaSelection.named(moved)
-                            : "the first arm at " + Words.degrees(moved.turn());
+                            : Said.say("step.turn", "angle", moved.turn());
                     desk.preview(gesture, design);
                 }));
         e.consume();
@@ -263,10 +264,14 @@ public final class ProtractorTape extends Pane {
         ticks(g, p);
         desk.rays().forEach(ray -> ray(g, p, ray));
         String said = desk.ray()
-                .map(r -> Words.capital(new AreaWords(bench.words()).text(r)) + "; turned " + Words.degrees(r.angle()))
+                .map(r -> Said.say(
+                        "protractor.ray",
+                        "ray",
+                        Words.capital(new AreaWords(bench.words()).text(r)),
+                        "angle",
+                        r.angle()))
                 .orElse(Words.count(desk.rays().size(), Words.Thing.RAY));
-        setAccessibleText("Protractor tape. " + said
-                + ". Left and right step from ray to ray, plus and minus change the arms, Shift and arrows turn them.");
+        setAccessibleText(Said.say("protractor", "said", said));
     }
 
     private void band(GraphicsContext g, Palette p) {

@@ -19,6 +19,7 @@ import jollyspindle.desktop.look.Palette;
 import jollyspindle.desktop.model.Knob;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.List;
 import java.util.Optional;
@@ -282,7 +283,8 @@ final class QuiltPainter {
             return;
         }
         // In a piece of the middle two readings tell where it is, said on the side where no tape lies.
-        String both = along + ", " + mark.height().text() + " up";
+        String both =
+                Said.say("table.up", "along", along, "height", mark.height().text());
         String line = name + " · " + both;
         if (2 * half(line) < piece.get().cloth().outline().box().width() * view.scale()) {
             boolean above = mark.place().y() > piece.get().cloth().centre().y();

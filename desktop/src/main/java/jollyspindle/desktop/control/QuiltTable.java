@@ -14,6 +14,7 @@ import jollyspindle.desktop.model.Gesture;
 import jollyspindle.desktop.model.Knob;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.Comparator;
 import java.util.List;
@@ -119,7 +120,7 @@ public final class QuiltTable extends Pane {
                 if (handleTip == null) {
                     handleTip = new Tooltip();
                 }
-                handleTip.setText("Drag: " + h.name());
+                handleTip.setText(Said.say("table.drag", "what", h.name()));
                 Tooltip.install(this, handleTip);
             });
             // A knob may stand on a mark, which is still what is pointed at.

@@ -14,6 +14,7 @@ import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -296,17 +297,21 @@ public final class RegionMap extends VBox {
                 && !bench.areas().isLooked());
         String text = bench.plan()
                 .run(run)
-                .map(r -> r.division().count() + " of "
-                        + words.length(r.division().repeat()))
+                .map(r -> Said.say(
+                        words,
+                        "region.repeats",
+                        "count",
+                        r.division().count(),
+                        "repeat",
+                        r.division().repeat()))
                 .orElse("not planned yet");
         ((Label) ((VBox) button.getGraphic()).getChildren().get(1)).setText(text);
         Tip.on(
                 button,
                 bench.plan()
                         .run(run)
-                        .map(r -> "Repeats of exactly "
-                                + words.exactly(r.division().repeat())
-                                + ". Click to show this run on the tape, twice to show it large")
+                        .map(r -> Said.say(
+                                words, "region.tip", "repeat", r.division().repeat()))
                         .orElse("Click to show this run, twice to show it large"));
         button.setAccessibleText(bench.name(run) + ", " + text);
     }

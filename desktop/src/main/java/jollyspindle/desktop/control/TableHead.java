@@ -7,6 +7,7 @@ import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.AreaSelection;
 import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.material2.Material2AL;
 import org.kordamp.ikonli.material2.Material2MZ;
@@ -65,20 +66,19 @@ public final class TableHead extends HBox {
         Box box = bench.areas().piece().map(p -> p.cloth().seam().box()).orElse(null);
         AreaSelection.Looked looked = bench.areas().lookedProperty().get();
         return AreaWords.name(looked.id(), bench.plan().job().quilt())
-                + (pieces > 1 ? ", block " + looked.piece() + " of " + pieces : "")
+                + (pieces > 1 ? Said.say("head.block", "number", looked.piece(), "all", pieces) : "")
                 + (box == null
                         ? ""
                         : bench.areas().area().orElse(null) instanceof Area.Medallion
-                                ? ", " + words.length(box.width()) + " across"
-                                : ", " + words.length(box.width()) + " by " + words.length(box.height()));
+                                ? Said.say(words, "head.across", "width", box.width())
+                                : Said.say(words, "head.by", "width", box.width(), "height", box.height()));
     }
 
     private String size() {
         return bench.plan()
                 .shape()
                 .flatMap(shape -> shape.find(bench.selection().whereProperty().get()))
-                .map(run -> ", " + bench.words().length(run.length()) + " by "
-                        + bench.words().length(run.depth()))
+                .map(run -> Said.say(bench.words(), "head.by", "width", run.length(), "height", run.depth()))
                 .orElse(", not measured yet");
     }
 

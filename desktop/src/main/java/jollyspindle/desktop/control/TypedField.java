@@ -1,5 +1,7 @@
 package jollyspindle.desktop.control;
 
+import jollyspindle.desktop.words.Said;
+
 import java.util.Optional;
 import java.util.function.Function;
 import javafx.scene.Node;
@@ -86,7 +88,7 @@ public final class TypedField extends VBox implements Renewable {
             return;
         }
         said.setText(take.apply(field.getText())
-                .map(wrong -> wrong + (good.isEmpty() ? "" : " " + good + " stands."))
+                .map(wrong -> wrong + (good.isEmpty() ? "" : Said.say("field.stands", "good", good)))
                 .orElse(""));
         field.setAccessibleHelp(said.getText());
     }

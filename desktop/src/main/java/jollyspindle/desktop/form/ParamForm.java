@@ -9,6 +9,7 @@ import jollyspindle.desktop.control.EntryFields;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -197,8 +198,16 @@ public final class ParamForm<M> extends EntryFields {
             } catch (NumberFormatException e) {
                 // Told below, as a number out of range is.
             }
-            return Optional.of("“" + text + "”: type an odd number from " + (int) param.least() + " to "
-                    + (int) param.most() + ", " + words.hint(param) + ".");
+            return Optional.of(Said.say(
+                    "field.odd",
+                    "typed",
+                    text,
+                    "least",
+                    (int) param.least(),
+                    "most",
+                    (int) param.most(),
+                    "hint",
+                    words.hint(param)));
         }
 
         @Override

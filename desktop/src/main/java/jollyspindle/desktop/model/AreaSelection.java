@@ -17,7 +17,7 @@ import jollyspindle.core.quilt.PieceId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.words.AreaWords;
-import jollyspindle.core.words.Words;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -293,7 +293,7 @@ public final class AreaSelection {
         counted().filter(AreaMotif.Arms.class::isInstance).ifPresent(motif -> {
             double turn = RayMove.turned(motif.turn() + by);
             with(((AreaMotif.Arms) motif).withTurn(turn))
-                    .ifPresent(d -> design("the first arm at " + Words.degrees(turn), d));
+                    .ifPresent(d -> design(Said.say("step.turn", "angle", turn), d));
         });
     }
 

@@ -9,6 +9,7 @@ import jollyspindle.core.quilt.RegionId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.shelf.Shelf;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.desktop.words.Said;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.job.JobFile;
 import jollyspindle.files.shelf.ShelfFile;
@@ -96,7 +97,7 @@ final class PlanMaker {
             return fault.getMessage();
         }
         if (fault instanceof TooManyLinesException) {
-            return "That can't be: " + fault.getMessage() + ".";
+            return Said.say("refused", "why", fault.getMessage());
         }
         if (fault instanceof CancellationException || fault instanceof InterruptedException) {
             return "Stopped.";

@@ -20,6 +20,7 @@ import jollyspindle.core.shelf.Shelf;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.words.Said;
 import jollyspindle.files.FileStamp;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.job.JobFile;
@@ -257,7 +258,7 @@ public final class Workbench {
         } catch (IllegalArgumentException e) {
             // Fields refuse what can't be; what comes through all the same goes no further.
             LOG.log(Level.INFO, "refused", e);
-            keeper.refuse("That can't be: " + e.getMessage() + ". Nothing was changed.");
+            keeper.refuse(Said.say("refused-unchanged", "why", e.getMessage()));
             return false;
         } catch (IndexOutOfBoundsException e) {
             // What was to be changed has been taken out meanwhile.
@@ -273,18 +274,21 @@ public final class Workbench {
 
     /** Uses an edge of a template for the border or strip that is looked at: the job takes a copy of it as it is keeper.now(). */
     public void use(Template template, Optional<String> guideId) {
-        edit("template " + template.name(), job -> job.withTemplate(template)
+        edit(Said.say("step.use", "template", template.name()), job -> job.withTemplate(template)
                 .editing(groupId(), layout -> layout.withTemplate(template.id(), guideId)));
     }
 
     /** Takes the shelf's copy of a template into the job, in place of the job's own. */
     public void takeFromShelf(String id) {
-        shelf().template(id).ifPresent(t -> edit("the shelf's " + t.name(), job -> job.withTemplate(t)));
+        shelf().template(id)
+                .ifPresent(t -> edit(Said.say("step.from-shelf", "template", t.name()), job -> job.withTemplate(t)));
     }
 
     /** Puts the job's copy of a template on the shelf. */
     public void putOnShelf(String id) {
-        job().template(id).ifPresent(t -> editShelf(t.name() + " on the shelf", on -> on.with(t.withRetired(false))));
+        job().template(id)
+                .ifPresent(t -> editShelf(
+                        Said.say("step.to-shelf", "template", t.name()), on -> on.with(t.withRetired(false))));
     }
 
     /** Takes the last step back; in the middle of a drag, the drag. */

@@ -4,6 +4,7 @@ import jollyspindle.core.shelf.StitchFact;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.desktop.words.Said;
 
 import java.util.List;
 import javafx.scene.control.Label;
@@ -52,8 +53,8 @@ final class FactTables {
     /** {@code Slot 2, outer}: what says it in a narrow column. */
     private static String edge(Guide guide) {
         return switch (guide.role()) {
-            case OUTER_WALL -> "Slot " + guide.number() + ", outer";
-            case INNER_WALL -> "Slot " + guide.number() + ", inner";
+            case OUTER_WALL -> Said.say("fact.outer", "number", guide.number());
+            case INNER_WALL -> Said.say("fact.inner", "number", guide.number());
             default -> Words.capital(ShelfWords.edge(guide));
         };
     }

@@ -10,6 +10,7 @@ import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -120,8 +121,8 @@ record FieldBinding(Node node, Consumer<Template> show, boolean wide) {
 
         private Optional<String> lengthObjection(double inches, BiFunction<Template, Double, Template> set) {
             if (!(inches >= Form.SMALLEST) || inches > Form.LARGEST) {
-                return Optional.of("It must be at least " + Form.SMALLEST + " and at most "
-                        + bench.words().exact(Form.LARGEST) + ".");
+                return Optional.of(Said.say(
+                        bench.words(), "field.must-be", "least", String.valueOf(Form.SMALLEST), "most", Form.LARGEST));
             }
             return model.shown().flatMap(t -> objection(() -> set.apply(t, inches)));
         }
@@ -135,7 +136,7 @@ record FieldBinding(Node node, Consumer<Template> show, boolean wide) {
                 BiFunction<Template, Double, Template> set) {
             return number(
                     id,
-                    name + ", degrees",
+                    Said.say("field.in-degrees", "name", name),
                     least,
                     most,
                     t -> Math.round(Math.toDegrees(get.applyAsDouble(t)) * 1000) / 1000.0,
@@ -155,10 +156,11 @@ record FieldBinding(Node node, Consumer<Template> show, boolean wide) {
                 try {
                     typed = Double.parseDouble(text.strip().replace(',', '.').replace("°", ""));
                 } catch (NumberFormatException e) {
-                    return Optional.of("“" + text + "” isn't a number.");
+                    return Optional.of(Said.say("field.not-number", "typed", text));
                 }
                 if (!(typed >= least && typed <= most)) {
-                    return Optional.of("“" + text + "” isn't between " + plain(least) + " and " + plain(most) + ".");
+                    return Optional.of(
+                            Said.say("field.not-between", "typed", text, "least", plain(least), "most", plain(most)));
                 }
                 Optional<String> wrong = model.shown().flatMap(t -> objection(() -> set.apply(t, typed)));
                 if (wrong.isEmpty()) {
@@ -187,8 +189,7 @@ record FieldBinding(Node node, Consumer<Template> show, boolean wide) {
                             && one.inches() <= Form.LARGEST) {
                         read.add(one.inches());
                     } else {
-                        return Optional.of("“" + part.strip()
-                                + "” isn't a length over 0. Write them between semicolons: 1; 1 1/2; 2.");
+                        return Optional.of(Said.say("field.lengths", "typed", part.strip()));
                     }
                 }
                 if (read.isEmpty() && !mayBeEmpty) {
@@ -229,8 +230,7 @@ record FieldBinding(Node node, Consumer<Template> show, boolean wide) {
                     } catch (NumberFormatException e) {
                         // Told below, like an angle out of range.
                     }
-                    return Optional.of(
-                            "“" + part.strip() + "” isn't an angle. Write angles between semicolons: 0; −30.");
+                    return Optional.of(Said.say("field.angles", "typed", part.strip()));
                 }
                 change(name.toLowerCase(Locale.ROOT), t -> set.apply(t, read));
                 return Optional.empty();

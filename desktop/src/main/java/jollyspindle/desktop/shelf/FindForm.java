@@ -8,6 +8,7 @@ import jollyspindle.desktop.control.Choices;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -77,8 +78,7 @@ final class FindForm extends FlowPane {
                     () -> bench.job().tape(),
                     inches -> (mayBeZero ? inches >= 0 : inches > 0) && inches <= QuiltRules.LONGEST
                             ? Optional.empty()
-                            : Optional.of("It must be more than 0 and at most "
-                                    + bench.words().exact(QuiltRules.LONGEST) + "."),
+                            : Optional.of(Said.say(bench.words(), "field.over-zero", "most", QuiltRules.LONGEST)),
                     inches -> {
                         lengths.set(index, inches);
                         tell(p, lengths);

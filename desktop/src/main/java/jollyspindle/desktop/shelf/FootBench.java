@@ -4,7 +4,6 @@ import jollyspindle.core.shelf.FootCalibration;
 import jollyspindle.core.shelf.FootMeasurement;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.form.Form;
-import jollyspindle.core.words.Cautions;
 import jollyspindle.core.words.FootWords;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
@@ -13,6 +12,7 @@ import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -88,10 +88,15 @@ final class FootBench extends VBox {
                 () -> bench.job().tape(),
                 inches -> Machine.isFoot(inches)
                         ? Optional.empty()
-                        : Optional.of("A foot's radius is " + Machine.SMALLEST_FOOT_RADIUS + " to "
-                                + bench.words().exact(Machine.LARGEST_FOOT_RADIUS) + "."),
+                        : Optional.of(Said.say(
+                                bench.words(),
+                                "field.foot-range",
+                                "least",
+                                String.valueOf(Machine.SMALLEST_FOOT_RADIUS),
+                                "most",
+                                Machine.LARGEST_FOOT_RADIUS)),
                 inches -> bench.editMachine(
-                        "foot " + bench.words().exact(inches.getAsDouble()),
+                        Said.say(bench.words(), "step.foot", "radius", inches.getAsDouble()),
                         m -> m.withFootRadius(inches.getAsDouble())));
         getChildren()
                 .addAll(
@@ -109,10 +114,7 @@ final class FootBench extends VBox {
                         measured,
                         said,
                         radius,
-                        Labelled.wrapped(
-                                "Fingers an inch from the foot at least, and moved only while the machine stands. "
-                                        + Cautions.MANUAL_FIRST,
-                                "faint"));
+                        Labelled.wrapped(Said.say("foot.fingers"), "faint"));
         Gradually.again(this);
         model.onChange(this, this::show);
         ask();
@@ -141,8 +143,13 @@ final class FootBench extends VBox {
                         () -> bench.job().tape(),
                         inches -> inches >= Form.SMALLEST && inches <= Form.LARGEST
                                 ? Optional.empty()
-                                : Optional.of("It must be at least " + Form.SMALLEST + " and at most "
-                                        + bench.words().exact(Form.LARGEST) + "."),
+                                : Optional.of(Said.say(
+                                        bench.words(),
+                                        "field.must-be",
+                                        "least",
+                                        String.valueOf(Form.SMALLEST),
+                                        "most",
+                                        Form.LARGEST)),
                         take)
                 .prompting("as measured");
     }
@@ -186,7 +193,7 @@ final class FootBench extends VBox {
             Label label = Labelled.wrapped(words.measurement(machine.measured().get(i)), "reason");
             Button remove = new Button("Take out");
             remove.setId("foot-remove-" + (i + 1));
-            remove.setAccessibleText("Take out measurement " + (i + 1));
+            remove.setAccessibleText(Said.say("foot.take-out", "number", i + 1));
             remove.setOnAction(e -> remove(index));
             remove.setMinWidth(Region.USE_PREF_SIZE);
             HBox row = new HBox(8, label, remove);
@@ -195,7 +202,7 @@ final class FootBench extends VBox {
             measured.getChildren().add(row);
         }
         if (machine.measured().isEmpty()) {
-            said.setText("Not measured yet: " + bench.words().exact(machine.footRadius()) + " is taken.");
+            said.setText(Said.say(bench.words(), "foot.not-measured", "radius", machine.footRadius()));
             said.getStyleClass().setAll("label", "faint");
         } else {
             FootCalibration c = FootCalibration.of(machine.measured());

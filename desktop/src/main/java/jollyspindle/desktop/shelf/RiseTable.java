@@ -6,6 +6,7 @@ import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Tip;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -37,7 +38,7 @@ record RiseTable(List<StitchFact> facts, GridPane grid) {
                 grid.add(line, 0, row);
                 grid.add(cell(words.length(at.span()), "reason"), 1, row);
                 grid.add(cell(words.length(at.rise()), "reason"), 2, row);
-                String often = at.placements() > 1 ? " in " + at.placements() : "";
+                String often = at.placements() > 1 ? Said.say("rise.placements", "placements", at.placements()) : "";
                 grid.add(cell(Words.degrees(at.sweep()) + often, "reason"), 3, row);
                 feet(stitching, at, facts, grid, row, words);
             }

@@ -13,6 +13,7 @@ import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.words.ShelfWords;
 import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.HashMap;
 import java.util.List;
@@ -114,14 +115,16 @@ public final class ShelfModel {
 
     /** Puts a template of a kind on the shelf and looks at it. */
     void add(Kind added) {
-        String name = bench.shelf().freeName("New " + ShelfWords.name(added).toLowerCase(Locale.ROOT));
+        String name = bench.shelf()
+                .freeName(
+                        Said.say("template.new", "kind", ShelfWords.name(added).toLowerCase(Locale.ROOT)));
         addTemplate(Template.usual(added, bench.shelf().freeId(name), name));
     }
 
     /** Puts a template on the shelf and looks at it. */
     public void addTemplate(Template template) {
         showAll();
-        bench.editShelf("added " + template.name(), shelf -> shelf.with(template));
+        bench.editShelf(Said.say("step.template-added", "template", template.name()), shelf -> shelf.with(template));
         look(template.id());
     }
 
@@ -133,7 +136,8 @@ public final class ShelfModel {
                     .withId(bench.shelf().freeId(name))
                     .withName(name)
                     .withRetired(false);
-            bench.editShelf("copied " + t.name(), shelf -> shelf.withCopyAfter(t, copy));
+            bench.editShelf(
+                    Said.say("step.template-copied", "template", t.name()), shelf -> shelf.withCopyAfter(t, copy));
             look(copy.id());
         });
     }

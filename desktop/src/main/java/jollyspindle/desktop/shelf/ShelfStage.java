@@ -17,6 +17,7 @@ import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -134,8 +135,7 @@ public final class ShelfStage extends BorderPane {
                         () -> bench.job().tape(),
                         inches -> inches > 0 && inches <= Form.LARGEST
                                 ? Optional.empty()
-                                : Optional.of("It must be more than 0 and at most "
-                                        + bench.words().exact(Form.LARGEST) + "."),
+                                : Optional.of(Said.say(bench.words(), "field.over-zero", "most", Form.LARGEST)),
                         inches -> model.sizeProperty().set(inches))
                 .compact();
         size.setStyle("-fx-pref-width: 7.4em; -fx-min-width: 7.4em;");
@@ -306,10 +306,13 @@ public final class ShelfStage extends BorderPane {
         long all = bench.shelf().templates().stream().filter(t -> !t.retired()).count();
         return shown == 0
                 ? "Nothing here answers to that. Clear what is looked for, or add a template."
-                : (shown == all
+                : Said.say(
+                        "shelf.count",
+                        "templates",
+                        shown == all
                                 ? Words.count(shown, Words.Thing.TEMPLATE)
-                                : shown + " of " + Words.count(all, Words.Thing.TEMPLATE))
-                        + ", all at one scale: the acrylic see-through, what the needle stitches solid.";
+                                : Said.say(
+                                        "shelf.some", "shown", shown, "all", Words.count(all, Words.Thing.TEMPLATE)));
     }
 
     private Face face(Template template, String id, Optional<String> does) {

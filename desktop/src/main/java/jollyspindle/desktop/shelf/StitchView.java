@@ -18,6 +18,7 @@ import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.StitchPicture;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.HashSet;
 import java.util.List;
@@ -105,8 +106,7 @@ final class StitchView extends HBox {
                 () -> bench.job().tape(),
                 inches -> inches > 0 && inches <= Form.LARGEST
                         ? Optional.empty()
-                        : Optional.of("It must be more than 0 and at most "
-                                + bench.words().exact(Form.LARGEST) + "."),
+                        : Optional.of(Said.say(bench.words(), "field.over-zero", "most", Form.LARGEST)),
                 inches -> {
                     typed = inches;
                     ask();
@@ -161,10 +161,11 @@ final class StitchView extends HBox {
         Stitching stitching = report.stitching();
         Optional<TapePlaces.Place> place = looked.place();
         picture.show(stitching, place.map(TapePlaces.Place::strokes).orElse(List.of()), bench.words());
-        picture.setAccessibleText("Picture of " + template.name() + ", which " + words.summary(stitching));
+        picture.setAccessibleText(
+                Said.say("shelf.picture", "template", template.name(), "summary", words.summary(stitching)));
         name.setText(template.name());
-        summary.setText(jollyspindle.core.words.Words.capital(words.summary(stitching)) + " with a foot of radius "
-                + bench.words().exact(stitching.footRadius()) + ".");
+        summary.setText(Said.say(
+                bench.words(), "shelf.summary", "summary", words.summary(stitching), "foot", stitching.footRadius()));
         summary.getStyleClass().setAll("label", stitching.lines().isEmpty() ? "refused" : "understood");
         Gradually.atOnce(facts, List.of());
         for (TemplateDiagnostic concern : report.diagnostics()) {

@@ -18,6 +18,7 @@ import jollyspindle.desktop.control.LengthField;
 import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.control.TypedField;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -53,10 +54,8 @@ final class TemplateBench extends VBox {
     private final Button retire = new Button();
     private final VBox fields = new VBox(8);
     private final TextArea notes = new TextArea();
-    private final Label notesFull = Labelled.wrapped(
-            "That doesn't fit: notes have at most " + Template.LONGEST_NOTES
-                    + " characters. What was there is kept; shorten it, or put the rest elsewhere.",
-            "refused");
+    private final Label notesFull =
+            Labelled.wrapped(Said.say("field.notes", "most", Template.LONGEST_NOTES), "refused");
     private final Label checked = Labelled.wrapped("", "reason");
     private final Button uncheck = new Button("Forget the check");
     private final VBox checking = new VBox(4);
@@ -148,7 +147,7 @@ final class TemplateBench extends VBox {
     private Optional<String> rename(String typed) {
         String text = typed.strip();
         if (text.isEmpty() || text.length() > Template.LONGEST_NAME) {
-            return Optional.of("A name has 1 to " + Template.LONGEST_NAME + " characters.");
+            return Optional.of(Said.say("field.name", "most", Template.LONGEST_NAME));
         }
         model.change("name", t -> t.withName(text));
         return Optional.empty();
@@ -156,8 +155,7 @@ final class TemplateBench extends VBox {
 
     private Optional<String> copyObjection(double inches) {
         if (!(inches > 0) || inches > Form.LARGEST) {
-            return Optional.of(
-                    "It must be more than 0 and at most " + bench.words().exact(Form.LARGEST) + ".");
+            return Optional.of(Said.say(bench.words(), "field.over-zero", "most", Form.LARGEST));
         }
         return model.shown().flatMap(t -> {
             try {
@@ -308,7 +306,7 @@ final class TemplateBench extends VBox {
     private FieldBinding material0() {
         TypedField field = new TypedField("template-material", "Material", text -> {
             if (text.strip().length() > Material.LONGEST_NAME) {
-                return Optional.of("A material has at most " + Material.LONGEST_NAME + " characters.");
+                return Optional.of(Said.say("field.material", "most", Material.LONGEST_NAME));
             }
             model.change("material", t -> t.withMaterial(t.material().withName(text.strip())));
             return Optional.empty();
@@ -324,13 +322,18 @@ final class TemplateBench extends VBox {
             measured = what;
             measuredField = new LengthField(
                     "template-measured",
-                    ShelfWords.measure(what) + ", measured",
+                    Said.say("template.measured", "what", ShelfWords.measure(what)),
                     true,
                     () -> bench.job().tape(),
                     inches -> inches >= Form.SMALLEST && inches <= 2 * Form.LARGEST
                             ? Optional.empty()
-                            : Optional.of("It must be at least " + Form.SMALLEST + " and at most "
-                                    + words.exact(2 * Form.LARGEST) + "."),
+                            : Optional.of(Said.say(
+                                    words,
+                                    "field.must-be",
+                                    "least",
+                                    String.valueOf(Form.SMALLEST),
+                                    "most",
+                                    2 * Form.LARGEST)),
                     inches -> model.change(
                             "checked on cloth",
                             shown -> shown.withCheck(

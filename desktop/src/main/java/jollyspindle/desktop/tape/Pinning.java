@@ -4,8 +4,8 @@ import jollyspindle.core.division.school.ByHand;
 import jollyspindle.core.division.school.Even;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.plan.RunPlan;
-import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.Map;
 import java.util.Optional;
@@ -43,7 +43,7 @@ final class Pinning {
     }
 
     static String name(Workbench bench, int valley, double along) {
-        return "valley " + valley + " at " + bench.words().length(along);
+        return Said.say(bench.words(), "step.pinned", "number", valley, "place", along);
     }
 
     /** Lets a valley go again; with the last pin the run is divided evenly. */
@@ -53,7 +53,7 @@ final class Pinning {
             int count = run.division().divided().size();
             School school = pins.isEmpty() ? new Even(count) : new ByHand(count, pins);
             bench.edit(
-                    "valley " + valley + " of the " + Words.decapital(bench.name(run.id())) + " let go",
+                    Said.say("step.let-go", "number", valley, "run", bench.name(run.id())),
                     job -> job.choosing(Map.of(run.id(), school)));
         }
     }

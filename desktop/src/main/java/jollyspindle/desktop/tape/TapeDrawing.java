@@ -14,6 +14,7 @@ import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.look.Look;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -359,7 +360,16 @@ final class TapeDrawing {
             }
             text.place(number, valley ? "valley-reading" : "crown-reading", x, baseline, size, valley);
             // Made only when it is wanted: they take longer than the drawing.
-            Tip.on(number, () -> Words.name(mark) + ": " + reading.text() + ", exactly " + reading.exactText());
+            Tip.on(
+                    number,
+                    () -> Said.say(
+                            "tape.reading",
+                            "mark",
+                            Words.name(mark),
+                            "reading",
+                            reading.text(),
+                            "exact",
+                            reading.exactText()));
             if (!off || !valley || !wide) {
                 return List.of(number);
             }

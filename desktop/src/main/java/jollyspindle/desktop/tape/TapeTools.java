@@ -6,6 +6,7 @@ import jollyspindle.desktop.control.IconButtons;
 import jollyspindle.desktop.control.Tip;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.desktop.model.Zero;
+import jollyspindle.desktop.words.Said;
 import org.kordamp.ikonli.material2.Material2AL;
 import org.kordamp.ikonli.material2.Material2MZ;
 
@@ -49,7 +50,7 @@ final class TapeTools extends FlowPane {
         scale.setOnAction(e -> {
             TapeScale chosen = scale.getValue();
             if (!showing && chosen != null) {
-                bench.edit("tape in " + name(chosen), job -> job.withTape(chosen));
+                bench.edit(Said.say("step.scale", "scale", name(chosen)), job -> job.withTape(chosen));
             }
         });
         Choices.prepare(

@@ -14,6 +14,7 @@ import jollyspindle.desktop.control.Soon;
 import jollyspindle.desktop.look.Look;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.desktop.model.Zero;
+import jollyspindle.desktop.words.Said;
 
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -318,7 +319,7 @@ public final class TapeView extends VBox {
         drawing.setMinHeight(height);
         drawing.setPrefHeight(height);
         drawn = null;
-        title.setText("Tape · " + bench.name(where));
+        title.setText(Said.say("tape.title", "run", bench.name(where)));
         RunPlan run = bench.run().orElse(null);
         tools.setDisable(run == null);
         tools.show();
@@ -337,13 +338,15 @@ public final class TapeView extends VBox {
             return;
         }
         summary.setText(summary(run));
-        ends.setText("left end: " + Words.start(run.id()) + " · + generous, − scant"
-                + other.map(o -> " · beneath: " + Words.decapital(bench.name(o.id())) + ", left end "
-                                + Words.start(o.id()))
-                        .orElse(""));
-        setAccessibleText("Tape of the " + Words.decapital(bench.name(run.id())) + ": " + summary.getText()
-                + ". Arrow keys go from mark to mark, up and down zoom; plus and minus change the count; Alt with an"
-                + " arrow moves a valley.");
+        ends.setText(Said.say(
+                "tape.ends",
+                "start",
+                Words.start(run.id()),
+                "other",
+                other.map(o -> bench.name(o.id())),
+                "otherStart",
+                other.map(o -> Words.start(o.id()))));
+        setAccessibleText(Said.say("tape.all", "run", bench.name(run.id()), "summary", summary.getText()));
         if (drawing.getWidth() <= 2 * TapeDrawing.SIDE) {
             return;
         }
@@ -370,8 +373,13 @@ public final class TapeView extends VBox {
         DivisionWords said = new DivisionWords(words);
         return switch (run.divided().school().kind()) {
             case EVEN ->
-                Words.count(run.division().count(), Words.Thing.REPEAT) + " of "
-                        + words.length(run.division().repeat());
+                Said.say(
+                        words,
+                        "tape.even",
+                        "repeats",
+                        Words.count(run.division().count(), Words.Thing.REPEAT),
+                        "repeat",
+                        run.division().repeat());
             default ->
                 DivisionWords.name(run.divided().school().kind()) + ": "
                         + said.school(run.divided().school());

@@ -7,6 +7,7 @@ import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.words.Words;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.desktop.model.Zero;
+import jollyspindle.desktop.words.Said;
 
 import java.util.function.BiConsumer;
 import javafx.geometry.Pos;
@@ -58,9 +59,9 @@ final class ValleyField extends HBox {
     void ask(Mark at, TapeZero from) {
         valley = at;
         zero = from;
-        name.setText(Words.name(at) + " at");
+        name.setText(Said.say("valley.at", "mark", Words.name(at)));
         field.setText(bench.words().exact(Math.abs(at.along() - from.along())));
-        field.setAccessibleText(Words.name(at) + ", its place from the tape's zero");
+        field.setAccessibleText(Said.say("valley.place", "mark", Words.name(at)));
         setVisible(true);
         setManaged(true);
         field.requestFocus();
