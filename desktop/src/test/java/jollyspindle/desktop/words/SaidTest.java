@@ -20,10 +20,8 @@ import java.util.stream.Stream;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-/** What the window and the commands say: each sentence is asked for, with what it puts in and nothing else, and none is missing. */
+/** What the window, the commands and the readers of files say: each sentence is asked for, with what it puts in and nothing else, and none is missing. */
 class SaidTest {
-
-    private static final String ASKS = "Said.say(";
 
     private static Map<String, String> sentences(Path file) throws IOException {
         Properties all = new Properties();
@@ -78,13 +76,13 @@ class SaidTest {
         }
     }
 
-    private static List<List<String>> asked(Path code) throws IOException {
+    private static List<List<String>> asked(Path code, String asks) throws IOException {
         List<List<String>> asked = new ArrayList<>();
         try (Stream<Path> files = Files.walk(code)) {
             for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
                 String text = Files.readString(file);
-                for (int at = text.indexOf(ASKS); at >= 0; at = text.indexOf(ASKS, at + 1)) {
-                    List<String> arguments = arguments(text, at + ASKS.length());
+                for (int at = text.indexOf(asks); at >= 0; at = text.indexOf(asks, at + 1)) {
+                    List<String> arguments = arguments(text, at + asks.length());
                     // Who says lengths puts the words first.
                     asked.add(arguments.subList(arguments.get(0).startsWith("\"") ? 0 : 1, arguments.size()));
                 }
@@ -100,13 +98,14 @@ class SaidTest {
     @TestFactory
     Stream<DynamicTest> eachSentenceIsAskedForWithWhatItPutsIn() {
         return Stream.of(
-                        List.of("src/main", "jollyspindle/desktop", "words/window"),
-                        List.of("../command/src/main", "jollyspindle/command", "command"))
+                        List.of("src/main", "jollyspindle/desktop", "words/window", "Said.say("),
+                        List.of("../command/src/main", "jollyspindle/command", "command", "Said.say("),
+                        List.of("../files/src/main", "jollyspindle/files", "files", "FileTexts.say("))
                 .map(where -> DynamicTest.dynamicTest(where.get(2), () -> {
                     Map<String, String> sentences =
                             sentences(Path.of(where.get(0), "resources", where.get(1), where.get(2) + ".properties"));
                     Set<String> unasked = new TreeSet<>(sentences.keySet());
-                    for (List<String> call : asked(Path.of(where.get(0), "java", where.get(1)))) {
+                    for (List<String> call : asked(Path.of(where.get(0), "java", where.get(1)), where.get(3))) {
                         String key = unquoted(call.get(0));
                         assertThat(sentences).containsKey(key);
                         assertThat(IntStream.range(1, call.size())

@@ -21,6 +21,7 @@ import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.route.Travel;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.Words;
+import jollyspindle.files.FileTexts;
 import jollyspindle.files.FileTrouble;
 
 import java.io.ByteArrayOutputStream;
@@ -60,8 +61,10 @@ public final class PlanSvg {
      */
     public static byte[] format(WorkPlan plan) throws FileTrouble {
         QuiltShape shape = plan.shape()
-                .orElseThrow(() -> new FileTrouble("There is nothing to draw yet."
-                        + new FindingWords(new Words(plan.job().tape())).first(plan.findings())));
+                .orElseThrow(() -> new FileTrouble(FileTexts.say(
+                        "drawing.nothing",
+                        "finding",
+                        new FindingWords(new Words(plan.job().tape())).first(plan.findings()))));
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try {
             XMLStreamWriter out = XMLOutputFactory.newInstance().createXMLStreamWriter(bytes, "UTF-8");
@@ -218,7 +221,12 @@ public final class PlanSvg {
             out.writeAttribute("id", mark.id().code());
             element(
                     "title",
-                    Words.name(mark) + ", " + mark.readings().fromLeft().text() + " from the left end");
+                    FileTexts.say(
+                            "drawing.mark",
+                            "mark",
+                            Words.name(mark),
+                            "reading",
+                            mark.readings().fromLeft().text()));
             line(mark.place().minus(reach), mark.place().plus(reach));
             out.writeEndElement();
         }

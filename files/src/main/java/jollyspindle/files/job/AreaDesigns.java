@@ -7,6 +7,7 @@ import jollyspindle.core.code.LastingNumbers;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Quilt;
+import jollyspindle.files.FileTexts;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.Fields;
 
@@ -68,7 +69,7 @@ final class AreaDesigns {
             String code = node.text("area");
             AreaId id = AreaId.parse(code)
                     .filter(a -> quilt.area(a).isPresent())
-                    .orElseThrow(() -> node.trouble("area", "the quilt has no " + code + "."));
+                    .orElseThrow(() -> node.trouble("area", FileTexts.say("job.no-area", "area", code)));
             List<AreaDesign.Part> parts = new ArrayList<>();
             if (node.has(PARTS)) {
                 for (Fields part : node.objects(PARTS, AreaDesign.MOST_PARTS)) {
@@ -90,7 +91,7 @@ final class AreaDesigns {
         try {
             return new AreaDesign(parts, letters);
         } catch (IllegalArgumentException e) {
-            throw node.trouble(LETTERS, "there should be " + e.getMessage() + ".");
+            throw node.trouble(LETTERS, FileTexts.say("job.area-there", "what", e.getMessage()));
         }
     }
 

@@ -11,6 +11,7 @@ import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.files.FileTexts;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.Fields;
 import jollyspindle.files.shelf.TemplateReader;
@@ -27,7 +28,7 @@ final class JobReader {
     static QuiltJob read(Fields root) throws FileTrouble {
         String name = root.text("name");
         if (name.isBlank() || name.length() > QuiltJob.LONGEST_NAME) {
-            throw root.trouble("name", "a job's name has 1 to " + QuiltJob.LONGEST_NAME + " characters.");
+            throw root.trouble("name", FileTexts.say("job.name", "most", QuiltJob.LONGEST_NAME));
         }
         TapeScale tape = root.choice("tape", TapeScale.class);
         Machine machine = TemplateReader.machine(root.object("machine"));

@@ -13,6 +13,7 @@ import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.RunId;
+import jollyspindle.files.FileTexts;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.Fields;
 import jollyspindle.files.json.ParamFields;
@@ -74,7 +75,7 @@ final class LayoutReader {
                         .filter(r -> r.group().equals(id))
                         .orElse(null);
                 if (run == null) {
-                    throw one.trouble("id", "there should be a run of " + id.code() + ".");
+                    throw one.trouble("id", FileTexts.say("job.run-of", "group", id.code()));
                 }
                 chosen.put(run, school(one));
                 one.done();

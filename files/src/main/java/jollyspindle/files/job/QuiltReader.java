@@ -13,6 +13,7 @@ import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.words.Words;
+import jollyspindle.files.FileTexts;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.Fields;
 
@@ -68,8 +69,12 @@ final class QuiltReader {
             double inches = quilt.length(wrong.get());
             QuiltRules.Refusal why =
                     QuiltRules.refusal(quilt, wrong.get(), inches).orElseThrow();
-            throw new FileTrouble(
-                    "At “" + places.get(wrong.get()) + "”: " + new Words(tape).refusal(why, wrong.get(), inches));
+            throw new FileTrouble(FileTexts.say(
+                    "field.at",
+                    "place",
+                    places.get(wrong.get()),
+                    "what",
+                    new Words(tape).refusal(why, wrong.get(), inches)));
         }
         return quilt;
     }
@@ -127,7 +132,7 @@ final class QuiltReader {
                     .orElse(place));
             String name = strip.text("name");
             if (name.isBlank() || name.length() > Strip.LONGEST_NAME) {
-                throw strip.trouble("name", "a strip's name has 1 to " + Strip.LONGEST_NAME + " characters.");
+                throw strip.trouble("name", FileTexts.say("job.strip-name", "most", Strip.LONGEST_NAME));
             }
             List<Double> start = strip.numbers("start", -QuiltRules.LONGEST, QuiltRules.LONGEST, 2);
             if (start.size() != 2) {

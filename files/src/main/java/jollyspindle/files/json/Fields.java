@@ -3,6 +3,7 @@ package jollyspindle.files.json;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.code.Codes;
+import jollyspindle.files.FileTexts;
 import jollyspindle.files.FileTrouble;
 
 import java.util.ArrayList;
@@ -43,7 +44,7 @@ public final class Fields {
     }
 
     public FileTrouble trouble(String field, String what) {
-        return new FileTrouble("At “" + place(field) + "”: " + what);
+        return new FileTrouble(FileTexts.say("field.at", "place", place(field), "what", what));
     }
 
     private Optional<JsonNode> find(String field) {
@@ -63,7 +64,7 @@ public final class Fields {
     public String text(String field) throws FileTrouble {
         JsonNode value = need(field);
         if (!value.isTextual()) {
-            throw trouble(field, "there should be a text, and there is " + kind(value) + ".");
+            throw trouble(field, FileTexts.say("field.text", "found", kind(value)));
         }
         return value.textValue();
     }
@@ -78,14 +79,20 @@ public final class Fields {
 
     private double number(String field, JsonNode value, double least, double most) throws FileTrouble {
         if (!value.isNumber()) {
-            throw trouble(field, "there should be a number, and there is " + kind(value) + ".");
+            throw trouble(field, FileTexts.say("field.number", "found", kind(value)));
         }
         double number = value.doubleValue();
         if (!(number >= least && number <= most)) {
             throw trouble(
                     field,
-                    "the number " + shortened(value.asText()) + " isn't between " + plain(least) + " and " + plain(most)
-                            + ".");
+                    FileTexts.say(
+                            "field.range",
+                            "number",
+                            shortened(value.asText()),
+                            "least",
+                            plain(least),
+                            "most",
+                            plain(most)));
         }
         return number;
     }
@@ -110,7 +117,7 @@ public final class Fields {
         JsonNode value = need(field);
         double number = number(field, value, least, most);
         if (number != Math.rint(number)) {
-            throw trouble(field, "the number " + shortened(value.asText()) + " isn't a whole one.");
+            throw trouble(field, FileTexts.say("field.whole", "number", shortened(value.asText())));
         }
         return (int) number;
     }
@@ -128,7 +135,7 @@ public final class Fields {
         List<String> texts = new ArrayList<>();
         for (JsonNode item : list(field, mostOfThem)) {
             if (!item.isTextual()) {
-                throw trouble(field, "there should be texts, and there is " + kind(item) + ".");
+                throw trouble(field, FileTexts.say("field.texts", "found", kind(item)));
             }
             texts.add(item.textValue());
         }
@@ -139,7 +146,7 @@ public final class Fields {
     public boolean flag(String field) throws FileTrouble {
         JsonNode value = need(field);
         if (!value.isBoolean()) {
-            throw trouble(field, "there should be true or false, and there is " + kind(value) + ".");
+            throw trouble(field, FileTexts.say("field.flag", "found", kind(value)));
         }
         return value.booleanValue();
     }
@@ -153,7 +160,7 @@ public final class Fields {
         String text = text(field);
         if (!known.contains(text)) {
             throw trouble(
-                    field, "“" + shortened(text) + "” isn't known here. Known are: " + String.join(", ", known) + ".");
+                    field, FileTexts.say("field.unknown", "text", shortened(text), "all", String.join(", ", known)));
         }
         return text;
     }
@@ -167,7 +174,7 @@ public final class Fields {
     public void fixed(String field, String only) throws FileTrouble {
         String text = text(field);
         if (!text.equals(only)) {
-            throw trouble(field, "“" + shortened(text) + "” isn't known here. Known is: " + only + ".");
+            throw trouble(field, FileTexts.say("field.unknown-one", "text", shortened(text), "only", only));
         }
     }
 
@@ -186,7 +193,7 @@ public final class Fields {
 
     private Fields object(String field, JsonNode value, List<Step> at) throws FileTrouble {
         if (!(value instanceof ObjectNode found)) {
-            throw trouble(field, "there should be an object in braces, and there is " + kind(value) + ".");
+            throw trouble(field, FileTexts.say("field.object", "found", kind(value)));
         }
         return new Fields(found, at, unknown);
     }
@@ -205,10 +212,10 @@ public final class Fields {
     private JsonNode list(String field, int mostOfThem) throws FileTrouble {
         JsonNode value = need(field);
         if (!value.isArray()) {
-            throw trouble(field, "there should be a list in brackets, and there is " + kind(value) + ".");
+            throw trouble(field, FileTexts.say("field.list", "found", kind(value)));
         }
         if (value.size() > mostOfThem) {
-            throw trouble(field, "the list has " + value.size() + " entries; at most " + mostOfThem + " are allowed.");
+            throw trouble(field, FileTexts.say("field.long-list", "size", value.size(), "most", mostOfThem));
         }
         return value;
     }
@@ -235,9 +242,9 @@ public final class Fields {
         return switch (value.getNodeType()) {
             case ARRAY -> "a list";
             case BOOLEAN -> "“" + value.asText() + "”";
-            case NUMBER -> "the number " + shortened(value.asText());
+            case NUMBER -> FileTexts.say("field.a-number", "number", shortened(value.asText()));
             case OBJECT -> "an object";
-            case STRING -> "the text “" + shortened(value.asText()) + "”";
+            case STRING -> FileTexts.say("field.a-text", "text", shortened(value.asText()));
             default -> "nothing";
         };
     }

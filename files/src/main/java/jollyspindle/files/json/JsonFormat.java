@@ -15,6 +15,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.files.AtomicFile;
+import jollyspindle.files.FileTexts;
 import jollyspindle.files.FileTrouble;
 
 import java.io.IOException;
@@ -115,25 +116,24 @@ public record JsonFormat(String thing, String name, int version, String suffix) 
         String quoted = "“" + file.getFileName() + "”";
         try {
             if (Files.isDirectory(file)) {
-                throw new FileTrouble(
-                        quoted + " is a folder. Choose a " + thing + " file, whose name ends in " + suffix + ".");
+                throw new FileTrouble(FileTexts.say("file.folder", "file", quoted, "thing", thing, "suffix", suffix));
             }
             long size = Files.size(file);
             if (size > LARGEST_FILE) {
-                throw new FileTrouble(quoted + " is too big to be a " + thing + ": " + (size >> 20) + " MB, and a "
-                        + thing + " has at most " + (LARGEST_FILE >> 20) + " MB. Is it another file?");
+                throw new FileTrouble(FileTexts.say(
+                        "file.big", "file", quoted, "thing", thing, "size", size >> 20, "most", LARGEST_FILE >> 20));
             }
             return parser.of(Files.readAllBytes(file));
         } catch (NoSuchFileException e) {
-            throw new FileTrouble(quoted + " isn't there. It may have been moved or renamed.", e);
+            throw new FileTrouble(FileTexts.say("file.gone", "file", quoted), e);
         } catch (AccessDeniedException e) {
-            throw new FileTrouble(quoted + " may not be read: this account lacks the permission.", e);
+            throw new FileTrouble(FileTexts.say("file.forbidden", "file", quoted), e);
         } catch (IOException e) {
-            throw new FileTrouble(quoted + " couldn't be read: " + e.getMessage() + ".", e);
+            throw new FileTrouble(FileTexts.say("file.unread", "file", quoted, "why", e.getMessage()), e);
         } catch (FileTrouble e) {
             throw e.getMessage().startsWith(quoted)
                     ? e
-                    : new FileTrouble(quoted + " can't be opened. " + e.getMessage(), e);
+                    : new FileTrouble(FileTexts.say("file.not-opened", "file", quoted, "why", e.getMessage()), e);
         }
     }
 
@@ -147,8 +147,7 @@ public record JsonFormat(String thing, String name, int version, String suffix) 
         UnknownFields unknown = UnknownFields.none();
         int found = new Fields(root, java.util.List.of(), unknown).whole("version", 1, Integer.MAX_VALUE);
         if (found > version) {
-            throw FileTrouble.ofNewer("It was written by a newer Jolly Spindle (file version " + found
-                    + "; this one reads up to " + version + "). Open it there, or bring this one up to date.");
+            throw FileTrouble.ofNewer(FileTexts.say("file.newer", "found", found, "most", version));
         }
         if (found < version) {
             upgrade.apply(root, found);
@@ -174,18 +173,17 @@ public record JsonFormat(String thing, String name, int version, String suffix) 
      */
     public void check(byte[] content, Again again) throws FileTrouble {
         if (content.length > LARGEST_FILE) {
-            throw new FileTrouble("This " + thing + " would take " + (content.length >> 20) + " MB, and a " + thing
-                    + " has at most " + (LARGEST_FILE >> 20) + " MB. Outlines with fewer corners make it smaller.");
+            throw new FileTrouble(FileTexts.say(
+                    "file.would-be-big", "thing", thing, "size", content.length >> 20, "most", LARGEST_FILE >> 20));
         }
         byte[] back;
         try {
             back = again.of(content);
         } catch (FileTrouble e) {
-            throw new FileTrouble("A " + thing + " like this couldn't be opened again. " + e.getMessage(), e);
+            throw new FileTrouble(FileTexts.say("file.not-again", "thing", thing, "why", e.getMessage()), e);
         }
         if (!Arrays.equals(content, back)) {
-            throw new FileTrouble(
-                    "A " + thing + " like this would be another when it is opened again. Take back the last change.");
+            throw new FileTrouble(FileTexts.say("file.another-again", "thing", thing));
         }
     }
 
@@ -193,8 +191,8 @@ public record JsonFormat(String thing, String name, int version, String suffix) 
     private void refuseOther(Path file) throws FileTrouble {
         Optional<String> there = formatOf(file);
         if (there.isPresent() && !there.get().equals(name)) {
-            throw new FileTrouble("“" + file.getFileName() + "” is no " + thing
-                    + " but another file of Jolly Spindle, which would be lost. Choose another name.");
+            throw new FileTrouble(
+                    FileTexts.say("file.other", "file", String.valueOf(file.getFileName()), "thing", thing));
         }
     }
 
@@ -241,26 +239,25 @@ public record JsonFormat(String thing, String name, int version, String suffix) 
         try {
             root = JSON.readTree(text);
         } catch (StreamConstraintsException e) {
-            throw new FileTrouble(
-                    "It isn't a " + thing + ": " + where(e, text)
-                            + " it is nested too deeply, or a name, text or number is too long.",
-                    e);
+            throw new FileTrouble(FileTexts.say("text.deep", "thing", thing, "where", where(e, text)), e);
         } catch (JsonProcessingException e) {
             if (e.getOriginalMessage().contains("end-of-input")) {
-                throw new FileTrouble(
-                        "It ends too early, " + where(e, text) + ", so a part is missing. Is there an earlier version"
-                                + " beside it, ending in .1.bak?",
-                        e);
+                throw new FileTrouble(FileTexts.say("text.short", "where", where(e, text)), e);
             }
             throw new FileTrouble(
-                    "It is damaged or not a " + thing + ": what stands " + where(e, text) + " makes no sense ("
-                            + Fields.shortened(e.getOriginalMessage()) + ").",
+                    FileTexts.say(
+                            "text.damaged",
+                            "thing",
+                            thing,
+                            "where",
+                            where(e, text),
+                            "why",
+                            Fields.shortened(e.getOriginalMessage())),
                     e);
         }
         if (!(root instanceof ObjectNode object)
                 || !object.path("format").asText().equals(name)) {
-            throw new FileTrouble(
-                    "It isn't a Jolly Spindle " + thing + ": it should say \"format\": \"" + name + "\" at its start.");
+            throw new FileTrouble(FileTexts.say("text.format", "thing", thing, "name", name));
         }
         return object;
     }
@@ -276,13 +273,13 @@ public record JsonFormat(String thing, String name, int version, String suffix) 
             // Some editors put a byte order mark first.
             return text.startsWith("\ufeff") ? text.substring(1) : text;
         } catch (CharacterCodingException e) {
-            throw new FileTrouble("It isn't a " + thing + ": it holds bytes that are no text.", e);
+            throw new FileTrouble(FileTexts.say("text.bytes", "thing", thing), e);
         }
     }
 
     private static String where(JsonProcessingException e, String text) {
         JsonLocation at = e.getLocation() == null ? lastGood(text) : e.getLocation();
-        return "in line " + at.getLineNr() + ", column " + at.getColumnNr();
+        return FileTexts.say("text.where", "line", at.getLineNr(), "column", at.getColumnNr());
     }
 
     /** Where the text stops making sense, for troubles that don't tell their place. */
@@ -324,13 +321,19 @@ public record JsonFormat(String thing, String name, int version, String suffix) 
             AtomicFile.writeKeepingVersions(file, content);
         } catch (FileSystemException e) {
             throw new FileTrouble(
-                    "“" + file.getFileName() + "” couldn't be saved in "
-                            + file.toAbsolutePath().getParent() + " ("
-                            + (e.getReason() == null ? "not allowed or not there" : e.getReason())
-                            + "). Choose another folder.",
+                    FileTexts.say(
+                            "file.not-saved-in",
+                            "file",
+                            String.valueOf(file.getFileName()),
+                            "folder",
+                            String.valueOf(file.toAbsolutePath().getParent()),
+                            "why",
+                            e.getReason() == null ? "not allowed or not there" : e.getReason()),
                     e);
         } catch (IOException e) {
-            throw new FileTrouble("“" + file.getFileName() + "” couldn't be saved: " + e.getMessage() + ".", e);
+            throw new FileTrouble(
+                    FileTexts.say("file.not-saved", "file", String.valueOf(file.getFileName()), "why", e.getMessage()),
+                    e);
         }
     }
 }

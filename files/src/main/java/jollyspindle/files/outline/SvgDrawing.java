@@ -1,5 +1,6 @@
 package jollyspindle.files.outline;
 
+import jollyspindle.files.FileTexts;
 import jollyspindle.files.FileTrouble;
 import org.apache.batik.parser.AWTTransformProducer;
 import org.apache.batik.parser.ParseException;
@@ -83,12 +84,9 @@ record SvgDrawing(List<Run> runs, OptionalDouble inchesToUnit) {
             int line = e.getLocation() == null ? 0 : e.getLocation().getLineNumber();
             String what = String.valueOf(e.getMessage());
             if (what.contains("was referenced") || what.contains(REFERENCE)) {
-                throw new FileTrouble(
-                        "In line " + line + " it refers to something that must be fetched or filled in (an entity)."
-                                + " Such drawings aren't read: save it as plain SVG.",
-                        e);
+                throw new FileTrouble(FileTexts.say("svg.entity", "line", line), e);
             }
-            throw new FileTrouble("It isn't a drawing in SVG, or is damaged in line " + line + ".", e);
+            throw new FileTrouble(FileTexts.say("svg.damaged", "line", line), e);
         }
     }
 
@@ -129,8 +127,7 @@ record SvgDrawing(List<Run> runs, OptionalDouble inchesToUnit) {
 
         private void root() throws FileTrouble {
             if (!xml.getLocalName().equals("svg")) {
-                throw new FileTrouble("It isn't a drawing in SVG: it begins with “" + shortened(xml.getLocalName())
-                        + "” and not with “svg”.");
+                throw new FileTrouble(FileTexts.say("svg.other", "found", shortened(xml.getLocalName())));
             }
             AffineTransform up = new AffineTransform(1, 0, 0, -1, 0, 0);
             OptionalDouble width = physical(attribute("width"));
@@ -171,7 +168,7 @@ record SvgDrawing(List<Run> runs, OptionalDouble inchesToUnit) {
             } catch (NumberFormatException | ArrayIndexOutOfBoundsException e) {
                 // Told below.
             }
-            throw new FileTrouble("Its view box “" + shortened(text) + "” makes no sense.");
+            throw new FileTrouble(FileTexts.say("svg.view-box", "text", shortened(text)));
         }
 
         private static OptionalDouble physical(String text) {
@@ -245,8 +242,7 @@ record SvgDrawing(List<Run> runs, OptionalDouble inchesToUnit) {
             } catch (ParseException e) {
                 // Told below.
             }
-            throw new FileTrouble(place() + "the transform “" + shortened(text)
-                    + "” makes no sense. Flatten transforms and save again.");
+            throw new FileTrouble(FileTexts.say("svg.transform", "place", place(), "text", shortened(text)));
         }
 
         private void element() throws FileTrouble {
@@ -261,7 +257,7 @@ record SvgDrawing(List<Run> runs, OptionalDouble inchesToUnit) {
                 if (String.valueOf(e.getMessage()).contains("more than")) {
                     throw tooMuch(e);
                 }
-                throw new FileTrouble(place() + "the path's data make no sense.", e);
+                throw new FileTrouble(FileTexts.say("svg.path", "place", place()), e);
             }
             for (List<Stroke> found : collector.runs()) {
                 strokes += found.size();
@@ -273,10 +269,7 @@ record SvgDrawing(List<Run> runs, OptionalDouble inchesToUnit) {
         }
 
         private static FileTrouble tooMuch(Exception e) {
-            return new FileTrouble(
-                    "It holds more than " + MOST_RUNS + " shapes or " + MOST_STROKES
-                            + " strokes, far more than a template's outline. Save the outline by itself, simplified.",
-                    e);
+            return new FileTrouble(FileTexts.say("svg.much", "runs", MOST_RUNS, "strokes", MOST_STROKES), e);
         }
 
         private void draw(StrokeCollector to) throws FileTrouble {
@@ -352,7 +345,8 @@ record SvgDrawing(List<Run> runs, OptionalDouble inchesToUnit) {
             } catch (NumberFormatException e) {
                 // Told below.
             }
-            throw new FileTrouble(place() + name + " “" + shortened(text) + "” makes no sense.");
+            throw new FileTrouble(
+                    FileTexts.say("svg.attribute", "place", place(), "name", name, "text", shortened(text)));
         }
 
         private List<Float> numbers(String name) throws FileTrouble {
@@ -363,14 +357,14 @@ record SvgDrawing(List<Run> runs, OptionalDouble inchesToUnit) {
                         numbers.add(Float.parseFloat(part));
                     }
                 } catch (NumberFormatException e) {
-                    throw new FileTrouble(place() + "“" + shortened(part) + "” isn't a number.", e);
+                    throw new FileTrouble(FileTexts.say("svg.number", "place", place(), "text", shortened(part)), e);
                 }
             }
             return numbers;
         }
 
         private String place() {
-            return "In line " + xml.getLocation().getLineNumber() + ": ";
+            return FileTexts.say("svg.place", "line", xml.getLocation().getLineNumber());
         }
 
         private static String shortened(String text) {

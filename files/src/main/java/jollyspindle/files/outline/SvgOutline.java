@@ -8,6 +8,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.OutlineForm;
+import jollyspindle.files.FileTexts;
 import jollyspindle.files.FileTrouble;
 
 import java.io.IOException;
@@ -91,22 +92,22 @@ public record SvgOutline(String name, OutlineForm form, int others) {
         String quoted = "“" + file.getFileName() + "”";
         try {
             if (Files.isDirectory(file)) {
-                throw new FileTrouble(quoted + " is a folder. Choose a drawing, whose name ends in .svg.");
+                throw new FileTrouble(FileTexts.say("svg.folder", "file", quoted));
             }
             long size = Files.size(file);
             if (size > LARGEST_FILE) {
-                throw new FileTrouble(quoted + " is too big: " + (size >> 20) + " MB, and an outline has at most "
-                        + (LARGEST_FILE >> 20) + " MB. Save the outline by itself.");
+                throw new FileTrouble(
+                        FileTexts.say("svg.big", "file", quoted, "size", size >> 20, "most", LARGEST_FILE >> 20));
             }
             return parse(Files.readAllBytes(file), wanted);
         } catch (NoSuchFileException e) {
-            throw new FileTrouble(quoted + " isn't there. It may have been moved or renamed.", e);
+            throw new FileTrouble(FileTexts.say("file.gone", "file", quoted), e);
         } catch (IOException e) {
-            throw new FileTrouble(quoted + " couldn't be read: " + e.getMessage() + ".", e);
+            throw new FileTrouble(FileTexts.say("file.unread", "file", quoted, "why", e.getMessage()), e);
         } catch (FileTrouble e) {
             throw e.getMessage().startsWith(quoted)
                     ? e
-                    : new FileTrouble(quoted + " can't be used. " + e.getMessage(), e);
+                    : new FileTrouble(FileTexts.say("svg.unused", "file", quoted, "why", e.getMessage()), e);
         }
     }
 
@@ -194,8 +195,7 @@ public record SvgOutline(String name, OutlineForm form, int others) {
                     .distinct()
                     .limit(12)
                     .collect(Collectors.joining(", "));
-            throw new FileTrouble("No closed shape in it is called “" + id + "”."
-                    + (known.isEmpty() ? " None of its shapes has a name." : " There are: " + known + "."));
+            throw new FileTrouble(FileTexts.say("svg.no-shape", "id", id, "named", !known.isEmpty(), "names", known));
         }
         return found.get();
     }
@@ -242,8 +242,8 @@ public record SvgOutline(String name, OutlineForm form, int others) {
     private static void check(Path path) throws FileTrouble {
         List<Curve> curves = path.curves();
         if (curves.size() > OutlineForm.MOST_CORNERS) {
-            throw new FileTrouble("The outline has " + curves.size() + " lines and arcs; at most "
-                    + OutlineForm.MOST_CORNERS + " are allowed. Simplify the path, and save it again.");
+            throw new FileTrouble(
+                    FileTexts.say("svg.corners", "curves", curves.size(), "most", OutlineForm.MOST_CORNERS));
         }
         for (int i = 0; i < curves.size(); i++) {
             for (int j = i + 1; j < curves.size(); j++) {

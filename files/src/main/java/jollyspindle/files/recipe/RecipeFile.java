@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.Recipe;
+import jollyspindle.files.FileTexts;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.job.DesignReader;
 import jollyspindle.files.job.DesignWriter;
@@ -36,7 +37,7 @@ public final class RecipeFile {
     private static Recipe recipe(Fields fields) throws FileTrouble {
         String name = fields.text("name");
         if (name.isBlank() || name.length() > QuiltJob.LONGEST_NAME) {
-            throw fields.trouble("name", "a name has 1 to " + QuiltJob.LONGEST_NAME + " characters.");
+            throw fields.trouble("name", FileTexts.say("recipe.name", "most", QuiltJob.LONGEST_NAME));
         }
         return new Recipe(
                 name,

@@ -3,6 +3,7 @@ package jollyspindle.files.shelf;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Shelf;
+import jollyspindle.files.FileTexts;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.JsonFormat;
 import jollyspindle.files.json.UnknownFields;
@@ -89,7 +90,7 @@ public final class ShelfFile {
         try {
             Files.createDirectories(folder);
         } catch (IOException e) {
-            throw new FileTrouble("The folder “" + folder + "” for the shelf can't be made: is the disk full?", e);
+            throw new FileTrouble(FileTexts.say("file.no-folder", "folder", folder.toString()), e);
         }
         FORMAT.write(folder.resolve(NAME), format(shelf, unknown), ShelfFile::again);
     }

@@ -13,6 +13,7 @@ import jollyspindle.core.shelf.form.FormType;
 import jollyspindle.core.shelf.form.FormTypes;
 import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.shelf.form.SizeLabel;
+import jollyspindle.files.FileTexts;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.Fields;
 import jollyspindle.files.json.ParamFields;
@@ -51,7 +52,7 @@ public final class TemplateReader {
         for (Fields fields : root.objects("templates", MOST_TEMPLATES)) {
             Template template = template(fields);
             if (!ids.add(template.id())) {
-                throw fields.trouble("id", "two templates have the id “" + template.id() + "”.");
+                throw fields.trouble("id", FileTexts.say("template.twice", "id", template.id()));
             }
             templates.add(template);
         }
@@ -65,11 +66,11 @@ public final class TemplateReader {
         }
         String name = fields.text("name");
         if (name.isBlank() || name.length() > Template.LONGEST_NAME) {
-            throw fields.trouble("name", "a template's name has 1 to " + Template.LONGEST_NAME + " characters.");
+            throw fields.trouble("name", FileTexts.say("template.name", "most", Template.LONGEST_NAME));
         }
         String notes = fields.optionalText("notes").orElse("");
         if (notes.length() > Template.LONGEST_NOTES) {
-            throw fields.trouble("notes", "notes have at most " + Template.LONGEST_NOTES + " characters.");
+            throw fields.trouble("notes", FileTexts.say("template.notes", "most", Template.LONGEST_NOTES));
         }
         Kind kind = fields.choice("kind", Kind.class);
         Fields formFields = fields.object("form");
@@ -118,7 +119,7 @@ public final class TemplateReader {
     private static Material material(Fields fields) throws FileTrouble {
         String name = fields.optionalText("name").orElse("");
         if (name.length() > Material.LONGEST_NAME) {
-            throw fields.trouble("name", "a material's name has at most " + Material.LONGEST_NAME + " characters.");
+            throw fields.trouble("name", FileTexts.say("template.material", "most", Material.LONGEST_NAME));
         }
         Material material = new Material(
                 fields.number("thickness", Material.THINNEST, Material.THICKEST),
@@ -142,8 +143,7 @@ public final class TemplateReader {
             check.get().done();
             return Optional.of(found);
         } catch (DateTimeException e) {
-            throw check.get()
-                    .trouble("date", "“" + Fields.shortened(date) + "” isn't a date. Write it like 2026-03-14.");
+            throw check.get().trouble("date", FileTexts.say("field.date", "date", Fields.shortened(date)));
         }
     }
 
@@ -158,11 +158,14 @@ public final class TemplateReader {
                 .findFirst()
                 .orElseThrow(() -> f.trouble(
                         FIGURE,
-                        "“" + Fields.shortened(figure) + "” isn't known here. Known are: "
-                                + types.stream()
+                        FileTexts.say(
+                                "field.unknown",
+                                "text",
+                                Fields.shortened(figure),
+                                "all",
+                                types.stream()
                                         .map(type -> type.figure().orElseThrow())
-                                        .collect(Collectors.joining(", "))
-                                + "."));
+                                        .collect(Collectors.joining(", ")))));
     }
 
     private static double inches(Fields f, String field) throws FileTrouble {
@@ -209,8 +212,12 @@ public final class TemplateReader {
             default ->
                 throw m.trouble(
                         "how",
-                        "“" + Fields.shortened(how)
-                                + "” isn't known here. Known are: in-hole, round-disc, along-edge.");
+                        FileTexts.say(
+                                "field.unknown",
+                                "text",
+                                Fields.shortened(how),
+                                "all",
+                                "in-hole, round-disc, along-edge"));
         };
     }
 }
