@@ -68,7 +68,7 @@ class ArchitectureTest {
     void geometryAndMeasureStandAlone() {
         classes()
                 .that()
-                .resideInAnyPackage("..core.geometry..", "..core.measure..")
+                .resideInAPackage("..core.geometry..")
                 .should()
                 .onlyDependOnClassesThat()
                 .resideInAnyPackage(
@@ -76,6 +76,21 @@ class ArchitectureTest {
                         "org.locationtech.jts..",
                         "jollyspindle.core.geometry..",
                         "jollyspindle.core.measure..")
+                .check(CLASSES);
+        // What is typed is refused in a sentence.
+        classes()
+                .that()
+                .resideInAPackage("..core.measure..")
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage("java..", "jollyspindle.core.measure..", "jollyspindle.core.text..")
+                .check(CLASSES);
+        classes()
+                .that()
+                .resideInAPackage("..core.text..")
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage("java..", "com.ibm.icu..", "jollyspindle.core.text..")
                 .check(CLASSES);
     }
 

@@ -5,6 +5,7 @@ import jollyspindle.core.measure.LengthReading;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.text.Refusals;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -95,7 +96,6 @@ public record BlockSize(double width, double height, int count) {
     }
 
     private static Reading refused(String item) {
-        return new Reading.Refused((item.isBlank() ? "No size yet." : "“" + item.strip() + "” isn't a block's size.")
-                + " Type sizes like 4 1/2, or 6 by 9, with how many there are before them: 12 of 4 1/2; 4 of 6 by 9.");
+        return new Reading.Refused(Refusals.say("blocks.size", "blank", item.isBlank(), "typed", item.strip()));
     }
 }

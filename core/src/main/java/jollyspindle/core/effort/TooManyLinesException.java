@@ -1,5 +1,7 @@
 package jollyspindle.core.effort;
 
+import jollyspindle.core.text.Refusals;
+
 import java.util.Locale;
 
 /** Something would make more lines than {@link Effort#MOST}. */
@@ -9,11 +11,12 @@ public final class TooManyLinesException extends IllegalArgumentException {
 
     /** @param reckoned about how many lines it would be */
     public TooManyLinesException(double reckoned) {
-        super(String.format(
-                Locale.ROOT,
-                "that would be some %,.0f lines, and more than %,d can't be planned",
-                round(reckoned),
-                Effort.MOST));
+        super(Refusals.say(
+                "lines.too-many",
+                "reckoned",
+                String.format(Locale.ROOT, "%,.0f", round(reckoned)),
+                "most",
+                String.format(Locale.ROOT, "%,d", Effort.MOST)));
     }
 
     /** To two figures: it is no more than reckoned. */

@@ -1,5 +1,7 @@
 package jollyspindle.core.measure;
 
+import jollyspindle.core.text.Refusals;
+
 import java.text.Normalizer;
 import java.util.Locale;
 import java.util.Map;
@@ -49,26 +51,26 @@ public final class LengthParser {
     public static LengthReading parse(String text, TapeScale tape) {
         String typed = text == null ? "" : text.strip();
         if (typed.isEmpty()) {
-            return new LengthReading.Refused(typed, "Nothing typed yet. Type a length such as " + examples(tape) + ".");
+            return new LengthReading.Refused(typed, Refusals.say("length.nothing", "examples", examples(tape)));
         }
         if (typed.length() > LONGEST_TEXT) {
             String start = typed.substring(0, 20);
             return new LengthReading.Refused(
-                    typed, "“" + start + "…” is too long for a length. Type something like " + examples(tape) + ".");
+                    typed, Refusals.say("length.long", "start", start, "examples", examples(tape)));
         }
         String plain = normalise(typed);
         boolean negative = plain.startsWith("-");
         OptionalDouble inches = read(negative ? plain.substring(1).strip() : plain, tape);
         if (inches.isEmpty()) {
-            String zero = plain.matches(".*/\\s*0+(?!\\d).*") ? " A fraction can't have 0 below the line." : "";
+            boolean zero = plain.matches(".*/\\s*0+(?!\\d).*");
             return new LengthReading.Refused(
-                    typed, "“" + typed + "” isn't a length." + zero + " Type something like " + examples(tape) + ".");
+                    typed, Refusals.say("length.none", "typed", typed, "zero", zero, "examples", examples(tape)));
         }
         return new LengthReading.Understood(negative ? -inches.getAsDouble() : inches.getAsDouble(), typed);
     }
 
     private static String examples(TapeScale tape) {
-        return tape.isMetric() ? "182.5 cm, 1825 mm or 71 7/8\"" : "71 7/8, 71.875 or 182.5 cm";
+        return Refusals.say("length.examples", "metric", tape.isMetric());
     }
 
     /** Lower case, plain quotes and hyphens, and fraction characters written out as {@code n/d}. */

@@ -6,6 +6,7 @@ import jollyspindle.core.shelf.Prediction;
 import jollyspindle.core.shelf.StitchFacts;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateDiagnostic;
+import jollyspindle.core.text.Refusals;
 
 import java.util.List;
 import java.util.OptionalDouble;
@@ -129,16 +130,32 @@ public sealed interface Form
     /** @throws IllegalArgumentException if an angle, in radians, isn't between two in degrees */
     static void angle(double radians, double least, double most, String what) {
         if (!(radians >= Math.toRadians(least)) || !(radians <= Math.toRadians(most))) {
-            throw new IllegalArgumentException("the " + what + " must be " + plain(least) + " to " + plain(most)
-                    + " degrees, not " + plain(Math.toDegrees(radians)));
+            throw new IllegalArgumentException(Refusals.say(
+                    "form.angle",
+                    "what",
+                    what,
+                    "least",
+                    plain(least),
+                    "most",
+                    plain(most),
+                    "found",
+                    plain(Math.toDegrees(radians))));
         }
     }
 
     /** @throws IllegalArgumentException if a size isn't {@link #SMALLEST} to {@link #LARGEST} */
     static void size(double value, String what) {
         if (!(value >= SMALLEST) || value > LARGEST) {
-            throw new IllegalArgumentException(
-                    "the " + what + " must be " + plain(SMALLEST) + " to " + plain(LARGEST) + ", not " + plain(value));
+            throw new IllegalArgumentException(Refusals.say(
+                    "form.size",
+                    "what",
+                    what,
+                    "least",
+                    plain(SMALLEST),
+                    "most",
+                    plain(LARGEST),
+                    "found",
+                    plain(value)));
         }
     }
 
