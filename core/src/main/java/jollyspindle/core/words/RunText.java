@@ -26,6 +26,8 @@ public final class RunText {
                                 run.division().length(),
                                 "school",
                                 new DivisionWords(words).school(run.divided().school()),
+                                "side",
+                                run.id().side().isPresent(),
                                 "start",
                                 Words.start(run.id())))
                 .append('\n')

@@ -170,6 +170,8 @@ public final class MarkBench extends VBox {
                     "marks.run",
                     "marks",
                     Words.count(chalk.size(), Words.Thing.MARK),
+                    "side",
+                    run.id().side().isPresent(),
                     "start",
                     Words.start(run.id()),
                     "instruction",

@@ -340,10 +340,14 @@ public final class TapeView extends VBox {
         summary.setText(summary(run));
         ends.setText(Said.say(
                 "tape.ends",
+                "side",
+                run.id().side().isPresent(),
                 "start",
                 Words.start(run.id()),
                 "other",
                 other.map(o -> bench.name(o.id())),
+                "otherSide",
+                other.filter(o -> o.id().side().isPresent()).isPresent(),
                 "otherStart",
                 other.map(o -> Words.start(o.id()))));
         setAccessibleText(Said.say("tape.all", "run", bench.name(run.id()), "summary", summary.getText()));

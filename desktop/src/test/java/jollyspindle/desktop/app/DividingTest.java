@@ -290,6 +290,11 @@ class DividingTest extends Hands {
         type(robot, "#strip-name", "Long sash");
         assertThat(read(robot, "#region-said-strip-1")).contains(" of ");
         assertThat(read(robot, "#table-head")).startsWith("Long sash, 86 1/4 by 2");
+        robot.interact(() -> bench.stageProperty().set(WorkStage.LAY_OUT));
+        assertThat(read(robot, "#tape-ends"))
+                .as("whose left end is its left end")
+                .isEqualTo("+ generous, − scant");
+        robot.interact(() -> bench.stageProperty().set(WorkStage.MEASURE));
         type(robot, "#strip-width", "2 1/2");
         assertThat(bench.job().quilt().strips().get(0).width()).isEqualTo(2.5);
         type(robot, "#strip-angle", "up");

@@ -45,6 +45,8 @@ final class RunLists {
                 run.division().length(),
                 "school",
                 new DivisionWords(words).school(run.divided().school()),
+                "side",
+                run.id().side().isPresent(),
                 "start",
                 Words.start(run.id()));
         List<List<String>> rows = new ArrayList<>();
