@@ -49,6 +49,11 @@ public final class ChoiceField<T> extends ComboBox<T> implements Renewable {
         return this;
     }
 
+    /** Whether it is just taking over what another shows. */
+    boolean isRenewing() {
+        return renewing;
+    }
+
     @Override
     public String place() {
         return getId();
@@ -59,17 +64,20 @@ public final class ChoiceField<T> extends ComboBox<T> implements Renewable {
     public void renew(Node other) {
         ChoiceField<T> next = (ChoiceField<T>) other;
         renewing = true;
-        now = next.now;
-        take = next.take;
-        setPromptText(next.getPromptText());
-        if (!names.equals(next.names) || !getItems().equals(next.getItems())) {
-            names = next.names;
-            setConverter(next.getConverter());
-            getItems().setAll(next.getItems());
+        try {
+            now = next.now;
+            take = next.take;
+            setPromptText(next.getPromptText());
+            if (!names.equals(next.names) || !getItems().equals(next.getItems())) {
+                names = next.names;
+                setConverter(next.getConverter());
+                getItems().setAll(next.getItems());
+            }
+            if (!Objects.equals(getValue(), now)) {
+                setValue(now);
+            }
+        } finally {
+            renewing = false;
         }
-        if (!Objects.equals(getValue(), now)) {
-            setValue(now);
-        }
-        renewing = false;
     }
 }

@@ -23,7 +23,8 @@ public final class Choices {
         Tip.on(box, purpose);
         // Control and the space bar would leave nothing chosen, which is no answer: what was chosen stays.
         box.valueProperty().addListener((o, was, now) -> {
-            boolean byKey = now == null && was != null && (box.isFocused() || box.isShowing());
+            boolean renewed = box instanceof ChoiceField<?> field && field.isRenewing();
+            boolean byKey = now == null && was != null && !renewed && (box.isFocused() || box.isShowing());
             if (byKey && box.getItems().contains(was)) {
                 Platform.runLater(() -> {
                     if (box.getValue() == null && box.getItems().contains(was)) {

@@ -35,6 +35,8 @@ public final class Tip {
         Object text = next.getProperties().get(TEXT);
         if (text != null) {
             on(kept, (Supplier<String>) text);
+        } else if (kept.getProperties().containsKey(TEXT)) {
+            on(kept, () -> "");
         }
         kept.setAccessibleHelp(next.getAccessibleHelp());
     }

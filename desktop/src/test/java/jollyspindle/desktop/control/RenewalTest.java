@@ -6,6 +6,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -137,6 +138,21 @@ class RenewalTest {
         show(robot, form(2, "other", 2, "a", false));
         assertThat(name.getText()).isEqualTo("other");
         assertThat(robot.lookup("#name-said").queryLabeled().getText()).isEmpty();
+    }
+
+    /** As after undo, with the keyboard still there: it isn't taken for a key that leaves nothing chosen. */
+    @Test
+    void nothingIsChosenWhereNothingIs(FxRobot robot) {
+        robot.interact(() -> {
+            pane.getChildren().setAll(form(1, "one", 2, "a", false));
+            find(robot, "choice").requestFocus();
+        });
+        show(robot, form(2, "one", 2, null, false));
+        WaitForAsyncUtils.waitForFxEvents();
+        ComboBox<String> choice = find(robot, "choice");
+        assertThat(choice.isFocused()).isTrue();
+        assertThat(choice.getValue()).isNull();
+        assertThat(taken).isEmpty();
     }
 
     @Test
