@@ -65,6 +65,16 @@ final class ArcsLayout {
                 }
 
                 @Override
+                List<Preset> offered() {
+                    return List.of(
+                            Preset.onSeam("arcs", Motif.Arcs.single()),
+                            Preset.onSeam(
+                                    "nested-arcs",
+                                    new Motif.Arcs(
+                                            Motif.Inner.LOWERED, 3, Preset.SPACING, List.of(), Optional.empty(), 1)));
+                }
+
+                @Override
                 Optional<DivisionConstraints> asks(Layer layer, Motif.Arcs motif, EdgeCatalog tools, double room) {
                     return tools.arc(layer.templateId(), layer.guideId())
                             .map(arc -> new DivisionConstraints(new Repeating.Arcs(arc), 0, parity(motif)));

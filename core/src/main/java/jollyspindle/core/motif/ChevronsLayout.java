@@ -66,6 +66,19 @@ final class ChevronsLayout {
                 }
 
                 @Override
+                List<Preset> offered() {
+                    return List.of(
+                            Preset.onSeam(
+                                    "peaks",
+                                    new Motif.Chevrons(
+                                            Motif.Points.PEAKS, OptionalDouble.empty(), 0, 2, Preset.SPACING)),
+                            Preset.onSeam(
+                                    "boxes",
+                                    new Motif.Chevrons(
+                                            Motif.Points.BOXES, OptionalDouble.empty(), 0, 2, Preset.SPACING)));
+                }
+
+                @Override
                 Optional<DivisionConstraints> asks(Layer layer, Motif.Chevrons motif, EdgeCatalog tools, double room) {
                     Optional<ChevronStripLayout> strip = ChevronStripLayout.of(tools, layer);
                     if (strip.isPresent()) {

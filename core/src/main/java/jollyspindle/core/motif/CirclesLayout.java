@@ -55,6 +55,12 @@ final class CirclesLayout {
                 }
 
                 @Override
+                List<Preset> offered() {
+                    return List.of(
+                            Preset.onSeam("circles", new Motif.Circles(0.25, 3, Motif.Turning.ALTERNATING, false)));
+                }
+
+                @Override
                 Optional<DivisionConstraints> asks(Layer layer, Motif.Circles motif, EdgeCatalog tools, double room) {
                     return tool(tools, layer.templateId(), layer.guideId(), room - 2 * motif.gap())
                             .map(t -> 2 * t.stitched())

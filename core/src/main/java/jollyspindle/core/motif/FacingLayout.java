@@ -30,6 +30,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Lays out {@link Motif.FacingArcs}: a row on one edge, back along the other, then what stands between them.
@@ -79,6 +80,15 @@ final class FacingLayout {
                 @Override
                 EdgeKind edge(Motif.FacingArcs motif) {
                     return EdgeKind.ARC;
+                }
+
+                @Override
+                List<Preset> offered() {
+                    return List.of(
+                            facing("facing-arcs", Motif.Facing.CROWNS),
+                            facing("egg-and-dart", Motif.Facing.HALF_STEP),
+                            facing("two-to-one", Motif.Facing.TWO_TO_ONE),
+                            facing("overlapping", Motif.Facing.OVERLAPPING));
                 }
 
                 @Override
@@ -396,5 +406,12 @@ final class FacingLayout {
                 LineEnd.at(start),
                 LineEnd.at(end),
                 PlacementBuilder.Turn.SLIDING);
+    }
+
+    private static Preset facing(String code, Motif.Facing facing) {
+        return Preset.onSeam(
+                code,
+                new Motif.FacingArcs(
+                        facing, OptionalDouble.empty(), OptionalDouble.empty(), false, false, Optional.empty(), 1));
     }
 }

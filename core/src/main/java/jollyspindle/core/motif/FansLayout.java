@@ -51,6 +51,13 @@ final class FansLayout {
                 }
 
                 @Override
+                List<Preset> offered() {
+                    return List.of(
+                            Preset.onSeam("fans", new Motif.Fans(3, 1)),
+                            new Preset("hanging-fans", new Motif.Fans(3, 1), Layer.Edge.OUTSIDE));
+                }
+
+                @Override
                 Optional<DivisionConstraints> asks(Layer layer, Motif.Fans motif, EdgeCatalog tools, double room) {
                     return tools.fan(layer.templateId()).flatMap(fan -> fan.blades().stream()
                             .map(StitchingEdge.Round::stitched)

@@ -51,6 +51,11 @@ final class HatchLayout {
                 }
 
                 @Override
+                List<Preset> offered() {
+                    return List.of(Preset.onSeam("crosshatch", new Motif.Crosshatch(1, Math.PI / 4, false)));
+                }
+
+                @Override
                 Optional<DivisionConstraints> asks(
                         Layer layer, Motif.Crosshatch motif, EdgeCatalog tools, double room) {
                     return motif.curved()

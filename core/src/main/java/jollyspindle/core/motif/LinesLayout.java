@@ -53,6 +53,13 @@ final class LinesLayout {
                 }
 
                 @Override
+                List<Preset> offered() {
+                    return List.of(
+                            Preset.onSeam("piano-keys", new Motif.StraightLines(6, Math.PI / 2)),
+                            Preset.onSeam("leaning-lines", new Motif.StraightLines(6, Math.PI / 3)));
+                }
+
+                @Override
                 Optional<DivisionConstraints> asks(
                         Layer layer, Motif.StraightLines motif, EdgeCatalog tools, double room) {
                     return tools.straight(layer.templateId(), layer.guideId())

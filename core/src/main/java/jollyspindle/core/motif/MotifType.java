@@ -47,6 +47,9 @@ public abstract class MotifType<M extends Motif> {
         return params;
     }
 
+    /** What galleries offer of it to begin with. */
+    abstract List<Preset> offered();
+
     /** What sort of template it is stitched with. */
     abstract EdgeKind edge(M motif);
 

@@ -52,6 +52,11 @@ final class SailsLayout {
                 }
 
                 @Override
+                List<Preset> offered() {
+                    return List.of(Preset.onSeam("sails", new Motif.Sails(3, Preset.SPACING)));
+                }
+
+                @Override
                 Optional<DivisionConstraints> asks(Layer layer, Motif.Sails motif, EdgeCatalog tools, double room) {
                     // From the seam to the limit, half a repeat on: no further than the circle is wide.
                     return tools.arc(layer.templateId(), layer.guideId())

@@ -59,6 +59,11 @@ final class SerpentineLayout {
                 }
 
                 @Override
+                List<Preset> offered() {
+                    return List.of(Preset.onSeam("serpentine", new Motif.Serpentine(2, false)));
+                }
+
+                @Override
                 Optional<DivisionConstraints> asks(
                         Layer layer, Motif.Serpentine motif, EdgeCatalog tools, double room) {
                     boolean round =

@@ -111,7 +111,7 @@ public final class Main {
 
     /** What to say when there is no window: whether the machine can't show one, or the fault is our own. */
     static String couldNotOpen(Optional<Throwable> noScreen) {
-        return Said.say("start.no-window", "cause", noScreen.map(Throwable::getMessage));
+        return Said.say("start.no-window", "cause", noScreen.map(cause -> String.valueOf(cause.getMessage())));
     }
 
     /** Opens the window on the demo job; where that can't be, its pictures are written instead. */

@@ -19,7 +19,6 @@ import jollyspindle.desktop.words.Said;
 import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -97,11 +96,11 @@ final class WaysPane extends VBox {
                     case ONE -> "this side";
                     case PICKED -> "some";
                 });
-        button.setId("scope-" + scope.name().toLowerCase(Locale.ROOT));
+        button.setId("scope-" + scope.code());
         button.getStyleClass().add("zero-button");
         button.setToggleGroup(together);
         button.setSelected(scope == bench.selection().scopeProperty().get());
-        Tip.on(button, Said.say("ways.scope", "scope", scope.name().toLowerCase(Locale.ROOT)));
+        Tip.on(button, Said.say("ways.scope", "scope", scope.code()));
         button.setOnAction(e -> {
             button.setSelected(true);
             bench.selection().scopeProperty().set(scope);

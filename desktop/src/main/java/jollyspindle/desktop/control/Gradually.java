@@ -96,6 +96,8 @@ public final class Gradually {
         List<Node> all = Renewal.of(pane.getChildren(), nodes);
         Set<Node> there = new HashSet<>(pane.getChildren());
         List<Node> kept = all.stream().filter(there::contains).toList();
+        // What stays is never out of the window, not even for a moment: it would be styled anew, and lose the keyboard.
+        pane.getChildren().removeIf(node -> !all.contains(node));
         if (!pane.getChildren().equals(kept)) {
             pane.getChildren().setAll(kept);
         }

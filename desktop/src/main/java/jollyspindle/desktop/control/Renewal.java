@@ -31,23 +31,41 @@ final class Renewal {
     /** What is to be shown for these nodes: of those that are there, what can stand for one of them and does so from now on. */
     static List<Node> of(List<Node> there, List<? extends Node> next) {
         List<Node> old = List.copyOf(there);
+        List<Node> made = List.copyOf(next);
         List<String> kinds = old.stream().map(Renewal::kind).toList();
+        List<String> wanted = made.stream().map(Renewal::kind).toList();
+        int[][] alike = alike(kinds, wanted);
         List<Node> all = new ArrayList<>();
-        int from = 0;
-        for (Node node : List.copyOf(next)) {
-            int same = kinds.subList(from, kinds.size()).indexOf(kind(node));
-            if (same < 0) {
-                all.add(node);
-            } else {
-                Node kept = old.get(from + same);
-                from += same + 1;
-                if (kept != node) {
-                    renew(kept, node);
-                }
-                all.add(kept);
+        int at = 0;
+        for (int i = 0; i < made.size(); i++) {
+            // Passed over is what stands for nothing of the rest.
+            while (at < old.size() && !kinds.get(at).equals(wanted.get(i)) && alike[at + 1][i] == alike[at][i]) {
+                at++;
             }
+            if (at == old.size() || !kinds.get(at).equals(wanted.get(i))) {
+                all.add(made.get(i));
+                continue;
+            }
+            Node kept = old.get(at++);
+            if (kept != made.get(i)) {
+                renew(kept, made.get(i));
+            }
+            all.add(kept);
         }
         return all;
+    }
+
+    /** How many of two lists stand in both in the same order, from each place of the one and of the other on. */
+    private static int[][] alike(List<String> one, List<String> other) {
+        int[][] alike = new int[one.size() + 1][other.size() + 1];
+        for (int i = one.size() - 1; i >= 0; i--) {
+            for (int j = other.size() - 1; j >= 0; j--) {
+                alike[i][j] = one.get(i).equals(other.get(j))
+                        ? alike[i + 1][j + 1] + 1
+                        : Math.max(alike[i + 1][j], alike[i][j + 1]);
+            }
+        }
+        return alike;
     }
 
     /** What two nodes have alike that can stand for each other: nothing else looks or does the same if it isn't told to. */

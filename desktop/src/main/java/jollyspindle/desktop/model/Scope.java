@@ -1,20 +1,32 @@
 package jollyspindle.desktop.model;
 
+import jollyspindle.core.code.Coded;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 
 import java.util.Set;
 
 /** Which runs of a border a choice is made for. */
-public enum Scope {
+public enum Scope implements Coded {
     /** All sides. */
-    ALL,
+    ALL("all"),
     /** The side that is looked at, and the one opposite. */
-    OPPOSITE,
+    OPPOSITE("opposite"),
     /** The side that is looked at. */
-    ONE,
+    ONE("one"),
     /** The sides that are picked, whichever is looked at. */
-    PICKED;
+    PICKED("picked");
+
+    private final String code;
+
+    Scope(String code) {
+        this.code = code;
+    }
+
+    @Override
+    public String code() {
+        return code;
+    }
 
     /**
      * Whether a choice takes a run.

@@ -161,17 +161,41 @@ class RenewalTest {
         robot.interact(() -> pane.getChildren().setAll(first));
         Node row = pane.getChildren().get(1);
         Node third = pane.getChildren().get(2);
+        TextField name = find(robot, "name");
+        robot.interact(name::requestFocus);
+        List<Object> left = new ArrayList<>();
+        name.sceneProperty().addListener((o, was, now) -> left.add("scene"));
         List<Node> next = new ArrayList<>(form(2, "two", 2, "a", false));
         next.remove(0);
         CheckField added = new CheckField("added", "Added", true, value -> {});
         next.add(1, added);
         show(robot, next);
         assertThat(pane.getChildren()).hasSize(4).startsWith(row, added, third);
+        assertThat(left).as("what stays is in the window all the time").isEmpty();
+        assertThat(name.isFocused()).isTrue();
         show(robot, List.of(Labelled.wrapped("Nothing.", "faint")));
         assertThat(pane.getChildren()).singleElement().satisfies(node -> assertThat(((Labeled) node).getText())
                 .isEqualTo("Nothing."));
         show(robot, List.of());
         assertThat(pane.getChildren()).isEmpty();
+    }
+
+    /** A text that was there already further down doesn't make the fields above it go. */
+    @Test
+    void asMuchAsCanStays(FxRobot robot) {
+        show(robot, form(1, "one", 2, "a", false));
+        Node row = pane.getChildren().get(1);
+        Node choice = pane.getChildren().get(2);
+        List<Node> more = new ArrayList<>(form(1, "one", 2, "a", false));
+        more.add(Labelled.wrapped("Below.", "faint"));
+        show(robot, more);
+        List<Node> both = new ArrayList<>(form(2, "one", 2, "a", false));
+        both.add(0, Labelled.wrapped("Above.", "faint"));
+        both.add(Labelled.wrapped("Below.", "faint"));
+        show(robot, both);
+        assertThat(pane.getChildren()).contains(row, choice).hasSize(6);
+        show(robot, form(3, "one", 2, "a", false));
+        assertThat(pane.getChildren()).contains(row, choice).hasSize(4);
     }
 
     @Test

@@ -16,6 +16,7 @@ import jollyspindle.core.division.school.SchoolTypes;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.MotifType;
 import jollyspindle.core.motif.MotifTypes;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.quilt.AreaType;
 import jollyspindle.core.quilt.AreaTypes;
 import jollyspindle.core.shelf.form.FormType;
@@ -29,10 +30,13 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -69,9 +73,21 @@ class SchemaFilesTest {
             layer((ObjectNode) parts.get("layer"));
             corner((ObjectNode) parts.get("corner"));
             if (name.equals("job")) {
-                areas((ObjectNode) schema.at("/properties/quilt/properties/areas/items"));
-                areaMotifs((ObjectNode) parts.at("/areaLayers/items"));
-                schools((ObjectNode) parts.get("school"));
+                kinds(
+                        (ObjectNode) schema.at("/properties/quilt/properties/areas/items"),
+                        "kind",
+                        params(AreaTypes.ALL, AreaType::code, AreaType::params),
+                        List.of("number"));
+                kinds(
+                        (ObjectNode) parts.at("/areaLayers/items"),
+                        "motif",
+                        params(AreaMotifTypes.ALL, AreaMotifType::code, AreaMotifType::params),
+                        List.of("template", "number"));
+                kinds(
+                        (ObjectNode) parts.get("school"),
+                        "school",
+                        params(SchoolTypes.ALL, SchoolType::code, SchoolType::params),
+                        List.of("id"));
             }
         }
         DefaultIndenter lines = new DefaultIndenter("  ", "\n");
@@ -88,36 +104,30 @@ class SchemaFilesTest {
 
     // --- the kinds -------------------------------------------------------------------------------------------------
 
-    private static void areaMotifs(ObjectNode items) {
+    /**
+     * A description for each of the kinds.
+     *
+     * @param says the field that says which kind it is
+     * @param besides what all of them have that isn't chosen; it is written by hand, with the first
+     */
+    private static void kinds(ObjectNode of, String says, Map<String, Params<?>> kinds, List<String> besides) {
         ArrayNode all = JSON.createArrayNode();
-        for (AreaMotifType<?> type : AreaMotifTypes.ALL) {
-            Optional<ObjectNode> was = among(items.get("oneOf"), "/properties/motif/const", type.code());
-            // What motifs of all kinds have besides stands with the first.
-            Optional<ObjectNode> any = Optional.of((ObjectNode) items.at("/oneOf/0"));
-            all.add(one(
-                    type.code(), "motif", was, any, ParamFields.schema(type.params()), List.of("template", "number")));
-        }
-        items.set("oneOf", all);
+        Optional<ObjectNode> first = Optional.of((ObjectNode) of.at("/oneOf/0"));
+        kinds.forEach((code, params) -> all.add(one(
+                code,
+                says,
+                among(of.get("oneOf"), "/properties/" + says + "/const", code),
+                first,
+                ParamFields.schema(params),
+                besides)));
+        of.set("oneOf", all);
     }
 
-    private static void areas(ObjectNode items) {
-        ArrayNode all = JSON.createArrayNode();
-        for (AreaType<?> type : AreaTypes.ALL) {
-            Optional<ObjectNode> was = among(items.get("oneOf"), "/properties/kind/const", type.code());
-            Optional<ObjectNode> any = Optional.of((ObjectNode) items.at("/oneOf/0"));
-            all.add(one(type.code(), "kind", was, any, ParamFields.schema(type.params()), List.of("number")));
-        }
-        items.set("oneOf", all);
-    }
-
-    private static void schools(ObjectNode school) {
-        ArrayNode all = JSON.createArrayNode();
-        for (SchoolType<?> type : SchoolTypes.ALL) {
-            Optional<ObjectNode> was = among(school.get("oneOf"), "/properties/school/const", type.code());
-            Optional<ObjectNode> any = Optional.of((ObjectNode) school.at("/oneOf/0"));
-            all.add(one(type.code(), "school", was, any, ParamFields.schema(type.params()), List.of("id")));
-        }
-        school.set("oneOf", all);
+    private static <K> Map<String, Params<?>> params(
+            List<K> kinds, Function<? super K, String> code, Function<? super K, Params<?>> params) {
+        Map<String, Params<?>> all = new LinkedHashMap<>();
+        kinds.forEach(kind -> all.put(code.apply(kind), params.apply(kind)));
+        return all;
     }
 
     /** One description for all kinds: what any of them has, in the widest range that any of them has it. */
