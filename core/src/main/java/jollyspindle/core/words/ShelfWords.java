@@ -13,19 +13,12 @@ import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateInspector;
 import jollyspindle.core.shelf.TemplateReport;
 import jollyspindle.core.shelf.form.ArcForm;
-import jollyspindle.core.shelf.form.ChevronStrip;
-import jollyspindle.core.shelf.form.CircleForm;
-import jollyspindle.core.shelf.form.CornerForm;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.shelf.form.OutlineForm;
-import jollyspindle.core.shelf.form.ScallopRow;
-import jollyspindle.core.shelf.form.SerpentineStrip;
 import jollyspindle.core.shelf.form.SizeLabel;
-import jollyspindle.core.shelf.form.SlottedCircles;
-import jollyspindle.core.shelf.form.SlottedFan;
 import jollyspindle.core.shelf.form.StraightEdge;
 import jollyspindle.core.shelf.form.TurnedArm;
 
@@ -88,56 +81,30 @@ public record ShelfWords(Words words) {
     /** What is printed on it and what that means: {@code marked radius 4, as stitched}. */
     public String marked(Template template) {
         Form form = template.form();
-        String how = name(template.label().convention());
-        String size = name(template.label().printed());
-        if (form instanceof ArcForm arc) {
-            return sizes(
-                    size,
-                    Stream.of(arc.bulging(), arc.hollow())
-                            .flatMapToDouble(OptionalDouble::stream)
-                            .mapToObj(words::exact)
-                            .distinct()
-                            .reduce((one, other) -> Texts.plainly("marked.both", "one", one, "other", other))
-                            .orElse(""),
-                    how);
-        }
-        if (form instanceof CircleForm circle) {
-            return sizes(size, list(circle.sizes()), how);
-        }
-        if (form instanceof SlottedCircles slots) {
-            return sizes(size, list(slots.sizes()), how);
-        }
-        if (form instanceof SlottedFan fan) {
-            return sizes(size, list(fan.sizes()), how);
-        }
-        if (form instanceof ScallopRow row) {
-            return texts().say("marked.scallop-row", "form", form, "bumps", Words.count(row.bumps(), Words.Thing.BUMP));
-        }
-        if (form instanceof StraightEdge) {
-            return texts().say("marked.straight-edge", "form", form);
-        }
-        if (form instanceof CornerForm) {
-            return texts().say("marked.corner", "form", form);
-        }
-        if (form instanceof SerpentineStrip) {
-            return texts().say("marked.serpentine", "form", form, "how", how);
-        }
-        if (form instanceof ChevronStrip) {
-            return texts().say("marked.chevron", "form", form, "how", how);
-        }
-        if (form instanceof TurnedArm) {
-            return texts().say("marked.arm", "form", form, "figure", figure(form), "how", how);
-        }
         return texts().say(
-                        "marked.outline",
+                        "marked." + form.type().kind().code(),
                         "form",
                         form,
-                        "corners",
-                        Words.count(((OutlineForm) form).corners().size(), Words.Thing.CORNER));
+                        "size",
+                        name(template.label().printed()),
+                        "sizes",
+                        sizes(form),
+                        "figure",
+                        figure(form),
+                        "how",
+                        name(template.label().convention()));
     }
 
-    private static String sizes(String size, String sizes, String how) {
-        return Texts.plainly("marked.sizes", "size", size, "sizes", sizes, "how", how);
+    private String sizes(Form form) {
+        if (form instanceof ArcForm arc) {
+            return Stream.of(arc.bulging(), arc.hollow())
+                    .flatMapToDouble(OptionalDouble::stream)
+                    .mapToObj(words::exact)
+                    .distinct()
+                    .reduce((one, other) -> Texts.plainly("marked.both", "one", one, "other", other))
+                    .orElse("");
+        }
+        return list(form.sizes());
     }
 
     /** What figure it draws. */

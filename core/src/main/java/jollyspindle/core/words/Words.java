@@ -35,7 +35,6 @@ public record Words(TapeScale tape) {
     public enum Thing {
         ARC,
         BLOCK,
-        BUMP,
         CIRCLE,
         CORNER,
         LINE,

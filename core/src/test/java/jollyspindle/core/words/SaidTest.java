@@ -2,6 +2,7 @@ package jollyspindle.core.words;
 
 import com.ibm.icu.text.MessagePattern;
 import jollyspindle.core.code.Codes;
+import jollyspindle.core.shelf.form.Kind;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
@@ -42,7 +43,8 @@ class SaidTest {
             "to-measure",
             "lying.facing",
             "block-fit",
-            "caution");
+            "caution",
+            "marked");
 
     private static Optional<Class<?>> type(String name) {
         String nested = name;
@@ -94,6 +96,11 @@ class SaidTest {
                 .map(type -> DynamicTest.dynamicTest(type.getName(), () -> assertThat(
                                 Arrays.stream(type.getPermittedSubclasses()).map(Codes::path))
                         .allMatch(SAID::containsKey)));
+    }
+
+    @Test
+    void whatIsPrintedIsSaidOfAllKindsOfTemplates() {
+        assertThat(Kind.values()).allMatch(kind -> SAID.containsKey("marked." + kind.code()));
     }
 
     /** A sentence put together of what the code says, or of nothing it says, would never be seen. */

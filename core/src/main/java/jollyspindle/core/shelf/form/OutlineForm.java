@@ -68,6 +68,11 @@ public record OutlineForm(List<Corner> corners, boolean window) implements Form 
         }
     }
 
+    /** How many corners it has, and as many sides. */
+    public int sides() {
+        return corners.size();
+    }
+
     private static OutlineForm square(double half) {
         return new OutlineForm(
                 List.of(
