@@ -67,6 +67,7 @@ final class MotifPane extends VBox {
     private boolean choosing;
     private boolean alone;
     private String shown = "";
+    private RunId shownRun;
 
     MotifPane(Workbench bench, Look look) {
         super(8);
@@ -118,11 +119,16 @@ final class MotifPane extends VBox {
             parts.add(() -> scope(design));
             layer(looked);
         }
+        RunId run = bench.selection().whereProperty().get();
         if (another) {
             Gradually.fill(body, List.copyOf(parts).stream());
+        } else if (!run.equals(shownRun)) {
+            // What is half typed about one run isn't meant for another.
+            Gradually.atOnce(body, parts.stream().<Node>map(Supplier::get).toList());
         } else {
             Gradually.renew(body, parts.stream().<Node>map(Supplier::get).toList());
         }
+        shownRun = run;
     }
 
     /** Shows the motif that is looked at. */

@@ -27,6 +27,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -133,7 +134,15 @@ final class RunPane extends VBox {
                 List.of(run.get().id(), school.kind(), numbered, bench.job().tape(), bench.shelf());
         if (!wanted.equals(madeFor)) {
             madeFor = wanted;
-            Keyboard.kept(numbers, () -> Gradually.renew(numbers, fields.of(run.get(), school)));
+            boolean same = List.of(run.get().id(), school.kind()).equals(numbers.getUserData());
+            numbers.setUserData(List.of(run.get().id(), school.kind()));
+            List<Node> next = fields.of(run.get(), school);
+            if (same) {
+                Keyboard.kept(numbers, () -> Gradually.renew(numbers, next));
+            } else {
+                // What is half typed about one run isn't meant for another.
+                Gradually.atOnce(numbers, next);
+            }
         }
         if (school instanceof ByHand hand) {
             showPins(hand);

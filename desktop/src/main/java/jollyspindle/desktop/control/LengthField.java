@@ -110,7 +110,11 @@ public final class LengthField extends VBox implements Renewable {
         accept = next.accept;
         label.setText(next.label.getText());
         field.setPromptText(next.field.getPromptText());
-        show(next.value);
+        if (field.isFocused()) {
+            show(next.value);
+        } else {
+            reset(next.value);
+        }
     }
 
     private void reset(OptionalDouble inches) {

@@ -73,7 +73,11 @@ public final class TypedField extends VBox implements Renewable {
         TypedField next = (TypedField) other;
         take = next.take;
         label.setText(next.label.getText());
-        show(next.good);
+        if (field.isFocused()) {
+            show(next.good);
+        } else {
+            reset(next.good);
+        }
     }
 
     private void reset(String text) {

@@ -6,6 +6,7 @@ import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.GroupId;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.desktop.model.WorkStage;
@@ -187,6 +188,18 @@ class MotifFieldsTest extends Hands {
         chosen(robot, "#motif-turning", Motif.Turning.SAME, new Motif.Circles(0.5, 2, Motif.Turning.SAME, false));
         ticked(robot, "#motif-swirl", new Motif.Circles(0.5, 2, Motif.Turning.SAME, true));
         undoneTo(robot, chain);
+    }
+
+    /** What is half typed about one side isn't meant for another, though both have the same. */
+    @Test
+    void whatIsHalfTypedStaysWithItsRun(FxRobot robot) {
+        Motif first = new Motif.Sails(3, 0.5);
+        lay(robot, first, "mill-bridge");
+        scrollTo(robot, "#motif-echoes");
+        robot.clickOn("#motif-echoes").write("9");
+        robot.interact(() -> bench.selection().choose(RunId.of(Side.BOTTOM)));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(read(robot, "#motif-echoes")).isEqualTo("3");
     }
 
     @Test
