@@ -79,16 +79,22 @@ class RenewalTest {
         robot.interact(() -> Gradually.renew(pane, nodes));
     }
 
-    private static <T extends Node> T find(FxRobot robot, String id) {
-        return robot.lookup("#" + id).query();
+    private static TextField text(FxRobot robot, String id) {
+        return robot.lookup("#" + id).queryAs(TextField.class);
+    }
+
+    /** The only list of choices of the form. */
+    @SuppressWarnings("unchecked") // ChoiceField<String>, made in form()
+    private static ComboBox<String> choice(FxRobot robot) {
+        return robot.lookup("#choice").queryAs(ComboBox.class);
     }
 
     @Test
     void fieldsStayAndShowAndDoWhatTheNewOnesWould(FxRobot robot) {
         robot.interact(() -> pane.getChildren().setAll(form(1, "one", 2, "a", false)));
         List<Node> before = List.copyOf(pane.getChildren());
-        TextField name = find(robot, "name");
-        ComboBox<String> choice = find(robot, "choice");
+        TextField name = text(robot, "name");
+        ComboBox<String> choice = choice(robot);
         show(robot, form(2, "two", 3, "c", true));
         assertThat(pane.getChildren()).containsExactlyElementsOf(before);
         assertThat(robot.lookup("#name").<Node>query()).isSameAs(name);
@@ -97,7 +103,7 @@ class RenewalTest {
         assertThat(robot.lookup("Name 2").tryQuery()).isPresent();
         assertThat(choice.getItems()).containsExactly("a", "b", "c");
         assertThat(choice.getValue()).isEqualTo("c");
-        CheckBox check = find(robot, "check");
+        CheckBox check = robot.lookup("#check").queryAs(CheckBox.class);
         assertThat(check.isSelected()).isTrue();
         assertThat(check.isDisable()).isFalse();
         assertThat(taken).as("nobody has typed or chosen").isEmpty();
@@ -105,12 +111,12 @@ class RenewalTest {
         robot.interact(() -> {
             name.setText("x");
             name.fireEvent(new javafx.event.ActionEvent());
-            TextField length = find(robot, "length");
+            TextField length = text(robot, "length");
             length.setText("15");
             length.fireEvent(new javafx.event.ActionEvent());
             choice.setValue("b");
             check.fire();
-            ((Button) find(robot, "button")).fire();
+            robot.lookup("#button").queryButton().fire();
         });
         assertThat(taken).containsExactly("2 name x", "2 length 15.0", "2 choice b", "2 check false", "2 button");
     }
@@ -119,12 +125,12 @@ class RenewalTest {
     void whatIsBeingTypedStaysUnlessTheValueChanges(FxRobot robot) {
         robot.interact(() -> {
             pane.getChildren().setAll(form(1, "one", 2, "a", false));
-            TextField name = find(robot, "name");
+            TextField name = text(robot, "name");
             name.requestFocus();
             name.setText("on the w");
         });
         show(robot, form(2, "one", 2, "a", false));
-        TextField name = find(robot, "name");
+        TextField name = text(robot, "name");
         assertThat(name.getText()).isEqualTo("on the w");
         assertThat(name.isFocused()).isTrue();
         // Refused, it stays with what is wrong until the value is another.
@@ -145,11 +151,11 @@ class RenewalTest {
     void nothingIsChosenWhereNothingIs(FxRobot robot) {
         robot.interact(() -> {
             pane.getChildren().setAll(form(1, "one", 2, "a", false));
-            find(robot, "choice").requestFocus();
+            choice(robot).requestFocus();
         });
         show(robot, form(2, "one", 2, null, false));
         WaitForAsyncUtils.waitForFxEvents();
-        ComboBox<String> choice = find(robot, "choice");
+        ComboBox<String> choice = choice(robot);
         assertThat(choice.isFocused()).isTrue();
         assertThat(choice.getValue()).isNull();
         assertThat(taken).isEmpty();
@@ -161,7 +167,7 @@ class RenewalTest {
         robot.interact(() -> pane.getChildren().setAll(first));
         Node row = pane.getChildren().get(1);
         Node third = pane.getChildren().get(2);
-        TextField name = find(robot, "name");
+        TextField name = text(robot, "name");
         robot.interact(name::requestFocus);
         List<Object> left = new ArrayList<>();
         name.sceneProperty().addListener((o, was, now) -> left.add("scene"));
