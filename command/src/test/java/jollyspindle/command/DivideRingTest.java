@@ -90,9 +90,9 @@ class DivideRingTest {
                 "--top 60 --about 6 | 2 | A border needs --top or --bottom, and --left or --right",
                 "--top 60 --left 80 | 2 | Say --about",
                 "--top 60 --left no --about 6 | 2 | --left: “no” isn't a length",
-                "--top 60 --left 80 --about 6 --across 0 | 2 | 1 to 400 repeats",
+                "--top 60 --left 80 --about 6 --across 0 | 2 | must be 1 to 400, not",
                 "--top 60 --left 80 --about 6 --shortest 7 --longest 5 | 2 | --shortest 7 is longer than --longest 5",
-                "--top 60 --left 80 --about 0.2 | 2 | isn't between 1/2 and 60",
+                "--top 60 --left 80 --about 0.2 | 2 | the repeat's length must be 0.5 to 60, not 0.2",
                 "--top 60 --left 80 --about 6 --template lost | 2 | the shelf has no “lost”",
                 "--top 61 --left 83 --about 6 --school piecing --unit 59 | 0 | don't come out with --school piecing",
             })

@@ -73,7 +73,7 @@ class DivideSchoolsTest {
                 "--length 71 --school increments | 2 | comes --step",
                 "--length 71 --about 6 --school fudge --spread some | 2 | isn't all, round-centre=4",
                 "--length 71 --count 5 --school by-hand --pin 5=20 | 2 | only the valleys between the ends",
-                "--length 71 --count 900 --school even | 2 | between 1 and 400",
+                "--length 71 --count 900 --school even | 2 | the number of repeats must be 1 to 400, not 900",
                 "--length 71 --about 6 --school corners-in --radius 2 | 2 | spans at most 4, and not 6",
                 "--length 71 --count 9 --school by-hand --pin 3=90 | 2 | more than 0 and at most 71",
                 "--length 71 --count 9 --school by-hand --pin 5=20 --pin 3=30 | 2 | valley 5 at 20 doesn't come after valley 3 at 30",

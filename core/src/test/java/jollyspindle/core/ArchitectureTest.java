@@ -75,9 +75,10 @@ class ArchitectureTest {
                         "java..",
                         "org.locationtech.jts..",
                         "jollyspindle.core.geometry..",
-                        "jollyspindle.core.measure..")
+                        "jollyspindle.core.measure..",
+                        "jollyspindle.core.text..")
                 .check(CLASSES);
-        // What is typed is refused in a sentence.
+        // What is typed, and what can't be, is refused in a sentence.
         classes()
                 .that()
                 .resideInAPackage("..core.measure..")

@@ -112,7 +112,7 @@ class UnusualJobsTest {
         Strip sash = new Strip("Sash", Strip.Kind.FREE, new Point(-20, 30), 0, 40, 3, OptionalDouble.empty());
         QuiltJob demo = DemoJob.heronWeir();
         QuiltJob job = demo.withQuilt(demo.quilt()
-                        .withStrips(List.of(sash, sash.withName("Other")))
+                        .withStrips(List.of(sash, Strip.PARAMS.with(sash, Strip.NAME, "Other")))
                         .withAreas(List.of(new Area.Blocks(1, 1, 9, 9, 0), new Area.Medallion(15))))
                 .with(new AreaId(2), AreaDesign.of(new AreaMotif.Crosshatch(1, Math.PI / 4), Optional.empty()))
                 .without(new AreaId(1))

@@ -1,6 +1,7 @@
 package jollyspindle.core.area;
 
 import jollyspindle.core.code.LastingNumbers;
+import jollyspindle.core.text.Refusals;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -53,7 +54,8 @@ public record AreaDesign(List<Part> parts, List<String> letters) {
 
         public Part {
             if (layers.size() > MOST_LAYERS) {
-                throw new IllegalArgumentException("up to " + MOST_LAYERS + " motifs in an area, not " + layers.size());
+                throw new IllegalArgumentException(
+                        Refusals.say("area.motifs", "most", MOST_LAYERS, "found", layers.size()));
             }
             layers = LastingNumbers.given(layers, Layer::number, Layer::withNumber);
         }
@@ -82,12 +84,13 @@ public record AreaDesign(List<Part> parts, List<String> letters) {
         parts = List.copyOf(parts);
         letters = List.copyOf(letters);
         if (parts.isEmpty() || parts.size() > MOST_PARTS) {
-            throw new IllegalArgumentException("1 to " + MOST_PARTS + " ways to stitch, not " + parts.size());
+            throw new IllegalArgumentException(Refusals.say("area.parts", "most", MOST_PARTS, "found", parts.size()));
         }
         int most = parts.size();
         letters.forEach(row -> {
             if (row.isEmpty() || row.chars().anyMatch(c -> c != PLAIN && (c < 'A' || c >= 'A' + most))) {
-                throw new IllegalArgumentException("letters A to " + (char) ('A' + most - 1) + ", not " + row);
+                throw new IllegalArgumentException(
+                        Refusals.say("area.letters", "last", (char) ('A' + most - 1), "found", row));
             }
         });
     }

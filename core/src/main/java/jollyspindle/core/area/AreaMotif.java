@@ -3,8 +3,9 @@ package jollyspindle.core.area;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.RefusedValue;
+import jollyspindle.core.text.Guards;
+import jollyspindle.core.text.Refusals;
 
-import java.util.Arrays;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 
@@ -51,6 +52,11 @@ public sealed interface AreaMotif {
     /** More rings or rows than this nobody stitches. */
     int MOST = 100;
 
+    /** The least and the most, in degrees, that hatching is turned from along the area. */
+    double LEAST_SLANT = 10;
+
+    double MOST_SLANT = 170;
+
     /** The closest that lines can be, in inches. */
     double CLOSEST = 1.0 / 16;
 
@@ -78,14 +84,12 @@ public sealed interface AreaMotif {
      */
     record Arms(int arms, Way way, double stop, boolean mirrored, double turn, boolean circled) implements Counted {
         public Arms {
-            within("arms", arms, FEWEST_ARMS, MOST_ARMS);
-            upTo("lines that stop at", stop);
+            Guards.within("arms", arms, FEWEST_ARMS, MOST_ARMS);
+            upTo("stop", stop);
             if (circled && stop == 0) {
-                throw new RefusedValue("circled", "arms that meet in the centre have no circle to stop on");
+                throw new RefusedValue("circled", Refusals.say("arms.circled"));
             }
-            if (!(turn >= 0) || turn > 2 * Math.PI) {
-                throw new IllegalArgumentException("a first arm turned by " + turn);
-            }
+            Guards.degrees("turn", turn, 0, 360);
         }
 
         /** Without a stitched circle. */
@@ -148,7 +152,7 @@ public sealed interface AreaMotif {
         public Rings {
             distance(first);
             gap.ifPresent(AreaMotif::distance);
-            within("rings", rings, 1, MOST);
+            Guards.within("rings", rings, 1, MOST);
         }
 
         public Rings(double first, double gap, int rings, Spokes spokes) {
@@ -179,7 +183,7 @@ public sealed interface AreaMotif {
      */
     record Wreath(int circles, OptionalDouble out) implements Counted {
         public Wreath {
-            within("circles", circles, 3, MOST_ARMS);
+            Guards.within("circles", circles, 3, MOST_ARMS);
             out.ifPresent(AreaMotif::distance);
         }
 
@@ -203,11 +207,11 @@ public sealed interface AreaMotif {
      */
     record Petals(int petals, double from, double to) implements Counted {
         public Petals {
-            within("petals", petals, FEWEST_ARMS, MOST_ARMS);
-            upTo("petals that begin at", from);
+            Guards.within("petals", petals, FEWEST_ARMS, MOST_ARMS);
+            upTo("from", from);
             distance(to);
             if (!(to > from)) {
-                throw new RefusedValue("to", "petals end further out than they begin");
+                throw new RefusedValue("to", Refusals.say("petals.to"));
             }
         }
 
@@ -236,10 +240,10 @@ public sealed interface AreaMotif {
      */
     record Points(int points, double inner, double outer) implements Counted {
         public Points {
-            within("points", points, 3, MOST_ARMS);
+            Guards.within("points", points, 3, MOST_ARMS);
             distance(inner, outer);
             if (!(outer > inner)) {
-                throw new RefusedValue("outer", "tips lie further out than notches");
+                throw new RefusedValue("outer", Refusals.say("points.outer"));
             }
         }
 
@@ -263,7 +267,7 @@ public sealed interface AreaMotif {
      */
     record Echoes(int echoes, double spacing, boolean outside) implements AreaMotif {
         public Echoes {
-            within("echoes", echoes, 1, MOST);
+            Guards.within("echoes", echoes, 1, MOST);
             distance(spacing);
         }
     }
@@ -275,7 +279,7 @@ public sealed interface AreaMotif {
      */
     record Clamshells(double allowance) implements AreaMotif {
         public Clamshells {
-            upTo("a seam allowance of", allowance);
+            upTo("seam", allowance);
         }
     }
 
@@ -288,8 +292,8 @@ public sealed interface AreaMotif {
      */
     record Peel(int across, int down, OptionalDouble inner) implements AreaMotif {
         public Peel {
-            within("squares across", across, 1, MOST);
-            within("squares down", down, 1, MOST);
+            Guards.within("squaresAcross", across, 1, MOST);
+            Guards.within("squaresDown", down, 1, MOST);
             inner.ifPresent(AreaMotif::distance);
         }
 
@@ -306,8 +310,8 @@ public sealed interface AreaMotif {
      */
     record Circles(int across, int down) implements AreaMotif {
         public Circles {
-            within("circles across", across, 1, MOST);
-            within("circles down", down, 1, MOST);
+            Guards.within("circlesAcross", across, 1, MOST);
+            Guards.within("circlesDown", down, 1, MOST);
         }
     }
 
@@ -320,9 +324,7 @@ public sealed interface AreaMotif {
     record Crosshatch(double spacing, double angle) implements AreaMotif {
         public Crosshatch {
             distance(spacing);
-            if (!(angle >= Math.toRadians(10)) || !(angle <= Math.toRadians(170))) {
-                throw new IllegalArgumentException("an angle of 10 to 170 degrees");
-            }
+            Guards.degrees("angle", angle, LEAST_SLANT, MOST_SLANT);
         }
 
         /** Whether the first set stands upright; the second lies level then. */
@@ -425,9 +427,9 @@ public sealed interface AreaMotif {
     record CornerRays(Corner corner, OptionalInt petals, double stop, double margin) implements AreaMotif {
         public CornerRays {
             petals.ifPresent(n -> {
-                within("petals", n, 1, MOST_ARMS - 1);
+                Guards.within("petals", n, 1, MOST_ARMS - 1);
                 if (n % 2 == 0) {
-                    throw new RefusedValue("petals", "their number is odd, so that one stands on the far corner");
+                    throw new RefusedValue("petals", Refusals.say("rays.petals"));
                 }
             });
             distance(stop, margin);
@@ -443,9 +445,9 @@ public sealed interface AreaMotif {
      */
     record Whirl(int lines, double spacing, int sets) implements AreaMotif {
         public Whirl {
-            within("lines", lines, 1, 9);
+            Guards.within("lines", lines, 1, 9);
             distance(spacing);
-            within("sets", sets, 1, MOST);
+            Guards.within("sets", sets, 1, MOST);
         }
     }
 
@@ -460,9 +462,9 @@ public sealed interface AreaMotif {
      */
     record StraightFans(int across, int down, int lines, double stop) implements AreaMotif {
         public StraightFans {
-            within("squares across", across, 1, MOST);
-            within("squares down", down, 1, MOST);
-            within("lines", lines, 2, MOST_ARMS);
+            Guards.within("squaresAcross", across, 1, MOST);
+            Guards.within("squaresDown", down, 1, MOST);
+            Guards.within("lines", lines, 2, MOST_ARMS);
             distance(stop);
         }
     }
@@ -472,21 +474,13 @@ public sealed interface AreaMotif {
         return length / Math.max(1, Math.round(length / wanted));
     }
 
-    private static void within(String what, int number, int least, int most) {
-        if (number < least || number > most) {
-            throw new IllegalArgumentException(least + " to " + most + " " + what + ", not " + number);
-        }
-    }
-
     private static void upTo(String what, double inches) {
-        if (!(inches >= 0) || inches > LARGEST) {
-            throw new IllegalArgumentException(what + " " + inches);
-        }
+        Guards.within(what, inches, 0, LARGEST);
     }
 
     private static void distance(double... inches) {
-        if (Arrays.stream(inches).anyMatch(d -> !(d >= CLOSEST) || d > LARGEST)) {
-            throw new IllegalArgumentException("a distance of 1/16 to 60, not " + Arrays.toString(inches));
+        for (double d : inches) {
+            Guards.within("distance", d, CLOSEST, LARGEST);
         }
     }
 }

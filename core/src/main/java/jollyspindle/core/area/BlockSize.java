@@ -5,6 +5,7 @@ import jollyspindle.core.measure.LengthReading;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.text.Guards;
 import jollyspindle.core.text.Refusals;
 
 import java.util.ArrayList;
@@ -42,9 +43,9 @@ public record BlockSize(double width, double height, int count) {
     }
 
     public BlockSize {
-        if (!(width > 0) || !(height > 0) || count < 1) {
-            throw new IllegalArgumentException(count + " blocks of " + width + " by " + height);
-        }
+        Guards.overZero("width", width);
+        Guards.overZero("height", height);
+        Guards.atLeast("number", count, 1);
     }
 
     /** What is stitched in of each block, inside its clearance; nothing if that leaves no room. */

@@ -32,7 +32,7 @@ final class CornerRaysLayout {
 
     private static final Param.Choice<AreaMotif.CornerRays, AreaMotif.Corner> CORNER =
             Param.choice("corner", AreaMotif.Corner.class, AreaMotif.CornerRays::corner);
-    private static final Param.MaybeOdd<AreaMotif.CornerRays> PETALS =
+    private static final Param.MaybeWhole<AreaMotif.CornerRays> PETALS =
             Param.maybeOdd("petals", 1, AreaMotif.MOST_ARMS - 1, AreaMotif.CornerRays::petals);
     private static final Param.Length<AreaMotif.CornerRays> STOP =
             Param.length("stop", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.CornerRays::stop);

@@ -22,7 +22,7 @@ final class CrosshatchLayout {
     private static final Param.Length<AreaMotif.Crosshatch> SPACING =
             Param.length("spacing", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Crosshatch::spacing);
     private static final Param.Angle<AreaMotif.Crosshatch> ANGLE =
-            Param.angle("angle", 10, 170, AreaMotif.Crosshatch::angle);
+            Param.angle("angle", AreaMotif.LEAST_SLANT, AreaMotif.MOST_SLANT, AreaMotif.Crosshatch::angle);
 
     static final AreaMotifType<AreaMotif.Crosshatch> TYPE = new AreaMotifType<>(
                     AreaMotif.Crosshatch.class,

@@ -13,6 +13,7 @@ import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.PieceId;
 import jollyspindle.core.route.Routed;
 import jollyspindle.core.route.Travel;
+import jollyspindle.core.text.Refusals;
 
 import java.util.HashMap;
 import java.util.List;
@@ -122,7 +123,7 @@ record LaidPiece(Routed routed, List<Mark> marks) {
                     || registration instanceof Registration.OnMitre) {
                 return registration;
             }
-            throw new IllegalStateException("how is " + registration + " moved?");
+            throw new IllegalStateException(Refusals.say("registration.moved", "registration", registration));
         }
     }
 }

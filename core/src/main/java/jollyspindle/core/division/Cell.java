@@ -1,5 +1,7 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.text.Refusals;
+
 /**
  * A piece of a run that one figure stands on.
  *
@@ -25,7 +27,7 @@ public record Cell(Kind kind, double from, double to) {
 
     public Cell {
         if (!(to > from)) {
-            throw new IllegalArgumentException("a cell from " + from + " to " + to);
+            throw new IllegalArgumentException(Refusals.say("cell.length", "from", from, "to", to));
         }
     }
 

@@ -1,6 +1,7 @@
 package jollyspindle.core.division;
 
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.text.Guards;
 
 /**
  * How many repeats the sides have; opposite sides have the same.
@@ -14,9 +15,8 @@ public record Counts(int across, int down) {
     public static final int MOST = 400;
 
     public Counts {
-        if (across < 1 || down < 1 || across > MOST || down > MOST) {
-            throw new IllegalArgumentException("a side has 1 to " + MOST + " repeats, not " + across + ", " + down);
-        }
+        Guards.within("across", across, 1, MOST);
+        Guards.within("down", down, 1, MOST);
     }
 
     public int on(Side side) {

@@ -1,5 +1,7 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.text.Guards;
+
 /**
  * A run divided into equal repeats: the k-th valley stands at k·L/n, each computed from the run's zero.
  *
@@ -9,12 +11,8 @@ package jollyspindle.core.division;
 public record EvenDivision(double length, int count) {
 
     public EvenDivision {
-        if (!(length > 0) || !Double.isFinite(length)) {
-            throw new IllegalArgumentException("a run is longer than 0, not " + length);
-        }
-        if (count < 1) {
-            throw new IllegalArgumentException("a run has at least one repeat, not " + count);
-        }
+        Guards.overZero("run", length);
+        Guards.atLeast("count", count, 1);
     }
 
     /** The length of one repeat, in inches. */

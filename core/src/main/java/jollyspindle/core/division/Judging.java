@@ -1,5 +1,10 @@
 package jollyspindle.core.division;
 
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
+
+import java.util.function.Function;
+
 /**
  * How ways to come out even are judged. The tolerances are the trade's rules of thumb, the weights those rules put into
  * numbers (common practice, no source); all can be set.
@@ -34,100 +39,97 @@ public record Judging(
         double readings) {
 
     /** No tolerance in inches is larger. */
-    public static final double MOST_TOLERANCE = 2;
-
-    /** No limit for squareness is larger, as a part of a side. */
-    public static final double MOST_SQUARE_LIMIT = 0.1;
-
-    /** No number of lines in a point is larger. */
-    public static final int MOST_IN_A_POINT = 100;
+    private static final double MOST_TOLERANCE = 2;
 
     /** No weight is larger. */
-    public static final double MOST_WEIGHT = 100;
+    private static final double MOST_WEIGHT = 100;
 
-    private static final Judging USUAL = new Judging(0.125, 0.125, 0.125, 0.005, 8, 1, 4, 10, 1, 8, 0.1, 0.05, 0.05);
+    private static final Param.Length<Judging> STRETCH_UNSEEN =
+            tolerance("stretchUnseen", 0.125, Judging::stretchUnseen);
+    private static final Param.Length<Judging> LEFTOVER_ALONE =
+            tolerance("leftoverAlone", 0.125, Judging::leftoverAlone);
+    private static final Param.Length<Judging> MISMATCH_UNSEEN =
+            tolerance("mismatchUnseen", 0.125, Judging::mismatchUnseen);
+    /** How much a side may be off. */
+    public static final Param.Decimal<Judging> SQUARE_LIMIT =
+            Param.<Judging>decimal("squareLimit", 0, 0.1, Judging::squareLimit).usually(0.005);
+
+    private static final Param.Whole<Judging> MOST_IN_A_POINT =
+            Param.<Judging>whole("mostInAPoint", 0, 100, Judging::mostInAPoint).usually(8);
+    private static final Param.Decimal<Judging> OFF_WANTED = weight("offWanted", 1, Judging::offWanted);
+    private static final Param.Decimal<Judging> MISMATCH = weight("mismatch", 4, Judging::mismatch);
+    private static final Param.Decimal<Judging> STRETCH = weight("stretch", 10, Judging::stretch);
+    private static final Param.Decimal<Judging> ODD_SPACE = weight("oddSpace", 1, Judging::oddSpace);
+    private static final Param.Decimal<Judging> INTO_RESERVE = weight("intoReserve", 8, Judging::intoReserve);
+    private static final Param.Decimal<Judging> PLACEMENT = weight("placement", 0.1, Judging::placement);
+    private static final Param.Decimal<Judging> UNLIKE = weight("unlike", 0.05, Judging::unlike);
+    private static final Param.Decimal<Judging> READINGS = weight("readings", 0.05, Judging::readings);
+
+    /** All that can be set. */
+    public static final Params<Judging> PARAMS = Params.of(
+                    v -> new Judging(
+                            v.get(STRETCH_UNSEEN),
+                            v.get(LEFTOVER_ALONE),
+                            v.get(MISMATCH_UNSEEN),
+                            v.get(SQUARE_LIMIT),
+                            v.get(MOST_IN_A_POINT),
+                            v.get(OFF_WANTED),
+                            v.get(MISMATCH),
+                            v.get(STRETCH),
+                            v.get(ODD_SPACE),
+                            v.get(INTO_RESERVE),
+                            v.get(PLACEMENT),
+                            v.get(UNLIKE),
+                            v.get(READINGS)),
+                    Params.row(STRETCH_UNSEEN, LEFTOVER_ALONE),
+                    Params.row(MISMATCH_UNSEEN, SQUARE_LIMIT),
+                    Params.row(OFF_WANTED, MISMATCH),
+                    Params.row(STRETCH, ODD_SPACE),
+                    Params.row(READINGS, MOST_IN_A_POINT),
+                    Params.row(INTO_RESERVE, PLACEMENT, UNLIKE))
+            .kept(
+                    STRETCH_UNSEEN,
+                    LEFTOVER_ALONE,
+                    MISMATCH_UNSEEN,
+                    SQUARE_LIMIT,
+                    MOST_IN_A_POINT,
+                    OFF_WANTED,
+                    MISMATCH,
+                    STRETCH,
+                    ODD_SPACE,
+                    INTO_RESERVE,
+                    PLACEMENT,
+                    UNLIKE,
+                    READINGS);
+
+    private static final Judging USUAL = PARAMS.usual();
 
     public Judging {
-        within("a tolerance", MOST_TOLERANCE, stretchUnseen, leftoverAlone, mismatchUnseen);
-        within("the limit for square", MOST_SQUARE_LIMIT, squareLimit);
-        within("the lines in a point", MOST_IN_A_POINT, mostInAPoint);
-        within(
-                "a weight",
-                MOST_WEIGHT,
-                offWanted,
-                mismatch,
-                stretch,
-                oddSpace,
-                intoReserve,
-                placement,
-                unlike,
-                readings);
+        STRETCH_UNSEEN.check(stretchUnseen);
+        LEFTOVER_ALONE.check(leftoverAlone);
+        MISMATCH_UNSEEN.check(mismatchUnseen);
+        SQUARE_LIMIT.check(squareLimit);
+        MOST_IN_A_POINT.check(mostInAPoint);
+        OFF_WANTED.check(offWanted);
+        MISMATCH.check(mismatch);
+        STRETCH.check(stretch);
+        ODD_SPACE.check(oddSpace);
+        INTO_RESERVE.check(intoReserve);
+        PLACEMENT.check(placement);
+        UNLIKE.check(unlike);
+        READINGS.check(readings);
     }
 
-    private static void within(String what, double most, double... values) {
-        for (double value : values) {
-            if (!(value >= 0 && value <= most)) {
-                throw new IllegalArgumentException(what + " lies between 0 and " + most + ", not at " + value);
-            }
-        }
+    private static Param.Length<Judging> tolerance(String code, double usual, Function<Judging, Double> get) {
+        return Param.length(code, 0, MOST_TOLERANCE, get).usually(usual);
+    }
+
+    private static Param.Decimal<Judging> weight(String code, double usual, Function<Judging, Double> get) {
+        return Param.decimal(code, 0, MOST_WEIGHT, get).usually(usual);
     }
 
     /** The trade's rules of thumb. */
     public static Judging usual() {
         return USUAL;
-    }
-
-    /** These rules with other tolerances: in inches, the last as a part of a side's length. */
-    public Judging withTolerances(double stretched, double leftover, double sides, double square) {
-        return new Judging(
-                stretched,
-                leftover,
-                sides,
-                square,
-                mostInAPoint,
-                offWanted,
-                mismatch,
-                stretch,
-                oddSpace,
-                intoReserve,
-                placement,
-                unlike,
-                readings);
-    }
-
-    /** These rules with other weights for what a quilter most often sets. */
-    public Judging withWeights(double wanted, double sides, double stretching, double odd, double readingsOff) {
-        return new Judging(
-                stretchUnseen,
-                leftoverAlone,
-                mismatchUnseen,
-                squareLimit,
-                mostInAPoint,
-                wanted,
-                sides,
-                stretching,
-                odd,
-                intoReserve,
-                placement,
-                unlike,
-                readingsOff);
-    }
-
-    /** These rules with so many lines in a point that are no matter. */
-    public Judging withMostInAPoint(int lines) {
-        return new Judging(
-                stretchUnseen,
-                leftoverAlone,
-                mismatchUnseen,
-                squareLimit,
-                lines,
-                offWanted,
-                mismatch,
-                stretch,
-                oddSpace,
-                intoReserve,
-                placement,
-                unlike,
-                readings);
     }
 }

@@ -1,6 +1,7 @@
 package jollyspindle.core.division;
 
 import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.text.Guards;
 
 /**
  * A run to be divided.
@@ -14,9 +15,7 @@ import jollyspindle.core.quilt.RunId;
 public record Run(RunId id, double length, double room, double clearance, double left) {
 
     public Run {
-        if (!(length > 0) || !Double.isFinite(length)) {
-            throw new IllegalArgumentException("a run is longer than 0, not " + length);
-        }
+        Guards.overZero("run", length);
     }
 
     /** A run that no corner takes anything of. */

@@ -1,6 +1,7 @@
 package jollyspindle.core.division;
 
 import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.text.Refusals;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -20,12 +21,12 @@ public record RunDivision(double repeat, List<Cell> cells) {
         double at = 0;
         for (Cell cell : cells) {
             if (Math.abs(cell.from() - at) > Tolerances.SAME_PLACE) {
-                throw new IllegalArgumentException("cells leave a gap at " + at);
+                throw new IllegalArgumentException(Refusals.say("run.gap", "at", at));
             }
             at = cell.to();
         }
         if (cells.isEmpty()) {
-            throw new IllegalArgumentException("a run has at least one cell");
+            throw new IllegalArgumentException(Refusals.say("run.empty"));
         }
     }
 

@@ -4,6 +4,7 @@ import jollyspindle.core.division.school.Even;
 import jollyspindle.core.division.school.HalfSteps;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.text.Refusals;
 
 import java.util.Map;
 import java.util.Optional;
@@ -48,7 +49,7 @@ public record Tie(int border, int to, Ratio ratio) {
 
     public Tie {
         if (to < 1 || border <= to) {
-            throw new IllegalArgumentException("border " + border + " can't follow border " + to);
+            throw new IllegalArgumentException(Refusals.say("tie.to", "border", border, "to", to));
         }
     }
 

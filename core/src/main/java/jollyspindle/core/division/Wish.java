@@ -2,7 +2,11 @@ package jollyspindle.core.division;
 
 import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
+import jollyspindle.core.param.RefusedValue;
 import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.text.Refusals;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -49,24 +53,63 @@ public record Wish(
         }
     }
 
-    public Wish {
-        allowed(repeat);
-        shortest.ifPresent(Wish::allowed);
-        longest.ifPresent(Wish::allowed);
-        if (shortest.orElse(0) > longest.orElse(LONGEST_REPEAT)) {
-            throw new IllegalArgumentException("the shortest repeat is longer than the longest");
-        }
-        across.ifPresent(n -> new Counts(n, 1));
-        down.ifPresent(n -> new Counts(1, n));
-        if (!QuiltRules.isStep(increment) || increment > LONGEST_REPEAT) {
-            throw new IllegalArgumentException("marks every 1/32 to 60, not every " + increment);
-        }
-    }
+    /** How long a repeat should be. */
+    public static final Param.Length<Wish> REPEAT =
+            Param.length("repeat", SHORTEST_REPEAT, LONGEST_REPEAT, Wish::repeat);
 
-    private static void allowed(double inches) {
-        if (!(inches >= SHORTEST_REPEAT && inches <= LONGEST_REPEAT)) {
-            throw new IllegalArgumentException("a repeat of " + inches + " isn't between 1/2 and 60");
+    private static final Param.MaybeWhole<Wish> ACROSS = Param.maybeWhole("across", 1, Counts.MOST, Wish::across);
+    private static final Param.MaybeWhole<Wish> DOWN = Param.maybeWhole("down", 1, Counts.MOST, Wish::down);
+    private static final Param.Choice<Wish, Parity> PARITY =
+            Param.<Wish, Parity>choice("parity", Parity.class, Wish::parity).usually(Parity.ANY);
+    private static final Param.MaybeLength<Wish> SHORTEST = Param.maybeLength(
+            "shortest",
+            SHORTEST_REPEAT,
+            LONGEST_REPEAT,
+            Wish::shortest,
+            w -> new Param.Room(SHORTEST_REPEAT, w.longest().orElse(LONGEST_REPEAT)));
+    private static final Param.MaybeLength<Wish> LONGEST = Param.maybeLength(
+            "longest",
+            SHORTEST_REPEAT,
+            LONGEST_REPEAT,
+            Wish::longest,
+            w -> new Param.Room(w.shortest().orElse(SHORTEST_REPEAT), LONGEST_REPEAT));
+    /** The only way wanted. */
+    public static final Param.MaybeChoice<Wish, SchoolKind> SCHOOL =
+            Param.maybeChoice("school", SchoolKind.class, Wish::school);
+
+    private static final Param.Length<Wish> INCREMENT = Param.<Wish>length(
+                    "increment", QuiltRules.SMALLEST_STEP, LONGEST_REPEAT, Wish::increment)
+            .usually(USUAL_INCREMENT);
+
+    /** All that can be wished. */
+    public static final Params<Wish> PARAMS = Params.of(
+                    v -> new Wish(
+                            v.get(REPEAT),
+                            v.get(ACROSS),
+                            v.get(DOWN),
+                            v.get(PARITY),
+                            v.get(SHORTEST),
+                            v.get(LONGEST),
+                            v.get(SCHOOL),
+                            v.get(INCREMENT)),
+                    Params.row(REPEAT),
+                    Params.row(ACROSS, DOWN),
+                    Params.row(PARITY),
+                    Params.row(SHORTEST, LONGEST),
+                    Params.row(SCHOOL, INCREMENT))
+            .brief(PARITY)
+            .brief(INCREMENT);
+
+    public Wish {
+        REPEAT.check(repeat);
+        shortest.ifPresent(SHORTEST::check);
+        longest.ifPresent(LONGEST::check);
+        if (shortest.orElse(0) > longest.orElse(LONGEST_REPEAT)) {
+            throw new RefusedValue(LONGEST.code(), Refusals.say("wish.range"));
         }
+        across.ifPresent(ACROSS::check);
+        down.ifPresent(DOWN::check);
+        INCREMENT.check(increment);
     }
 
     /** Repeats of about a length, and nothing else. */

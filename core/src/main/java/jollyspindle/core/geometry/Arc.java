@@ -1,6 +1,8 @@
 package jollyspindle.core.geometry;
 
 import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.text.Guards;
+import jollyspindle.core.text.Refusals;
 
 /**
  * A piece of a circle, exact.
@@ -13,11 +15,9 @@ import jollyspindle.core.measure.Tolerances;
 public record Arc(Point centre, double radius, double startAngle, double sweep) implements Curve {
 
     public Arc {
-        if (!(radius > 0) || !Double.isFinite(radius)) {
-            throw new IllegalArgumentException("an arc needs a radius over 0, not " + radius);
-        }
+        Guards.overZero("radius", radius);
         if (!(Math.abs(sweep) <= 2 * Math.PI + Tolerances.ROUNDING)) {
-            throw new IllegalArgumentException("an arc runs at most a full turn, not " + sweep);
+            throw new IllegalArgumentException(Refusals.say("arc.sweep", "found", sweep));
         }
     }
 

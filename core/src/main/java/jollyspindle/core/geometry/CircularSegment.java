@@ -1,6 +1,8 @@
 package jollyspindle.core.geometry;
 
 import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.text.Guards;
+import jollyspindle.core.text.Refusals;
 
 /**
  * The figure between an arc and its chord, up to the half circle. What the trade calls span is the chord here, and rise
@@ -22,10 +24,10 @@ public record CircularSegment(double radius, double chord, double height) {
      * @throws IllegalArgumentException if either isn't over 0, or the chord is longer than the diameter
      */
     public static CircularSegment ofRadiusAndChord(double radius, double chord) {
-        require(radius, "radius");
-        require(chord, "span");
+        Guards.overZero("radius", radius);
+        Guards.overZero("span", chord);
         if (!spans(radius, chord)) {
-            throw new IllegalArgumentException("a radius of " + radius + " can't span " + chord);
+            throw new IllegalArgumentException(Refusals.say("segment.span", "radius", radius, "span", chord));
         }
         double half = Math.min(chord / 2, radius);
         // The same as R − √(R² − c²/4), without losing digits on flat arcs.
@@ -39,11 +41,10 @@ public record CircularSegment(double radius, double chord, double height) {
      * @throws IllegalArgumentException if either isn't over 0, or the height is over the radius
      */
     public static CircularSegment ofRadiusAndHeight(double radius, double height) {
-        require(radius, "radius");
-        require(height, "rise");
+        Guards.overZero("radius", radius);
+        Guards.overZero("rise", height);
         if (height > radius * (1 + Tolerances.LAST_DIGITS)) {
-            throw new IllegalArgumentException(
-                    "a rise of " + height + " is more than the half circle of radius " + radius);
+            throw new IllegalArgumentException(Refusals.say("segment.radius", "rise", height, "radius", radius));
         }
         return new CircularSegment(radius, 2 * Math.sqrt(height * (2 * radius - height)), height);
     }
@@ -54,11 +55,10 @@ public record CircularSegment(double radius, double chord, double height) {
      * @throws IllegalArgumentException if either isn't over 0, or the height is over half the chord
      */
     public static CircularSegment ofChordAndHeight(double chord, double height) {
-        require(chord, "span");
-        require(height, "rise");
+        Guards.overZero("span", chord);
+        Guards.overZero("rise", height);
         if (height > chord / 2 * (1 + Tolerances.LAST_DIGITS)) {
-            throw new IllegalArgumentException(
-                    "a rise of " + height + " is more than half the span of " + chord + ", past the half circle");
+            throw new IllegalArgumentException(Refusals.say("segment.rise", "rise", height, "span", chord));
         }
         return new CircularSegment((chord * chord / 4 + height * height) / (2 * height), chord, height);
     }
@@ -66,12 +66,6 @@ public record CircularSegment(double radius, double chord, double height) {
     /** Whether a circle of this radius has a chord this long. */
     public static boolean spans(double radius, double chord) {
         return chord <= 2 * radius * (1 + Tolerances.LAST_DIGITS);
-    }
-
-    private static void require(double value, String what) {
-        if (!(value > 0) || !Double.isFinite(value)) {
-            throw new IllegalArgumentException("the " + what + " must be over 0, not " + value);
-        }
     }
 
     /** θ, the angle the arc is seen under from its centre, in radians. */

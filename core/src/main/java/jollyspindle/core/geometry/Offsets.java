@@ -1,6 +1,7 @@
 package jollyspindle.core.geometry;
 
 import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.text.Guards;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -39,9 +40,7 @@ public final class Offsets {
      * @return in the edge's direction of travel, the longest first; empty if the thing can touch the edge nowhere
      */
     public static List<Path> follow(Path edge, boolean left, double distance) {
-        if (distance < 0) {
-            throw new IllegalArgumentException("an offset is at least 0, not " + distance);
-        }
+        Guards.atLeast("offset", distance, 0);
         if (distance == 0) {
             return List.of(edge);
         }

@@ -1,6 +1,7 @@
 package jollyspindle.core.geometry;
 
 import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.text.Refusals;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -22,7 +23,7 @@ public record Path(List<Curve> curves) {
         }
         for (int i = 1; i < curves.size(); i++) {
             if (!join(curves.get(i - 1), curves.get(i))) {
-                throw new IllegalArgumentException("curve " + i + " of a path doesn't start where the one before ends");
+                throw new IllegalArgumentException(Refusals.say("path.apart", "number", i));
             }
         }
     }

@@ -1,5 +1,7 @@
 package jollyspindle.core.measure;
 
+import jollyspindle.core.text.Refusals;
+
 import java.util.Locale;
 
 /**
@@ -34,7 +36,7 @@ public record TapeReading(double exact, long ticks, TapeScale scale) {
      */
     public static TapeReading of(double inches, TapeScale scale) {
         if (!Double.isFinite(inches)) {
-            throw new IllegalArgumentException("not a length: " + inches);
+            throw new IllegalArgumentException(Refusals.say("length.infinite", "found", inches));
         }
         return new TapeReading(inches, (long) Math.floor(inches / scale.tick() + 0.5), scale);
     }

@@ -4,6 +4,7 @@ import jollyspindle.core.code.Coded;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
+import jollyspindle.core.text.Guards;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -116,12 +117,8 @@ public record CornerDesign(
     }
 
     public CornerDesign {
-        if (lines < 1 || lines > Motif.MOST_LINES) {
-            throw new IllegalArgumentException("1 to " + Motif.MOST_LINES + " lines in a corner, not " + lines);
-        }
-        if (feet.isPresent() && !(feet.getAsDouble() >= NEAREST_FEET && feet.getAsDouble() <= FARTHEST_FEET)) {
-            throw new IllegalArgumentException("feet 1/16 to 60 from the corner");
-        }
+        Guards.within("lines", lines, 1, Motif.MOST_LINES);
+        feet.ifPresent(inches -> Guards.within("feet", inches, NEAREST_FEET, FARTHEST_FEET));
     }
 
     public static CornerDesign plain() {

@@ -4,6 +4,7 @@ import jollyspindle.core.code.LastingNumbers;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.text.Guards;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -42,9 +43,7 @@ public record Design(
     }
 
     private static List<Layer> checked(List<Layer> layers) {
-        if (layers.isEmpty() || layers.size() > MOST_LAYERS) {
-            throw new IllegalArgumentException("1 to " + MOST_LAYERS + " motifs on a run, not " + layers.size());
-        }
+        Guards.within("motifs", layers.size(), 1, MOST_LAYERS);
         return LastingNumbers.given(layers, Layer::number, Layer::withNumber);
     }
 

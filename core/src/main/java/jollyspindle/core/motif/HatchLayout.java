@@ -33,7 +33,7 @@ final class HatchLayout {
     private static final Param.Length<Motif.Crosshatch> SPACING =
             Param.length("spacing", Motif.CLOSEST, Motif.FARTHEST, Motif.Crosshatch::spacing);
     private static final Param.Angle<Motif.Crosshatch> ANGLE =
-            Param.angle("angle", 10, 170, Motif.Crosshatch::angle, Math.PI / 2);
+            Param.angle("angle", Motif.LEAST_SLANT, Motif.MOST_SLANT, Motif.Crosshatch::angle, Math.PI / 2);
     private static final Param.Flag<Motif.Crosshatch> CURVED = Param.flag("curved", Motif.Crosshatch::curved, false);
 
     static final MotifType<Motif.Crosshatch> TYPE =

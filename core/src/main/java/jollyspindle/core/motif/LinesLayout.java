@@ -36,7 +36,7 @@ final class LinesLayout {
                     "perRepeat", 1, Motif.MOST_LINES, Motif.StraightLines::perRepeat)
             .usually(1);
     private static final Param.Angle<Motif.StraightLines> ANGLE =
-            Param.angle("angle", 10, 170, Motif.StraightLines::angle, Math.PI / 2);
+            Param.angle("angle", Motif.LEAST_SLANT, Motif.MOST_SLANT, Motif.StraightLines::angle, Math.PI / 2);
 
     static final MotifType<Motif.StraightLines> TYPE =
             new MotifType<>(

@@ -2,6 +2,8 @@ package jollyspindle.core.motif;
 
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.RefusedValue;
+import jollyspindle.core.text.Guards;
+import jollyspindle.core.text.Refusals;
 
 import java.util.List;
 import java.util.Optional;
@@ -29,10 +31,10 @@ public sealed interface Motif {
     /** The largest gap between circles, and the largest rounding of corners, in inches. */
     double WIDEST = 12;
 
-    /** The steepest and the flattest angle against the seam, in radians. */
-    double LEAST_SLANT = Math.toRadians(10);
+    /** The steepest and the flattest angle against the seam, in degrees. */
+    double LEAST_SLANT = 10;
 
-    double MOST_SLANT = Math.toRadians(170);
+    double MOST_SLANT = 170;
 
     /** How lines that belong to one arc follow each other. */
     enum Inner {
@@ -65,7 +67,7 @@ public sealed interface Motif {
             for (int i = 0; i < rises.size(); i++) {
                 checkDistance(rises.get(i));
                 if (i > 0 && rises.get(i) >= rises.get(i - 1)) {
-                    throw new RefusedValue("rises", "rises become less and less, and stay over 0");
+                    throw new RefusedValue("rises", Refusals.say("arcs.rises"));
                 }
             }
         }
@@ -133,11 +135,7 @@ public sealed interface Motif {
         public FacingArcs {
             checkPasses(passes);
             inset.ifPresent(Motif::checkDistance);
-            channel.ifPresent(inches -> {
-                if (!(Math.abs(inches) <= FARTHEST)) {
-                    throw new IllegalArgumentException("a channel of −24 to 24, not " + inches);
-                }
-            });
+            channel.ifPresent(inches -> Guards.within("channel", inches, -FARTHEST, FARTHEST));
         }
 
         public FacingArcs with(Facing other) {
@@ -165,9 +163,7 @@ public sealed interface Motif {
      */
     record Sails(int echoes, double spacing) implements Motif {
         public Sails {
-            if (echoes < 0 || echoes > MOST_LINES) {
-                throw new IllegalArgumentException("0 to " + MOST_LINES + " echoes, not " + echoes);
-            }
+            Guards.within("echoes", echoes, 0, MOST_LINES);
             checkDistance(spacing);
         }
 
@@ -185,9 +181,7 @@ public sealed interface Motif {
     record Fans(int blades, int rows) implements Motif {
         public Fans {
             checkLines(blades);
-            if (rows < 1 || rows > 6) {
-                throw new IllegalArgumentException("1 to 6 rows of fans, not " + rows);
-            }
+            Guards.within("rows", rows, 1, 6);
         }
 
         public Fans withBlades(int other) {
@@ -217,12 +211,8 @@ public sealed interface Motif {
      */
     record Circles(double gap, int halfTurns, Turning turning, boolean swirl) implements Motif {
         public Circles {
-            if (!(gap >= 0) || gap > WIDEST) {
-                throw new IllegalArgumentException("a gap of 0 to 12, not " + gap);
-            }
-            if (halfTurns < 2 || halfTurns > 6) {
-                throw new IllegalArgumentException("2 to 6 half turns, not " + halfTurns);
-            }
+            Guards.within("gap", gap, 0, WIDEST);
+            Guards.within("halfTurns", halfTurns, 2, 6);
         }
 
         public Circles withGap(double other) {
@@ -276,9 +266,7 @@ public sealed interface Motif {
             checkLines(lines);
             checkDistance(spacing);
             height.ifPresent(Motif::checkDistance);
-            if (!(rounding >= 0) || rounding > WIDEST) {
-                throw new IllegalArgumentException("corners rounded by 0 to 12, not " + rounding);
-            }
+            Guards.within("rounding", rounding, 0, WIDEST);
         }
 
         public Chevrons with(Points other) {
@@ -340,26 +328,18 @@ public sealed interface Motif {
     }
 
     private static void checkLines(int lines) {
-        if (lines < 1 || lines > MOST_LINES) {
-            throw new IllegalArgumentException("1 to " + MOST_LINES + " lines, not " + lines);
-        }
+        Guards.within("lines", lines, 1, MOST_LINES);
     }
 
     private static void checkPasses(int passes) {
-        if (passes < 1 || passes > MOST_PASSES) {
-            throw new IllegalArgumentException("1 to " + MOST_PASSES + " passes, not " + passes);
-        }
+        Guards.within("passes", passes, 1, MOST_PASSES);
     }
 
     private static void checkDistance(double inches) {
-        if (!(inches >= CLOSEST) || inches > FARTHEST) {
-            throw new IllegalArgumentException("a distance of 1/16 to 24, not " + inches);
-        }
+        Guards.within("distance", inches, CLOSEST, FARTHEST);
     }
 
     private static void checkSlant(double angle) {
-        if (!(angle >= LEAST_SLANT) || !(angle <= MOST_SLANT)) {
-            throw new IllegalArgumentException("an angle of 10 to 170 degrees");
-        }
+        Guards.degrees("angle", angle, LEAST_SLANT, MOST_SLANT);
     }
 }

@@ -1,5 +1,7 @@
 package jollyspindle.core.param;
 
+import jollyspindle.core.text.Guards;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -9,6 +11,8 @@ import java.util.function.Predicate;
 
 /**
  * One thing that is chosen about another. Of the ranges, both ends are allowed.
+ *
+ * <p>The page is long because each kind of param is a record of it, and {@link Visitor} must know them all.
  *
  * @param <M> what it is chosen about
  * @param <T> what is chosen
@@ -51,13 +55,17 @@ public sealed interface Param<M, T> {
 
         R whole(Whole<M> param) throws X;
 
-        R maybeOdd(MaybeOdd<M> param) throws X;
+        R maybeWhole(MaybeWhole<M> param) throws X;
 
         R flag(Flag<M> param) throws X;
 
         <E extends Enum<E>> R choice(Choice<M, E> param) throws X;
 
+        <E extends Enum<E>> R maybeChoice(MaybeChoice<M, E> param) throws X;
+
         R lengths(Lengths<M> param) throws X;
+
+        R text(Text<M> param) throws X;
 
         R maybeText(MaybeText<M> param) throws X;
 
@@ -75,6 +83,22 @@ public sealed interface Param<M, T> {
         double least();
 
         double most();
+
+        /** Whether a number lies in the range; one that is none does not. */
+        default boolean allows(double number) {
+            return number >= least() && number <= most();
+        }
+
+        /**
+         * Makes sure that a number lies in the range.
+         *
+         * @throws RefusedValue if it doesn't
+         */
+        default void check(double number) {
+            if (!allows(number)) {
+                throw new RefusedValue(code(), Guards.outside(code(), least(), most(), number));
+            }
+        }
     }
 
     /**
@@ -121,8 +145,13 @@ public sealed interface Param<M, T> {
      */
     record Room(double least, double most) {}
 
-    /** A length in inches, or none. */
-    record MaybeLength<M>(String code, double least, double most, Function<M, OptionalDouble> get)
+    /**
+     * A length in inches, or none.
+     *
+     * @param room the range as the rest stands, for what can't be chosen by itself
+     */
+    record MaybeLength<M>(
+            String code, double least, double most, Function<M, OptionalDouble> get, Function<M, Room> room)
             implements Ranged<M, OptionalDouble> {
 
         @Override
@@ -157,7 +186,8 @@ public sealed interface Param<M, T> {
     }
 
     /** A number that has no unit and need not be whole. */
-    record Decimal<M>(String code, double least, double most, Function<M, Double> get) implements Ranged<M, Double> {
+    record Decimal<M>(String code, double least, double most, Function<M, Double> get, Optional<Double> usual)
+            implements Ranged<M, Double> {
 
         @Override
         public Double of(M about) {
@@ -169,9 +199,9 @@ public sealed interface Param<M, T> {
             return visitor.decimal(this);
         }
 
-        @Override
-        public Optional<Double> usual() {
-            return Optional.empty();
+        /** One that need not be said. */
+        public Decimal<M> usually(double number) {
+            return new Decimal<>(code, least, most, get, Optional.of(number));
         }
     }
 
@@ -195,8 +225,12 @@ public sealed interface Param<M, T> {
         }
     }
 
-    /** An odd number, or none. */
-    record MaybeOdd<M>(String code, double least, double most, Function<M, OptionalInt> get)
+    /**
+     * A whole number, or none.
+     *
+     * @param odd whether it is an odd one
+     */
+    record MaybeWhole<M>(String code, double least, double most, boolean odd, Function<M, OptionalInt> get)
             implements Ranged<M, OptionalInt> {
 
         @Override
@@ -206,7 +240,7 @@ public sealed interface Param<M, T> {
 
         @Override
         public <R, X extends Exception> R accept(Visitor<M, R, X> visitor) throws X {
-            return visitor.maybeOdd(this);
+            return visitor.maybeWhole(this);
         }
 
         @Override
@@ -270,6 +304,30 @@ public sealed interface Param<M, T> {
         }
     }
 
+    /** One of a few, or none. */
+    record MaybeChoice<M, E extends Enum<E>>(String code, Class<E> type, Function<M, Optional<E>> get)
+            implements Param<M, Optional<E>> {
+
+        @Override
+        public Optional<E> of(M about) {
+            return get.apply(about);
+        }
+
+        @Override
+        public <R, X extends Exception> R accept(Visitor<M, R, X> visitor) throws X {
+            return visitor.maybeChoice(this);
+        }
+
+        @Override
+        public Optional<Optional<E>> usual() {
+            return Optional.of(Optional.empty());
+        }
+
+        public List<E> values() {
+            return List.of(type.getEnumConstants());
+        }
+    }
+
     /**
      * Some lengths in inches.
      *
@@ -292,6 +350,47 @@ public sealed interface Param<M, T> {
         @Override
         public <R, X extends Exception> R accept(Visitor<M, R, X> visitor) throws X {
             return visitor.lengths(this);
+        }
+    }
+
+    /**
+     * Some words of the quilter's.
+     *
+     * @param least how many characters there must be, in {@code char}s, without blanks at the ends
+     * @param most how many there can be in all
+     */
+    record Text<M>(String code, int least, int most, Function<M, String> get, Optional<String> usual)
+            implements Param<M, String> {
+
+        @Override
+        public String of(M about) {
+            return get.apply(about);
+        }
+
+        @Override
+        public <R, X extends Exception> R accept(Visitor<M, R, X> visitor) throws X {
+            return visitor.text(this);
+        }
+
+        /** One that need not be said. */
+        public Text<M> usually(String words) {
+            return new Text<>(code, least, most, get, Optional.of(words));
+        }
+
+        /** Whether there can be such words. */
+        public boolean allows(String words) {
+            return words.strip().length() >= least && words.length() <= most;
+        }
+
+        /**
+         * Makes sure that there can be such words.
+         *
+         * @throws RefusedValue if they are too few or too many
+         */
+        public void check(String words) {
+            if (!allows(words)) {
+                throw new RefusedValue(code, Guards.length(code, least, most, words));
+            }
         }
     }
 
@@ -319,16 +418,16 @@ public sealed interface Param<M, T> {
      *
      * @param type what it is
      */
-    record Own<M, T>(String code, Class<?> type, Function<M, T> get) implements Param<M, T> {
+    record Own<M, T>(String code, Class<?> type, Function<M, T> get, Optional<T> usual) implements Param<M, T> {
 
         @Override
         public T of(M about) {
             return get.apply(about);
         }
 
-        @Override
-        public Optional<T> usual() {
-            return Optional.empty();
+        /** One that need not be said. */
+        public Own<M, T> usually(T value) {
+            return new Own<>(code, type, get, Optional.of(value));
         }
 
         @Override
@@ -348,7 +447,13 @@ public sealed interface Param<M, T> {
     }
 
     static <M> MaybeLength<M> maybeLength(String code, double least, double most, Function<M, OptionalDouble> get) {
-        return new MaybeLength<>(code, least, most, get);
+        return new MaybeLength<>(code, least, most, get, m -> new Room(least, most));
+    }
+
+    /** A length, or none, whose range hangs on what else is chosen. */
+    static <M> MaybeLength<M> maybeLength(
+            String code, double least, double most, Function<M, OptionalDouble> get, Function<M, Room> room) {
+        return new MaybeLength<>(code, least, most, get, room);
     }
 
     static <M> Angle<M> angle(String code, double least, double most, Function<M, Double> get) {
@@ -364,12 +469,16 @@ public sealed interface Param<M, T> {
         return new Whole<>(code, least, most, get, Optional.empty());
     }
 
-    static <M> MaybeOdd<M> maybeOdd(String code, int least, int most, Function<M, OptionalInt> get) {
-        return new MaybeOdd<>(code, least, most, get);
+    static <M> MaybeWhole<M> maybeWhole(String code, int least, int most, Function<M, OptionalInt> get) {
+        return new MaybeWhole<>(code, least, most, false, get);
+    }
+
+    static <M> MaybeWhole<M> maybeOdd(String code, int least, int most, Function<M, OptionalInt> get) {
+        return new MaybeWhole<>(code, least, most, true, get);
     }
 
     static <M> Decimal<M> decimal(String code, double least, double most, Function<M, Double> get) {
-        return new Decimal<>(code, least, most, get);
+        return new Decimal<>(code, least, most, get, Optional.empty());
     }
 
     /** Some lengths, at least one of them. */
@@ -382,6 +491,10 @@ public sealed interface Param<M, T> {
     static <M> Lengths<M> maybeLengths(
             String code, double least, double most, int mostOfThem, Function<M, List<Double>> get) {
         return new Lengths<>(code, least, most, mostOfThem, get, Optional.of(List.of()));
+    }
+
+    static <M> Text<M> text(String code, int least, int most, Function<M, String> get) {
+        return new Text<>(code, least, most, get, Optional.empty());
     }
 
     static <M> MaybeText<M> maybeText(String code, Function<M, Optional<String>> get) {
@@ -400,5 +513,15 @@ public sealed interface Param<M, T> {
     /** One of a few, which files keep by their lasting names. */
     static <M, E extends Enum<E>> Choice<M, E> choice(String code, Class<E> type, Function<M, E> get) {
         return new Choice<>(code, type, get, Optional.empty());
+    }
+
+    static <M, E extends Enum<E>> MaybeChoice<M, E> maybeChoice(
+            String code, Class<E> type, Function<M, Optional<E>> get) {
+        return new MaybeChoice<>(code, type, get);
+    }
+
+    /** Something of its own kind. */
+    static <M, T> Own<M, T> own(String code, Class<?> type, Function<M, T> get) {
+        return new Own<>(code, type, get, Optional.empty());
     }
 }

@@ -93,6 +93,25 @@ public record Params<M>(
         return unless != null && !unless.test(thing) && param.usual().equals(Optional.of(param.of(thing)));
     }
 
+    /**
+     * The thing with all that is usual.
+     *
+     * @throws java.util.NoSuchElementException if something must be said of it
+     */
+    public M usual() {
+        Values<M> values = new Values<>();
+        all.forEach(param -> asUsual(param, values));
+        return make.apply(values);
+    }
+
+    /** The param with a lasting name. */
+    public Param<M, ?> get(String code) {
+        return all.stream()
+                .filter(param -> param.code().equals(code))
+                .findFirst()
+                .orElseThrow();
+    }
+
     /** What is chosen about a thing. */
     public Values<M> values(M of) {
         Values<M> values = new Values<>();

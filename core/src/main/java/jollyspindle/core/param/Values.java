@@ -1,5 +1,7 @@
 package jollyspindle.core.param;
 
+import jollyspindle.core.text.Refusals;
+
 import java.util.HashMap;
 import java.util.Map;
 
@@ -27,7 +29,7 @@ public final class Values<M> {
     public <T> T get(Param<M, T> param) {
         Object value = values.get(param);
         if (value == null) {
-            throw new IllegalStateException("no value for " + param.code());
+            throw new IllegalStateException(Refusals.say("param.none", "param", param.code()));
         }
         // Only put() puts any there, and it takes values of the param's kind.
         return (T) value;

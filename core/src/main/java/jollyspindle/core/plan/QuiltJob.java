@@ -24,6 +24,8 @@ import jollyspindle.core.sewing.Reckoning;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.text.Guards;
+import jollyspindle.core.text.Refusals;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -71,14 +73,12 @@ public record QuiltJob(
 
     public QuiltJob {
         name = name.strip();
-        if (name.isBlank() || name.length() > LONGEST_NAME) {
-            throw new IllegalArgumentException("a job's name has 1 to " + LONGEST_NAME + " characters");
-        }
+        Guards.characters("name", name, 1, LONGEST_NAME);
         templates = List.copyOf(templates);
         Set<String> ids = new HashSet<>();
         templates.forEach(t -> {
             if (!ids.add(t.id())) {
-                throw new IllegalArgumentException("two templates are called " + t.id());
+                throw new IllegalArgumentException(Refusals.say("template.twice", "id", t.id()));
             }
         });
         layouts = Collections.unmodifiableSortedMap(new TreeMap<>(layouts));

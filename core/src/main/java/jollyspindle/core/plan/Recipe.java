@@ -6,6 +6,7 @@ import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.text.Guards;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -25,9 +26,7 @@ import java.util.stream.Stream;
 public record Recipe(String name, Design design, double repeat, List<Template> templates) {
 
     public Recipe {
-        if (name.isBlank() || name.length() > QuiltJob.LONGEST_NAME) {
-            throw new IllegalArgumentException("a recipe's name has 1 to " + QuiltJob.LONGEST_NAME + " characters");
-        }
+        Guards.characters("name", name, 1, QuiltJob.LONGEST_NAME);
         templates = List.copyOf(templates);
     }
 

@@ -8,6 +8,8 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.shelf.form.OutlineForm;
+import jollyspindle.core.text.Guards;
+import jollyspindle.core.text.Refusals;
 
 import java.util.List;
 import java.util.Optional;
@@ -57,15 +59,11 @@ public sealed interface Area {
      */
     record Blocks(int columns, int rows, double width, double height, double gap, double clearance) implements Area {
         public Blocks {
-            if (columns < 1 || rows < 1 || columns > MOST || rows > MOST) {
-                throw new IllegalArgumentException(columns + " by " + rows + " blocks");
-            }
-            if (!QuiltRules.isLength(width)
-                    || !QuiltRules.isLength(height)
-                    || !(gap >= 0)
-                    || gap > QuiltRules.LONGEST) {
-                throw new IllegalArgumentException("blocks of " + width + " by " + height + ", " + gap + " apart");
-            }
+            Guards.within("columns", columns, 1, MOST);
+            Guards.within("rows", rows, 1, MOST);
+            size("width", width);
+            size("height", height);
+            Guards.within("gap", gap, 0, QuiltRules.LONGEST);
             notNegative(clearance);
         }
 
@@ -110,9 +108,7 @@ public sealed interface Area {
      */
     record Medallion(Shape shape, double diameter, double clearance) implements Area {
         public Medallion {
-            if (!QuiltRules.isLength(diameter)) {
-                throw new IllegalArgumentException("a medallion of " + diameter);
-            }
+            size("diameter", diameter);
             notNegative(clearance);
         }
 
@@ -164,15 +160,17 @@ public sealed interface Area {
     }
 
     private static void notNegative(double clearance) {
-        if (!(clearance >= 0) || clearance > QuiltRules.LONGEST) {
-            throw new IllegalArgumentException("a clearance of " + clearance);
-        }
+        Guards.within("clearance", clearance, 0, QuiltRules.LONGEST);
+    }
+
+    private static void size(String what, double inches) {
+        Guards.within(what, inches, QuiltRules.SMALLEST, QuiltRules.LONGEST);
     }
 
     private static void place(Point centre, double turned) {
-        if (!QuiltRules.isPlace(centre) || !(Math.abs(turned) <= 2 * Math.PI)) {
-            throw new IllegalArgumentException("an appliqué at " + centre + ", turned by " + turned);
-        }
+        Guards.within("place", centre.x(), -QuiltRules.LONGEST, QuiltRules.LONGEST);
+        Guards.within("place", centre.y(), -QuiltRules.LONGEST, QuiltRules.LONGEST);
+        Guards.degrees("turn", turned, -360, 360);
     }
 
     /** More corners than this no appliqué has. */
@@ -216,9 +214,8 @@ public sealed interface Area {
     record Ellipse(Point centre, double width, double height, double turned) implements Outline {
         public Ellipse {
             place(centre, turned);
-            if (!QuiltRules.isLength(width) || !QuiltRules.isLength(height)) {
-                throw new IllegalArgumentException("an ellipse of " + width + " by " + height);
-            }
+            size("width", width);
+            size("height", height);
         }
 
         @Override
@@ -275,7 +272,8 @@ public sealed interface Area {
             corners = List.copyOf(corners);
             Optional<Difficulty> difficulty = difficulty(corners);
             if (difficulty.isPresent()) {
-                throw new IllegalArgumentException(difficulty.get() + " of " + corners.size() + " corners");
+                throw new IllegalArgumentException(
+                        Refusals.say("area.corners", "difficulty", difficulty.get(), "corners", corners.size()));
             }
         }
 

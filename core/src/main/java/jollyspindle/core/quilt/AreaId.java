@@ -1,5 +1,7 @@
 package jollyspindle.core.quilt;
 
+import jollyspindle.core.text.Guards;
+
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -14,9 +16,7 @@ public record AreaId(int number) implements RegionId, Comparable<AreaId> {
     private static final Pattern CODE = Pattern.compile("area-([1-9]\\d{0,2})");
 
     public AreaId {
-        if (number < 1) {
-            throw new IllegalArgumentException("areas count from 1, not " + number);
-        }
+        Guards.atLeast("number", number, 1);
     }
 
     @Override

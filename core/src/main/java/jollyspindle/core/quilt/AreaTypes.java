@@ -113,7 +113,7 @@ public final class AreaTypes {
 
     private static AreaType<Area.Applique> corners() {
         Param.Own<Area.Applique, List<Point>> corners =
-                new Param.Own<>("corners", Point.class, a -> ((Area.Corners) a.outline()).corners());
+                Param.own("corners", Area.Corners.class, a -> ((Area.Corners) a.outline()).corners());
         Param.Length<Area.Applique> clearance = clearance();
         return applique(
                 "corners",
@@ -126,7 +126,7 @@ public final class AreaTypes {
 
     private static AreaType<Area.Applique> drawn() {
         Placed placed = new Placed(a -> drawn(a).centre(), a -> drawn(a).turned());
-        Param.Own<Area.Applique, List<OutlineForm.Corner>> shape = new Param.Own<>(
+        Param.Own<Area.Applique, List<OutlineForm.Corner>> shape = Param.own(
                 "corners", OutlineForm.Corner.class, a -> drawn(a).shape().corners());
         Param.Length<Area.Applique> clearance = clearance();
         return applique(

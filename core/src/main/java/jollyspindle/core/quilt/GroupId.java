@@ -1,5 +1,7 @@
 package jollyspindle.core.quilt;
 
+import jollyspindle.core.text.Guards;
+
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -19,9 +21,7 @@ public record GroupId(boolean strip, int number) implements Comparable<GroupId> 
             Comparator.<GroupId, Boolean>comparing(GroupId::strip).thenComparingInt(GroupId::number);
 
     public GroupId {
-        if (number < 1) {
-            throw new IllegalArgumentException("borders and strips count from 1, not " + number);
-        }
+        Guards.atLeast("number", number, 1);
     }
 
     public static GroupId border(int number) {

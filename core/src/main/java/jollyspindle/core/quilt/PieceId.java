@@ -1,5 +1,7 @@
 package jollyspindle.core.quilt;
 
+import jollyspindle.core.text.Guards;
+
 /**
  * A piece of cloth that is stitched on: a run, or one piece of an area.
  *
@@ -9,9 +11,7 @@ package jollyspindle.core.quilt;
 public record PieceId(RegionId region, int number) {
 
     public PieceId {
-        if (number < 0) {
-            throw new IllegalArgumentException("pieces count from 1, not " + number);
-        }
+        Guards.atLeast("number", number, 0);
     }
 
     /** A region that is one piece. */

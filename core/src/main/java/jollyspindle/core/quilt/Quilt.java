@@ -1,6 +1,7 @@
 package jollyspindle.core.quilt;
 
 import jollyspindle.core.code.LastingNumbers;
+import jollyspindle.core.text.Guards;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -77,17 +78,14 @@ public record Quilt(
     public Quilt {
         measured = Collections.unmodifiableSortedMap(new TreeMap<>(measured));
         measured.values().forEach(v -> {
-            if (!Double.isFinite(v) || v < 0) {
-                throw new IllegalArgumentException("not a measured length: " + v);
-            }
+            Guards.atLeast("length", v, 0);
         });
         borders = List.copyOf(borders);
         strips = List.copyOf(strips);
         areas = List.copyOf(areas);
-        if (borders.size() > MOST_BORDERS || strips.size() > Strip.MOST || areas.size() > Area.MOST_AREAS) {
-            throw new IllegalArgumentException(
-                    borders.size() + " borders, " + strips.size() + " strips, " + areas.size() + " areas");
-        }
+        Guards.within("borders", borders.size(), 0, MOST_BORDERS);
+        Guards.within("strips", strips.size(), 0, Strip.MOST);
+        Guards.within("areas", areas.size(), 0, Area.MOST_AREAS);
         numbers = new Numbers(
                 Numbers.given(numbers.strips(), strips.size()), Numbers.given(numbers.areas(), areas.size()));
     }

@@ -1,6 +1,10 @@
 package jollyspindle.core.quilt;
 
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
+import jollyspindle.core.param.RefusedValue;
+import jollyspindle.core.text.Refusals;
 
 import java.util.OptionalDouble;
 
@@ -32,49 +36,49 @@ public record Strip(
         FREE
     }
 
+    /** What the quilter calls it. */
+    public static final Param.Text<Strip> NAME = Param.text("name", 1, LONGEST_NAME, Strip::name);
+
+    private static final Param.Choice<Strip, Kind> KIND = Param.choice("kind", Kind.class, Strip::kind);
+    private static final Param.Own<Strip, Point> START = Param.own("start", Point.class, Strip::start);
+    private static final Param.Angle<Strip> ANGLE = Param.angle("angle", -360, 360, Strip::angle);
+    private static final Param.Length<Strip> LENGTH =
+            Param.length("length", QuiltRules.SMALLEST, QuiltRules.LONGEST, Strip::length);
+    private static final Param.Length<Strip> WIDTH =
+            Param.length("width", QuiltRules.SMALLEST, QuiltRules.LONGEST, Strip::width);
+    private static final Param.MaybeLength<Strip> UNIT =
+            Param.maybeLength("unit", QuiltRules.SMALLEST_STEP, QuiltRules.LONGEST, Strip::unit);
+
+    /** All that is said of a strip. */
+    public static final Params<Strip> PARAMS = Params.of(
+                    v -> new Strip(
+                            v.get(NAME),
+                            v.get(KIND),
+                            v.get(START),
+                            v.get(ANGLE),
+                            v.get(LENGTH),
+                            v.get(WIDTH),
+                            v.get(UNIT)),
+                    Params.row(NAME, KIND),
+                    Params.row(LENGTH, WIDTH),
+                    Params.row(START),
+                    Params.row(ANGLE, UNIT))
+            .kept(NAME, KIND, START, ANGLE, LENGTH, WIDTH, UNIT);
+
     public Strip {
-        if (name.isBlank() || name.length() > LONGEST_NAME) {
-            throw new IllegalArgumentException("a strip's name has 1 to " + LONGEST_NAME + " characters");
-        }
+        NAME.check(name);
         name = name.strip();
-        if (!QuiltRules.isLength(length) || !QuiltRules.isLength(width)) {
-            throw new IllegalArgumentException("a strip of " + length + " by " + width);
-        }
-        if (unit.isPresent() && !QuiltRules.isStep(unit.getAsDouble())) {
-            throw new IllegalArgumentException("a pieced unit is 1/32 to 200, not " + unit.getAsDouble());
-        }
+        LENGTH.check(length);
+        WIDTH.check(width);
+        unit.ifPresent(UNIT::check);
         if (!QuiltRules.isPlace(start)) {
-            throw new IllegalArgumentException("a strip that begins at " + start);
+            throw new RefusedValue(START.code(), Refusals.say("strip.start", "most", QuiltRules.LONGEST));
         }
-        if (!(Math.abs(angle) <= 2 * Math.PI)) {
-            throw new IllegalArgumentException("a strip turned by " + angle);
-        }
-    }
-
-    public Strip withName(String other) {
-        return new Strip(other, kind, start, angle, length, width, unit);
-    }
-
-    public Strip with(Kind other) {
-        return new Strip(name, other, start, angle, length, width, unit);
+        ANGLE.check(Math.toDegrees(angle));
     }
 
     public Strip withStart(Point other) {
-        return new Strip(name, kind, other, angle, length, width, unit);
-    }
-
-    /** In radians. */
-    public Strip withAngle(double other) {
-        return new Strip(name, kind, start, other, length, width, unit);
-    }
-
-    /** Both in inches. */
-    public Strip withSize(double along, double across) {
-        return new Strip(name, kind, start, angle, along, across, unit);
-    }
-
-    public Strip withUnit(OptionalDouble other) {
-        return new Strip(name, kind, start, angle, length, width, other);
+        return PARAMS.with(this, START, other);
     }
 
     public RunFrame frame(int number) {

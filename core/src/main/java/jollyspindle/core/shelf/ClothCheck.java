@@ -1,5 +1,7 @@
 package jollyspindle.core.shelf;
 
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.form.Form;
 
 import java.time.LocalDate;
@@ -13,9 +15,21 @@ import java.time.LocalDate;
  */
 public record ClothCheck(LocalDate date, double footRadius, double measured) {
 
+    private static final Param.Own<ClothCheck, LocalDate> DATE = Param.own("date", LocalDate.class, ClothCheck::date);
+    private static final Param.Length<ClothCheck> FOOT_RADIUS = Param.length(
+            "footRadius", Machine.SMALLEST_FOOT_RADIUS, Machine.LARGEST_FOOT_RADIUS, ClothCheck::footRadius);
+
+    /** What was measured on the cloth. */
+    public static final Param.Length<ClothCheck> MEASURED =
+            Param.length("measured", Form.SMALLEST, 2 * Form.LARGEST, ClothCheck::measured);
+
+    /** All that is said of a check. */
+    public static final Params<ClothCheck> PARAMS = Params.of(
+            v -> new ClothCheck(v.get(DATE), v.get(FOOT_RADIUS), v.get(MEASURED)),
+            Params.row(DATE, FOOT_RADIUS, MEASURED));
+
     public ClothCheck {
-        if (!Machine.isFoot(footRadius) || !(measured >= Form.SMALLEST) || measured > 2 * Form.LARGEST) {
-            throw new IllegalArgumentException("a check on cloth with foot " + footRadius + " and " + measured);
-        }
+        FOOT_RADIUS.check(footRadius);
+        MEASURED.check(measured);
     }
 }

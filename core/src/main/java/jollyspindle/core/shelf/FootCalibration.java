@@ -1,6 +1,7 @@
 package jollyspindle.core.shelf;
 
 import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.text.Refusals;
 
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
@@ -31,7 +32,7 @@ public record FootCalibration(List<FootMeasurement> measurements, double footRad
      */
     public static FootCalibration of(List<FootMeasurement> measurements) {
         if (measurements.isEmpty()) {
-            throw new IllegalArgumentException("nothing was measured");
+            throw new IllegalArgumentException(Refusals.say("foot.nothing"));
         }
         DoubleSummaryStatistics all =
                 measurements.stream().mapToDouble(FootMeasurement::footRadius).summaryStatistics();
@@ -51,7 +52,7 @@ public record FootCalibration(List<FootMeasurement> measurements, double footRad
 
     /** Whether it can be a foot at all. */
     public boolean possible() {
-        return Machine.isFoot(footRadius);
+        return Machine.FOOT_RADIUS.allows(footRadius);
     }
 
     public boolean spreadsWidely() {

@@ -1,6 +1,11 @@
 package jollyspindle.core.shelf;
 
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.form.Form;
+
+import java.util.List;
+import java.util.function.Function;
 
 /** Something stitched on a scrap and measured, from which the foot's radius follows. Lengths in inches, over 0. */
 public sealed interface FootMeasurement {
@@ -16,8 +21,17 @@ public sealed interface FootMeasurement {
      */
     record InHole(double hole, double stitched) implements FootMeasurement {
 
+        private static final Param.Length<InHole> HOLE = size("hole", InHole::hole);
+        private static final Param.Length<InHole> STITCHED = size("stitched", InHole::stitched);
+
+        static final Type<InHole> TYPE = new Type<>(
+                "in-hole",
+                InHole.class,
+                Params.of(v -> new InHole(v.get(HOLE), v.get(STITCHED)), Params.row(HOLE, STITCHED)));
+
         public InHole {
-            check(hole, stitched);
+            HOLE.check(hole);
+            STITCHED.check(stitched);
         }
 
         @Override
@@ -34,8 +48,17 @@ public sealed interface FootMeasurement {
      */
     record RoundDisc(double disc, double stitched) implements FootMeasurement {
 
+        private static final Param.Length<RoundDisc> DISC = size("disc", RoundDisc::disc);
+        private static final Param.Length<RoundDisc> STITCHED = size("stitched", RoundDisc::stitched);
+
+        static final Type<RoundDisc> TYPE = new Type<>(
+                "round-disc",
+                RoundDisc.class,
+                Params.of(v -> new RoundDisc(v.get(DISC), v.get(STITCHED)), Params.row(DISC, STITCHED)));
+
         public RoundDisc {
-            check(disc, stitched);
+            DISC.check(disc);
+            STITCHED.check(stitched);
         }
 
         @Override
@@ -51,8 +74,13 @@ public sealed interface FootMeasurement {
      */
     record AlongEdge(double distance) implements FootMeasurement {
 
+        private static final Param.Length<AlongEdge> DISTANCE = size("distance", AlongEdge::distance);
+
+        static final Type<AlongEdge> TYPE = new Type<>(
+                "along-edge", AlongEdge.class, Params.of(v -> new AlongEdge(v.get(DISTANCE)), Params.row(DISTANCE)));
+
         public AlongEdge {
-            check(distance, distance);
+            DISTANCE.check(distance);
         }
 
         @Override
@@ -61,9 +89,21 @@ public sealed interface FootMeasurement {
         }
     }
 
-    private static void check(double a, double b) {
-        if (!(Math.min(a, b) >= Form.SMALLEST && Math.max(a, b) <= Form.LARGEST)) {
-            throw new IllegalArgumentException("measured " + a + " and " + b);
-        }
+    private static <F> Param.Length<F> size(String code, Function<F, Double> get) {
+        return Param.length(code, Form.SMALLEST, Form.LARGEST, get);
+    }
+
+    /**
+     * A way to measure.
+     *
+     * @param <F> what is measured
+     * @param code its lasting name
+     * @param params all that is measured
+     */
+    record Type<F extends FootMeasurement>(String code, Class<F> type, Params<F> params) {}
+
+    /** All ways there are. */
+    static List<Type<?>> types() {
+        return List.of(InHole.TYPE, RoundDisc.TYPE, AlongEdge.TYPE);
     }
 }

@@ -1,5 +1,10 @@
 package jollyspindle.core.shelf;
 
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
+import jollyspindle.core.param.RefusedValue;
+import jollyspindle.core.text.Refusals;
+
 import java.util.List;
 
 /**
@@ -30,19 +35,32 @@ public record Machine(double footRadius, FootType footType, List<FootMeasurement
         LOW_SHANK
     }
 
+    /** From the needle to the outside of the ruler foot. */
+    public static final Param.Length<Machine> FOOT_RADIUS =
+            Param.length("footRadius", SMALLEST_FOOT_RADIUS, LARGEST_FOOT_RADIUS, Machine::footRadius);
+
+    private static final Param.Choice<Machine, FootType> FOOT_TYPE = Param.<Machine, FootType>choice(
+                    "footType", FootType.class, Machine::footType)
+            .usually(FootType.LONGARM);
+    private static final Param.Own<Machine, List<FootMeasurement>> MEASURED = Param.<Machine, List<FootMeasurement>>own(
+                    "measured", FootMeasurement.class, Machine::measured)
+            .usually(List.of());
+
+    /** All that is said of a machine. */
+    public static final Params<Machine> PARAMS = Params.of(
+                    v -> new Machine(v.get(FOOT_RADIUS), v.get(FOOT_TYPE), v.get(MEASURED)),
+                    Params.row(FOOT_RADIUS, FOOT_TYPE, MEASURED))
+            .brief(MEASURED);
+
     public Machine {
         if (!measured.isEmpty()) {
             footRadius = FootCalibration.of(measured).footRadius();
+            if (!FOOT_RADIUS.allows(footRadius)) {
+                throw new RefusedValue(MEASURED.code(), Refusals.say("machine.measured"));
+            }
         }
-        if (!isFoot(footRadius)) {
-            throw new IllegalArgumentException("a foot's radius is 0.01 to 1/2 in, not " + footRadius);
-        }
+        FOOT_RADIUS.check(footRadius);
         measured = List.copyOf(measured);
-    }
-
-    /** Whether there are feet of such a radius, in inches. */
-    public static boolean isFoot(double radius) {
-        return radius >= SMALLEST_FOOT_RADIUS && radius <= LARGEST_FOOT_RADIUS;
     }
 
     /** A longarm with a foot of a typed radius. */
@@ -71,7 +89,7 @@ public record Machine(double footRadius, FootType footType, List<FootMeasurement
      */
     public Machine withMeasured(List<FootMeasurement> measurements) {
         if (measurements.isEmpty()) {
-            throw new IllegalArgumentException("nothing was measured");
+            throw new IllegalArgumentException(Refusals.say("foot.nothing"));
         }
         return new Machine(footRadius, footType, measurements);
     }

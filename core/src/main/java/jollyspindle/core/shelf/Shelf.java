@@ -1,5 +1,7 @@
 package jollyspindle.core.shelf;
 
+import jollyspindle.core.text.Refusals;
+
 import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -33,7 +35,7 @@ public record Shelf(Machine machine, List<Template> templates) {
         Set<String> ids = new HashSet<>();
         templates.forEach(t -> {
             if (!ids.add(t.id())) {
-                throw new IllegalArgumentException("two templates are called " + t.id());
+                throw new IllegalArgumentException(Refusals.say("template.twice", "id", t.id()));
             }
         });
     }

@@ -5,6 +5,8 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.form.Cut;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Form;
@@ -47,14 +49,53 @@ public record Template(
     public static final int LONGEST_NOTES = 2000;
     public static final int MOST_LINES = 200;
 
+    private static final Param.Own<Template, String> ID = Param.own("id", String.class, Template::id);
+
+    /** What the quilter calls it. */
+    public static final Param.Text<Template> NAME = Param.text("name", 1, LONGEST_NAME, Template::name);
+
+    private static final Param.Own<Template, Form> FORM = Param.own("form", Form.class, Template::form);
+    private static final Param.Own<Template, SizeLabel> LABEL = Param.own("label", SizeLabel.class, Template::label);
+    /** How wide the way is that lets the foot into an opening. */
+    public static final Param.Length<Template> GAP = Param.<Template>length("gap", 0, Form.LARGEST, Template::gap)
+            .usually(0)
+            .orNone();
+
+    private static final Param.Own<Template, List<EngravedLine>> LINES =
+            Param.own("lines", EngravedLine.class, Template::lines);
+    private static final Param.Own<Template, Material> MATERIAL =
+            Param.own("material", Material.class, Template::material);
+    private static final Param.Text<Template> NOTES =
+            Param.<Template>text("notes", 0, LONGEST_NOTES, Template::notes).usually("");
+    private static final Param.Own<Template, Optional<ClothCheck>> CHECKED = Param.<Template, Optional<ClothCheck>>own(
+                    "checked", ClothCheck.class, Template::checked)
+            .usually(Optional.empty());
+    private static final Param.Flag<Template> RETIRED = Param.flag("retired", Template::retired, false);
+
+    /** All that is said of a template. */
+    public static final Params<Template> PARAMS = Params.of(
+                    v -> new Template(
+                            v.get(ID),
+                            v.get(NAME),
+                            v.get(FORM),
+                            v.get(LABEL),
+                            v.get(GAP),
+                            v.get(LINES),
+                            v.get(MATERIAL),
+                            v.get(NOTES),
+                            v.get(CHECKED),
+                            v.get(RETIRED)),
+                    Params.row(ID, NAME, FORM, LABEL, GAP, LINES, MATERIAL, NOTES, CHECKED, RETIRED))
+            .brief(GAP)
+            .brief(NOTES)
+            .brief(CHECKED)
+            .brief(RETIRED);
+
     public Template {
+        NAME.check(name);
         name = name.strip();
-        if (name.isBlank() || name.length() > LONGEST_NAME || notes.length() > LONGEST_NOTES) {
-            throw new IllegalArgumentException("a template's name or notes are missing or too long");
-        }
-        if (!(gap >= 0) || gap > Form.LARGEST) {
-            throw new IllegalArgumentException("a gap of " + gap);
-        }
+        NOTES.check(notes);
+        GAP.check(gap);
         lines = lines.stream()
                 .sorted(Comparator.comparing(EngravedLine::kind).thenComparingDouble(EngravedLine::value))
                 .toList();

@@ -33,6 +33,8 @@ import java.util.stream.Stream;
  */
 public record ShelfWords(Words words) {
 
+    private static final ParamWords MATERIAL = new ParamWords("material");
+
     private static final String FORM = "form.";
 
     private Texts texts() {
@@ -53,7 +55,7 @@ public record ShelfWords(Words words) {
     }
 
     public static String name(Material.Tint tint) {
-        return Texts.name(tint);
+        return MATERIAL.name(Material.TINT, tint);
     }
 
     private static String name(SizeLabel.Printed printed) {

@@ -54,7 +54,7 @@ class BlockDesignsTest {
         assertThat(letters(plan(two.inTurn().withoutLastPart()))).isEqualTo("AAAAAA");
         AreaDesign three = new AreaDesign(List.of(HATCH, WHIRL, HATCH), List.of());
         assertThat(three.inTurn().letters()).containsExactly("ABC", "BCA", "CAB");
-        assertThatThrownBy(() -> two.withLetters(List.of("AC"))).hasMessageContaining("letters A to B");
+        assertThatThrownBy(() -> two.withLetters(List.of("AC"))).hasMessageContaining("from A to B: AC");
     }
 
     /** Each letter has rays of its own; hatching has none. */

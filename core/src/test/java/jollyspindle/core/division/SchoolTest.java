@@ -240,7 +240,7 @@ class SchoolTest {
         assertThat(new ByHand(10, Map.of(3, 50.0, 7, 20.0)).divide(71.625)).isEmpty();
         assertThat(new ByHand(10, Map.of(3, 99.0)).divide(71.625)).isEmpty();
         assertThatThrownBy(() -> new ByHand(10, Map.of(10, 3.0))).hasMessageContaining("between the ends");
-        assertThatThrownBy(() -> new Even(0)).hasMessageContaining("between 1 and 400");
+        assertThatThrownBy(() -> new Even(0)).hasMessageContaining("number of repeats must be 1 to 400, not 0");
         assertThatThrownBy(() -> new CornersIn(-1, 3)).hasMessageContaining("length");
     }
 

@@ -204,20 +204,22 @@ class ArcsTest {
 
     @Test
     void valuesThatMakeNoSenseAreRefused() {
-        assertThatThrownBy(() -> new EvenDivision(0, 3)).hasMessageContaining("longer than 0");
-        assertThatThrownBy(() -> new EvenDivision(10, 0)).hasMessageContaining("at least one");
+        assertThatThrownBy(() -> new EvenDivision(0, 3)).hasMessageContaining("run must be over 0");
+        assertThatThrownBy(() -> new EvenDivision(10, 0))
+                .hasMessageContaining("number of repeats must be at least 1, not 0");
         assertThatThrownBy(() -> new Counts(0, 5)).hasMessageContaining("1 to 400");
-        assertThatThrownBy(() -> Wish.about(0.4)).hasMessageContaining("1/2");
+        assertThatThrownBy(() -> Wish.about(0.4)).hasMessageContaining("0.5 to 60, not 0.4");
         assertThatThrownBy(() -> Wish.about(6).withRange(OptionalDouble.of(7), OptionalDouble.of(5)))
                 .hasMessageContaining("longer than the longest");
-        assertThatThrownBy(() -> Judging.usual().withTolerances(3, 0, 0, 0)).hasMessageContaining("between 0 and 2");
+        assertThatThrownBy(() -> Judging.PARAMS.with(Judging.usual(), Judging.SQUARE_LIMIT, 3.0))
+                .hasMessageContaining("0 to 0.1, not 3");
         assertThatThrownBy(() -> new Tie(2, 2, Tie.Ratio.SAME)).hasMessageContaining("can't follow");
         QuiltJob demo = DemoJob.heronWeir();
         assertThatThrownBy(() -> demo.withName(" ")).hasMessageContaining("1 to 80");
         assertThatThrownBy(() -> demo.withTemplates(List.of(four(ArcEdge.CONVEX, 2), four(ArcEdge.CONCAVE, 2))))
                 .hasMessageContaining("two templates");
         assertThatThrownBy(() -> demo.withQuilt(demo.quilt().with(Dimension.BODY_TOP, Double.NaN)))
-                .hasMessageContaining("not a measured length");
+                .hasMessageContaining("the length must be");
     }
 
     /** Thirty-seconds are sums of halves: a reading's fraction is always in lowest terms (Commons Numbers reduces). */

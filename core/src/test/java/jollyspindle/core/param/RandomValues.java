@@ -3,10 +3,14 @@ package jollyspindle.core.param;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.school.Spread;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.shelf.FootMeasurement;
 import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.OutlineForm;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,6 +18,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 import static org.assertj.core.api.Assertions.assertThat;
@@ -125,10 +130,10 @@ public final class RandomValues<M> implements Param.Visitor<M, Void, RuntimeExce
     }
 
     @Override
-    public Void maybeOdd(Param.MaybeOdd<M> param) {
+    public Void maybeWhole(Param.MaybeWhole<M> param) {
+        int number = whole((Param.Ranged<M, ?>) param);
         values.put(
-                param,
-                random.nextBoolean() ? OptionalInt.empty() : OptionalInt.of(whole((Param.Ranged<M, ?>) param) | 1));
+                param, random.nextBoolean() ? OptionalInt.empty() : OptionalInt.of(param.odd() ? number | 1 : number));
         return null;
     }
 
@@ -141,6 +146,29 @@ public final class RandomValues<M> implements Param.Visitor<M, Void, RuntimeExce
     @Override
     public <E extends Enum<E>> Void choice(Param.Choice<M, E> param) {
         values.put(param, param.values().get(random.nextInt(param.values().size())));
+        return null;
+    }
+
+    @Override
+    public <E extends Enum<E>> Void maybeChoice(Param.MaybeChoice<M, E> param) {
+        values.put(
+                param,
+                random.nextBoolean()
+                        ? Optional.empty()
+                        : Optional.of(
+                                param.values().get(random.nextInt(param.values().size()))));
+        return null;
+    }
+
+    @Override
+    public Void text(Param.Text<M> param) {
+        int length = param.least() + random.nextInt(param.most() - param.least() + 1);
+        values.put(
+                param,
+                Stream.generate(() -> "aé“\\\"".charAt(random.nextInt(5)))
+                        .limit(length)
+                        .map(String::valueOf)
+                        .collect(Collectors.joining()));
         return null;
     }
 
@@ -183,6 +211,19 @@ public final class RandomValues<M> implements Param.Visitor<M, Void, RuntimeExce
                             new Spread.RoundCentre(1 + random.nextInt(Counts.MOST)),
                             new Spread.Chosen(Set.of(1, 2 + random.nextInt(9))))
                     .get(random.nextInt(3));
+        }
+        if (type == Point.class) {
+            return new Point(coordinate(), coordinate());
+        }
+        if (type == Area.Corners.class) {
+            return List.of(new Point(0, 0), new Point(1 + random.nextInt(9), 0), new Point(0, 1 + random.nextInt(9)));
+        }
+        if (type == LocalDate.class) {
+            return LocalDate.ofEpochDay(random.nextInt(40_000));
+        }
+        if (type == FootMeasurement.class) {
+            // A measured radius would stand in for the one that is chosen.
+            return List.of();
         }
         assertThat(type).isEqualTo(Map.class);
         return random.nextBoolean()

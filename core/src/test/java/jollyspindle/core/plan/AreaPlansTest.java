@@ -69,7 +69,7 @@ class AreaPlansTest {
         QuiltJob job = job(new Area.Blocks(1, 1, 9, 9, 0), new Area.Medallion(15), new Area.Body(0))
                 .with(SECOND, hatch(1))
                 .with(THIRD, hatch(2));
-        job = job.withQuilt(job.quilt().withStrips(List.of(sash.withName("One"), sash)));
+        job = job.withQuilt(job.quilt().withStrips(List.of(Strip.PARAMS.with(sash, Strip.NAME, "One"), sash)));
         job = job.choosing(Map.of(RunId.strip(2), new Even(8)));
         WorkPlan before = Planner.plan(job);
         QuiltJob fewer = job.without(FIRST).withoutStrip(GroupId.strip(1));

@@ -487,7 +487,7 @@ class DividedPlansTest {
         QuiltJob two = job.withQuilt(job.quilt()
                         .withStrips(List.of(
                                 job.quilt().strips().get(0),
-                                job.quilt().strips().get(0).withName("Other"))))
+                                Strip.PARAMS.with(job.quilt().strips().get(0), Strip.NAME, "Other"))))
                 .choosing(Map.of(RunId.strip(2), new Even(10)));
         assertThat(two.withoutStrip(GroupId.strip(1)).layout(GroupId.strip(2)).chosen())
                 .containsOnlyKeys(RunId.strip(2));

@@ -283,7 +283,7 @@ class ShelfFactsTest {
         assertThat(c.spreadsWidely()).isTrue();
         assertThat(FEET.calibration(c)).contains("the average of 2; they lie 0.04 apart", "measure once more");
         assertThatThrownBy(() -> FootCalibration.of(List.of())).hasMessageContaining("nothing was measured");
-        assertThatThrownBy(() -> new FootMeasurement.AlongEdge(0)).hasMessageContaining("measured");
+        assertThatThrownBy(() -> new FootMeasurement.AlongEdge(0)).hasMessageContaining("the distance must be 0.01");
     }
 
     // --- labels against cloth
@@ -429,13 +429,14 @@ class ShelfFactsTest {
                         "a bulging or a hollow edge"),
                 Arguments.of((Runnable) () -> ArcForm.bulging(200, 1, 1), "must be 0.01 to 100, not 200"),
                 Arguments.of((Runnable) () -> ArcForm.bulging(2, 4, 1), "at most the half circle"),
-                Arguments.of((Runnable) () -> new CircleForm(CircleForm.Cutting.RING, List.of(2.0), 1), "1 sizes"),
+                Arguments.of(
+                        (Runnable) () -> new CircleForm(CircleForm.Cutting.RING, List.of(2.0), 1), "a ring two, not 1"),
                 Arguments.of((Runnable) () -> new SlottedFan(List.of(), 0.5, 1, 2), "no slots"),
-                Arguments.of((Runnable) () -> new ScallopRow(0, 1, 1), "1 to 40 bumps"),
+                Arguments.of((Runnable) () -> new ScallopRow(0, 1, 1), "bumps must be 1 to 40, not 0"),
                 Arguments.of((Runnable) () -> new SerpentineStrip(2, 1.5, 1, 1), "half its module high"),
                 Arguments.of((Runnable) () -> new ChevronStrip(2, 3.1, 1, 1), "must be 20 to 170 degrees"),
-                Arguments.of((Runnable) () -> new TurnedArm.Wave(1, 9), "1/2 to 6 waves"),
-                Arguments.of((Runnable) () -> new OutlineForm(List.of(), false), "2 to 1500 corners"),
+                Arguments.of((Runnable) () -> new TurnedArm.Wave(1, 9), "waves must be 0.5 to 6, not 9"),
+                Arguments.of((Runnable) () -> new OutlineForm(List.of(), false), "corners must be 2 to 1500, not 0"),
                 Arguments.of(
                         (Runnable) () -> template(arc(90, 0, false), SizeLabel.RADIUS_AS_CUT)
                                 .withName(" "),
@@ -444,7 +445,9 @@ class ShelfFactsTest {
                         (Runnable) () -> template(arc(90, 0, false), SizeLabel.RADIUS_AS_CUT)
                                 .withGap(-1),
                         "gap"),
-                Arguments.of((Runnable) () -> new Material(0, "x", Material.Tint.SKY), "0.01 to 2 in thick"),
+                Arguments.of(
+                        (Runnable) () -> new Material(0, "x", Material.Tint.SKY),
+                        "the thickness must be 0.01 to 2, not 0"),
                 Arguments.of(
                         (Runnable) () -> new EngravedLine(EngravedLine.Kind.RISE, Double.NaN, LabelConvention.AS_CUT),
                         "engraved line"));

@@ -5,14 +5,20 @@ import jollyspindle.core.area.AreaMotifType;
 import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.code.Codes;
+import jollyspindle.core.division.Judging;
+import jollyspindle.core.division.Wish;
 import jollyspindle.core.division.school.SchoolTypes;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.motif.CornerTypes;
 import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaTypes;
+import jollyspindle.core.quilt.Strip;
+import jollyspindle.core.shelf.Material;
+import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.FormTypes;
 import org.junit.jupiter.api.Test;
 
@@ -66,12 +72,29 @@ class ParamWordsTest {
                 used.addAll(List.of("form." + Codes.of(type.kind()) + ".figure", kind));
             }
         });
+        single();
         dragged();
         draggedOnRuns();
         assertThat(ResourceBundle.getBundle("jollyspindle.core.words.kinds", Locale.ROOT).keySet().stream()
                         // Only where the name alone doesn't do.
                         .filter(key -> !key.contains("-preset.") && !key.endsWith(".called")))
                 .containsExactlyInAnyOrderElementsOf(used);
+    }
+
+    /** Of what there is one kind only; what has no field in a form isn't called anything. */
+    private void single() {
+        named("wish", without(Wish.PARAMS, "repeat"), true);
+        named("rules", without(Judging.PARAMS, "intoReserve", "placement", "unlike"), true);
+        named("strip", Strip.PARAMS.all(), true);
+        used.addAll(List.of("strip.start.right", "strip.start.up"));
+        named("material", Material.PARAMS.all(), true);
+        named("template", List.of(Template.GAP), true);
+    }
+
+    private static <M> List<Param<M, ?>> without(Params<M> params, String... codes) {
+        return params.all().stream()
+                .filter(param -> !List.of(codes).contains(param.code()))
+                .toList();
     }
 
     /** What is dragged is called something there, too, and nothing else is. */
@@ -120,7 +143,7 @@ class ParamWordsTest {
             }
             if (hints
                     && (param instanceof Param.Angle
-                            || param instanceof Param.MaybeOdd
+                            || param instanceof Param.MaybeWhole<?> whole && whole.odd()
                             || param instanceof Param.Lengths)) {
                 used.add(key + ".hint");
                 assertThat(words.hint(param)).as(key).isNotBlank();

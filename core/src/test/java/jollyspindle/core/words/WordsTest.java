@@ -13,6 +13,7 @@ import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.Material;
 import jollyspindle.core.shelf.SeamRegister;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.ArcForm;
@@ -96,7 +97,7 @@ class WordsTest {
     }
 
     private static Template thinned(Template template) {
-        return template.withMaterial(template.material().withThickness(0.118));
+        return template.withMaterial(Material.PARAMS.with(template.material(), Material.THICKNESS, 0.118));
     }
 
     @Test

@@ -5,7 +5,6 @@ import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
-import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.words.Words;
@@ -80,7 +79,7 @@ final class BordersPane extends VBox {
                 "Pieced unit",
                 true,
                 () -> bench.job().tape(),
-                inches -> QuiltRules.isStep(inches) ? Optional.empty() : Optional.of(unitRange(bench.words())),
+                inches -> Border.UNIT.allows(inches) ? Optional.empty() : Optional.of(unitRange(bench.words())),
                 inches -> edit(
                         inches.isPresent()
                                 ? Said.say(bench.words(), "step.unit", "unit", inches.getAsDouble())
@@ -91,7 +90,7 @@ final class BordersPane extends VBox {
 
     /** What a pieced unit can be. */
     static String unitRange(Words words) {
-        return Said.say(words, "field.unit", "least", QuiltRules.SMALLEST_STEP, "most", QuiltRules.LONGEST);
+        return Said.say(words, "field.unit", "least", Border.UNIT.least(), "most", Border.UNIT.most());
     }
 
     private void edit(String name, UnaryOperator<Border> change) {

@@ -238,15 +238,15 @@ public final class MeasureBench extends VBox {
     }
 
     private Optional<String> footObjection(double inches) {
-        return Machine.isFoot(inches)
+        return Machine.FOOT_RADIUS.allows(inches)
                 ? Optional.empty()
                 : Optional.of(Said.say(
                         bench.words(),
                         "field.foot",
                         "least",
-                        String.valueOf(Machine.SMALLEST_FOOT_RADIUS),
+                        String.valueOf(Machine.FOOT_RADIUS.least()),
                         "most",
-                        Machine.LARGEST_FOOT_RADIUS));
+                        Machine.FOOT_RADIUS.most()));
     }
 
     private void measured(Dimension dimension, OptionalDouble inches) {

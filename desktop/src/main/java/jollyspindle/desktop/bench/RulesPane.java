@@ -1,165 +1,89 @@
 package jollyspindle.desktop.bench;
 
 import jollyspindle.core.division.Judging;
+import jollyspindle.core.measure.TapeScale;
+import jollyspindle.desktop.control.EntryFields;
 import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Labelled;
-import jollyspindle.desktop.control.LengthField;
-import jollyspindle.desktop.control.TypedField;
+import jollyspindle.desktop.form.ParamForm;
+import jollyspindle.desktop.form.ParamStep;
 import jollyspindle.desktop.model.Workbench;
-import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.function.BiFunction;
-import java.util.function.ToDoubleFunction;
+import java.util.function.Supplier;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.layout.VBox;
 
 /** How ways to come out are weighed: what nobody sees, and what counts for how much. */
 final class RulesPane extends VBox {
 
+    private static final String RULES = "rules";
+
+    private static final List<String> TOLERANCES =
+            List.of("stretchUnseen", "leftoverAlone", "mismatchUnseen", "squareLimit");
+    private static final List<String> WEIGHTS =
+            List.of("offWanted", "mismatch", "stretch", "oddSpace", "readings", "mostInAPoint");
+
+    private static final double PERCENT = 100;
+
+    /** What is shown: the rules, and how their lengths are told. */
+    private record Shown(Judging rules, TapeScale tape) {}
+
     private final Workbench bench;
-    private final List<Runnable> shows = new ArrayList<>();
-    private final Button usual = new Button("The usual rules again");
+    private Shown shown;
 
     RulesPane(Workbench bench) {
         super(6);
         this.bench = bench;
+    }
+
+    private List<Node> nodes(Judging rules) {
+        List<Node> nodes = new ArrayList<>();
+        nodes.add(Labelled.wrapped("What nobody sees (common practice): up to this much is let pass.", "faint"));
+        form(rules).only(TOLERANCES).rows().stream().map(Supplier::get).forEach(nodes::add);
+        nodes.add(Labelled.wrapped("What counts for how much, an inch of each:", "faint"));
+        form(rules).only(WEIGHTS).rows().stream().map(Supplier::get).forEach(nodes::add);
+        nodes.add(usual(rules));
+        return nodes;
+    }
+
+    private Button usual(Judging rules) {
+        Button usual = new Button("The usual rules again");
         usual.setId("rules-usual");
+        usual.setDisable(rules.equals(Judging.usual()));
         usual.setOnAction(e -> bench.edit("the usual rules", job -> job.with(Judging.usual())));
-        getChildren()
-                .addAll(
-                        Labelled.wrapped("What nobody sees (common practice): up to this much is let pass.", "faint"),
-                        Labelled.row(
-                                tolerance(
-                                        "rule-stretch",
-                                        "Stretch a repeat",
-                                        Judging::stretchUnseen,
-                                        (j, v) -> j.withTolerances(
-                                                v, j.leftoverAlone(), j.mismatchUnseen(), j.squareLimit())),
-                                tolerance(
-                                        "rule-leftover",
-                                        "Leftover left alone",
-                                        Judging::leftoverAlone,
-                                        (j, v) -> j.withTolerances(
-                                                j.stretchUnseen(), v, j.mismatchUnseen(), j.squareLimit()))),
-                        Labelled.row(
-                                tolerance(
-                                        "rule-sides",
-                                        "Side against side",
-                                        Judging::mismatchUnseen,
-                                        (j, v) -> j.withTolerances(
-                                                j.stretchUnseen(), j.leftoverAlone(), v, j.squareLimit())),
-                                number(
-                                        "rule-square",
-                                        "Out of square, %",
-                                        100 * Judging.MOST_SQUARE_LIMIT,
-                                        j -> 100 * j.squareLimit(),
-                                        (j, v) -> j.withTolerances(
-                                                j.stretchUnseen(), j.leftoverAlone(), j.mismatchUnseen(), v / 100))),
-                        Labelled.wrapped("What counts for how much, an inch of each:", "faint"),
-                        Labelled.row(
-                                weight(
-                                        "weight-wanted",
-                                        "Off the wanted",
-                                        Judging::offWanted,
-                                        (j, v) -> j.withWeights(
-                                                v, j.mismatch(), j.stretch(), j.oddSpace(), j.readings())),
-                                weight(
-                                        "weight-sides",
-                                        "Sides unlike",
-                                        Judging::mismatch,
-                                        (j, v) -> j.withWeights(
-                                                j.offWanted(), v, j.stretch(), j.oddSpace(), j.readings()))),
-                        Labelled.row(
-                                weight(
-                                        "weight-stretch",
-                                        "Stretch seen",
-                                        Judging::stretch,
-                                        (j, v) -> j.withWeights(
-                                                j.offWanted(), j.mismatch(), v, j.oddSpace(), j.readings())),
-                                weight(
-                                        "weight-odd",
-                                        "Odd space",
-                                        Judging::oddSpace,
-                                        (j, v) -> j.withWeights(
-                                                j.offWanted(), j.mismatch(), j.stretch(), v, j.readings()))),
-                        Labelled.row(
-                                weight(
-                                        "weight-readings",
-                                        "Marks off the ticks",
-                                        Judging::readings,
-                                        (j, v) -> j.withWeights(
-                                                j.offWanted(), j.mismatch(), j.stretch(), j.oddSpace(), v)),
-                                number(
-                                        "rule-point",
-                                        "Lines to one point",
-                                        Judging.MOST_IN_A_POINT,
-                                        Judging::mostInAPoint,
-                                        (j, v) -> j.withMostInAPoint((int) Math.round(v)))),
-                        usual);
-        Gradually.again(this);
+        return usual;
     }
 
-    private LengthField tolerance(
-            String id, String name, ToDoubleFunction<Judging> get, BiFunction<Judging, Double, Judging> with) {
-        LengthField field = new LengthField(
-                        id,
+    private ParamForm<Judging> form(Judging rules) {
+        return new ParamForm<>(bench, RULES, RULES, Judging.PARAMS, rules, next -> edit(rules, next))
+                .instead("squareLimit", name -> square(name, rules));
+    }
+
+    /** Kept as a part of a side's length, and typed in per cent of it. */
+    private Node square(String name, Judging rules) {
+        return new EntryFields(bench)
+                .number(
+                        "rules-square",
                         name,
-                        false,
-                        () -> bench.job().tape(),
-                        inches -> inches >= 0 && inches <= Judging.MOST_TOLERANCE
-                                ? Optional.empty()
-                                : Optional.of(
-                                        Said.say(bench.words(), "field.from-zero", "most", Judging.MOST_TOLERANCE)),
-                        inches -> edit(name, with, inches.getAsDouble()))
-                .compact();
-        shows.add(
-                () -> field.show(OptionalDouble.of(get.applyAsDouble(bench.job().judging()))));
-        return field;
+                        PERCENT * rules.squareLimit(),
+                        PERCENT * Judging.SQUARE_LIMIT.least(),
+                        PERCENT * Judging.SQUARE_LIMIT.most(),
+                        percent -> edit(rules, Judging.PARAMS.with(rules, Judging.SQUARE_LIMIT, percent / PERCENT)));
     }
 
-    private TypedField weight(
-            String id, String name, ToDoubleFunction<Judging> get, BiFunction<Judging, Double, Judging> with) {
-        return number(id, name, Judging.MOST_WEIGHT, get, with);
-    }
-
-    private TypedField number(
-            String id,
-            String name,
-            double most,
-            ToDoubleFunction<Judging> get,
-            BiFunction<Judging, Double, Judging> with) {
-        TypedField field = new TypedField(id, name, text -> {
-            try {
-                double value = Double.parseDouble(text.strip().replace(',', '.'));
-                if (value >= 0 && value <= most) {
-                    edit(name, with, value);
-                    return Optional.empty();
-                }
-            } catch (NumberFormatException e) {
-                // Told below, like a number out of range.
-            }
-            return Optional.of(Said.say("field.number-from-zero", "typed", text.strip(), "most", plain(most)));
-        });
-        shows.add(() -> field.show(plain(get.applyAsDouble(bench.job().judging()))));
-        return field;
-    }
-
-    private static String plain(double value) {
-        return String.format(Locale.ROOT, "%.4f", value).replaceAll("\\.?0+$", "");
-    }
-
-    private void edit(String name, BiFunction<Judging, Double, Judging> with, double value) {
-        bench.edit(
-                name.toLowerCase(Locale.ROOT) + " " + plain(value), job -> job.with(with.apply(job.judging(), value)));
+    private void edit(Judging was, Judging now) {
+        ParamStep.of(Judging.PARAMS, RULES, was, now, bench.words())
+                .ifPresent(what -> bench.edit(what, job -> job.with(now)));
     }
 
     void show() {
-        shows.forEach(Runnable::run);
-        usual.setDisable(bench.job().judging().equals(Judging.usual()));
+        Shown next = new Shown(bench.job().judging(), bench.job().tape());
+        if (!next.equals(shown)) {
+            shown = next;
+            Gradually.renew(this, nodes(next.rules()));
+        }
     }
 }

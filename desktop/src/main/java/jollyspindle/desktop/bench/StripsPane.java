@@ -9,23 +9,22 @@ import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.shelf.form.OutlineForm;
-import jollyspindle.desktop.control.ChoiceField;
+import jollyspindle.core.words.ParamWords;
 import jollyspindle.desktop.control.Choices;
+import jollyspindle.desktop.control.EntryFields;
 import jollyspindle.desktop.control.Gradually;
 import jollyspindle.desktop.control.Keyboard;
 import jollyspindle.desktop.control.Labelled;
-import jollyspindle.desktop.control.LengthField;
-import jollyspindle.desktop.control.TypedField;
+import jollyspindle.desktop.form.ParamForm;
+import jollyspindle.desktop.form.ParamStep;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.desktop.words.Said;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleFunction;
 import java.util.function.Supplier;
-import java.util.function.UnaryOperator;
 import javafx.collections.FXCollections;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -35,6 +34,8 @@ import javafx.scene.layout.VBox;
 
 /** Sashing and other strips, and the areas of the body. */
 final class StripsPane extends VBox {
+
+    private static final String STRIP = "strip";
 
     private final Workbench bench;
     private final ComboBox<GroupId> chosen = new ComboBox<>();
@@ -119,15 +120,15 @@ final class StripsPane extends VBox {
         }
     }
 
-    private void edit(String name, UnaryOperator<Strip> change) {
+    private void edit(Strip was, Strip now) {
         GroupId id = edited;
-        // If the strip is gone, its fields are about to go.
-        bench.job()
-                .quilt()
-                .strip(id)
-                .ifPresent(was -> bench.editQuilt(
-                        was.name() + " " + name,
-                        quilt -> quilt.with(id, change.apply(quilt.strip(id).orElseThrow()))));
+        if (bench.job().quilt().strip(id).isEmpty()) {
+            // The strip is gone, and its fields are about to go.
+            return;
+        }
+        ParamStep.of(Strip.PARAMS, STRIP, was, now, bench.words())
+                .ifPresent(what -> bench.editQuilt(
+                        Said.say("step.of", "whose", was.name(), "what", what), quilt -> quilt.with(id, now)));
     }
 
     void show() {
@@ -165,110 +166,29 @@ final class StripsPane extends VBox {
     }
 
     private List<Node> fields(Strip strip) {
-        TypedField name = new TypedField("strip-name", "Name", text -> {
-            String typed = text.strip();
-            if (typed.isEmpty() || typed.length() > Strip.LONGEST_NAME) {
-                return Optional.of(Said.say("field.name", "most", Strip.LONGEST_NAME));
-            }
-            edit(Said.say("step.named", "name", typed), s -> s.withName(typed));
-            return Optional.empty();
-        });
-        name.show(strip.name());
-        ChoiceField<Strip.Kind> kind = new ChoiceField<>(
-                "strip-kind",
-                "What strip it is",
-                List.of(Strip.Kind.values()),
-                strip.kind(),
-                k -> k == Strip.Kind.SASHING ? "sashing" : "a free strip",
-                chosen -> edit(chosen == Strip.Kind.SASHING ? "is sashing" : "is a free strip", s -> s.with(chosen)));
-        TypedField angle = new TypedField("strip-angle", "Direction, degrees", text -> {
-            try {
-                double degrees =
-                        Double.parseDouble(text.strip().replace(',', '.').replace('−', '-'));
-                if (Math.abs(degrees) <= 360) {
-                    edit(Said.say("step.runs-at", "angle", text.strip()), s -> s.withAngle(Math.toRadians(degrees)));
-                    return Optional.empty();
-                }
-            } catch (NumberFormatException e) {
-                // Told below, like a number out of range.
-            }
-            return Optional.of("Type a number from -360 to 360: 0 runs to the right, 90 upwards, -90 down.");
-        });
-        angle.show(plain(Math.toDegrees(strip.angle())));
-        return List.of(
-                Labelled.row(name, Labelled.of("Kind", kind)),
-                Labelled.row(
-                        length("strip-length", "Length", strip.length(), true, (s, v) -> s.withSize(v, s.width())),
-                        length("strip-width", "Width", strip.width(), true, (s, v) -> s.withSize(s.length(), v))),
-                Labelled.row(
-                        length(
-                                "strip-right",
-                                "Start right of middle",
-                                strip.start().x(),
-                                false,
-                                (s, v) -> s.withStart(new Point(v, s.start().y()))),
-                        length(
-                                "strip-up",
-                                "Start above middle",
-                                strip.start().y(),
-                                false,
-                                (s, v) -> s.withStart(new Point(s.start().x(), v)))),
-                Labelled.row(angle, unit(strip)));
+        return new ParamForm<>(bench, STRIP, STRIP, Strip.PARAMS, strip, next -> edit(strip, next))
+                .instead("start", name -> start(strip)).rows().stream()
+                        .map(Supplier::get)
+                        .toList();
     }
 
-    private LengthField unit(Strip strip) {
-        LengthField field = new LengthField(
-                        "strip-unit",
-                        "Pieced unit",
-                        true,
-                        () -> bench.job().tape(),
-                        inches -> QuiltRules.isStep(inches)
-                                ? Optional.empty()
-                                : Optional.of(BordersPane.unitRange(bench.words())),
-                        inches -> edit("pieced", s -> s.withUnit(inches)))
-                .compact();
-        field.show(strip.unit());
-        return field;
+    /** Where it begins, as two lengths from the middle. */
+    private Node start(Strip strip) {
+        Point at = strip.start();
+        return Labelled.row(
+                along("right", at.x(), right -> strip.withStart(new Point(right, at.y())), strip),
+                along("up", at.y(), up -> strip.withStart(new Point(at.x(), up)), strip));
     }
 
-    private interface Change {
-        Strip apply(Strip strip, double inches);
-    }
-
-    private LengthField length(String id, String name, double now, boolean overZero, Change change) {
-        DoubleFunction<Optional<String>> check = overZero
-                ? this::overZero
-                : inches -> Math.abs(inches) <= QuiltRules.LONGEST
-                        ? Optional.empty()
-                        : Optional.of(Said.say(bench.words(), "field.either-way", "most", QuiltRules.LONGEST));
-        LengthField field = new LengthField(
-                        id,
-                        name,
+    private Node along(String way, double now, DoubleFunction<Strip> moved, Strip strip) {
+        return new EntryFields(bench)
+                .length(
+                        "strip-" + way,
+                        new ParamWords(STRIP).name("start." + way),
                         false,
-                        () -> bench.job().tape(),
-                        check,
-                        inches -> edit(
-                                name.toLowerCase(Locale.ROOT) + " "
-                                        + bench.words().exact(inches.getAsDouble()),
-                                s -> change.apply(s, inches.getAsDouble())))
-                .compact();
-        field.show(OptionalDouble.of(now));
-        return field;
-    }
-
-    private Optional<String> overZero(double inches) {
-        return QuiltRules.isLength(inches)
-                ? Optional.empty()
-                : Optional.of(Said.say(
-                        bench.words(),
-                        "field.must-be",
-                        "least",
-                        String.valueOf(QuiltRules.SMALLEST),
-                        "most",
-                        QuiltRules.LONGEST));
-    }
-
-    private static String plain(double value) {
-        return String.format(Locale.ROOT, "%.3f", value).replaceAll("\\.?0+$", "");
+                        OptionalDouble.of(now),
+                        -QuiltRules.LONGEST,
+                        QuiltRules.LONGEST,
+                        inches -> edit(strip, moved.apply(inches.getAsDouble())));
     }
 }

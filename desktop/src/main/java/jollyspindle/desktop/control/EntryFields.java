@@ -5,6 +5,7 @@ import jollyspindle.desktop.model.Workbench;
 import jollyspindle.desktop.words.Said;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
@@ -48,6 +49,30 @@ public class EntryFields {
         double degrees = Math.rint(Math.toDegrees(now) * 100) / 100;
         field.show(degrees == Math.rint(degrees) ? Long.toString(Math.round(degrees)) : Double.toString(degrees));
         return field;
+    }
+
+    /** A number in a range that need not be whole. */
+    public Node number(String id, String name, double now, double least, double most, DoubleConsumer take) {
+        TypedField field = new TypedField(id, name, text -> {
+            try {
+                double number = Double.parseDouble(text.strip().replace(',', '.'));
+                if (number >= least && number <= most) {
+                    take.accept(number);
+                    return Optional.empty();
+                }
+            } catch (NumberFormatException e) {
+                // Told below, as a number out of range is.
+            }
+            return Optional.of(
+                    Said.say("field.number", "typed", text.strip(), "least", plain(least), "most", plain(most)));
+        });
+        field.show(plain(now));
+        return field;
+    }
+
+    /** A number as it is typed. */
+    protected static String plain(double number) {
+        return String.format(Locale.ROOT, "%.4f", number).replaceAll("\\.?0+$", "");
     }
 
     /** A length in a range. */

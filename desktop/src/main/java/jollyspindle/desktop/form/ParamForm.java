@@ -138,13 +138,14 @@ public final class ParamForm<M> extends EntryFields {
 
         @Override
         public Node maybeLength(Param.MaybeLength<M> param) {
+            Param.Room room = param.room().apply(now);
             return ParamForm.this.length(
                     id(param),
                     words.name(param),
                     true,
                     param.of(now),
-                    param.least(),
-                    param.most(),
+                    room.least(),
+                    room.most(),
                     inches -> take(param, inches));
         }
 
@@ -162,7 +163,13 @@ public final class ParamForm<M> extends EntryFields {
 
         @Override
         public Node decimal(Param.Decimal<M> param) {
-            throw new IllegalArgumentException("no field for " + param.code());
+            return number(
+                    id(param),
+                    words.name(param),
+                    param.of(now),
+                    param.least(),
+                    param.most(),
+                    number -> take(param, number));
         }
 
         @Override
@@ -177,21 +184,21 @@ public final class ParamForm<M> extends EntryFields {
         }
 
         @Override
-        public Node maybeOdd(Param.MaybeOdd<M> param) {
-            TypedField field = new TypedField(id(param), words.name(param), text -> odd(param, text.strip()));
+        public Node maybeWhole(Param.MaybeWhole<M> param) {
+            TypedField field = new TypedField(id(param), words.name(param), text -> maybe(param, text.strip()));
             OptionalInt number = param.of(now);
             field.show(number.isPresent() ? Integer.toString(number.getAsInt()) : "");
             return field;
         }
 
-        private Optional<String> odd(Param.MaybeOdd<M> param, String text) {
+        private Optional<String> maybe(Param.MaybeWhole<M> param, String text) {
             if (text.isEmpty()) {
                 take(param, OptionalInt.empty());
                 return Optional.empty();
             }
             try {
                 int number = Integer.parseInt(text);
-                if (number >= param.least() && number <= param.most() && number % 2 != 0) {
+                if (param.allows(number) && (!param.odd() || number % 2 != 0)) {
                     take(param, OptionalInt.of(number));
                     return Optional.empty();
                 }
@@ -199,7 +206,9 @@ public final class ParamForm<M> extends EntryFields {
                 // Told below, as a number out of range is.
             }
             return Optional.of(Said.say(
-                    "field.odd",
+                    "field.maybe-whole",
+                    "odd",
+                    param.odd(),
                     "typed",
                     text,
                     "least",
@@ -232,6 +241,26 @@ public final class ParamForm<M> extends EntryFields {
             } catch (IllegalArgumentException e) {
                 return Optional.of("“" + text + "”: " + words.hint(param) + ".");
             }
+        }
+
+        @Override
+        public Node text(Param.Text<M> param) {
+            TypedField field = new TypedField(id(param), words.name(param), typed -> {
+                String text = typed.strip();
+                if (!param.allows(text)) {
+                    return Optional.of(Said.say("field.characters", "least", param.least(), "most", param.most()));
+                }
+                take(param, text);
+                return Optional.empty();
+            });
+            field.show(param.of(now));
+            return field;
+        }
+
+        /** Only who knows when there is one can say what none means. */
+        @Override
+        public <E extends Enum<E>> Node maybeChoice(Param.MaybeChoice<M, E> param) {
+            throw new IllegalArgumentException("no field for " + param.code());
         }
 
         /** The lasting name of something that only who knows what it is of can show. */

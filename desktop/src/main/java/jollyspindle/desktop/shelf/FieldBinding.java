@@ -171,6 +171,30 @@ record FieldBinding(Node node, Consumer<Template> show, boolean wide) {
             return new FieldBinding(field, t -> field.show(plain(get.applyAsDouble(t))));
         }
 
+        /**
+         * Some words.
+         *
+         * @param allowed which there can be
+         * @param otherwise what is said of others
+         */
+        FieldBinding text(
+                String id,
+                String name,
+                Predicate<String> allowed,
+                String otherwise,
+                Function<Template, String> get,
+                BiFunction<Template, String, Template> set) {
+            TypedField field = new TypedField("template-" + id, name, typed -> {
+                String text = typed.strip();
+                if (!allowed.test(text)) {
+                    return Optional.of(otherwise);
+                }
+                change(name.toLowerCase(Locale.ROOT), t -> set.apply(t, text));
+                return Optional.empty();
+            });
+            return new FieldBinding(field, t -> field.show(get.apply(t)));
+        }
+
         /** Several lengths between semicolons. */
         FieldBinding lengths(
                 String id,

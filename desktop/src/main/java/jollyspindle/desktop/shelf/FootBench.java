@@ -86,15 +86,15 @@ final class FootBench extends VBox {
                 "Or type the radius, needle to outside",
                 false,
                 () -> bench.job().tape(),
-                inches -> Machine.isFoot(inches)
+                inches -> Machine.FOOT_RADIUS.allows(inches)
                         ? Optional.empty()
                         : Optional.of(Said.say(
                                 bench.words(),
                                 "field.foot-range",
                                 "least",
-                                String.valueOf(Machine.SMALLEST_FOOT_RADIUS),
+                                String.valueOf(Machine.FOOT_RADIUS.least()),
                                 "most",
-                                Machine.LARGEST_FOOT_RADIUS)),
+                                Machine.FOOT_RADIUS.most())),
                 inches -> bench.editMachine(
                         Said.say(bench.words(), "step.foot", "radius", inches.getAsDouble()),
                         m -> m.withFootRadius(inches.getAsDouble())));

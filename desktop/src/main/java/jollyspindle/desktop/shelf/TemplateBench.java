@@ -2,7 +2,6 @@ package jollyspindle.desktop.shelf;
 
 import jollyspindle.core.shelf.ClothCheck;
 import jollyspindle.core.shelf.LabelConvention;
-import jollyspindle.core.shelf.Material;
 import jollyspindle.core.shelf.Prediction;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateReport;
@@ -146,8 +145,9 @@ final class TemplateBench extends VBox {
 
     private Optional<String> rename(String typed) {
         String text = typed.strip();
-        if (text.isEmpty() || text.length() > Template.LONGEST_NAME) {
-            return Optional.of(Said.say("field.name", "most", Template.LONGEST_NAME));
+        if (!Template.NAME.allows(text)) {
+            return Optional.of(
+                    Said.say("field.characters", "least", Template.NAME.least(), "most", Template.NAME.most()));
         }
         model.change("name", t -> t.withName(text));
         return Optional.empty();
@@ -213,12 +213,13 @@ final class TemplateBench extends VBox {
         List<FieldBinding> all = new ArrayList<>();
         Gradually.atOnce(fields, List.of());
         fields.getChildren().add(Labelled.heading("How it is cut"));
-        new FormEntries(make).of(form.type()).forEach(row -> rows(row, all));
+        FormEntries entered = new FormEntries(make);
+        entered.of(form.type()).forEach(row -> rows(row, all));
         if (form.hasSizeLabel()) {
             rows(label(form), all);
         }
         if (form.hasOpenings()) {
-            rows(List.of(gap()), all);
+            rows(List.of(entered.gap()), all);
         }
         Set<EngravedLine.Kind> kinds = form.lines();
         fields.getChildren().add(Labelled.heading("Engraved on it"));
@@ -231,7 +232,7 @@ final class TemplateBench extends VBox {
             }
         }
         fields.getChildren().add(Labelled.heading("Made of"));
-        rows(material(), all);
+        entered.material().forEach(row -> rows(row, all));
         entries = all;
         Gradually.again(fields);
     }
@@ -278,42 +279,6 @@ final class TemplateBench extends VBox {
         };
     }
 
-    private FieldBinding gap() {
-        return make.optionalLength(
-                "gap",
-                "Gap that lets the foot in",
-                t -> t.gap() > 0 ? OptionalDouble.of(t.gap()) : OptionalDouble.empty(),
-                (t, v) -> t.withGap(v.orElse(0)));
-    }
-
-    private List<FieldBinding> material() {
-        return List.of(
-                make.length(
-                        "thickness",
-                        "Thickness",
-                        t -> t.material().thickness(),
-                        (t, v) -> t.withMaterial(t.material().withThickness(v))),
-                make.choice(
-                        "tint",
-                        "Colour",
-                        List.of(Material.Tint.values()),
-                        ShelfWords::name,
-                        t -> t.material().tint(),
-                        (t, v) -> t.withMaterial(t.material().withTint(v))),
-                material0());
-    }
-
-    private FieldBinding material0() {
-        TypedField field = new TypedField("template-material", "Material", text -> {
-            if (text.strip().length() > Material.LONGEST_NAME) {
-                return Optional.of(Said.say("field.material", "most", Material.LONGEST_NAME));
-            }
-            model.change("material", t -> t.withMaterial(t.material().withName(text.strip())));
-            return Optional.empty();
-        });
-        return new FieldBinding(field, t -> field.show(t.material().name()));
-    }
-
     private void check(TemplateReport report) {
         Words words = bench.words();
         Template t = report.template();
@@ -325,15 +290,15 @@ final class TemplateBench extends VBox {
                     Said.say("template.measured", "what", ShelfWords.measure(what)),
                     true,
                     () -> bench.job().tape(),
-                    inches -> inches >= Form.SMALLEST && inches <= 2 * Form.LARGEST
+                    inches -> ClothCheck.MEASURED.allows(inches)
                             ? Optional.empty()
                             : Optional.of(Said.say(
                                     words,
                                     "field.must-be",
                                     "least",
-                                    String.valueOf(Form.SMALLEST),
+                                    String.valueOf(ClothCheck.MEASURED.least()),
                                     "most",
-                                    2 * Form.LARGEST)),
+                                    ClothCheck.MEASURED.most())),
                     inches -> model.change(
                             "checked on cloth",
                             shown -> shown.withCheck(

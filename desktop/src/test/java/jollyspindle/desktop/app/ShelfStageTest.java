@@ -181,7 +181,7 @@ class ShelfStageTest extends Hands {
         assertThat(cards(robot)).contains("shelf-furrow-short");
         robot.clickOn("#template-retire");
         assertThat(template("furrow-short").retired()).isFalse();
-        typeAt(robot, "#template-material", "cast acrylic");
+        typeAt(robot, "#template-material-name", "cast acrylic");
         scrollTo(robot, "#template-notes");
         TextArea notes = robot.lookup("#template-notes").query();
         robot.clickOn(notes).write("lent to Ines", 0).push(KeyCode.TAB);

@@ -14,7 +14,8 @@ import jollyspindle.core.shelf.Template;
 import jollyspindle.files.FileTexts;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.Fields;
-import jollyspindle.files.shelf.TemplateReader;
+import jollyspindle.files.json.ParamFields;
+import jollyspindle.files.shelf.TemplateFields;
 
 import java.util.List;
 import java.util.Optional;
@@ -31,11 +32,10 @@ final class JobReader {
             throw root.trouble("name", FileTexts.say("job.name", "most", QuiltJob.LONGEST_NAME));
         }
         TapeScale tape = root.choice("tape", TapeScale.class);
-        Machine machine = TemplateReader.machine(root.object("machine"));
+        Machine machine = TemplateFields.machine(root);
         Quilt quilt = QuiltReader.read(root.object("quilt"), tape);
-        Optional<Fields> judging = root.optionalObject("judging");
-        List<Template> templates = TemplateReader.templates(root);
-        Judging judged = judging.isPresent() ? LayoutReader.judging(judging.get()) : Judging.usual();
+        Judging judged = judging(root.optionalObject("judging"));
+        List<Template> templates = TemplateFields.read(root);
         SortedMap<GroupId, RunLayout> layouts = LayoutReader.read(root, quilt);
         SortedMap<AreaId, AreaDesign> designs = AreaDesigns.read(root, quilt);
         QuiltJob job;
@@ -46,5 +46,14 @@ final class JobReader {
         }
         root.done();
         return job;
+    }
+
+    private static Judging judging(Optional<Fields> fields) throws FileTrouble {
+        if (fields.isEmpty()) {
+            return Judging.usual();
+        }
+        Judging judging = ParamFields.read(fields.get(), Judging.PARAMS);
+        fields.get().done();
+        return judging;
     }
 }

@@ -11,9 +11,9 @@ import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Strip;
-import jollyspindle.files.json.Degrees;
 import jollyspindle.files.json.Fields;
-import jollyspindle.files.shelf.TemplateWriter;
+import jollyspindle.files.json.ParamFields;
+import jollyspindle.files.shelf.TemplateFields;
 
 /** From a job to a job file's fields. */
 final class JobWriter {
@@ -28,11 +28,11 @@ final class JobWriter {
         ObjectNode root = JobFile.FORMAT.begin();
         root.put("name", job.name());
         root.put("tape", Fields.name(job.tape()));
-        TemplateWriter.machine(root.putObject("machine"), job.machine());
+        TemplateFields.write(root, job.machine());
         quilt(root.putObject("quilt"), job.quilt());
-        TemplateWriter.templates(root.putArray("templates"), job.templates());
+        TemplateFields.write(root, job.templates());
         if (!job.judging().equals(Judging.usual())) {
-            LayoutWriter.judging(root.putObject("judging"), job.judging());
+            ParamFields.write(root.putObject("judging"), Judging.PARAMS, job.judging());
         }
         LayoutWriter.write(root.putArray("layouts"), job.layouts());
         AreaDesigns.write(root, job.areaDesigns());
@@ -61,7 +61,10 @@ final class JobWriter {
         if (!quilt.strips().isEmpty()) {
             ArrayNode strips = node.putArray("strips");
             for (GroupId id : quilt.stripIds()) {
-                strip(strips.addObject(), quilt.strip(id).orElseThrow(), id);
+                ParamFields.write(
+                        strips.addObject().put("id", id.code()),
+                        Strip.PARAMS,
+                        quilt.strip(id).orElseThrow());
             }
         }
         Areas.write(node, quilt);
@@ -70,11 +73,7 @@ final class JobWriter {
     private static void border(ObjectNode node, Quilt quilt, int number) {
         Border border = quilt.border(number);
         node.put("id", GroupId.border(number).code());
-        node.put("corners", Fields.name(border.corners()));
-        if (border.plain()) {
-            node.put("plain", true);
-        }
-        border.unit().ifPresent(unit -> node.put("unit", unit));
+        ParamFields.write(node, Border.PARAMS, border);
         ObjectNode depth = node.putObject("depth");
         for (Side side : Side.values()) {
             put(depth, Codes.of(side), quilt, Dimension.depth(number, side));
@@ -89,17 +88,6 @@ final class JobWriter {
             }
         }
         put(node, "clearance", quilt, Dimension.clearance(number));
-    }
-
-    private static void strip(ObjectNode node, Strip strip, GroupId id) {
-        node.put("id", id.code());
-        node.put("name", strip.name());
-        node.put("kind", Fields.name(strip.kind()));
-        node.putArray("start").add(strip.start().x()).add(strip.start().y());
-        Degrees.put(node, "angleDegrees", strip.angle());
-        node.put("length", strip.length());
-        node.put("width", strip.width());
-        strip.unit().ifPresent(unit -> node.put("unit", unit));
     }
 
     private static void put(ObjectNode node, String field, Quilt quilt, Dimension dimension) {

@@ -1,7 +1,5 @@
 package jollyspindle.files.job;
 
-import jollyspindle.core.division.Counts;
-import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.division.school.School;
@@ -11,7 +9,6 @@ import jollyspindle.core.motif.Design;
 import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
-import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.files.FileTexts;
 import jollyspindle.files.FileTrouble;
@@ -19,8 +16,6 @@ import jollyspindle.files.json.Fields;
 import jollyspindle.files.json.ParamFields;
 
 import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.SortedMap;
 import java.util.TreeMap;
 
@@ -55,7 +50,9 @@ final class LayoutReader {
 
     private static RunLayout layout(Fields fields, GroupId id) throws FileTrouble {
         Design design = DesignReader.read(fields);
-        Wish wish = wish(fields.object("wish"));
+        Fields wished = fields.object("wish");
+        Wish wish = ParamFields.read(wished, Wish.PARAMS);
+        wished.done();
         Optional<Fields> tied = fields.optionalObject("tie");
         Optional<Tie> tie = Optional.empty();
         if (tied.isPresent()) {
@@ -84,30 +81,6 @@ final class LayoutReader {
         return new RunLayout(design, wish, tie, chosen);
     }
 
-    private static Wish wish(Fields fields) throws FileTrouble {
-        double least = Wish.SHORTEST_REPEAT;
-        double most = Wish.LONGEST_REPEAT;
-        double repeat = fields.number("repeat", least, most);
-        OptionalDouble shortest = fields.optionalNumber("shortest", least, most);
-        OptionalDouble longest = fields.optionalNumber("longest", shortest.orElse(least), most);
-        Wish wish = new Wish(
-                repeat,
-                count(fields, "across"),
-                count(fields, "down"),
-                fields.has("parity") ? fields.choice("parity", Wish.Parity.class) : Wish.Parity.ANY,
-                shortest,
-                longest,
-                fields.has("school") ? Optional.of(fields.choice("school", SchoolKind.class)) : Optional.empty(),
-                fields.optionalNumber("increment", QuiltRules.SMALLEST_STEP, most)
-                        .orElse(Wish.USUAL_INCREMENT));
-        fields.done();
-        return wish;
-    }
-
-    private static OptionalInt count(Fields fields, String field) throws FileTrouble {
-        return fields.has(field) ? OptionalInt.of(fields.whole(field, 1, Counts.MOST)) : OptionalInt.empty();
-    }
-
     private static School school(Fields fields) throws FileTrouble {
         try {
             return ParamFields.read(
@@ -116,30 +89,5 @@ final class LayoutReader {
         } catch (IllegalArgumentException e) {
             throw fields.trouble("school", e.getMessage() + ".");
         }
-    }
-
-    static Judging judging(Fields fields) throws FileTrouble {
-        Judging usual = Judging.usual();
-        double tolerance = Judging.MOST_TOLERANCE;
-        double weight = Judging.MOST_WEIGHT;
-        Judging judging = new Judging(
-                fields.optionalNumber("stretchUnseen", 0, tolerance).orElse(usual.stretchUnseen()),
-                fields.optionalNumber("leftoverAlone", 0, tolerance).orElse(usual.leftoverAlone()),
-                fields.optionalNumber("mismatchUnseen", 0, tolerance).orElse(usual.mismatchUnseen()),
-                fields.optionalNumber("squareLimit", 0, Judging.MOST_SQUARE_LIMIT)
-                        .orElse(usual.squareLimit()),
-                fields.has("mostInAPoint")
-                        ? fields.whole("mostInAPoint", 0, Judging.MOST_IN_A_POINT)
-                        : usual.mostInAPoint(),
-                fields.optionalNumber("offWanted", 0, weight).orElse(usual.offWanted()),
-                fields.optionalNumber("mismatch", 0, weight).orElse(usual.mismatch()),
-                fields.optionalNumber("stretch", 0, weight).orElse(usual.stretch()),
-                fields.optionalNumber("oddSpace", 0, weight).orElse(usual.oddSpace()),
-                fields.optionalNumber("intoReserve", 0, weight).orElse(usual.intoReserve()),
-                fields.optionalNumber("placement", 0, weight).orElse(usual.placement()),
-                fields.optionalNumber("unlike", 0, weight).orElse(usual.unlike()),
-                fields.optionalNumber("readings", 0, weight).orElse(usual.readings()));
-        fields.done();
-        return judging;
     }
 }

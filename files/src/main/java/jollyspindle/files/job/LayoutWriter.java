@@ -2,7 +2,6 @@ package jollyspindle.files.job;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.division.school.SchoolType;
@@ -27,26 +26,11 @@ final class LayoutWriter {
     private static void write(ObjectNode node, GroupId id, RunLayout layout) {
         node.put("id", id.code());
         DesignWriter.write(node, layout.design());
-        wish(node.putObject("wish"), layout.wish());
+        ParamFields.write(node.putObject("wish"), Wish.PARAMS, layout.wish());
         layout.tie().ifPresent(tie -> node.putObject("tie").put("to", tie.to()).put("ratio", Fields.name(tie.ratio())));
         if (!layout.chosen().isEmpty()) {
             ArrayNode chosen = node.putArray("chosen");
             layout.chosen().forEach((run, school) -> school(chosen.addObject(), run, school));
-        }
-    }
-
-    private static void wish(ObjectNode node, Wish wish) {
-        node.put("repeat", wish.repeat());
-        wish.across().ifPresent(n -> node.put("across", n));
-        wish.down().ifPresent(n -> node.put("down", n));
-        if (wish.parity() != Wish.Parity.ANY) {
-            node.put("parity", Fields.name(wish.parity()));
-        }
-        wish.shortest().ifPresent(inches -> node.put("shortest", inches));
-        wish.longest().ifPresent(inches -> node.put("longest", inches));
-        wish.school().ifPresent(kind -> node.put("school", Fields.name(kind)));
-        if (wish.increment() != Wish.USUAL_INCREMENT) {
-            node.put("increment", wish.increment());
         }
     }
 
@@ -55,21 +39,5 @@ final class LayoutWriter {
         node.put("id", run.code());
         node.put("school", type.code());
         ParamFields.write(node, type.params(), school);
-    }
-
-    static void judging(ObjectNode node, Judging judging) {
-        node.put("stretchUnseen", judging.stretchUnseen());
-        node.put("leftoverAlone", judging.leftoverAlone());
-        node.put("mismatchUnseen", judging.mismatchUnseen());
-        node.put("squareLimit", judging.squareLimit());
-        node.put("mostInAPoint", judging.mostInAPoint());
-        node.put("offWanted", judging.offWanted());
-        node.put("mismatch", judging.mismatch());
-        node.put("stretch", judging.stretch());
-        node.put("oddSpace", judging.oddSpace());
-        node.put("intoReserve", judging.intoReserve());
-        node.put("placement", judging.placement());
-        node.put("unlike", judging.unlike());
-        node.put("readings", judging.readings());
     }
 }

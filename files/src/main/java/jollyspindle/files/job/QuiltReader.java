@@ -1,10 +1,8 @@
 package jollyspindle.files.job;
 
 import jollyspindle.core.code.Codes;
-import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.Border;
-import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Easing;
 import jollyspindle.core.quilt.GroupId;
@@ -16,6 +14,7 @@ import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTexts;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.Fields;
+import jollyspindle.files.json.ParamFields;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -81,10 +80,7 @@ final class QuiltReader {
 
     private Border border(Fields fields, int number) throws FileTrouble {
         fields.optionalText("id");
-        Border border = new Border(
-                fields.choice("corners", Corners.class),
-                fields.has("plain") && fields.flag("plain"),
-                fields.optionalNumber("unit", QuiltRules.SMALLEST_STEP, QuiltRules.LONGEST));
+        Border border = ParamFields.read(fields, Border.PARAMS);
         Fields depth = fields.object("depth");
         Optional<Fields> seam = fields.optionalObject("innerSeam");
         for (Side side : Side.values()) {
@@ -130,22 +126,7 @@ final class QuiltReader {
                     .filter(GroupId::strip)
                     .map(GroupId::number)
                     .orElse(place));
-            String name = strip.text("name");
-            if (name.isBlank() || name.length() > Strip.LONGEST_NAME) {
-                throw strip.trouble("name", FileTexts.say("job.strip-name", "most", Strip.LONGEST_NAME));
-            }
-            List<Double> start = strip.numbers("start", -QuiltRules.LONGEST, QuiltRules.LONGEST, 2);
-            if (start.size() != 2) {
-                throw strip.trouble("start", "there should be two numbers: to the right, and upwards.");
-            }
-            strips.add(new Strip(
-                    name,
-                    strip.choice("kind", Strip.Kind.class),
-                    new Point(start.get(0), start.get(1)),
-                    strip.degrees("angleDegrees", -360, 360),
-                    strip.number("length", QuiltRules.SMALLEST, QuiltRules.LONGEST),
-                    strip.number("width", QuiltRules.SMALLEST, QuiltRules.LONGEST),
-                    strip.optionalNumber("unit", QuiltRules.SMALLEST_STEP, QuiltRules.LONGEST)));
+            strips.add(ParamFields.read(strip, Strip.PARAMS));
             strip.done();
         }
         return strips;

@@ -5,9 +5,17 @@ import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.param.Param;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.shelf.ClothCheck;
+import jollyspindle.core.shelf.FootMeasurement;
+import jollyspindle.core.shelf.Material;
+import jollyspindle.core.shelf.form.EngravedLine;
+import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.OutlineForm;
+import jollyspindle.core.shelf.form.SizeLabel;
 import jollyspindle.files.FileTrouble;
 
+import java.time.LocalDate;
 import java.util.Map;
 
 /**
@@ -18,17 +26,21 @@ import java.util.Map;
 interface OwnField<T> {
 
     /** By what they keep. */
-    Map<Class<?>, OwnField<?>> ALL = Map.of(
-            OutlineForm.Corner.class,
-            new OutlineFields(),
-            Point.class,
-            new PlacesField(),
-            Filling.class,
-            new FillingField(),
-            Spread.class,
-            new SpreadField(),
-            Map.class,
-            new PinsField());
+    Map<Class<?>, OwnField<?>> ALL = Map.ofEntries(
+            Map.entry(OutlineForm.Corner.class, new OutlineFields()),
+            Map.entry(Area.Corners.class, new PlacesField()),
+            Map.entry(Point.class, new PlaceField()),
+            Map.entry(Filling.class, new FillingField()),
+            Map.entry(Spread.class, new SpreadField()),
+            Map.entry(Map.class, new PinsField()),
+            Map.entry(String.class, new IdField()),
+            Map.entry(LocalDate.class, new DateField()),
+            Map.entry(Form.class, new FormField()),
+            Map.entry(SizeLabel.class, new PartField<>(SizeLabel.PARAMS)),
+            Map.entry(EngravedLine.class, new LinesField()),
+            Map.entry(Material.class, new PartField<>(Material.PARAMS)),
+            Map.entry(ClothCheck.class, new MaybeField<>(new PartField<>(ClothCheck.PARAMS))),
+            Map.entry(FootMeasurement.class, new FootField()));
 
     /** How what a param says is kept. */
     @SuppressWarnings("unchecked")

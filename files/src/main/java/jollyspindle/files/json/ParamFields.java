@@ -8,6 +8,7 @@ import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.param.RefusedValue;
 import jollyspindle.core.param.Values;
+import jollyspindle.files.FileTexts;
 import jollyspindle.files.FileTrouble;
 
 import java.util.Optional;
@@ -107,7 +108,7 @@ public final class ParamFields {
         }
 
         @Override
-        public Void maybeOdd(Param.MaybeOdd<M> param) {
+        public Void maybeWhole(Param.MaybeWhole<M> param) {
             param.of(thing).ifPresent(number -> node.put(field(param), number));
             return null;
         }
@@ -121,6 +122,18 @@ public final class ParamFields {
         @Override
         public <E extends Enum<E>> Void choice(Param.Choice<M, E> param) {
             node.put(field(param), Codes.of(param.of(thing)));
+            return null;
+        }
+
+        @Override
+        public <E extends Enum<E>> Void maybeChoice(Param.MaybeChoice<M, E> param) {
+            param.of(thing).ifPresent(constant -> node.put(field(param), Codes.of(constant)));
+            return null;
+        }
+
+        @Override
+        public Void text(Param.Text<M> param) {
+            node.put(field(param), param.of(thing));
             return null;
         }
 
@@ -173,7 +186,7 @@ public final class ParamFields {
         }
 
         @Override
-        public Values<M> maybeOdd(Param.MaybeOdd<M> param) throws FileTrouble {
+        public Values<M> maybeWhole(Param.MaybeWhole<M> param) throws FileTrouble {
             return values.put(param, OptionalInt.of(wholeNumber(param)));
         }
 
@@ -185,6 +198,29 @@ public final class ParamFields {
         @Override
         public <E extends Enum<E>> Values<M> choice(Param.Choice<M, E> param) throws FileTrouble {
             return values.put(param, fields.choice(field(param), param.type()));
+        }
+
+        @Override
+        public <E extends Enum<E>> Values<M> maybeChoice(Param.MaybeChoice<M, E> param) throws FileTrouble {
+            return values.put(param, Optional.of(fields.choice(field(param), param.type())));
+        }
+
+        @Override
+        public Values<M> text(Param.Text<M> param) throws FileTrouble {
+            String text = fields.text(field(param));
+            if (!param.allows(text)) {
+                throw fields.trouble(
+                        field(param),
+                        FileTexts.say(
+                                "field.characters",
+                                "least",
+                                param.least(),
+                                "most",
+                                param.most(),
+                                "found",
+                                text.length()));
+            }
+            return values.put(param, text);
         }
 
         @Override
@@ -237,7 +273,9 @@ public final class ParamFields {
 
         @Override
         public Void decimal(Param.Decimal<M> param) {
-            return ranged("number", param);
+            ranged("number", param);
+            param.usual().ifPresent(number -> node.put(DEFAULT, number));
+            return null;
         }
 
         @Override
@@ -248,7 +286,7 @@ public final class ParamFields {
         }
 
         @Override
-        public Void maybeOdd(Param.MaybeOdd<M> param) {
+        public Void maybeWhole(Param.MaybeWhole<M> param) {
             return ranged("integer", param);
         }
 
@@ -264,6 +302,23 @@ public final class ParamFields {
             ArrayNode all = node.putArray("enum");
             Codes.all(param.type()).forEach(all::add);
             param.usual().ifPresent(usual -> node.put(DEFAULT, Codes.of(usual)));
+            return null;
+        }
+
+        @Override
+        public <E extends Enum<E>> Void maybeChoice(Param.MaybeChoice<M, E> param) {
+            ArrayNode all = node.putArray("enum");
+            Codes.all(param.type()).forEach(all::add);
+            return null;
+        }
+
+        @Override
+        public Void text(Param.Text<M> param) {
+            node.put("type", "string");
+            if (param.least() > 0) {
+                node.put("minLength", param.least());
+            }
+            node.put("maxLength", param.most());
             return null;
         }
 

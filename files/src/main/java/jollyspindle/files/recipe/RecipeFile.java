@@ -10,8 +10,7 @@ import jollyspindle.files.job.DesignReader;
 import jollyspindle.files.job.DesignWriter;
 import jollyspindle.files.json.Fields;
 import jollyspindle.files.json.JsonFormat;
-import jollyspindle.files.shelf.TemplateReader;
-import jollyspindle.files.shelf.TemplateWriter;
+import jollyspindle.files.shelf.TemplateFields;
 
 import java.nio.file.Path;
 
@@ -43,7 +42,7 @@ public final class RecipeFile {
                 name,
                 DesignReader.read(fields),
                 fields.number("repeat", Wish.SHORTEST_REPEAT, Wish.LONGEST_REPEAT),
-                TemplateReader.templates(fields));
+                TemplateFields.read(fields));
     }
 
     /** The file's bytes for a recipe. */
@@ -52,7 +51,7 @@ public final class RecipeFile {
         root.put("name", recipe.name());
         root.put("repeat", recipe.repeat());
         DesignWriter.write(root, recipe.design());
-        TemplateWriter.templates(root.putArray("templates"), recipe.templates());
+        TemplateFields.write(root, recipe.templates());
         return JsonFormat.bytes(root);
     }
 

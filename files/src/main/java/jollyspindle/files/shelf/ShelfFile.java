@@ -46,8 +46,8 @@ public final class ShelfFile {
 
     private static Opened parse(byte[] content) throws FileTrouble {
         return FORMAT.parse(content, (root, from) -> {}, (fields, unknown) -> {
-            Machine machine = TemplateReader.machine(fields.object("machine"));
-            Shelf shelf = new Shelf(machine, TemplateReader.templates(fields));
+            Machine machine = TemplateFields.machine(fields);
+            Shelf shelf = new Shelf(machine, TemplateFields.read(fields));
             fields.done();
             unknown.anchor(root(shelf));
             return new Opened(shelf, unknown);
@@ -56,8 +56,8 @@ public final class ShelfFile {
 
     private static ObjectNode root(Shelf shelf) {
         ObjectNode root = FORMAT.begin();
-        TemplateWriter.machine(root.putObject("machine"), shelf.machine());
-        TemplateWriter.templates(root.putArray("templates"), shelf.templates());
+        TemplateFields.write(root, shelf.machine());
+        TemplateFields.write(root, shelf.templates());
         return root;
     }
 

@@ -24,13 +24,13 @@ public final class TemplateSetFile {
      * @throws FileTrouble if it isn't a set this version can read, with a message that names the place
      */
     public static List<Template> read(Path file) throws FileTrouble {
-        return FORMAT.read(file, (root, from) -> {}, (fields, unknown) -> TemplateReader.templates(fields));
+        return FORMAT.read(file, (root, from) -> {}, (fields, unknown) -> TemplateFields.read(fields));
     }
 
     /** The file's bytes for templates. */
     public static byte[] format(List<Template> templates) {
         ObjectNode root = FORMAT.begin();
-        TemplateWriter.templates(root.putArray("templates"), templates);
+        TemplateFields.write(root, templates);
         return JsonFormat.bytes(root);
     }
 
@@ -43,7 +43,7 @@ public final class TemplateSetFile {
         FORMAT.write(
                 file,
                 format(templates),
-                content -> format(FORMAT.parse(
-                        content, (root, from) -> {}, (fields, unknown) -> TemplateReader.templates(fields))));
+                content -> format(
+                        FORMAT.parse(content, (root, from) -> {}, (fields, unknown) -> TemplateFields.read(fields))));
     }
 }

@@ -11,6 +11,8 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.area.AreaMotifType;
 import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.code.Codes;
+import jollyspindle.core.division.Judging;
+import jollyspindle.core.division.Wish;
 import jollyspindle.core.division.school.SchoolType;
 import jollyspindle.core.division.school.SchoolTypes;
 import jollyspindle.core.motif.CornerDesign;
@@ -19,6 +21,10 @@ import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.quilt.AreaType;
 import jollyspindle.core.quilt.AreaTypes;
+import jollyspindle.core.quilt.Border;
+import jollyspindle.core.quilt.Strip;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.FormType;
 import jollyspindle.core.shelf.form.FormTypes;
 import jollyspindle.core.shelf.form.Kind;
@@ -41,7 +47,7 @@ import java.util.function.Function;
 import static org.assertj.core.api.Assertions.assertThat;
 
 /**
- * What the documented schemas say of areas, motifs, corners, schools and forms of templates is what their params say: kinds, fields,
+ * What the documented schemas say is what the params say: kinds, fields,
  * ranges, what is usual and what must be there. Only descriptions, and the fields that all of a sort have besides, are written by
  * hand. {@code -Dspindle.golden=write} writes the schemas anew; a kind that is added is in them then.
  */
@@ -68,11 +74,21 @@ class SchemaFilesTest {
         ObjectNode schema = read(name);
         if (name.equals("template")) {
             templates(schema);
+            part(schema, Template.PARAMS, List.of("kind"));
+            part((ObjectNode) schema.at("/$defs/machine"), Machine.PARAMS, List.of());
         } else {
             ObjectNode parts = (ObjectNode) schema.get("$defs");
             layer((ObjectNode) parts.get("layer"));
             corner((ObjectNode) parts.get("corner"));
             if (name.equals("job")) {
+                ObjectNode job = (ObjectNode) schema.get("properties");
+                part((ObjectNode) job.get("judging"), Judging.PARAMS, List.of());
+                part((ObjectNode) job.at("/layouts/items/properties/wish"), Wish.PARAMS, List.of());
+                part((ObjectNode) job.at("/quilt/properties/strips/items"), Strip.PARAMS, List.of("id"));
+                part(
+                        (ObjectNode) job.at("/quilt/properties/borders/items"),
+                        Border.PARAMS,
+                        List.of("id", "depth", "innerSeam", "clearance"));
                 kinds(
                         (ObjectNode) schema.at("/properties/quilt/properties/areas/items"),
                         "kind",
@@ -128,6 +144,27 @@ class SchemaFilesTest {
         Map<String, Params<?>> all = new LinkedHashMap<>();
         kinds.forEach(kind -> all.put(code.apply(kind), params.apply(kind)));
         return all;
+    }
+
+    /**
+     * A description of something of which there is one kind only.
+     *
+     * @param besides what it has that no param says; it is written by hand, and so is whether it must be there
+     */
+    private static void part(ObjectNode of, Params<?> params, List<String> besides) {
+        ObjectNode schema = ParamFields.schema(params);
+        ObjectNode was = properties(of);
+        ObjectNode next = was.deepCopy();
+        next.retain(besides);
+        next.setAll(described(properties(schema), was));
+        List<String> required = new ArrayList<>(of.has("required") ? names(of.get("required")) : List.of());
+        required.retainAll(besides);
+        required.addAll(names(schema.get("required")));
+        if (!required.isEmpty()) {
+            ArrayNode names = of.putArray("required");
+            required.forEach(names::add);
+        }
+        of.set("properties", next);
     }
 
     /** One description for all kinds: what any of them has, in the widest range that any of them has it. */
@@ -270,6 +307,14 @@ class SchemaFilesTest {
     private static JsonNode described(JsonNode now, JsonNode was) {
         if (now.isFloatingPointNumber() && now.doubleValue() == Math.rint(now.doubleValue())) {
             return JsonNodeFactory.instance.numberNode((long) now.doubleValue());
+        }
+        if (now instanceof ArrayNode array) {
+            ArrayNode made = JSON.createArrayNode();
+            boolean alike = was instanceof ArrayNode && was.size() == array.size();
+            for (int i = 0; i < array.size(); i++) {
+                made.add(described(array.get(i), alike ? was.get(i) : null));
+            }
+            return made;
         }
         if (!(now instanceof ObjectNode object)) {
             return now;

@@ -6,6 +6,8 @@ import jollyspindle.core.division.RunDivision;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.text.Guards;
+import jollyspindle.core.text.Refusals;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -28,8 +30,7 @@ public record ByHand(int count, Map<Integer, Double> pins) implements School {
     /** How many repeats there are. */
     public static final Param.Whole<ByHand> COUNT = Param.whole("count", 1, Counts.MOST, ByHand::count);
 
-    private static final Param.Own<ByHand, Map<Integer, Double>> PINS =
-            new Param.Own<>("pins", Map.class, ByHand::pins);
+    private static final Param.Own<ByHand, Map<Integer, Double>> PINS = Param.own("pins", Map.class, ByHand::pins);
 
     public static final SchoolType<ByHand> TYPE =
             new SchoolType<>(
@@ -52,11 +53,9 @@ public record ByHand(int count, Map<Integer, Double> pins) implements School {
         Repeats.atLeastOne(count);
         int most = count;
         pins = Map.copyOf(pins);
-        if (!pins.values().stream().allMatch(along -> Math.abs(along) <= QuiltRules.LONGEST)) {
-            throw new IllegalArgumentException("valleys are pinned at most 200 along");
-        }
+        pins.values().forEach(along -> Guards.within("pin", along, -QuiltRules.LONGEST, QuiltRules.LONGEST));
         if (!pins.keySet().stream().allMatch(k -> k > 0 && k < most)) {
-            throw new IllegalArgumentException("only the valleys between the ends can be pinned");
+            throw new IllegalArgumentException(Refusals.say("school.pins"));
         }
     }
 

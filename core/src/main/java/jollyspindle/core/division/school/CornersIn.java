@@ -7,6 +7,7 @@ import jollyspindle.core.division.RunDivision;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.text.Refusals;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -25,8 +26,7 @@ public record CornersIn(double repeat, int each, Filling filling) implements Sch
     private static final Param.Length<CornersIn> REPEAT =
             Param.length("repeat", QuiltRules.SMALLEST, QuiltRules.LONGEST, CornersIn::repeat);
     private static final Param.Whole<CornersIn> EACH = Param.whole("each", 1, Counts.MOST / 2, CornersIn::each);
-    private static final Param.Own<CornersIn, Filling> MIDDLE =
-            new Param.Own<>("middle", Filling.class, CornersIn::filling);
+    private static final Param.Own<CornersIn, Filling> MIDDLE = Param.own("middle", Filling.class, CornersIn::filling);
 
     public static final SchoolType<CornersIn> TYPE =
             new SchoolType<>(
@@ -77,8 +77,7 @@ public record CornersIn(double repeat, int each, Filling filling) implements Sch
         Repeats.checkRepeat(repeat);
         Repeats.atLeastOne(each);
         if (2 * each > Counts.MOST) {
-            throw new IllegalArgumentException(
-                    each + " repeats from both corners are more than " + Counts.MOST + " in all");
+            throw new IllegalArgumentException(Refusals.say("school.corners-in", "each", each, "most", Counts.MOST));
         }
     }
 

@@ -24,7 +24,7 @@ public record Fudged(double repeat, int count, Spread spread) implements School 
     private static final Param.Length<Fudged> REPEAT =
             Param.length("repeat", QuiltRules.SMALLEST, QuiltRules.LONGEST, Fudged::repeat);
     private static final Param.Whole<Fudged> COUNT = Param.whole("count", 1, Counts.MOST, Fudged::count);
-    private static final Param.Own<Fudged, Spread> SPREAD = new Param.Own<>("spread", Spread.class, Fudged::spread);
+    private static final Param.Own<Fudged, Spread> SPREAD = Param.own("spread", Spread.class, Fudged::spread);
 
     public static final SchoolType<Fudged> TYPE =
             new SchoolType<>(

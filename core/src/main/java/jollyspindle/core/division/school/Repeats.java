@@ -4,6 +4,7 @@ import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.RunDivision;
 import jollyspindle.core.quilt.QuiltRules;
+import jollyspindle.core.text.Guards;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -43,21 +44,15 @@ final class Repeats {
     }
 
     static void atLeastOne(int count) {
-        if (count < 1 || count > Counts.MOST) {
-            throw new IllegalArgumentException("a count of " + count + " isn't between 1 and " + Counts.MOST);
-        }
+        Guards.within("count", count, 1, Counts.MOST);
     }
 
     static void checkRepeat(double inches) {
-        if (!QuiltRules.isLength(inches)) {
-            throw new IllegalArgumentException("a repeat's length is 0.01 to 200, not " + inches);
-        }
+        Guards.within("repeat", inches, QuiltRules.SMALLEST, QuiltRules.LONGEST);
     }
 
     static void checkStep(double inches) {
-        if (!QuiltRules.isStep(inches)) {
-            throw new IllegalArgumentException("units and steps are 1/32 to 200, not " + inches);
-        }
+        Guards.within("step", inches, QuiltRules.SMALLEST_STEP, QuiltRules.LONGEST);
     }
 
     /** The way whose repeats are nearest to those of now. */

@@ -16,6 +16,8 @@ import jollyspindle.core.shelf.Prediction;
 import jollyspindle.core.shelf.StitchFacts;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateDiagnostic;
+import jollyspindle.core.text.Guards;
+import jollyspindle.core.text.Refusals;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -87,15 +89,13 @@ public record ArcForm(
 
     public ArcForm {
         if (bulging.isEmpty() && hollow.isEmpty()) {
-            throw new IllegalArgumentException("an arc has a bulging or a hollow edge");
+            throw new IllegalArgumentException(Refusals.say("form.arc"));
         }
-        bulging.ifPresent(size -> Form.size(size, "bulging edge"));
-        hollow.ifPresent(size -> Form.size(size, "hollow edge"));
+        bulging.ifPresent(size -> Form.size(size, "bulging"));
+        hollow.ifPresent(size -> Form.size(size, "hollow"));
         Form.size(depth, "depth");
-        Form.angle(usableSweep, LEAST_SWEEP, HALF_CIRCLE, "sweep that can be used, at most the half circle,");
-        if (!(legs >= 0) || legs > LARGEST) {
-            throw new IllegalArgumentException("legs of " + legs);
-        }
+        Guards.degrees("usableSweep", usableSweep, LEAST_SWEEP, HALF_CIRCLE);
+        Guards.within("legs", legs, 0, LARGEST);
     }
 
     public static ArcForm bulging(double size, double usableSweep, double depth) {

@@ -9,6 +9,7 @@ import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.Prediction;
 import jollyspindle.core.shelf.StitchFact;
 import jollyspindle.core.shelf.StitchFacts;
+import jollyspindle.core.text.Guards;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -51,10 +52,8 @@ public record ChevronStrip(double module, double angle, int tips, double depth) 
     public ChevronStrip {
         Form.size(module, "module");
         Form.size(depth, "depth");
-        Form.angle(angle, LEAST_ANGLE, MOST_ANGLE, "chevron's angle");
-        if (tips < 1 || tips > MOST_TIPS) {
-            throw new IllegalArgumentException("a strip has 1 to " + MOST_TIPS + " tips");
-        }
+        Guards.degrees("angle", angle, LEAST_ANGLE, MOST_ANGLE);
+        Guards.within("tips", tips, 1, MOST_TIPS);
     }
 
     @Override

@@ -14,6 +14,7 @@ import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StitchFacts;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateDiagnostic;
+import jollyspindle.core.text.Refusals;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -63,7 +64,7 @@ public record CircleForm(Cutting cutting, List<Double> sizes, double rim) implem
     public CircleForm {
         sizes = sizes.stream().sorted().distinct().toList();
         if (sizes.isEmpty() || cutting == Cutting.RING && sizes.size() != 2) {
-            throw new IllegalArgumentException("a circle template with " + sizes.size() + " sizes");
+            throw new IllegalArgumentException(Refusals.say("form.circle", "found", sizes.size()));
         }
         sizes.forEach(size -> Form.size(size, "size"));
         Form.size(rim, "rim");

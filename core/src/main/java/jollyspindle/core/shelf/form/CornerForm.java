@@ -8,6 +8,7 @@ import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.Prediction;
 import jollyspindle.core.shelf.StitchFact;
 import jollyspindle.core.shelf.StitchFacts;
+import jollyspindle.core.text.Guards;
 
 import java.util.EnumSet;
 import java.util.List;
@@ -40,7 +41,7 @@ public record CornerForm(double angle, double arm, double width) implements Form
             new CornerForm(Math.PI / 2, 4, 1.5));
 
     public CornerForm {
-        Form.angle(angle, LEAST_ANGLE, MOST_ANGLE, "corner's angle");
+        Guards.degrees("angle", angle, LEAST_ANGLE, MOST_ANGLE);
         Form.size(arm, "arm");
         Form.size(width, "width");
     }

@@ -2,6 +2,7 @@ package jollyspindle.core.shelf.form;
 
 import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.text.Guards;
 
 /**
  * A line engraved on a template.
@@ -37,9 +38,9 @@ public record EngravedLine(Kind kind, double value, LabelConvention convention) 
             convention = LabelConvention.AS_CUT;
         }
         if (kind == Kind.REFERENCE) {
-            Form.angle(Math.abs(value), 0, 360, "line's angle");
-        } else if (!(value >= 0) || value > Form.LARGEST) {
-            throw new IllegalArgumentException("an engraved line at " + value);
+            Guards.degrees("line", Math.abs(value), 0, 360);
+        } else {
+            Guards.within("line", value, 0, Form.LARGEST);
         }
     }
 

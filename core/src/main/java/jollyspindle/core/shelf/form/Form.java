@@ -6,7 +6,7 @@ import jollyspindle.core.shelf.Prediction;
 import jollyspindle.core.shelf.StitchFacts;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateDiagnostic;
-import jollyspindle.core.text.Refusals;
+import jollyspindle.core.text.Guards;
 
 import java.util.List;
 import java.util.OptionalDouble;
@@ -127,39 +127,8 @@ public sealed interface Form
 
     double MOST_SWEEP = 359.9;
 
-    /** @throws IllegalArgumentException if an angle, in radians, isn't between two in degrees */
-    static void angle(double radians, double least, double most, String what) {
-        if (!(radians >= Math.toRadians(least)) || !(radians <= Math.toRadians(most))) {
-            throw new IllegalArgumentException(Refusals.say(
-                    "form.angle",
-                    "what",
-                    what,
-                    "least",
-                    plain(least),
-                    "most",
-                    plain(most),
-                    "found",
-                    plain(Math.toDegrees(radians))));
-        }
-    }
-
     /** @throws IllegalArgumentException if a size isn't {@link #SMALLEST} to {@link #LARGEST} */
-    static void size(double value, String what) {
-        if (!(value >= SMALLEST) || value > LARGEST) {
-            throw new IllegalArgumentException(Refusals.say(
-                    "form.size",
-                    "what",
-                    what,
-                    "least",
-                    plain(SMALLEST),
-                    "most",
-                    plain(LARGEST),
-                    "found",
-                    plain(value)));
-        }
-    }
-
-    private static String plain(double number) {
-        return number == Math.rint(number) && Math.abs(number) < 1e9 ? Long.toString((long) number) : "" + number;
+    static void size(double value, String thing) {
+        Guards.within(thing, value, SMALLEST, LARGEST);
     }
 }

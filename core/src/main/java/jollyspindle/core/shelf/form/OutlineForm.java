@@ -11,6 +11,7 @@ import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.Prediction;
 import jollyspindle.core.shelf.StitchFacts;
+import jollyspindle.core.text.Guards;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -30,7 +31,7 @@ public record OutlineForm(List<Corner> corners, boolean window) implements Form 
     private static final double MOST_TURN = Math.toRadians(359);
 
     private static final Param.Own<OutlineForm, List<Corner>> CORNERS =
-            new Param.Own<>("corners", Corner.class, OutlineForm::corners);
+            Param.own("corners", Corner.class, OutlineForm::corners);
     private static final Param.Flag<OutlineForm> WINDOW = Param.flag("window", OutlineForm::window);
 
     /** Templates of this form. */
@@ -51,9 +52,9 @@ public record OutlineForm(List<Corner> corners, boolean window) implements Form 
     public record Corner(double x, double y, double sweep) {
 
         public Corner {
-            if (!(Math.abs(x) <= LARGEST) || !(Math.abs(y) <= LARGEST) || !(Math.abs(sweep) <= MOST_TURN)) {
-                throw new IllegalArgumentException("a corner at " + x + ", " + y + " with an arc of " + sweep);
-            }
+            Guards.within("place", x, -LARGEST, LARGEST);
+            Guards.within("place", y, -LARGEST, LARGEST);
+            Guards.within("sweep", sweep, -MOST_TURN, MOST_TURN);
         }
 
         Point place() {
@@ -63,9 +64,7 @@ public record OutlineForm(List<Corner> corners, boolean window) implements Form 
 
     public OutlineForm {
         corners = List.copyOf(corners);
-        if (corners.size() < 2 || corners.size() > MOST_CORNERS) {
-            throw new IllegalArgumentException("an outline has 2 to " + MOST_CORNERS + " corners");
-        }
+        Guards.within("corners", corners.size(), 2, MOST_CORNERS);
     }
 
     /** How many corners it has, and as many sides. */

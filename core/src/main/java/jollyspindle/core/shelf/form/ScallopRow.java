@@ -15,6 +15,7 @@ import jollyspindle.core.shelf.StitchFact;
 import jollyspindle.core.shelf.StitchFacts;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateDiagnostic;
+import jollyspindle.core.text.Guards;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -49,9 +50,7 @@ public record ScallopRow(int bumps, double width, double depth) implements Form 
     public static final int MOST_BUMPS = 40;
 
     public ScallopRow {
-        if (bumps < 1 || bumps > MOST_BUMPS) {
-            throw new IllegalArgumentException("a scallop row has 1 to " + MOST_BUMPS + " bumps, not " + bumps);
-        }
+        Guards.within("bumps", bumps, 1, MOST_BUMPS);
         Form.size(width, "width");
         Form.size(depth, "depth");
     }

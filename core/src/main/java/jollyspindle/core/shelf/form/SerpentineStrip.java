@@ -10,6 +10,8 @@ import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.Prediction;
 import jollyspindle.core.shelf.StitchFacts;
+import jollyspindle.core.text.Guards;
+import jollyspindle.core.text.Refusals;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -52,11 +54,9 @@ public record SerpentineStrip(double module, double height, int waves, double de
         Form.size(module, "module");
         Form.size(height, "height");
         Form.size(depth, "depth");
-        if (waves < 1 || waves > MOST_WAVES) {
-            throw new IllegalArgumentException("a strip has 1 to " + MOST_WAVES + " waves");
-        }
+        Guards.within("waves", waves, 1, MOST_WAVES);
         if (height > module / 2 + Tolerances.ROUNDING) {
-            throw new IllegalArgumentException("a serpentine is at most half its module high: half circles");
+            throw new IllegalArgumentException(Refusals.say("form.serpentine"));
         }
     }
 

@@ -1,5 +1,7 @@
 package jollyspindle.core.shelf.form;
 
+import jollyspindle.core.param.Param;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
@@ -17,6 +19,15 @@ public record SizeLabel(Printed printed, LabelConvention convention) {
         RADIUS,
         DIAMETER
     }
+
+    private static final Param.Choice<SizeLabel, Printed> SIZE =
+            Param.choice("size", Printed.class, SizeLabel::printed);
+    private static final Param.Choice<SizeLabel, LabelConvention> MEANS =
+            Param.choice("means", LabelConvention.class, SizeLabel::convention);
+
+    /** All that is said of a label. */
+    public static final Params<SizeLabel> PARAMS =
+            Params.of(v -> new SizeLabel(v.get(SIZE), v.get(MEANS)), Params.row(SIZE, MEANS));
 
     public static final SizeLabel RADIUS_AS_CUT = new SizeLabel(Printed.RADIUS, LabelConvention.AS_CUT);
     public static final SizeLabel RADIUS_AS_STITCHED = new SizeLabel(Printed.RADIUS, LabelConvention.AS_STITCHED);

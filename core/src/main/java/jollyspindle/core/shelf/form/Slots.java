@@ -8,6 +8,7 @@ import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.LabelConvention;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.TemplateDiagnostic;
+import jollyspindle.core.text.Refusals;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -67,10 +68,10 @@ final class Slots {
 
     static void check(List<Double> sizes, double width) {
         if (sizes.isEmpty()) {
-            throw new IllegalArgumentException("no slots");
+            throw new IllegalArgumentException(Refusals.say("form.slots"));
         }
         sizes.forEach(size -> Form.size(size, "size"));
-        Form.size(width, "slot width");
+        Form.size(width, "slotWidth");
     }
 
     /** Adds what is the matter with slots: too narrow for the foot, or one running into the next. */

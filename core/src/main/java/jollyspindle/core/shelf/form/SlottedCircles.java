@@ -8,6 +8,7 @@ import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StitchFacts;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateDiagnostic;
+import jollyspindle.core.text.Guards;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -44,7 +45,7 @@ public record SlottedCircles(List<Double> sizes, double slotWidth, double sweep)
     public SlottedCircles {
         sizes = sizes.stream().sorted().distinct().toList();
         Slots.check(sizes, slotWidth);
-        Form.angle(sweep, LEAST_SWEEP, MOST_SWEEP, "slots' sweep");
+        Guards.degrees("sweep", sweep, LEAST_SWEEP, MOST_SWEEP);
     }
 
     @Override

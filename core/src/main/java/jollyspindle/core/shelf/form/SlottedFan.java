@@ -11,6 +11,7 @@ import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StitchFacts;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateDiagnostic;
+import jollyspindle.core.text.Guards;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -51,8 +52,8 @@ public record SlottedFan(List<Double> sizes, double slotWidth, double sweep, dou
     public SlottedFan {
         sizes = sizes.stream().sorted().distinct().toList();
         Slots.check(sizes, slotWidth);
-        Form.angle(sweep, LEAST_SWEEP, MOST_SWEEP, "slots' sweep");
-        Form.angle(legAngle, LEAST_SWEEP, MOST_SWEEP, "legs' angle");
+        Guards.degrees("sweep", sweep, LEAST_SWEEP, MOST_SWEEP);
+        Guards.degrees("legAngle", legAngle, LEAST_SWEEP, MOST_SWEEP);
     }
 
     @Override

@@ -8,6 +8,7 @@ import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.Prediction;
 import jollyspindle.core.shelf.StitchFacts;
+import jollyspindle.core.text.Guards;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -43,9 +44,7 @@ public record StraightEdge(double length, double width, double notch) implements
     public StraightEdge {
         Form.size(length, "length");
         Form.size(width, "width");
-        if (!(notch >= 0) || notch > LARGEST) {
-            throw new IllegalArgumentException("a notch of " + notch);
-        }
+        Guards.within("notch", notch, 0, LARGEST);
     }
 
     @Override

@@ -20,6 +20,7 @@ import jollyspindle.core.shelf.Prediction;
 import jollyspindle.core.shelf.StitchFacts;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.TemplateDiagnostic;
+import jollyspindle.core.text.Guards;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -94,9 +95,7 @@ public record TurnedArm(Figure figure, double reach, double hook, double width) 
 
         public Wave {
             Form.size(bend, "bend");
-            if (!(waves >= LEAST_WAVES) || waves > MOST_WAVES) {
-                throw new IllegalArgumentException("an arm has 1/2 to 6 waves");
-            }
+            Guards.within("waves", waves, LEAST_WAVES, MOST_WAVES);
         }
 
         @Override
@@ -141,7 +140,7 @@ public record TurnedArm(Figure figure, double reach, double hook, double width) 
                 new Spiral(Math.toRadians(120)));
 
         public Spiral {
-            Form.angle(turn, LEAST_SWEEP, THREE_TURNS, "spiral's turn");
+            Guards.degrees("turn", turn, LEAST_SWEEP, THREE_TURNS);
         }
 
         @Override
