@@ -2,7 +2,7 @@ package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Point;
-import jollyspindle.core.layout.MotifKnob;
+import jollyspindle.core.param.ParamKnob;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.shelf.form.Kind;
 
@@ -37,6 +37,9 @@ public final class AreaMotifType<M extends AreaMotif> {
     private final Layout<M> layout;
     private final Reckoner<M> reckoner;
     private final Set<Kind> templates;
+    private boolean aboutCentre;
+    private BiConsumer<AreaPreset.Cloth, AreaPreset.Offers<M>> offers = (cloth, offered) -> {};
+    private boolean parallel;
     private BiFunction<M, Box, List<Double>> spacings = (motif, box) -> List.of();
     private BiConsumer<M, KnobsInPiece<M>> knobs = (motif, to) -> {};
 
@@ -63,8 +66,21 @@ public final class AreaMotifType<M extends AreaMotif> {
         this.templates = EnumSet.of(template, others);
     }
 
+    /** One that galleries offer over a piece of cloth. */
+    AreaMotifType<M> offered(BiConsumer<AreaPreset.Cloth, AreaPreset.Offers<M>> other) {
+        offers = other;
+        return this;
+    }
+
+    /** One that galleries offer about the centre of a piece of cloth. */
+    AreaMotifType<M> offeredAboutCentre(BiConsumer<AreaPreset.Cloth, AreaPreset.Offers<M>> other) {
+        aboutCentre = true;
+        return offered(other);
+    }
+
     /** Of parallel lines, which come out so far apart in a box, in inches. */
     AreaMotifType<M> spaced(BiFunction<M, Box, List<Double>> other) {
+        parallel = true;
         spacings = other;
         return this;
     }
@@ -73,6 +89,22 @@ public final class AreaMotifType<M extends AreaMotif> {
     AreaMotifType<M> dragged(BiConsumer<M, KnobsInPiece<M>> other) {
         knobs = other;
         return this;
+    }
+
+    boolean isAboutCentre() {
+        return aboutCentre;
+    }
+
+    /** Whether it is made of parallel lines. */
+    boolean isParallel() {
+        return parallel;
+    }
+
+    /** What galleries offer of it for a piece of cloth. */
+    List<AreaPreset> offered(AreaPreset.Cloth cloth) {
+        List<AreaPreset> all = new ArrayList<>();
+        offers.accept(cloth, (variant, motif) -> all.add(new AreaPreset(code + variant, motif)));
+        return all;
     }
 
     public Class<M> type() {
@@ -106,7 +138,7 @@ public final class AreaMotifType<M extends AreaMotif> {
      * @param centre of the piece, in the quilt's frame
      * @param box round what may be stitched of it
      */
-    public List<MotifKnob<M>> knobs(AreaMotif motif, Point centre, Box box) {
+    public List<ParamKnob<M>> knobs(AreaMotif motif, Point centre, Box box) {
         M own = type.cast(motif);
         KnobsInPiece<M> to = new KnobsInPiece<>(params, own, centre, box);
         knobs.accept(own, to);

@@ -2,10 +2,11 @@ package jollyspindle.core.area;
 
 import jollyspindle.core.quilt.Area;
 
-import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
-import java.util.OptionalDouble;
-import java.util.OptionalInt;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * A motif to begin with, as a gallery offers it for an area, with numbers that suit its size.
@@ -15,87 +16,96 @@ import java.util.OptionalInt;
  */
 public record AreaPreset(String code, AreaMotif motif) {
 
-    private static final double SPACING = 0.5;
+    /** How far lines beside each other are apart to begin with, in inches. */
+    static final double SPACING = 0.5;
 
-    /** About as wide are the squares of overlapping circles, for want of a wish; in inches. */
-    private static final double SQUARE = 2;
+    /** About a centre in a background a motif begins as if there were so much cloth round it, in inches. */
+    private static final double ROUND_CENTRE = 24;
 
-    /** And those of a peel, which the usual arcs make fuller petals on. */
-    private static final double PEEL_SQUARE = 4;
+    /** What sort of cloth a motif is offered for. */
+    enum Sort {
+        BLOCK,
+        MEDALLION,
+        BACKGROUND
+    }
+
+    /**
+     * The cloth that a motif is offered for.
+     *
+     * @param width in inches
+     * @param height in inches
+     */
+    record Cloth(Sort sort, double width, double height) {
+
+        static Optional<Cloth> of(Area area) {
+            if (area instanceof Area.Blocks blocks) {
+                return Optional.of(new Cloth(Sort.BLOCK, blocks.width(), blocks.height()));
+            } else if (area instanceof Area.Medallion medallion) {
+                return Optional.of(new Cloth(Sort.MEDALLION, medallion.diameter(), medallion.diameter()));
+            } else if (area instanceof Area.Body) {
+                return Optional.of(new Cloth(Sort.BACKGROUND, ROUND_CENTRE, ROUND_CENTRE));
+            }
+            // Appliqués keep stitching off.
+            return Optional.empty();
+        }
+
+        /** The shorter of its sides, in inches. */
+        double shorter() {
+            return Math.min(width, height);
+        }
+
+        /** From its centre to the nearer of its sides, in inches. */
+        double half() {
+            return shorter() / 2;
+        }
+
+        boolean isBackground() {
+            return sort == Sort.BACKGROUND;
+        }
+    }
+
+    /**
+     * Takes what a kind of motif offers.
+     *
+     * @param <M> the motif
+     */
+    interface Offers<M> {
+
+        /**
+         * Takes one.
+         *
+         * @param variant what its lasting name has after that of its kind; empty for the first
+         */
+        void add(String variant, M motif);
+    }
 
     /** All that make sense in an area: about its centre, or over it. None for an appliqué. */
     public static List<AreaPreset> of(Area area) {
-        List<AreaPreset> all = new ArrayList<>();
-        if (area instanceof Area.Blocks blocks) {
-            blocks(all, blocks.width(), blocks.height());
-            centre(all, Math.min(blocks.width(), blocks.height()));
-        } else if (area instanceof Area.Medallion medallion) {
-            centre(all, medallion.diameter());
-            add(all, new AreaMotif.Echoes(3, SPACING, true), "-outside");
-            blocks(all, medallion.diameter(), medallion.diameter());
-        } else if (area instanceof Area.Body) {
-            add(all, new AreaMotif.Crosshatch(1, Math.PI / 4), "");
-            add(all, new AreaMotif.Crosshatch(1, Math.PI / 2), "-upright");
-            add(all, new AreaMotif.Clamshells(0), "");
-            add(all, new AreaMotif.Peel(20, 20), "");
-            add(all, new AreaMotif.Circles(12, 12), "");
-            add(all, new AreaMotif.StraightFans(8, 8, 6, SPACING), "");
-            add(all, new AreaMotif.Echoes(3, SPACING, false), "");
-            centre(all, 24);
-        }
-        return List.copyOf(all);
+        return Cloth.of(area).map(AreaPreset::of).orElse(List.of());
     }
 
-    private static void blocks(List<AreaPreset> all, double width, double height) {
-        add(all, new AreaMotif.Clamshells(0), "");
-        add(all, new AreaMotif.Peel(squares(width, PEEL_SQUARE), squares(height, PEEL_SQUARE)), "");
-        add(all, new AreaMotif.Circles(squares(width, SQUARE), squares(height, SQUARE)), "");
-        add(all, new AreaMotif.Crosshatch(1, Math.PI / 4), "");
-        add(all, new AreaMotif.CurvedHatch(1), "");
-        add(all, new AreaMotif.Quarters(SPACING / 2, SPACING), "");
-        add(
-                all,
-                new AreaMotif.CornerRays(
-                        AreaMotif.Corner.BOTTOM_LEFT, OptionalInt.empty(), tips(Math.min(width, height)), 0.25),
-                "");
-        add(all, new AreaMotif.Whirl(3, SPACING, 8), "");
-        add(all, new AreaMotif.StraightFans(2, 2, 5, SPACING), "");
+    private static List<AreaPreset> of(Cloth cloth) {
+        Predicate<AreaMotifType<?>> aboutCentre = AreaMotifType::isAboutCentre;
+        Stream<AreaMotifType<?>> over = AreaMotifTypes.ALL.stream().filter(aboutCentre.negate());
+        Stream<AreaMotifType<?>> about = AreaMotifTypes.ALL.stream().filter(aboutCentre);
+        Stream<AreaMotifType<?>> all =
+                switch (cloth.sort()) {
+                    case BLOCK -> Stream.concat(over, about);
+                    case MEDALLION -> Stream.concat(about, over);
+                    // Most backgrounds are hatched.
+                    case BACKGROUND ->
+                        Stream.concat(over.sorted(Comparator.comparing(type -> !type.isParallel())), about);
+                };
+        return all.flatMap(type -> type.offered(cloth).stream()).toList();
     }
 
-    private static void centre(List<AreaPreset> all, double wide) {
-        double half = wide / 2;
-        add(all, new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, 0), "");
-        add(all, new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, SPACING, true, 0), "-crossed");
-        add(all, new AreaMotif.Rings(2, SPACING, rings(half), AreaMotif.Spokes.ONE), "");
-        add(all, new AreaMotif.Wreath(8, OptionalDouble.empty()), "");
-        add(all, new AreaMotif.Petals(8, eighths(half / 8), eighths(half * 0.75)), "");
-        add(all, new AreaMotif.Points(8, eighths(half * 0.5), eighths(half * 0.9)), "");
-        add(all, new AreaMotif.Echoes(2, SPACING, false), "");
-    }
-
-    private static void add(List<AreaPreset> all, AreaMotif motif, String variant) {
-        String code = AreaMotifTypes.of(motif).code() + variant;
-        if (all.stream().noneMatch(p -> p.code().equals(code))) {
-            all.add(new AreaPreset(code, motif));
-        }
-    }
-
-    private static int squares(double inches, double wide) {
-        return (int) Math.max(1, Math.min(AreaMotif.MOST, Math.round(inches / wide)));
-    }
-
-    /** The radius of the arc on which the tips of usual petals stand 1/8 apart, 3/4 at least (common practice, no source). */
-    private static double tips(double side) {
-        double petals = 2 * Math.log(1 + Math.sqrt(2)) * side;
-        return Math.max(0.75, eighths(petals * AreaRules.POINT / (Math.PI / 2)));
-    }
-
-    /** As many as lie inside, five at most to begin with. */
-    private static int rings(double half) {
-        return (int) Math.max(1, Math.min(5, Math.floor((half - 1) / SPACING)));
-    }
-
-    private static double eighths(double inches) {
+    /** To the eighth of an inch, and an eighth at least. */
+    static double eighths(double inches) {
         return Math.max(1.0 / 8, Math.rint(inches * 8) / 8);
+    }
+
+    /** How many squares of about a width lie along so many inches. */
+    static int squares(double inches, double wide) {
+        return (int) Math.max(1, Math.min(AreaMotif.MOST, Math.round(inches / wide)));
     }
 }

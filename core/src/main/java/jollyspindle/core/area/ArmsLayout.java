@@ -70,6 +70,10 @@ final class ArmsLayout {
                     Kind.TURNED_ARM,
                     Kind.ARC,
                     Kind.OUTLINE)
+            .offeredAboutCentre((cloth, offers) -> {
+                offers.add("", new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, 0));
+                offers.add("-crossed", new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, AreaPreset.SPACING, true, 0));
+            })
             .dragged((arms, knobs) -> knobs.out(STOP));
 
     /** A difference in reach that is worth a word, in inches. */

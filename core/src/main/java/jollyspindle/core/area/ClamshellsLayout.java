@@ -54,6 +54,7 @@ final class ClamshellsLayout {
                     (piece, motif) -> new ClamshellsLayout(piece, motif).lay(),
                     (shells, cloth) -> cloth.shells(),
                     Kind.SCALLOP_ROW)
+            .offered((cloth, offers) -> offers.add("", new AreaMotif.Clamshells(0)))
             .dragged((shells, knobs) -> knobs.from(
                     ALLOWANCE, new Point(knobs.centre().x(), knobs.box().bottom()), new Point(0, 1)));
 

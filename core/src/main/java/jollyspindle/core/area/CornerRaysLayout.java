@@ -18,6 +18,7 @@ import jollyspindle.core.shelf.form.Kind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 
 /**
  * Lays out {@link AreaMotif.CornerRays}: one line without a break, from point to point of the small arc out to each cap and
@@ -49,6 +50,17 @@ final class CornerRaysLayout {
                     (piece, motif) -> new CornerRaysLayout(piece, motif).lay(),
                     (rays, cloth) -> rays.petals().orElse(1),
                     Kind.STRAIGHT_EDGE)
+            .offered((cloth, offers) -> {
+                if (!cloth.isBackground()) {
+                    offers.add(
+                            "",
+                            new AreaMotif.CornerRays(
+                                    AreaMotif.Corner.BOTTOM_LEFT,
+                                    OptionalInt.empty(),
+                                    usualStop(cloth.shorter()),
+                                    0.25));
+                }
+            })
             .dragged(CornerRaysLayout::knobs);
 
     /** Width of a cap with its gap, in inches: caps about 3/4 wide, 1/4 apart (common practice, no source). */
@@ -65,6 +77,12 @@ final class CornerRaysLayout {
     private final double across;
 
     private final double up;
+
+    /** The radius of the arc on which the tips of usual petals stand 1/8 apart, 3/4 at least (common practice, no source). */
+    private static double usualStop(double side) {
+        double petals = 2 * Math.log(1 + Math.sqrt(2)) * side;
+        return Math.max(0.75, AreaPreset.eighths(petals * AreaRules.POINT / (Math.PI / 2)));
+    }
 
     CornerRaysLayout(PieceContext laying, AreaMotif.CornerRays motif) {
         this.laying = laying;

@@ -37,6 +37,12 @@ final class CrosshatchLayout {
                             2 * cloth.width() * cloth.height() / hatch.spacing()),
                     Kind.STRAIGHT_EDGE)
             .spaced((hatch, box) -> List.of(hatch.spacing(box)))
+            .offered((cloth, offers) -> {
+                offers.add("", new AreaMotif.Crosshatch(1, Math.PI / 4));
+                if (cloth.isBackground()) {
+                    offers.add("-upright", new AreaMotif.Crosshatch(1, Math.PI / 2));
+                }
+            })
             .dragged((hatch, knobs) -> knobs.along(SPACING, 1 / Math.sin(hatch.angle())));
 
     private final PieceContext laying;

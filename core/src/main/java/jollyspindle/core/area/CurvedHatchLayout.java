@@ -36,6 +36,11 @@ final class CurvedHatchLayout {
                     (hatch, cloth) -> (cloth.width() + cloth.height()) / hatch.spacing(),
                     Kind.ARC)
             .spaced((hatch, box) -> List.of(hatch.step(box.width()), hatch.step(box.height())))
+            .offered((cloth, offers) -> {
+                if (!cloth.isBackground()) {
+                    offers.add("", new AreaMotif.CurvedHatch(1));
+                }
+            })
             .dragged((hatch, knobs) -> knobs.along(SPACING, 1));
 
     private final PieceContext laying;

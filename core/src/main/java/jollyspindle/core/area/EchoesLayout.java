@@ -49,6 +49,12 @@ final class EchoesLayout {
                             ? echoes.echoes()
                             : cloth.upTo(echoes.echoes(), cloth.reach() / echoes.spacing()),
                     Kind.STRAIGHT_EDGE)
+            .offeredAboutCentre((cloth, offers) -> {
+                offers.add("", new AreaMotif.Echoes(cloth.isBackground() ? 3 : 2, AreaPreset.SPACING, false));
+                if (cloth.sort() == AreaPreset.Sort.MEDALLION) {
+                    offers.add("-outside", new AreaMotif.Echoes(3, AreaPreset.SPACING, true));
+                }
+            })
             .dragged((echoes, knobs) -> knobs.from(
                     SPACING,
                     new Point(knobs.box().right(), knobs.centre().y()),

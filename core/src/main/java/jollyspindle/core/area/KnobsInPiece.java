@@ -2,8 +2,8 @@ package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Point;
-import jollyspindle.core.layout.MotifKnob;
 import jollyspindle.core.param.Param;
+import jollyspindle.core.param.ParamKnob;
 import jollyspindle.core.param.Params;
 
 import java.util.ArrayList;
@@ -27,7 +27,7 @@ final class KnobsInPiece<M extends AreaMotif> {
     private final M motif;
     private final Point centre;
     private final Box box;
-    private final List<MotifKnob<M>> knobs = new ArrayList<>();
+    private final List<ParamKnob<M>> knobs = new ArrayList<>();
 
     /**
      * Nothing yet.
@@ -42,7 +42,7 @@ final class KnobsInPiece<M extends AreaMotif> {
         this.box = box;
     }
 
-    List<MotifKnob<M>> all() {
+    List<ParamKnob<M>> all() {
         return List.copyOf(knobs);
     }
 
@@ -72,7 +72,7 @@ final class KnobsInPiece<M extends AreaMotif> {
     /** The diameter of a circle about the centre. */
     void across(Param.Length<M> param) {
         Point place = centre.plus(aside().times(param.of(motif) / 2));
-        knobs.add(new MotifKnob<>(param, place, centre, aside(), 2, v -> params.with(motif, param, v)));
+        knobs.add(new ParamKnob<>(param, place, centre, aside(), 2, v -> params.with(motif, param, v)));
     }
 
     /**
@@ -83,14 +83,14 @@ final class KnobsInPiece<M extends AreaMotif> {
     void along(Param.Length<M> param, double stretch) {
         Point left = new Point(box.left(), box.bottom());
         Point place = left.plus(new Point(param.of(motif) * stretch, 0));
-        knobs.add(new MotifKnob<>(param, place, left, new Point(1, 0), 1 / stretch, v -> params.with(motif, param, v)));
+        knobs.add(new ParamKnob<>(param, place, left, new Point(1, 0), 1 / stretch, v -> params.with(motif, param, v)));
     }
 
     /** A grid's squares: as wide as they are dragged, as far as whole ones fill the width. */
     void squares(Param.Whole<M> param) {
         Point left = new Point(box.left(), box.bottom());
         Point place = left.plus(new Point(box.width() / param.of(motif), 0));
-        knobs.add(new MotifKnob<>(
+        knobs.add(new ParamKnob<>(
                 param,
                 place,
                 left,
@@ -102,13 +102,13 @@ final class KnobsInPiece<M extends AreaMotif> {
     /** A distance from some place. */
     void from(Param.Length<M> param, Point origin, Point way) {
         Point place = origin.plus(way.times(param.of(motif)));
-        knobs.add(new MotifKnob<>(param, place, origin, way, 1, v -> params.with(motif, param, v)));
+        knobs.add(new ParamKnob<>(param, place, origin, way, 1, v -> params.with(motif, param, v)));
     }
 
     /** A distance from some place, if there is one. */
     void from(Param.MaybeLength<M> param, Point origin, Point way) {
         param.of(motif)
-                .ifPresent(now -> knobs.add(new MotifKnob<>(
+                .ifPresent(now -> knobs.add(new ParamKnob<>(
                         param,
                         origin.plus(way.times(now)),
                         origin,

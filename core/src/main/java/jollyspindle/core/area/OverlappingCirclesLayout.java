@@ -32,6 +32,9 @@ final class OverlappingCirclesLayout {
     private static final Param.Whole<AreaMotif.Circles> DOWN =
             Param.whole("down", 1, AreaMotif.MOST, AreaMotif.Circles::down);
 
+    /** About as wide its squares are to begin with, in inches. */
+    private static final double USUAL_SQUARE = 2;
+
     static final AreaMotifType<AreaMotif.Circles> TYPE = new AreaMotifType<>(
                     AreaMotif.Circles.class,
                     "circles",
@@ -40,6 +43,13 @@ final class OverlappingCirclesLayout {
                     (circles, cloth) -> (double) circles.across() * circles.down(),
                     Kind.CIRCLE,
                     Kind.SLOTTED_CIRCLES)
+            .offered((cloth, offers) -> offers.add(
+                    "",
+                    cloth.isBackground()
+                            ? new AreaMotif.Circles(12, 12)
+                            : new AreaMotif.Circles(
+                                    AreaPreset.squares(cloth.width(), USUAL_SQUARE),
+                                    AreaPreset.squares(cloth.height(), USUAL_SQUARE))))
             .dragged((circles, knobs) -> knobs.squares(ACROSS));
 
     private final PieceContext laying;

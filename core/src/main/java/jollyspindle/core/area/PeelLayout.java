@@ -38,6 +38,9 @@ final class PeelLayout {
     private static final Param.MaybeLength<AreaMotif.Peel> INNER =
             Param.maybeLength("inner", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Peel::inner);
 
+    /** About as wide its squares are to begin with, in inches: the usual arcs make fuller petals on them. */
+    private static final double USUAL_SQUARE = 4;
+
     static final AreaMotifType<AreaMotif.Peel> TYPE = new AreaMotifType<>(
                     AreaMotif.Peel.class,
                     "peel",
@@ -48,6 +51,13 @@ final class PeelLayout {
                     (piece, motif) -> new PeelLayout(piece, motif).lay(),
                     (peel, cloth) -> 2.0 * peel.across() * peel.down(),
                     Kind.ARC)
+            .offered((cloth, offers) -> offers.add(
+                    "",
+                    cloth.isBackground()
+                            ? new AreaMotif.Peel(20, 20)
+                            : new AreaMotif.Peel(
+                                    AreaPreset.squares(cloth.width(), USUAL_SQUARE),
+                                    AreaPreset.squares(cloth.height(), USUAL_SQUARE))))
             .dragged((peel, knobs) -> knobs.squares(ACROSS));
 
     private final PieceContext laying;

@@ -44,6 +44,10 @@ final class PetalsLayout {
                     (piece, motif) -> new PetalsLayout(piece, motif).lay(),
                     (petals, cloth) -> petals.petals(),
                     Kind.ARC)
+            .offeredAboutCentre((cloth, offers) -> offers.add(
+                    "",
+                    new AreaMotif.Petals(
+                            8, AreaPreset.eighths(cloth.half() / 8), AreaPreset.eighths(cloth.half() * 0.75))))
             .dragged((petals, knobs) -> {
                 knobs.out(FROM);
                 knobs.out(TO);

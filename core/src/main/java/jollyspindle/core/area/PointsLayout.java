@@ -42,6 +42,10 @@ final class PointsLayout {
                     (piece, motif) -> new PointsLayout(piece, motif).lay(),
                     (points, cloth) -> points.points(),
                     Kind.STRAIGHT_EDGE)
+            .offeredAboutCentre((cloth, offers) -> offers.add(
+                    "",
+                    new AreaMotif.Points(
+                            8, AreaPreset.eighths(cloth.half() * 0.5), AreaPreset.eighths(cloth.half() * 0.9))))
             .dragged((points, knobs) -> {
                 knobs.out(INNER);
                 knobs.out(OUTER);

@@ -43,6 +43,11 @@ final class QuartersLayout {
                             cloth.width() * cloth.height() / 2 * (1 / quarters.close() + 1 / quarters.wide())),
                     Kind.STRAIGHT_EDGE)
             .spaced((quarters, box) -> List.of(quarters.closeStep(box), quarters.wideStep(box)))
+            .offered((cloth, offers) -> {
+                if (!cloth.isBackground()) {
+                    offers.add("", new AreaMotif.Quarters(AreaPreset.SPACING / 2, AreaPreset.SPACING));
+                }
+            })
             .dragged((quarters, knobs) -> {
                 knobs.along(WIDE, 1);
                 knobs.from(CLOSE, new Point(knobs.box().left(), knobs.centre().y()), new Point(0, 1));

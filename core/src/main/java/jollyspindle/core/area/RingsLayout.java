@@ -58,6 +58,8 @@ final class RingsLayout {
                                             / rings.gap().getAsDouble()),
                     Kind.CIRCLE,
                     Kind.SLOTTED_CIRCLES)
+            .offeredAboutCentre((cloth, offers) -> offers.add(
+                    "", new AreaMotif.Rings(2, AreaPreset.SPACING, usualRings(cloth.half()), AreaMotif.Spokes.ONE)))
             .dragged((rings, knobs) -> {
                 knobs.across(FIRST);
                 if (rings.rings() > 1) {
@@ -71,6 +73,11 @@ final class RingsLayout {
     private final PieceContext laying;
     private final AreaMotif.Rings motif;
     private final Point centre;
+
+    /** As many as lie inside, five at most to begin with. */
+    private static int usualRings(double half) {
+        return (int) Math.max(1, Math.min(5, Math.floor((half - 1) / AreaPreset.SPACING)));
+    }
 
     RingsLayout(PieceContext laying, AreaMotif.Rings motif) {
         this.laying = laying;

@@ -47,6 +47,11 @@ final class StraightFansLayout {
                     (piece, motif) -> new StraightFansLayout(piece, motif).lay(),
                     (fans, cloth) -> (double) fans.across() * fans.down() * fans.lines(),
                     Kind.STRAIGHT_EDGE)
+            .offered((cloth, offers) -> offers.add(
+                    "",
+                    cloth.isBackground()
+                            ? new AreaMotif.StraightFans(8, 8, 6, AreaPreset.SPACING)
+                            : new AreaMotif.StraightFans(2, 2, 5, AreaPreset.SPACING)))
             .dragged((fans, knobs) -> knobs.squares(ACROSS));
 
     private final PieceContext laying;

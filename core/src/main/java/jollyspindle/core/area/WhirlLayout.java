@@ -43,6 +43,11 @@ final class WhirlLayout {
                     // No more sets are stitched than have room: what is left gets smaller with each.
                     (whirl, cloth) -> whirl.lines(),
                     Kind.STRAIGHT_EDGE)
+            .offered((cloth, offers) -> {
+                if (!cloth.isBackground()) {
+                    offers.add("", new AreaMotif.Whirl(3, AreaPreset.SPACING, 8));
+                }
+            })
             .dragged((whirl, knobs) -> knobs.from(
                     SPACING, new Point(knobs.box().right(), knobs.box().top()), new Point(0, -1)));
 

@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Lays out {@link AreaMotif.Wreath}: n circles of radius r touch if their middles lie r/sin(180°/n) from the centre (regular
@@ -39,6 +40,7 @@ final class WreathLayout {
                     (wreath, cloth) -> wreath.circles(),
                     Kind.CIRCLE,
                     Kind.SLOTTED_CIRCLES)
+            .offeredAboutCentre((cloth, offers) -> offers.add("", new AreaMotif.Wreath(8, OptionalDouble.empty())))
             .dragged((wreath, knobs) -> knobs.out(OUT));
 
     private final PieceContext laying;

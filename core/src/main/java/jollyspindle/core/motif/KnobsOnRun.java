@@ -1,8 +1,8 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.geometry.Point;
-import jollyspindle.core.layout.MotifKnob;
 import jollyspindle.core.param.Param;
+import jollyspindle.core.param.ParamKnob;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
@@ -27,7 +27,7 @@ final class KnobsOnRun<M extends Motif> {
     private final Params<M> params;
     private final M motif;
     private final Laid laid;
-    private final List<MotifKnob<M>> knobs = new ArrayList<>();
+    private final List<ParamKnob<M>> knobs = new ArrayList<>();
 
     /**
      * A motif as it is laid out.
@@ -44,7 +44,7 @@ final class KnobsOnRun<M extends Motif> {
         this.laid = laid;
     }
 
-    List<MotifKnob<M>> all() {
+    List<ParamKnob<M>> all() {
         return List.copyOf(knobs);
     }
 
@@ -145,6 +145,6 @@ final class KnobsOnRun<M extends Motif> {
 
     private void add(Param<M, ?> param, Point place, Point way, double from, double factor, DoubleFunction<M> changed) {
         Point origin = laid.frame().origin().plus(way.times(from));
-        knobs.add(new MotifKnob<>(param, place, origin, way, factor, changed));
+        knobs.add(new ParamKnob<>(param, place, origin, way, factor, changed));
     }
 }

@@ -2,7 +2,7 @@ package jollyspindle.core.motif;
 
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.layout.EdgeKind;
-import jollyspindle.core.layout.MotifKnob;
+import jollyspindle.core.param.ParamKnob;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.RunFrame;
@@ -88,7 +88,7 @@ public abstract class MotifType<M extends Motif> {
      * @param lines of it
      * @param template kind of the template it is stitched with
      */
-    public final List<MotifKnob<M>> knobs(
+    public final List<ParamKnob<M>> knobs(
             Motif motif, RunFrame frame, boolean hanging, List<StitchLine> lines, Optional<Kind> template) {
         M own = type.cast(motif);
         KnobsOnRun<M> to = new KnobsOnRun<>(params, own, new KnobsOnRun.Laid(frame, hanging, lines, template));

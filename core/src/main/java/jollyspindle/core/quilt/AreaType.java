@@ -1,7 +1,10 @@
 package jollyspindle.core.quilt;
 
+import jollyspindle.core.param.ParamKnob;
 import jollyspindle.core.param.Params;
 
+import java.util.List;
+import java.util.function.Function;
 import java.util.function.Predicate;
 
 /**
@@ -12,8 +15,20 @@ import java.util.function.Predicate;
  * @param type of the areas
  * @param holds which of them are of this kind
  * @param params what is measured
+ * @param sizes what of its size can be dragged
  */
-public record AreaType<A extends Area>(String code, Class<A> type, Predicate<A> holds, Params<A> params) {
+public record AreaType<A extends Area>(
+        String code, Class<A> type, Predicate<A> holds, Params<A> params, Function<A, List<ParamKnob<A>>> sizes) {
+
+    /** One of which no size can be dragged. */
+    AreaType(String code, Class<A> type, Predicate<A> holds, Params<A> params) {
+        this(code, type, holds, params, area -> List.of());
+    }
+
+    /** One of which some sizes can be dragged. */
+    AreaType<A> dragged(Function<A, List<ParamKnob<A>>> other) {
+        return new AreaType<>(code, type, holds, params, other);
+    }
 
     /** Whether an area is of this kind. */
     boolean isOf(Area area) {

@@ -2,12 +2,14 @@ package jollyspindle.core.quilt;
 
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.param.Param;
+import jollyspindle.core.param.ParamKnob;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.param.Values;
 import jollyspindle.core.shelf.form.OutlineForm;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleFunction;
 import java.util.function.Function;
 
 /** The kinds of areas, and what is measured of each. Lengths in inches. */
@@ -69,13 +71,19 @@ public final class AreaTypes {
         Param.Length<Area.Medallion> diameter = size("diameter", Area.Medallion::diameter);
         Param.Length<Area.Medallion> clearance = clearance();
         return new AreaType<>(
-                "medallion",
-                Area.Medallion.class,
-                a -> true,
-                Params.of(
-                        v -> new Area.Medallion(v.get(shape), v.get(diameter), v.get(clearance)),
-                        Params.row(shape, diameter),
-                        Params.row(clearance)));
+                        "medallion",
+                        Area.Medallion.class,
+                        a -> true,
+                        Params.of(
+                                v -> new Area.Medallion(v.get(shape), v.get(diameter), v.get(clearance)),
+                                Params.row(shape, diameter),
+                                Params.row(clearance)))
+                .dragged(m -> List.of(across(
+                        diameter,
+                        Point.ORIGIN,
+                        new Point(1, 0),
+                        m.diameter(),
+                        inches -> new Area.Medallion(m.shape(), inches, m.clearance()))));
     }
 
     private static AreaType<Area.Body> body() {
@@ -93,18 +101,40 @@ public final class AreaTypes {
         Param.Length<Area.Applique> height = size("height", a -> ellipse(a).height());
         Param.Length<Area.Applique> clearance = clearance();
         return applique(
-                "ellipse",
-                Area.Ellipse.class,
-                Params.of(
-                                v -> new Area.Applique(
-                                        new Area.Ellipse(
-                                                placed.centre(v), v.get(width), v.get(height), v.get(placed.angle)),
-                                        v.get(clearance)),
-                                Params.row(width, height),
-                                Params.row(placed.x, placed.y),
-                                Params.row(placed.angle),
-                                Params.row(clearance))
-                        .kept(placed.x, placed.y, placed.angle, width, height, clearance));
+                        "ellipse",
+                        Area.Ellipse.class,
+                        Params.of(
+                                        v -> new Area.Applique(
+                                                new Area.Ellipse(
+                                                        placed.centre(v),
+                                                        v.get(width),
+                                                        v.get(height),
+                                                        v.get(placed.angle)),
+                                                v.get(clearance)),
+                                        Params.row(width, height),
+                                        Params.row(placed.x, placed.y),
+                                        Params.row(placed.angle),
+                                        Params.row(clearance))
+                                .kept(placed.x, placed.y, placed.angle, width, height, clearance))
+                .dragged(a -> {
+                    Area.Ellipse e = ellipse(a);
+                    Point along = Point.direction(e.turned());
+                    return List.of(
+                            across(
+                                    width,
+                                    e.centre(),
+                                    along,
+                                    e.width(),
+                                    inches ->
+                                            outlined(a, new Area.Ellipse(e.centre(), inches, e.height(), e.turned()))),
+                            across(
+                                    height,
+                                    e.centre(),
+                                    along.turnedLeft(),
+                                    e.height(),
+                                    inches ->
+                                            outlined(a, new Area.Ellipse(e.centre(), e.width(), inches, e.turned()))));
+                });
     }
 
     private static Area.Ellipse ellipse(Area.Applique applique) {
@@ -130,20 +160,41 @@ public final class AreaTypes {
                 "corners", OutlineForm.Corner.class, a -> drawn(a).shape().corners());
         Param.Length<Area.Applique> clearance = clearance();
         return applique(
-                "drawn",
-                Area.Drawn.class,
-                Params.of(
-                                v -> new Area.Applique(
-                                        new Area.Drawn(
-                                                new OutlineForm(v.get(shape), false),
-                                                placed.centre(v),
-                                                v.get(placed.angle)),
-                                        v.get(clearance)),
-                                Params.row(shape),
-                                Params.row(placed.x, placed.y),
-                                Params.row(placed.angle),
-                                Params.row(clearance))
-                        .kept(placed.x, placed.y, placed.angle, shape, clearance));
+                        "drawn",
+                        Area.Drawn.class,
+                        Params.of(
+                                        v -> new Area.Applique(
+                                                new Area.Drawn(
+                                                        new OutlineForm(v.get(shape), false),
+                                                        placed.centre(v),
+                                                        v.get(placed.angle)),
+                                                v.get(clearance)),
+                                        Params.row(shape),
+                                        Params.row(placed.x, placed.y),
+                                        Params.row(placed.angle),
+                                        Params.row(clearance))
+                                .kept(placed.x, placed.y, placed.angle, shape, clearance))
+                .dragged(a -> {
+                    Area.Drawn d = drawn(a);
+                    double wide = d.shape().path().box().width();
+                    return List.of(across(
+                            shape,
+                            d.centre(),
+                            Point.direction(d.turned()),
+                            wide,
+                            inches -> outlined(
+                                    a, new Area.Drawn(d.shape().withMainSize(inches), d.centre(), d.turned()))));
+                });
+    }
+
+    private static Area.Applique outlined(Area.Applique was, Area.Outline outline) {
+        return new Area.Applique(outline, was.clearance());
+    }
+
+    /** A size that is dragged, and grows on both sides of a middle. */
+    private static <A> ParamKnob<A> across(
+            Param<A, ?> param, Point middle, Point way, double now, DoubleFunction<A> changed) {
+        return new ParamKnob<>(param, middle.plus(way.times(now / 2)), middle, way, 2, changed);
     }
 
     private static Area.Drawn drawn(Area.Applique applique) {

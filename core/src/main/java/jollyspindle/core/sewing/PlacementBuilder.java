@@ -147,13 +147,13 @@ public final class PlacementBuilder {
                 new Path(pieces.stream().map(Piece::curve).toList()));
         lines.add(line);
         byId.put(line.id(), line);
-        List<List<Piece>> together = together(pieces);
-        int parts = together.stream().mapToInt(t -> parts(t.get(0))).sum();
+        List<List<Piece>> groups = byPlacement(pieces);
+        int parts = groups.stream().mapToInt(t -> parts(t.get(0))).sum();
         Effort.step();
         Effort.within(placements.size() + parts);
         int part = 0;
         LineEnd at = start;
-        for (List<Piece> group : together) {
+        for (List<Piece> group : groups) {
             Piece piece = group.get(0);
             if (piece.tool() instanceof StitchingEdge.Lying lying) {
                 part++;
@@ -196,7 +196,7 @@ public final class PlacementBuilder {
     }
 
     /** Pieces that follow each other along an edge that lies still are stitched in one placement. */
-    private static List<List<Piece>> together(List<Piece> pieces) {
+    private static List<List<Piece>> byPlacement(List<Piece> pieces) {
         List<List<Piece>> groups = new ArrayList<>();
         for (Piece piece : pieces) {
             List<Piece> last = groups.isEmpty() ? List.of() : groups.get(groups.size() - 1);

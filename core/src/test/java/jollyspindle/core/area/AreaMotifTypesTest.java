@@ -4,12 +4,15 @@ import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.param.RandomValues;
 import jollyspindle.core.param.RefusedValue;
+import jollyspindle.core.quilt.Area;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.Stream;
 
 import static org.assertj.core.api.Assertions.assertThat;
@@ -35,6 +38,18 @@ class AreaMotifTypesTest {
             assertThat(type.templates()).isNotEmpty();
         }
         assertThat(AreaMotifTypes.of("nothing")).isEmpty();
+    }
+
+    /** None is forgotten by the galleries, and what they offer goes by names of its own. */
+    @Test
+    void eachKindIsOfferedForSomeArea() {
+        Set<AreaMotifType<?>> offered = new HashSet<>();
+        for (Area area : List.of(new Area.Blocks(2, 2, 9, 8, 0), new Area.Medallion(12), new Area.Body(0))) {
+            List<AreaPreset> presets = AreaPreset.of(area);
+            assertThat(presets).extracting(AreaPreset::code).doesNotHaveDuplicates();
+            presets.forEach(preset -> offered.add(AreaMotifTypes.of(preset.motif())));
+        }
+        assertThat(offered).containsExactlyInAnyOrderElementsOf(AreaMotifTypes.ALL);
     }
 
     @Property(tries = 300)

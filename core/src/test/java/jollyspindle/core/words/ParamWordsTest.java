@@ -15,11 +15,13 @@ import jollyspindle.core.motif.MotifTypes;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaType;
 import jollyspindle.core.quilt.AreaTypes;
 import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.shelf.Material;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.FormTypes;
+import jollyspindle.core.shelf.form.OutlineForm;
 import org.junit.jupiter.api.Test;
 
 import java.util.List;
@@ -74,6 +76,7 @@ class ParamWordsTest {
         });
         single();
         dragged();
+        draggedSizes();
         draggedOnRuns();
         assertThat(ResourceBundle.getBundle("jollyspindle.core.words.kinds", Locale.ROOT).keySet().stream()
                         // Only where the name alone doesn't do.
@@ -113,6 +116,31 @@ class ParamWordsTest {
                         used.add("area." + type.code() + "." + knob.param().code() + ".dragged");
                         assertThat(words.dragged(knob.param())).isNotBlank();
                     });
+        });
+    }
+
+    /** So are the sizes of areas. */
+    private void draggedSizes() {
+        Area.Ellipse ellipse = new Area.Ellipse(Point.ORIGIN, 3, 2, 0);
+        OutlineForm triangle = new OutlineForm(
+                List.of(
+                        new OutlineForm.Corner(0, 0, 0),
+                        new OutlineForm.Corner(3, 0, 0),
+                        new OutlineForm.Corner(0, 3, 0)),
+                false);
+        Stream.of(
+                        new Area.Medallion(12),
+                        new Area.Applique(ellipse, 0),
+                        new Area.Applique(new Area.Drawn(triangle, Point.ORIGIN, 0), 0))
+                .forEach(this::draggedSizes);
+    }
+
+    private <A extends Area> void draggedSizes(A area) {
+        AreaType<A> type = AreaTypes.of(area);
+        ParamWords words = new ParamWords("area-kind." + type.code());
+        assertThat(type.sizes().apply(area)).isNotEmpty().allSatisfy(knob -> {
+            used.add("area-kind." + type.code() + "." + knob.param().code() + ".dragged");
+            assertThat(words.dragged(knob.param())).isNotBlank();
         });
     }
 

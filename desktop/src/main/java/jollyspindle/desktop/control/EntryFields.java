@@ -85,20 +85,21 @@ public class EntryFields {
             double most,
             Consumer<OptionalDouble> take) {
         LengthField field = new LengthField(
-                id,
-                name,
-                mayBeEmpty,
-                () -> bench.job().tape(),
-                inches -> inches >= least && inches <= most
-                        ? tooMuch(
-                                        now.orElse(most),
-                                        inches,
-                                        bench.job().tape().tick(),
-                                        d -> take.accept(OptionalDouble.of(d)),
-                                        bench.words()::exact)
-                                .map(Words::capital)
-                        : Optional.of(Said.say(bench.words(), "field.between", "least", least, "most", most)),
-                take);
+                        id,
+                        name,
+                        mayBeEmpty,
+                        () -> bench.job().tape(),
+                        inches -> inches >= least && inches <= most
+                                ? tooMuch(
+                                                now.orElse(most),
+                                                inches,
+                                                bench.job().tape().tick(),
+                                                d -> take.accept(OptionalDouble.of(d)),
+                                                bench.words()::exact)
+                                        .map(Words::capital)
+                                : Optional.of(Said.say(bench.words(), "field.between", "least", least, "most", most)),
+                        take)
+                .compact();
         field.show(now);
         return field;
     }

@@ -5,7 +5,7 @@ import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaMotifType;
 import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.area.AreaPlan;
-import jollyspindle.core.layout.MotifKnob;
+import jollyspindle.core.param.ParamKnob;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.words.ParamWords;
@@ -27,7 +27,7 @@ final class AreaKnobs {
             AreaMotif motif = layers.get(i).motif();
             AreaMotifType<?> type = AreaMotifTypes.of(motif);
             ParamWords words = new ParamWords("area." + type.code());
-            for (MotifKnob<? extends AreaMotif> knob : type.knobs(
+            for (ParamKnob<? extends AreaMotif> knob : type.knobs(
                     motif, piece.cloth().centre(), piece.cloth().outline().box())) {
                 knobs.add(knob(id, design, piece.letter(), i, knob, words));
             }
@@ -40,7 +40,7 @@ final class AreaKnobs {
             AreaDesign design,
             char letter,
             int index,
-            MotifKnob<? extends AreaMotif> knob,
+            ParamKnob<? extends AreaMotif> knob,
             ParamWords words) {
         return new Knob(
                 "area-" + knob.param().code() + "-" + (index + 1),
@@ -53,7 +53,7 @@ final class AreaKnobs {
     }
 
     private static Optional<UnaryOperator<QuiltJob>> changed(
-            AreaId id, AreaDesign design, char letter, int index, MotifKnob<? extends AreaMotif> knob, double inches) {
+            AreaId id, AreaDesign design, char letter, int index, ParamKnob<? extends AreaMotif> knob, double inches) {
         try {
             AreaMotif motif = knob.changed().apply(inches);
             AreaDesign.Part part = design.part(letter);

@@ -3,13 +3,13 @@ package jollyspindle.desktop.model;
 import jollyspindle.core.division.RunSet;
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.geometry.Point;
-import jollyspindle.core.layout.MotifKnob;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.MotifType;
 import jollyspindle.core.motif.MotifTypes;
+import jollyspindle.core.param.ParamKnob;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.plan.GroupPlan;
@@ -104,7 +104,7 @@ final class RunKnobs {
         ParamWords words = new ParamWords("run." + type.code());
         List<StitchLine> lines =
                 run.laidOut().lines().stream().filter(l -> l.layer() == 1).toList();
-        for (MotifKnob<? extends Motif> knob : type.knobs(main.motif(), frame, hanging, lines, template())) {
+        for (ParamKnob<? extends Motif> knob : type.knobs(main.motif(), frame, hanging, lines, template())) {
             add(
                     knob.param().code(),
                     words.dragged(knob.param()),
@@ -126,7 +126,7 @@ final class RunKnobs {
     }
 
     /** With another number of the first motif, on this run or on all that are alike. */
-    private Optional<RunLayout> with(MotifKnob<? extends Motif> knob, double inches) {
+    private Optional<RunLayout> with(ParamKnob<? extends Motif> knob, double inches) {
         try {
             List<Layer> layers = new ArrayList<>(layout.design().layers(run.id()));
             layers.set(0, main.with(knob.changed().apply(inches)));

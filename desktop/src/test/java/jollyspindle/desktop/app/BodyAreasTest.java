@@ -265,14 +265,14 @@ class BodyAreasTest extends Hands {
         assertThat(bench.undoName()).contains("the appliqué moved");
         // Turned upright, it is as wide as it looks high.
         Knob wide = bench.handles().stream()
-                .filter(k -> k.id().equals("size-2-wide"))
+                .filter(k -> k.id().equals("size-2-width"))
                 .findFirst()
                 .orElseThrow();
         drag(robot, wide.place(), wide.place().plus(new Point(0, 2)));
         assertThat(((Area.Ellipse) ((Area.Applique) areas().get(1)).outline()).width())
                 .isCloseTo(16, within(0.8));
         Knob across = bench.handles().stream()
-                .filter(k -> k.id().equals("size-1-across"))
+                .filter(k -> k.id().equals("size-1-diameter"))
                 .findFirst()
                 .orElseThrow();
         drag(robot, across.place(), across.place().plus(new Point(3, 0)));
