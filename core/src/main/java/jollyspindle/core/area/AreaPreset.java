@@ -22,31 +22,29 @@ public record AreaPreset(String code, AreaMotif motif) {
     /** About a centre in a background a motif begins as if there were so much cloth round it, in inches. */
     private static final double ROUND_CENTRE = 24;
 
-    /** What sort of cloth a motif is offered for. */
-    enum Sort {
-        BLOCK,
-        MEDALLION,
-        BACKGROUND
-    }
-
     /**
      * The cloth that a motif is offered for.
      *
+     * @param area of which it is
      * @param width in inches
      * @param height in inches
      */
-    record Cloth(Sort sort, double width, double height) {
+    record Cloth(Area area, double width, double height) {
 
         static Optional<Cloth> of(Area area) {
             if (area instanceof Area.Blocks blocks) {
-                return Optional.of(new Cloth(Sort.BLOCK, blocks.width(), blocks.height()));
+                return Optional.of(new Cloth(area, blocks.width(), blocks.height()));
             } else if (area instanceof Area.Medallion medallion) {
-                return Optional.of(new Cloth(Sort.MEDALLION, medallion.diameter(), medallion.diameter()));
+                return Optional.of(new Cloth(area, medallion.diameter(), medallion.diameter()));
             } else if (area instanceof Area.Body) {
-                return Optional.of(new Cloth(Sort.BACKGROUND, ROUND_CENTRE, ROUND_CENTRE));
+                return Optional.of(new Cloth(area, ROUND_CENTRE, ROUND_CENTRE));
             }
             // Appliqués keep stitching off.
             return Optional.empty();
+        }
+
+        boolean isMedallion() {
+            return area instanceof Area.Medallion;
         }
 
         /** The shorter of its sides, in inches. */
@@ -60,7 +58,7 @@ public record AreaPreset(String code, AreaMotif motif) {
         }
 
         boolean isBackground() {
-            return sort == Sort.BACKGROUND;
+            return area instanceof Area.Body;
         }
     }
 
@@ -88,14 +86,13 @@ public record AreaPreset(String code, AreaMotif motif) {
         Predicate<AreaMotifType<?>> aboutCentre = AreaMotifType::isAboutCentre;
         Stream<AreaMotifType<?>> over = AreaMotifTypes.ALL.stream().filter(aboutCentre.negate());
         Stream<AreaMotifType<?>> about = AreaMotifTypes.ALL.stream().filter(aboutCentre);
-        Stream<AreaMotifType<?>> all =
-                switch (cloth.sort()) {
-                    case BLOCK -> Stream.concat(over, about);
-                    case MEDALLION -> Stream.concat(about, over);
-                    // Most backgrounds are hatched.
-                    case BACKGROUND ->
-                        Stream.concat(over.sorted(Comparator.comparing(type -> !type.isParallel())), about);
-                };
+        Stream<AreaMotifType<?>> all;
+        if (cloth.isBackground()) {
+            // Most are hatched.
+            all = Stream.concat(over.sorted(Comparator.comparing(type -> !type.isParallel())), about);
+        } else {
+            all = cloth.isMedallion() ? Stream.concat(about, over) : Stream.concat(over, about);
+        }
         return all.flatMap(type -> type.offered(cloth).stream()).toList();
     }
 

@@ -51,7 +51,7 @@ final class EchoesLayout {
                     Kind.STRAIGHT_EDGE)
             .offeredAboutCentre((cloth, offers) -> {
                 offers.add("", new AreaMotif.Echoes(cloth.isBackground() ? 3 : 2, AreaPreset.SPACING, false));
-                if (cloth.sort() == AreaPreset.Sort.MEDALLION) {
+                if (cloth.isMedallion()) {
                     offers.add("-outside", new AreaMotif.Echoes(3, AreaPreset.SPACING, true));
                 }
             })
