@@ -2,14 +2,11 @@ package jollyspindle.files.job;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import jollyspindle.core.code.Codes;
 import jollyspindle.core.division.Judging;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Border;
-import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
-import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Strip;
 import jollyspindle.files.json.Fields;
 import jollyspindle.files.json.ParamFields;
@@ -17,10 +14,6 @@ import jollyspindle.files.shelf.TemplateFields;
 
 /** From a job to a job file's fields. */
 final class JobWriter {
-
-    static final String DOWN = "topLeftToBottomRight";
-    static final String BATTING = "battingGap";
-    static final String UP = "bottomLeftToTopRight";
 
     private JobWriter() {}
 
@@ -40,20 +33,14 @@ final class JobWriter {
     }
 
     private static void quilt(ObjectNode node, Quilt quilt) {
-        ObjectNode body = node.putObject("body");
-        for (Side side : Side.values()) {
-            put(body, Codes.of(side), quilt, Dimension.body(side));
-        }
-        ObjectNode diagonals = node.putObject("diagonals");
-        put(diagonals, DOWN, quilt, Dimension.DIAGONAL_DOWN);
-        put(diagonals, UP, quilt, Dimension.DIAGONAL_UP);
+        MeasuredFields.BODY.write(node, quilt);
+        MeasuredFields.DIAGONALS.write(node, quilt);
         if (!quilt.easing().equals(Quilt.Easings.NONE)) {
             node.putObject("plannedAt")
                     .put("topAndBottom", Fields.name(quilt.easing().across()))
                     .put("rightAndLeft", Fields.name(quilt.easing().down()));
         }
-        put(node, "reserve", quilt, Dimension.RESERVE);
-        put(node, BATTING, quilt, Dimension.BATTING);
+        MeasuredFields.ALL_ROUND.write(node, quilt);
         ArrayNode borders = node.putArray("borders");
         for (int number = 1; number <= quilt.borders().size(); number++) {
             border(borders.addObject(), quilt, number);
@@ -71,29 +58,8 @@ final class JobWriter {
     }
 
     private static void border(ObjectNode node, Quilt quilt, int number) {
-        Border border = quilt.border(number);
         node.put("id", GroupId.border(number).code());
-        ParamFields.write(node, Border.PARAMS, border);
-        ObjectNode depth = node.putObject("depth");
-        for (Side side : Side.values()) {
-            put(depth, Codes.of(side), quilt, Dimension.depth(number, side));
-        }
-        boolean seams = number > 1
-                && quilt.measured().keySet().stream()
-                        .anyMatch(d -> d.kind() == Dimension.Kind.SEAM && d.border() == number);
-        if (seams) {
-            ObjectNode seam = node.putObject("innerSeam");
-            for (Side side : Side.values()) {
-                put(seam, Codes.of(side), quilt, Dimension.seam(number, side));
-            }
-        }
-        put(node, "clearance", quilt, Dimension.clearance(number));
-    }
-
-    private static void put(ObjectNode node, String field, Quilt quilt, Dimension dimension) {
-        Double value = quilt.measured().get(dimension);
-        if (value != null) {
-            node.put(field, value);
-        }
+        ParamFields.write(node, Border.PARAMS, quilt.border(number));
+        MeasuredFields.ofBorder(number).forEach(fields -> fields.write(node, quilt));
     }
 }

@@ -1,6 +1,5 @@
 package jollyspindle.files.job;
 
-import jollyspindle.core.code.Codes;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.quilt.Border;
 import jollyspindle.core.quilt.Dimension;
@@ -8,7 +7,6 @@ import jollyspindle.core.quilt.Easing;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltRules;
-import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.words.Words;
 import jollyspindle.files.FileTexts;
@@ -20,7 +18,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.TreeMap;
 
 /** From a job file's fields to the quilt as measured. */
@@ -36,19 +33,9 @@ final class QuiltReader {
     }
 
     private Quilt quilt(Fields fields, TapeScale tape) throws FileTrouble {
-        Fields body = fields.object("body");
-        for (Side side : Side.values()) {
-            take(body, Codes.of(side), Dimension.body(side));
+        for (MeasuredFields some : List.of(MeasuredFields.BODY, MeasuredFields.DIAGONALS, MeasuredFields.ALL_ROUND)) {
+            some.read(fields, measured, places);
         }
-        body.done();
-        Optional<Fields> diagonals = fields.optionalObject("diagonals");
-        if (diagonals.isPresent()) {
-            take(diagonals.get(), JobWriter.DOWN, Dimension.DIAGONAL_DOWN);
-            take(diagonals.get(), JobWriter.UP, Dimension.DIAGONAL_UP);
-            diagonals.get().done();
-        }
-        take(fields, "reserve", Dimension.RESERVE);
-        take(fields, JobWriter.BATTING, Dimension.BATTING);
         List<Border> borders = new ArrayList<>();
         for (Fields border : fields.objects("borders", Quilt.MOST_BORDERS)) {
             borders.add(border(border, borders.size() + 1));
@@ -81,19 +68,9 @@ final class QuiltReader {
     private Border border(Fields fields, int number) throws FileTrouble {
         fields.optionalText("id");
         Border border = ParamFields.read(fields, Border.PARAMS);
-        Fields depth = fields.object("depth");
-        Optional<Fields> seam = fields.optionalObject("innerSeam");
-        for (Side side : Side.values()) {
-            take(depth, Codes.of(side), Dimension.depth(number, side));
-            if (seam.isPresent() && number > 1) {
-                take(seam.get(), Codes.of(side), Dimension.seam(number, side));
-            }
+        for (MeasuredFields some : MeasuredFields.ofBorder(number)) {
+            some.read(fields, measured, places);
         }
-        depth.done();
-        if (seam.isPresent()) {
-            seam.get().done();
-        }
-        take(fields, "clearance", Dimension.clearance(number));
         fields.done();
         return border;
     }
@@ -130,13 +107,5 @@ final class QuiltReader {
             strip.done();
         }
         return strips;
-    }
-
-    private void take(Fields fields, String field, Dimension dimension) throws FileTrouble {
-        OptionalDouble value = fields.optionalNumber(field, 0, QuiltRules.LONGEST);
-        if (value.isPresent()) {
-            measured.put(dimension, value.getAsDouble());
-            places.put(dimension, fields.place(field));
-        }
     }
 }
