@@ -36,6 +36,11 @@ public record Cell(Kind kind, double from, double to) {
         return to - from;
     }
 
+    /** This cell as it is seen from the other edge of a run of a length, in inches. */
+    Cell turned(double length) {
+        return new Cell(kind, length - to, length - from);
+    }
+
     /** This cell further along, in inches. */
     public Cell moved(double by) {
         return new Cell(kind, from + by, to + by);

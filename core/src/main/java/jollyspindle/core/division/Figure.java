@@ -14,6 +14,14 @@ public sealed interface Figure {
     /** This figure further along the run, in inches. */
     Figure moved(double by);
 
+    /** This figure as it is seen from the other edge of a run of a length, in inches. */
+    Figure turned(double length);
+
+    /** The template it is stitched with; nothing if no arc is stitched there. */
+    default Optional<ArcTemplate> arcTemplate() {
+        return Optional.empty();
+    }
+
     /** How the template suits it; nothing if no arc is stitched there. */
     default Optional<ArcFit> arc() {
         return Optional.empty();
@@ -29,6 +37,16 @@ public sealed interface Figure {
         @Override
         public Optional<ArcFit> arc() {
             return Optional.of(fit);
+        }
+
+        @Override
+        public Optional<ArcTemplate> arcTemplate() {
+            return Optional.of(template);
+        }
+
+        @Override
+        public WholeArc turned(double length) {
+            return new WholeArc(cell.turned(length), template, fit);
         }
 
         @Override
@@ -48,6 +66,16 @@ public sealed interface Figure {
         @Override
         public Optional<ArcFit> arc() {
             return Optional.of(fit);
+        }
+
+        @Override
+        public Optional<ArcTemplate> arcTemplate() {
+            return Optional.of(template);
+        }
+
+        @Override
+        public HalfArc turned(double length) {
+            return new HalfArc(cell.turned(length), template, fit, !fromCrown);
         }
 
         @Override
@@ -72,6 +100,16 @@ public sealed interface Figure {
         }
 
         @Override
+        public Optional<ArcTemplate> arcTemplate() {
+            return Optional.of(template);
+        }
+
+        @Override
+        public HalvesMeeting turned(double length) {
+            return new HalvesMeeting(cell.turned(length), template, fit, height, meeting);
+        }
+
+        @Override
         public HalvesMeeting moved(double by) {
             return new HalvesMeeting(cell.moved(by), template, fit, height, meeting);
         }
@@ -91,6 +129,11 @@ public sealed interface Figure {
      */
     record Other(Cell cell, double overRoom) implements Figure {
         @Override
+        public Other turned(double length) {
+            return new Other(cell.turned(length), overRoom);
+        }
+
+        @Override
         public Other moved(double by) {
             return new Other(cell.moved(by), overRoom);
         }
@@ -98,6 +141,11 @@ public sealed interface Figure {
 
     /** Nothing that is stitched with the run. */
     record Empty(Cell cell, Why why) implements Figure {
+        @Override
+        public Empty turned(double length) {
+            return new Empty(cell.turned(length), why);
+        }
+
         @Override
         public Empty moved(double by) {
             return new Empty(cell.moved(by), why);

@@ -2,7 +2,6 @@ package jollyspindle.core.division;
 
 import jollyspindle.core.division.school.ByIncrements;
 import jollyspindle.core.division.school.ByPiecing;
-import jollyspindle.core.division.school.CentreOut;
 import jollyspindle.core.division.school.HalfSteps;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.QuiltRules;
@@ -87,7 +86,7 @@ record Reasoning(RunSet set) {
                 .max(Comparator.comparingDouble(r -> r.division().leftover()))
                 .ifPresent(r -> reasons.add(new Reason.Ends(
                         r.division().leftover(),
-                        ((CentreOut) r.school()).ends(),
+                        r.school().atEnds().orElseThrow(),
                         r.division().leftover() <= set.judging().leftoverAlone(),
                         corner(r))));
         if (all.stream().anyMatch(r -> r.school() instanceof HalfSteps)) {

@@ -1,7 +1,5 @@
 package jollyspindle.core.division;
 
-import jollyspindle.core.division.school.CentreOut;
-import jollyspindle.core.division.school.CornersIn;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.measure.TapeScale;
@@ -107,7 +105,7 @@ public record RunSet(
         if (repeating instanceof Repeating.Figures figures) {
             return figures.own();
         }
-        ArcTemplate template = ((Repeating.Arcs) repeating).template();
+        ArcTemplate template = template().orElseThrow();
         double radius = template.stitchedRadius(machine);
         double clearance = runs.get(0).clearance();
         return template.riseLines().stream()
@@ -144,9 +142,9 @@ public record RunSet(
     }
 
     private List<Figure> figures(Run run, School school, RunDivision division) {
-        return repeating instanceof Repeating.Arcs arcs
-                ? arcs(arcs.template(), run, school, division)
-                : others((Repeating.Figures) repeating, run, school, division);
+        return repeating instanceof Repeating.Figures figures
+                ? others(figures, run, school, division)
+                : arcs(template().orElseThrow(), run, school, division);
     }
 
     private List<Figure> arcs(ArcTemplate template, Run run, School school, RunDivision division) {
@@ -166,8 +164,10 @@ public record RunSet(
                     figures.add(fit.<Figure>map(f -> new Figure.HalfArc(cell, template, f, atLeft))
                             .orElseGet(() -> new Figure.Empty(cell, Figure.Why.TOO_WIDE)));
                 }
-                case MIDDLE -> figures.add(middle(cell, template, run, beside, ((CornersIn) school).filling()));
-                default -> figures.add(end(cell, template, run, ((CentreOut) school).ends()));
+                case MIDDLE ->
+                    figures.add(middle(
+                            cell, template, run, beside, school.inMiddle().orElseThrow()));
+                default -> figures.add(end(cell, template, run, school.atEnds().orElseThrow()));
             }
         }
         return List.copyOf(figures);
@@ -180,12 +180,12 @@ public record RunSet(
             double width = cell.kind() == Cell.Kind.HALF ? 2 * cell.width() : cell.width();
             Optional<Figure.Why> empty = Optional.empty();
             if (cell.kind() == Cell.Kind.MIDDLE) {
-                Filling filling = ((CornersIn) school).filling();
+                Filling filling = school.inMiddle().orElseThrow();
                 empty = filling instanceof Filling.OwnMotif
                         ? Optional.of(Figure.Why.OWN_MOTIF)
                         : filling instanceof Filling.Plain ? Optional.of(Figure.Why.PLAIN) : Optional.empty();
             } else if (cell.kind() == Cell.Kind.END) {
-                empty = switch (((CentreOut) school).ends()) {
+                empty = switch (school.atEnds().orElseThrow()) {
                     case CORNER -> Optional.of(Figure.Why.CORNER);
                     case PLAIN -> Optional.of(Figure.Why.PLAIN);
                     case SHORT_ARC -> Optional.empty();

@@ -116,6 +116,13 @@ final class Weighing {
         }
         Figure figure = run.middle().or(run::end).orElseThrow();
         double rise = run.fit().map(f -> f.segment().height()).orElse(0.0);
+        if (figure instanceof Figure.Empty empty) {
+            return switch (empty.why()) {
+                case OWN_MOTIF -> OWN_SPACE + (width < run.division().repeat() / 2 ? NARROW : 0);
+                case CORNER -> CORNER_SPACE;
+                default -> PLAIN_SPACE;
+            };
+        }
         if (figure.cell().kind() == Cell.Kind.END && figure instanceof Figure.WholeArc) {
             return ODD_FIGURE + Math.abs(run.division().repeat() - width);
         }
@@ -125,14 +132,7 @@ final class Weighing {
         if (figure instanceof Figure.HalvesMeeting halves) {
             return ODD_FIGURE + Math.abs(halves.height() - rise);
         }
-        if (figure instanceof Figure.Other) {
-            return ODD_FIGURE + Math.abs(run.division().repeat() - width);
-        }
-        return switch (((Figure.Empty) figure).why()) {
-            case OWN_MOTIF -> OWN_SPACE + (width < run.division().repeat() / 2 ? NARROW : 0);
-            case CORNER -> CORNER_SPACE;
-            default -> PLAIN_SPACE;
-        };
+        return ODD_FIGURE + Math.abs(run.division().repeat() - width);
     }
 
     /**

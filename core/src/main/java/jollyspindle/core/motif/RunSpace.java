@@ -64,7 +64,7 @@ record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, List<Figu
         double length = divided.division().length();
         List<Figure> all = new ArrayList<>();
         for (int i = figures.size() - 1; i >= 0; i--) {
-            all.add(turned(figures.get(i), length));
+            all.add(figures.get(i).turned(length));
         }
         return new RunSpace(frame, true, List.copyOf(all), on);
     }
@@ -87,7 +87,7 @@ record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, List<Figu
     RunSpace fromOtherEdge() {
         List<Figure> all = new ArrayList<>();
         for (int i = figures.size() - 1; i >= 0; i--) {
-            all.add(turned(figures.get(i), length()));
+            all.add(figures.get(i).turned(length()));
         }
         return new RunSpace(frame, !hanging, List.copyOf(all), on);
     }
@@ -101,24 +101,6 @@ record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, List<Figu
                 || on.right()
                         .filter(m -> m.distance(place) < Tolerances.SAME_PLACE)
                         .isPresent();
-    }
-
-    /** A figure as it is seen from the other edge of a run of a length, in inches. */
-    static Figure turned(Figure figure, double length) {
-        Cell cell = figure.cell();
-        Cell there = new Cell(cell.kind(), length - cell.to(), length - cell.from());
-        if (figure instanceof Figure.WholeArc arc) {
-            return new Figure.WholeArc(there, arc.template(), arc.fit());
-        }
-        if (figure instanceof Figure.HalfArc half) {
-            return new Figure.HalfArc(there, half.template(), half.fit(), !half.fromCrown());
-        }
-        if (figure instanceof Figure.HalvesMeeting m) {
-            return new Figure.HalvesMeeting(there, m.template(), m.fit(), m.height(), m.meeting());
-        }
-        return figure instanceof Figure.Other other
-                ? new Figure.Other(there, other.overRoom())
-                : new Figure.Empty(there, ((Figure.Empty) figure).why());
     }
 
     double length() {

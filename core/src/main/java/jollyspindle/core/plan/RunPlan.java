@@ -53,7 +53,7 @@ public record RunPlan(RunFrame frame, DividedRun divided, LaidOut laidOut) {
             int lines =
                     figure instanceof Figure.HalvesMeeting ? 2 : figure.arc().isPresent() ? 1 : 0;
             for (int i = 0; i < lines; i++) {
-                add(all, template(figure), figure.arc().orElseThrow(), ++number);
+                add(all, figure.arcTemplate().orElseThrow(), figure.arc().orElseThrow(), ++number);
             }
         }
         return List.copyOf(all);
@@ -69,12 +69,5 @@ public record RunPlan(RunFrame frame, DividedRun divided, LaidOut laidOut) {
             }
         }
         all.add(new LaidAlike(template, fit, new ArrayList<>(List.of(number))));
-    }
-
-    private static ArcTemplate template(Figure figure) {
-        if (figure instanceof Figure.WholeArc arc) {
-            return arc.template();
-        }
-        return figure instanceof Figure.HalfArc half ? half.template() : ((Figure.HalvesMeeting) figure).template();
     }
 }

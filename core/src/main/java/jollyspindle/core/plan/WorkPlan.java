@@ -91,9 +91,12 @@ public record WorkPlan(
 
     /** All placements of a region in the order of stitching. */
     public List<Placement> placements(RegionId region) {
-        return region instanceof RunId run
-                ? placements(run)
-                : area((AreaId) region).map(AreaPlan::placements).orElse(List.of());
+        return Stream.concat(
+                        runs.stream().map(RunPlan::id).filter(region::equals).flatMap(run -> placements(run).stream()),
+                        areas.stream()
+                                .filter(area -> area.id().equals(region))
+                                .flatMap(area -> area.placements().stream()))
+                .toList();
     }
 
     /** All placements of a run in the order of stitching, those of the corner at its left end first. */

@@ -18,16 +18,51 @@ public record Find(Wanted wanted, List<Match> matches, Optional<Missing> missing
     /** What a template is wanted for. Inches, over 0. */
     public sealed interface Wanted {
 
+        /** Does what is to be done for its kind. */
+        <R> R accept(Visitor<R> visitor);
+
+        /**
+         * What is done for each kind.
+         *
+         * @param <R> what comes of it
+         */
+        interface Visitor<R> {
+
+            R span(Span wanted);
+
+            R circle(Circle wanted);
+
+            R rings(Rings wanted);
+
+            R fan(Fan wanted);
+
+            R block(Block wanted);
+
+            R strip(Strip wanted);
+        }
+
         /**
          * An arc over a span.
          *
          * @param room from the arc's feet to where nothing may be stitched
          * @param rise how high it should rise, if that matters
          */
-        record Span(double span, double room, Optional<Double> rise) implements Wanted {}
+        record Span(double span, double room, Optional<Double> rise) implements Wanted {
+
+            @Override
+            public <R> R accept(Visitor<R> visitor) {
+                return visitor.span(this);
+            }
+        }
 
         /** A stitched circle. */
-        record Circle(double diameter) implements Wanted {}
+        record Circle(double diameter) implements Wanted {
+
+            @Override
+            public <R> R accept(Visitor<R> visitor) {
+                return visitor.circle(this);
+            }
+        }
 
         /**
          * Rings about one centre.
@@ -36,6 +71,11 @@ public record Find(Wanted wanted, List<Match> matches, Optional<Missing> missing
          * @param largest diameter of the outermost
          */
         record Rings(double gap, double largest) implements Wanted {
+
+            @Override
+            public <R> R accept(Visitor<R> visitor) {
+                return visitor.rings(this);
+            }
 
             /** How many such rings there can be. */
             int possible() {
@@ -49,13 +89,31 @@ public record Find(Wanted wanted, List<Match> matches, Optional<Missing> missing
          * @param depth of the border
          * @param reserve along its outer edge, 0 or more
          */
-        record Fan(double depth, double reserve) implements Wanted {}
+        record Fan(double depth, double reserve) implements Wanted {
+
+            @Override
+            public <R> R accept(Visitor<R> visitor) {
+                return visitor.fan(this);
+            }
+        }
 
         /** A square block, to be filled from its centre or in rows. */
-        record Block(double side) implements Wanted {}
+        record Block(double side) implements Wanted {
+
+            @Override
+            public <R> R accept(Visitor<R> visitor) {
+                return visitor.block(this);
+            }
+        }
 
         /** A strip, to be stitched along its length. */
-        record Strip(double width) implements Wanted {}
+        record Strip(double width) implements Wanted {
+
+            @Override
+            public <R> R accept(Visitor<R> visitor) {
+                return visitor.strip(this);
+            }
+        }
     }
 
     /**

@@ -16,14 +16,36 @@ public final class TapePlaces {
     /** What is wanted of the line that is laid on a seam or on earlier stitching. Inches. */
     public sealed interface Wanted {
 
+        /** Where it is on a template; nothing if it lies beside the acrylic, or the edge isn't of that kind. */
+        Optional<Place> find(Template template, Guide guide, Machine machine);
+
         /** Stitched so high above the seam. */
-        record Rise(double inches) implements Wanted {}
+        record Rise(double inches) implements Wanted {
+
+            @Override
+            public Optional<Place> find(Template template, Guide guide, Machine machine) {
+                return rise(template, guide, inches, machine);
+            }
+        }
 
         /** So far from earlier stitching that runs alike. */
-        record Spacing(double inches) implements Wanted {}
+        record Spacing(double inches) implements Wanted {
+
+            @Override
+            public Optional<Place> find(Template template, Guide guide, Machine machine) {
+                return beside(template, guide, inches - machine.footRadius());
+            }
+        }
 
         /** Laid on a stitched circle of that radius about the same centre. */
-        record Radius(double inches) implements Wanted {}
+        record Radius(double inches) implements Wanted {
+
+            @Override
+            public Optional<Place> find(Template template, Guide guide, Machine machine) {
+                return guide.round()
+                        .flatMap(round -> beside(template, guide, round.edge().footSign() * (round.radius() - inches)));
+            }
+        }
     }
 
     /**
@@ -48,20 +70,11 @@ public final class TapePlaces {
      * @return nothing if that lies beside the acrylic, or if the edge isn't of the kind that this is wanted of
      */
     public static Optional<Place> find(Template template, Guide guide, Wanted wanted, Machine machine) {
+        return wanted.find(template, guide, machine);
+    }
+
+    private static Optional<Place> beside(Template template, Guide guide, double fromEdge) {
         Cut cut = template.cut();
-        if (wanted instanceof Wanted.Rise rise) {
-            return rise(template, guide, rise.inches(), machine);
-        }
-        double fromEdge;
-        if (wanted instanceof Wanted.Spacing spacing) {
-            fromEdge = spacing.inches() - machine.footRadius();
-        } else {
-            if (guide.round().isEmpty()) {
-                return Optional.empty();
-            }
-            Guide.Round round = guide.round().get();
-            fromEdge = round.edge().footSign() * (round.radius() - ((Wanted.Radius) wanted).inches());
-        }
         if (fromEdge < -Tolerances.ROUNDING) {
             return Optional.empty();
         }

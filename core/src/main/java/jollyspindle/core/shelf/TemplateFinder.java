@@ -61,25 +61,50 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
     }
 
     private List<Find.Match> matches(Template template, Find.Wanted wanted) {
-        if (wanted instanceof Find.Wanted.Span span) {
+        return wanted.accept(new Matching(template));
+    }
+
+    /** What of a template does what is wanted. */
+    private final class Matching implements Find.Wanted.Visitor<List<Find.Match>> {
+
+        private final Template template;
+
+        Matching(Template template) {
+            this.template = template;
+        }
+
+        @Override
+        public List<Find.Match> span(Find.Wanted.Span wanted) {
             return template.arcs().stream()
-                    .flatMap(arc -> span(template, arc, span).stream())
+                    .flatMap(arc -> TemplateFinder.this.span(template, arc, wanted).stream())
                     .toList();
         }
-        if (wanted instanceof Find.Wanted.Circle circle) {
-            return circles(template, circle.diameter(), circle.diameter() * NEAR, false);
+
+        @Override
+        public List<Find.Match> circle(Find.Wanted.Circle wanted) {
+            return circles(template, wanted.diameter(), wanted.diameter() * NEAR, false);
         }
-        if (wanted instanceof Find.Wanted.Rings rings) {
-            // A single ring is a circle.
-            return circles(template, rings.largest(), rings.largest() * NEAR, false);
+
+        /** A single ring is a circle. */
+        @Override
+        public List<Find.Match> rings(Find.Wanted.Rings wanted) {
+            return circles(template, wanted.largest(), wanted.largest() * NEAR, false);
         }
-        if (wanted instanceof Find.Wanted.Fan fan) {
-            return fan(template, fan).stream().toList();
+
+        @Override
+        public List<Find.Match> fan(Find.Wanted.Fan wanted) {
+            return TemplateFinder.this.fan(template, wanted).stream().toList();
         }
-        if (wanted instanceof Find.Wanted.Block block) {
-            return block(template, block.side());
+
+        @Override
+        public List<Find.Match> block(Find.Wanted.Block wanted) {
+            return TemplateFinder.this.block(template, wanted.side());
         }
-        return strip(template, ((Find.Wanted.Strip) wanted).width());
+
+        @Override
+        public List<Find.Match> strip(Find.Wanted.Strip wanted) {
+            return TemplateFinder.this.strip(template, wanted.width());
+        }
     }
 
     private double foot() {
@@ -363,40 +388,61 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
     // --- what is missing -----------------------------------------------------------------------------------------
 
     private Find.Missing missing(Find.Wanted wanted) {
-        if (wanted instanceof Find.Wanted.Span span) {
-            double half = span.span() / 2;
-            if (span.rise().isPresent()) {
-                double rise = Math.min(Math.min(span.rise().get(), span.room()), half);
+        return wanted.accept(new Lacking());
+    }
+
+    /** What size would do what is wanted. */
+    private final class Lacking implements Find.Wanted.Visitor<Find.Missing> {
+
+        @Override
+        public Find.Missing span(Find.Wanted.Span wanted) {
+            double half = wanted.span() / 2;
+            if (wanted.rise().isPresent()) {
+                double rise = Math.min(Math.min(wanted.rise().get(), wanted.room()), half);
                 double radius =
-                        CircularSegment.ofChordAndHeight(span.span(), rise).radius();
+                        CircularSegment.ofChordAndHeight(wanted.span(), rise).radius();
                 return new Find.Missing.StitchedRadius(radius, radius);
             }
-            double least = span.room() >= half
+            double least = wanted.room() >= half
                     ? half
-                    : CircularSegment.ofChordAndHeight(span.span(), span.room()).radius();
+                    : CircularSegment.ofChordAndHeight(wanted.span(), wanted.room())
+                            .radius();
             return new Find.Missing.StitchedRadius(least, Double.POSITIVE_INFINITY);
         }
-        if (wanted instanceof Find.Wanted.Circle circle) {
-            return diameter(circle.diameter());
+
+        @Override
+        public Find.Missing circle(Find.Wanted.Circle wanted) {
+            return diameter(wanted.diameter());
         }
-        if (wanted instanceof Find.Wanted.Rings rings) {
-            int count = rings.possible();
+
+        @Override
+        public Find.Missing rings(Find.Wanted.Rings wanted) {
+            int count = wanted.possible();
             return count < 2
-                    ? diameter(rings.largest())
+                    ? diameter(wanted.largest())
                     : new Find.Missing.Set(
-                            rings.largest() - (count - 1) * 2 * rings.gap(), 2 * rings.gap(), rings.largest());
+                            wanted.largest() - (count - 1) * 2 * wanted.gap(), 2 * wanted.gap(), wanted.largest());
         }
-        if (wanted instanceof Find.Wanted.Fan fan) {
-            return new Find.Missing.FanRadius(fan.depth() - fan.reserve());
+
+        @Override
+        public Find.Missing fan(Find.Wanted.Fan wanted) {
+            return new Find.Missing.FanRadius(wanted.depth() - wanted.reserve());
         }
-        if (wanted instanceof Find.Wanted.Block block) {
+
+        @Override
+        public Find.Missing block(Find.Wanted.Block wanted) {
+            double side = wanted.side();
             double shells = Stream.of(1.0, 1.5, 2.0, 3.0, 0.75)
-                    .filter(w -> Math.abs(2 * block.side() / w - Math.rint(2 * block.side() / w)) < Tolerances.ROUNDING)
+                    .filter(w -> Math.abs(2 * side / w - Math.rint(2 * side / w)) < Tolerances.ROUNDING)
                     .findFirst()
-                    .orElse(block.side() / Math.max(1, Math.rint(block.side() / 1.5)));
-            return new Find.Missing.ForBlock(shells, block.side() / Math.sqrt(2));
+                    .orElse(side / Math.max(1, Math.rint(side / 1.5)));
+            return new Find.Missing.ForBlock(shells, side / Math.sqrt(2));
         }
-        return new Find.Missing.Height(((Find.Wanted.Strip) wanted).width());
+
+        @Override
+        public Find.Missing strip(Find.Wanted.Strip wanted) {
+            return new Find.Missing.Height(wanted.width());
+        }
     }
 
     private Find.Missing diameter(double diameter) {

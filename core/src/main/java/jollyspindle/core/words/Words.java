@@ -127,12 +127,10 @@ public record Words(TapeScale tape) {
 
     /** {@code Top border}, {@code Border 2, top}, {@code Strip 1}. */
     public static String name(RunId run) {
-        if (run instanceof RunId.BorderRun border) {
-            return border.border() == 1
-                    ? border(border.where())
-                    : Texts.plainly("run.border", "border", border.border(), "side", border.where());
-        }
-        return Texts.plainly("run.strip", "number", ((RunId.StripRun) run).number());
+        int number = run.group().number();
+        return run.side()
+                .map(side -> number == 1 ? border(side) : Texts.plainly("run.border", "border", number, "side", side))
+                .orElseGet(() -> Texts.plainly("run.strip", "number", number));
     }
 
     /** A run as the quilter calls it: a strip by its own name. */

@@ -185,22 +185,50 @@ public final class ShelfJson {
 
     private static void wanted(ObjectNode node, Find.Wanted wanted) {
         node.put("for", Codes.ofKind(wanted));
-        if (wanted instanceof Find.Wanted.Span w) {
-            number(node, "span", w.span());
-            number(node, "room", w.room());
-            w.rise().ifPresent(r -> number(node, "rise", r));
-        } else if (wanted instanceof Find.Wanted.Circle w) {
-            number(node, "diameter", w.diameter());
-        } else if (wanted instanceof Find.Wanted.Rings w) {
-            number(node, "gap", w.gap());
-            number(node, "largest", w.largest());
-        } else if (wanted instanceof Find.Wanted.Fan w) {
-            number(node, "depth", w.depth());
-            number(node, "reserve", w.reserve());
-        } else if (wanted instanceof Find.Wanted.Block w) {
-            number(node, "side", w.side());
-        } else if (wanted instanceof Find.Wanted.Strip w) {
-            number(node, "width", w.width());
+        wanted.accept(new WantedNumbers(node));
+    }
+
+    /** What is wanted, in numbers. */
+    private record WantedNumbers(ObjectNode node) implements Find.Wanted.Visitor<Void> {
+
+        private Void put(String field, double inches) {
+            number(node, field, inches);
+            return null;
+        }
+
+        @Override
+        public Void span(Find.Wanted.Span wanted) {
+            put("span", wanted.span());
+            put("room", wanted.room());
+            wanted.rise().ifPresent(rise -> put("rise", rise));
+            return null;
+        }
+
+        @Override
+        public Void circle(Find.Wanted.Circle wanted) {
+            return put("diameter", wanted.diameter());
+        }
+
+        @Override
+        public Void rings(Find.Wanted.Rings wanted) {
+            put("gap", wanted.gap());
+            return put("largest", wanted.largest());
+        }
+
+        @Override
+        public Void fan(Find.Wanted.Fan wanted) {
+            put("depth", wanted.depth());
+            return put("reserve", wanted.reserve());
+        }
+
+        @Override
+        public Void block(Find.Wanted.Block wanted) {
+            return put("side", wanted.side());
+        }
+
+        @Override
+        public Void strip(Find.Wanted.Strip wanted) {
+            return put("width", wanted.width());
         }
     }
 

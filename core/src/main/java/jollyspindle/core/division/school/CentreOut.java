@@ -87,6 +87,11 @@ public record CentreOut(double repeat, int count, EndUse ends) implements School
     }
 
     @Override
+    public Optional<EndUse> atEnds() {
+        return Optional.of(ends);
+    }
+
+    @Override
     public SchoolKind kind() {
         return SchoolKind.CENTRE_OUT;
     }

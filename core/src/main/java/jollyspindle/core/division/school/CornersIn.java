@@ -88,6 +88,11 @@ public record CornersIn(double repeat, int each, Filling filling) implements Sch
     }
 
     @Override
+    public Optional<Filling> inMiddle() {
+        return Optional.of(filling);
+    }
+
+    @Override
     public SchoolKind kind() {
         return SchoolKind.CORNERS_IN;
     }

@@ -1,5 +1,7 @@
 package jollyspindle.core.division.school;
 
+import jollyspindle.core.division.EndUse;
+import jollyspindle.core.division.Filling;
 import jollyspindle.core.division.RunDivision;
 import jollyspindle.core.measure.Tolerances;
 
@@ -30,6 +32,16 @@ public sealed interface School permits Even, CornersIn, CentreOut, HalfSteps, Fu
     Optional<RunDivision> divide(double length);
 
     SchoolKind kind();
+
+    /** What stands on the odd space in the middle; nothing if it leaves none. */
+    default Optional<Filling> inMiddle() {
+        return Optional.empty();
+    }
+
+    /** What becomes of the odd pieces at the ends; nothing if it leaves none. */
+    default Optional<EndUse> atEnds() {
+        return Optional.empty();
+    }
 
     /**
      * The same with more repeats or fewer.
