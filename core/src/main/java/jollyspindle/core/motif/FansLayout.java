@@ -14,9 +14,9 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
-import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.FanHolds;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 
@@ -77,9 +77,11 @@ final class FansLayout {
     private final RunSpace space;
     private final Motif.Fans motif;
     private final List<Path> covered = new ArrayList<>();
+    private EdgeCatalog.Fan set;
     private int fans;
     private int swivels;
     private int most;
+    private boolean climbing;
 
     FansLayout(RunContext laying, Motif.Fans motif) {
         this.laying = laying;
@@ -88,12 +90,13 @@ final class FansLayout {
     }
 
     void lay() {
-        Optional<EdgeCatalog.Fan> set = laying.tools().fan(laying.layer().templateId());
-        if (set.isEmpty()) {
+        Optional<EdgeCatalog.Fan> found = laying.tools().fan(laying.layer().templateId());
+        if (found.isEmpty()) {
             laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.FAN, 0));
             return;
         }
-        List<StitchingEdge.Round> all = set.get().blades();
+        set = found.get();
+        List<StitchingEdge.Round> all = set.blades();
         List<StitchingEdge.Round> fitting = all.stream()
                 .filter(b -> b.stitched() <= laying.lowest() + Tolerances.ROUNDING)
                 .toList();
@@ -165,6 +168,7 @@ final class FansLayout {
 
     private void fan(List<StitchingEdge.Round> blades, double along, double up, double pitch) {
         fans++;
+        climbing = true;
         double radius = blades.get(blades.size() - 1).stitched();
         Point centre = space.place(along, up);
         if (pitch >= 2 * radius) {
@@ -172,44 +176,52 @@ final class FansLayout {
         }
         Region before = Region.union(covered);
         boolean inside = along >= -Tolerances.ROUNDING && along <= space.length() + Tolerances.ROUNDING;
-        Mark pivot = null;
-        Path outermost = null;
-        boolean climbing = true;
-        for (int b = 0; b < blades.size(); b++) {
-            StitchingEdge.Round blade = blades.get(b);
-            // From the ditch on the right, up and over to the fan before.
-            Arc whole = space.placed(new Arc(new Point(along, up), blade.stitched(), 0, Math.PI));
-            List<Path> pieces = laying.kept(Path.of(whole)).stream()
-                    .flatMap(p -> before.without(p).stream())
-                    .filter(p -> p.length() >= LayoutContext.SHORTEST)
-                    .toList();
-            for (Path piece : pieces) {
-                if (pivot == null) {
-                    pivot = inside
-                            ? up == 0 ? pivot(along) : laying.later(Mark.Kind.PIVOT, centre, Mark.Pass.ROW_BELOW)
-                            : laying.marker().next(Mark.Kind.PIVOT, centre, Mark.Stage.LOADED);
+        // From the ditch on the right, up and over to the fan before.
+        List<Arc> wholes = blades.stream()
+                .map(blade -> space.placed(new Arc(new Point(along, up), blade.stitched(), 0, Math.PI)))
+                .toList();
+        List<List<Arc>> kept = wholes.stream().map(whole -> kept(whole, before)).toList();
+        List<Arc> all = kept.stream().flatMap(List::stream).toList();
+        if (!all.isEmpty()) {
+            Mark pivot = inside
+                    ? up == 0 ? pivot(along) : laying.later(Mark.Kind.PIVOT, centre, Mark.Pass.ROW_BELOW)
+                    : laying.marker().next(Mark.Kind.PIVOT, centre, Mark.Stage.LOADED);
+            FanHolds holds = FanHolds.of(set, wholes.get(0), all, up == 0);
+            for (int b = 0; b < blades.size(); b++) {
+                for (Arc piece : kept.get(b)) {
+                    stitch(b, piece, blades.get(b), holds, pivot);
                 }
-                // Up one blade, a tap on the fan before, down the next.
-                Path way = climbing ? piece : piece.reversed();
-                int turns =
-                        (int) Math.ceil(piece.length() / blade.stitched() / blade.usable() - Tolerances.ROUNDING) - 1;
-                swivels += turns;
-                most = Math.max(most, turns);
-                laying.sewing()
-                        .stitch(
-                                PlacementBuilder.Naming.of(Stitched.BLADE, fans, b + 1),
-                                way.curves().get(0),
-                                blade,
-                                new Registration.CentreOnMark(pivot, up == 0),
-                                laying.shown(way.start()),
-                                laying.shown(way.end()),
-                                PlacementBuilder.Turn.ABOUT_CENTRE);
-                climbing = !climbing;
             }
-            outermost = new Path(List.of(whole, new Segment(whole.end(), centre), new Segment(centre, whole.start())));
         }
+        Arc last = wholes.get(wholes.size() - 1);
+        Path outermost = new Path(List.of(last, new Segment(last.end(), centre), new Segment(centre, last.start())));
         covered.add(Path.circle(centre, radius));
         laying.enclosed().add(new RunContext.Enclosed(fans, List.of(outermost)));
+    }
+
+    /** What of a blade is stitched: what lies on the run, and on no fan before. */
+    private List<Arc> kept(Arc whole, Region before) {
+        return laying.kept(Path.of(whole)).stream()
+                .flatMap(p -> before.without(p).stream())
+                .filter(p -> p.length() >= LayoutContext.SHORTEST)
+                .map(p -> (Arc) p.curves().get(0))
+                .toList();
+    }
+
+    /** Up one blade, a tap on the fan before, down the next. */
+    private void stitch(int b, Arc piece, StitchingEdge.Round blade, FanHolds holds, Mark pivot) {
+        Arc way = climbing ? piece : piece.reversed();
+        List<PlacementBuilder.Piece> pieces = holds.pieces(way, blade, pivot, laying.shown(way.end()));
+        int turns = pieces.size() - 1;
+        swivels += turns;
+        most = Math.max(most, turns);
+        laying.sewing()
+                .stitch(
+                        PlacementBuilder.Naming.of(Stitched.BLADE, fans, b + 1),
+                        pieces,
+                        laying.shown(way.start()),
+                        PlacementBuilder.Turn.ABOUT_CENTRE);
+        climbing = !climbing;
     }
 
     private Mark pivot(double along) {

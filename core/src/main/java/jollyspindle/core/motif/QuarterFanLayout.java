@@ -8,12 +8,13 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
-import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.sewing.FanHolds;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -65,16 +66,17 @@ final class QuarterFanLayout {
         double start = from.minus(pivot).angle();
         double sweep = to.minus(pivot).angle() - start;
         sweep -= 2 * Math.PI * Math.rint(sweep / (2 * Math.PI));
+        List<Arc> arcs = new ArrayList<>();
+        for (StitchingEdge.Round blade : blades) {
+            arcs.add(new Arc(pivot, blade.stitched(), start, sweep));
+        }
+        FanHolds holds = FanHolds.of(fan.get(), arcs.get(0), arcs, true);
         for (int b = 0; b < blades.size(); b++) {
-            Arc arc = new Arc(pivot, blades.get(b).stitched(), start, sweep);
-            Arc way = b % 2 == 0 ? arc : arc.reversed();
+            Arc way = b % 2 == 0 ? arcs.get(b) : arcs.get(b).reversed();
             corner.sewing.stitch(
                     PlacementBuilder.Naming.of(Stitched.CORNER_BLADE, 1, b + 1),
-                    way,
-                    blades.get(b),
-                    new Registration.CentreOnMark(centre, true),
+                    holds.pieces(way, blades.get(b), centre, LineEnd.at(way.end(), LineEnd.ShownBy.RUN_END)),
                     LineEnd.at(way.start(), LineEnd.ShownBy.RUN_END),
-                    LineEnd.at(way.end(), LineEnd.ShownBy.RUN_END),
                     PlacementBuilder.Turn.ABOUT_CENTRE);
         }
     }

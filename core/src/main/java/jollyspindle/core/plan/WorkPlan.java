@@ -115,6 +115,19 @@ public record WorkPlan(
                 .toList();
     }
 
+    /** The lines that are drawn on a run before anything is stitched on it, or in the corners at its ends. */
+    public List<ChalkLine> chalkLines(RunId run) {
+        List<Placement> there = Stream.concat(
+                        placements(run).stream(),
+                        run.side().stream()
+                                // Runs follow each other clockwise.
+                                .flatMap(side -> corner(RunId.of(run.group().number(), side.next())).stream())
+                                .flatMap(corner -> corner.placements().stream()))
+                .toList();
+        return shape.flatMap(s -> run(run).map(r -> ChalkLine.of(r.frame(), s, there, job.tape())))
+                .orElse(List.of());
+    }
+
     /** How many lines are stitched. */
     public int repeats() {
         return lines().size();

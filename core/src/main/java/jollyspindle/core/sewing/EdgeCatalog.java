@@ -9,6 +9,7 @@ import jollyspindle.core.shelf.form.Cut;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.Kind;
+import jollyspindle.core.shelf.form.SlottedFan;
 
 import java.util.Comparator;
 import java.util.HashMap;
@@ -127,13 +128,14 @@ public final class EdgeCatalog {
      * @param name of the template
      * @param blades its slots' outer walls, from the pivot outward
      */
-    public record Fan(String name, List<StitchingEdge.Round> blades) {}
+    public record Fan(String name, double legAngle, List<StitchingEdge.Round> blades) {}
 
     public Optional<Fan> fan(Optional<String> id) {
         return offered(id).stream()
-                .filter(t -> t.kind() == Kind.SLOTTED_FAN)
+                .filter(t -> t.form() instanceof SlottedFan)
                 .map(t -> new Fan(
                         t.name(),
+                        ((SlottedFan) t.form()).legAngle(),
                         cut(t).guides().stream()
                                 .filter(g -> g.role() == Guide.Role.OUTER_WALL)
                                 .flatMap(g -> StitchingEdge.Round.of(t, g, machine).stream())

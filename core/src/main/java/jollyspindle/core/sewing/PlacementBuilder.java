@@ -23,6 +23,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Collects what the motifs of a run stitch. For each line it finds how the template lies, piece by piece: a round edge lies
@@ -92,12 +93,19 @@ public final class PlacementBuilder {
      * @param tool for it; an arc needs a round edge of its radius, a segment a straight one
      * @param registration how the template is laid if the curve goes on in one placement
      * @param reaches where the curve ends
+     * @param held how the template lies; nothing if that follows from the curve, which may then take several placements
      */
-    public record Piece(Curve curve, StitchingEdge tool, Registration registration, LineEnd reaches) {
+    public record Piece(
+            Curve curve, StitchingEdge tool, Registration registration, LineEnd reaches, Optional<Pose> held) {
+
+        /** A piece whose template lies as the curve wants it. */
+        public Piece(Curve curve, StitchingEdge tool, Registration registration, LineEnd reaches) {
+            this(curve, tool, registration, reaches, Optional.empty());
+        }
 
         /** The same with something else that shows where it ends. */
         public Piece reaching(LineEnd other) {
-            return new Piece(curve, tool, registration, other);
+            return new Piece(curve, tool, registration, other, held);
         }
     }
 
@@ -184,7 +192,7 @@ public final class PlacementBuilder {
                         part,
                         parts,
                         piece.tool().id(),
-                        pose(piece.tool(), curve, laid),
+                        piece.held().orElseGet(() -> pose(piece.tool(), curve, laid)),
                         laid,
                         at,
                         next,
@@ -227,7 +235,7 @@ public final class PlacementBuilder {
     }
 
     private static int parts(Piece piece) {
-        if (piece.tool() instanceof StitchingEdge.Lying) {
+        if (piece.tool() instanceof StitchingEdge.Lying || piece.held().isPresent()) {
             return 1;
         }
         if (piece.curve() instanceof Arc arc && piece.tool() instanceof StitchingEdge.Round round) {

@@ -8,6 +8,7 @@ import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
+import jollyspindle.core.plan.ChalkLine;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.Easing;
@@ -22,7 +23,9 @@ import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.shelf.SeamRegister;
 
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * Says what was measured, chosen, divided, marked and placed.
@@ -264,6 +267,19 @@ public record Words(TapeScale tape) {
             case SEAM, TEMPLATE -> Texts.name("made-by", mark.by());
             case CHALK -> mark.after().map(Words::after).orElseGet(() -> stage(mark.stage()));
         };
+    }
+
+    /** All that is drawn on a run before it is stitched; nothing if nothing is. */
+    public Optional<String> chalkLines(List<ChalkLine> lines) {
+        return lines.stream().map(this::chalkLine).reduce((a, b) -> a + " " + b);
+    }
+
+    /** What is drawn on a run before it is stitched, as an instruction. */
+    public String chalkLine(ChalkLine line) {
+        return texts().say(
+                        "chalk-line." + Codes.of(line.which()),
+                        "height",
+                        line.reading().exact());
     }
 
     /** After which pass: {@code after both rows}, {@code after motif 1}. */

@@ -175,7 +175,9 @@ public final class MarkBench extends VBox {
                     "start",
                     Words.start(run.id()),
                     "instruction",
-                    run.fit().map(bench.words()::instruction).orElse("")));
+                    run.fit().map(bench.words()::instruction).orElse(""),
+                    "lines",
+                    bench.words().chalkLines(bench.plan().chalkLines(run.id()))));
             Gradually.rows(marks, run.laidOut().marks());
             Gradually.rows(placements, bench.plan().placements(run.id()));
         }

@@ -48,7 +48,9 @@ final class RunLists {
                 "side",
                 run.id().side().isPresent(),
                 "start",
-                Words.start(run.id()));
+                Words.start(run.id()),
+                "lines",
+                words.chalkLines(plan.chalkLines(run.id())));
         List<List<String>> rows = new ArrayList<>();
         rows.add(List.of(Said.say("marks.before-loading")));
         marks(run, mark -> mark.stage() == Mark.Stage.BEFORE_LOADING, rows);

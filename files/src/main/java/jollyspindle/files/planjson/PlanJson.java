@@ -17,6 +17,7 @@ import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.plan.ChalkLine;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunPlan;
@@ -187,6 +188,7 @@ public final class PlanJson {
                 run.divided().figures(),
                 node.putArray("cells"),
                 (cell, figure) -> division.cell(cell, figure, run.divided()));
+        each(plan.chalkLines(run.id()), node.putArray("chalkLines"), this::chalkLine);
         each(run.laidOut().marks(), node.putArray("marks"), this::mark);
         each(run.laidOut().placements(), node.putArray("placements"), this::placement);
         ArrayNode lines = node.putArray("stitchLines");
@@ -254,6 +256,14 @@ public final class PlanJson {
             node.put("kind", "none");
         }
         node.put("text", words.register(register));
+    }
+
+    private void chalkLine(ObjectNode node, ChalkLine chalk) {
+        node.put("id", chalk.code());
+        node.put("which", name(chalk.which()));
+        points(node.putArray("line"), List.of(chalk.line().from(), chalk.line().to()));
+        reading(node.putObject("reading"), chalk.reading());
+        node.put("text", words.chalkLine(chalk));
     }
 
     void mark(ObjectNode node, Mark mark) {

@@ -1,0 +1,484 @@
+package jollyspindle.files.referee;
+
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.Cut;
+import jollyspindle.core.shelf.form.EngravedLine;
+import jollyspindle.core.shelf.form.Guide;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+
+/**
+ * Judges what a plan tells of borders and strips, step by step as a quilter at the machine could: whether what is said to lie
+ * somewhere does, whether it is on the template and on the cloth at all, whether the template is held by it, and whether start and
+ * end can be seen. It knows the plan's JSON and the templates, and nothing of how plans are made.
+ */
+final class Referee {
+
+    /** What a quilter takes for lying on a line, in inches. */
+    private static final double ON = 1e-3;
+
+    /** Along curves, places are looked at so many times. */
+    private static final int LOOKS = 24;
+
+    /** What is wrong with what is told. */
+    enum Fault {
+        /** What is said to lie on something doesn't. */
+        BESIDE,
+        /** What is said to be on the template isn't. */
+        NOT_ON_TEMPLATE,
+        /** What the template is said to lie on isn't there yet, or at all. */
+        NOT_THERE,
+        /** The template can still be moved so that something else is stitched. */
+        LOOSE,
+        /** Nothing shows where the line starts. */
+        START_UNSEEN,
+        /** Nothing shows where the line ends. */
+        END_UNSEEN,
+        /** A mark that is made and not used. */
+        MARK_UNUSED
+    }
+
+    /** One fault. */
+    record Complaint(Fault fault, String id, String what) {}
+
+    private final ToldPlan plan;
+    private final Map<String, Template> templates = new HashMap<>();
+    private final Map<String, Cut> cuts = new HashMap<>();
+    private final Map<String, List<Path>> stitched = new HashMap<>();
+    private final Map<Integer, List<Path>> byLayer = new HashMap<>();
+    private final List<Complaint> complaints = new ArrayList<>();
+
+    private Referee(ToldPlan plan, List<Template> templates) {
+        this.plan = plan;
+        templates.forEach(t -> this.templates.put(t.id(), t));
+    }
+
+    /** All that is wrong with a plan, in the order of stitching. */
+    static List<Complaint> judge(ToldPlan plan, List<Template> templates) {
+        Referee referee = new Referee(plan, templates);
+        referee.steps();
+        referee.marks();
+        return referee.complaints;
+    }
+
+    private void complain(Fault fault, ToldPlan.Step step, String what) {
+        complaints.add(new Complaint(fault, step.id(), what));
+    }
+
+    private void steps() {
+        for (int i = 0; i < plan.steps().size(); i++) {
+            ToldPlan.Step step = plan.steps().get(i);
+            Optional<ToldPlan.Step> before =
+                    i == 0 ? Optional.empty() : Optional.of(plan.steps().get(i - 1));
+            Optional<ToldPlan.Step> next =
+                    i + 1 < plan.steps().size() ? Optional.of(plan.steps().get(i + 1)) : Optional.empty();
+            List<double[]> held = new ArrayList<>(laid(step));
+            if (start(step, before)) {
+                held.add(row(step, step.path().start(), normal(step.path(), true)));
+            } else {
+                complain(Fault.START_UNSEEN, step, where(step, step.path().start()) + step.start());
+            }
+            if (end(step, next)) {
+                held.add(row(step, step.path().end(), normal(step.path(), false)));
+            } else {
+                complain(Fault.END_UNSEEN, step, where(step, step.path().end()) + step.end());
+            }
+            if (!isHeld(step, held)) {
+                complain(
+                        Fault.LOOSE, step, step.on().kind() + " on " + step.on().on());
+            }
+            stitched.computeIfAbsent(step.lineId(), id -> new ArrayList<>()).add(step.path());
+            byLayer.computeIfAbsent(step.layer(), n -> new ArrayList<>()).add(step.path());
+        }
+    }
+
+    private String where(ToldPlan.Step step, Point at) {
+        ToldPlan.Run run = plan.runs().get(step.run());
+        Point from = at.minus(run.origin());
+        return "%.3f along, %.3f across of %s by %s: "
+                .formatted(from.dot(run.along()), run.along().cross(from), run.length(), run.depth());
+    }
+
+    // --- what the template is laid on ------------------------------------------------------------------------------
+
+    private Cut cut(ToldPlan.Step step) {
+        return cuts.computeIfAbsent(step.template(), id -> templates.get(id).cut());
+    }
+
+    private Guide guide(ToldPlan.Step step) {
+        return cut(step).guide(step.guide()).orElseThrow();
+    }
+
+    /** From the template's own frame to the cloth: a pose is that of its edge's centre. */
+    private Point placed(ToldPlan.Step step, Point own) {
+        Point origin = guide(step).round().map(Guide.Round::centre).orElse(Point.ORIGIN);
+        return step.pose().apply(own.minus(origin));
+    }
+
+    private List<Point> placed(ToldPlan.Step step, Path own) {
+        return looks(own).map(p -> placed(step, p)).toList();
+    }
+
+    private static Stream<Point> looks(Path path) {
+        return path.curves().stream()
+                .flatMap(c -> Stream.iterate(0, i -> i + 1).limit(LOOKS + 1).map(i -> c.at((double) i / LOOKS)));
+    }
+
+    /** What is told to be laid on something; what it holds of the template. */
+    private List<double[]> laid(ToldPlan.Step step) {
+        ToldPlan.On on = step.on();
+        List<double[]> held = new ArrayList<>();
+        on.centreLineOn().ifPresent(id -> held.addAll(centreLine(step, p -> true, Optional.of(mark(step, id)))));
+        switch (on.kind()) {
+            case "engraved-line" -> held.addAll(on.fromEdge().isPresent() ? alongStitching(step) : lineOnEdge(step));
+            case "tape-on-back" -> held.addAll(on.fromEdge().isPresent() ? alongStitching(step) : lineOnEdge(step));
+            case "edge" -> held.addAll(alongStitching(step));
+            case "centre" -> held.addAll(centre(step));
+            case "centre-line" -> held.addAll(mitre(step));
+            case "notch-on-mark" -> held.addAll(notch(step));
+            case "line-at-angle" -> held.addAll(atAngle(step));
+            case "foot-on-both-marks", "none" -> {
+                // The foot alone: start and end hold it.
+            }
+            default -> throw new IllegalStateException(on.kind());
+        }
+        return held;
+    }
+
+    private Segment edge(ToldPlan.Step step) {
+        return plan.runs().get(step.run()).edge(step.on().on().endsWith("-outer-edge"));
+    }
+
+    /** Something straight across the template lies on the seam: a line engraved there, or tape. */
+    private List<double[]> lineOnEdge(ToldPlan.Step step) {
+        List<Path> lines;
+        Guide guide = guide(step);
+        double crown = guide.round()
+                .map(r -> r.centre().y() + r.radius())
+                .orElse(guide.edge().box().top());
+        if (step.on().line().isPresent()) {
+            double label = step.on().line().getAsDouble();
+            lines = templates.get(step.template()).lines().stream()
+                    .filter(l -> l.kind() == EngravedLine.Kind.RISE && Math.abs(l.value() - label) < 1e-9)
+                    .flatMap(l -> templates.get(step.template()).strokes(l).stream())
+                    .toList();
+        } else {
+            double y = crown - step.on().belowEdgeCrown().orElseThrow();
+            lines = cut(step).chords(new Point(0, y), new Point(1, 0), false).stream()
+                    .map(s -> Path.of(s))
+                    .toList();
+        }
+        if (lines.isEmpty()) {
+            complain(Fault.NOT_ON_TEMPLATE, step, step.on().toString());
+            return List.of();
+        }
+        return onStraight(step, lines, edge(step));
+    }
+
+    private List<double[]> onStraight(ToldPlan.Step step, List<Path> own, Segment line) {
+        Point along = line.to().minus(line.from()).unit();
+        List<double[]> held = new ArrayList<>();
+        double off = 0;
+        for (Path path : own) {
+            for (Point p : placed(step, path)) {
+                off = Math.max(off, Math.abs(p.minus(line.from()).cross(along)));
+                held.add(row(step, p, along.turnedLeft()));
+            }
+        }
+        if (off > ON) {
+            complain(
+                    Fault.BESIDE,
+                    step,
+                    step.on().kind() + " lies " + off + " off " + step.on().on());
+        }
+        return held;
+    }
+
+    private ToldPlan.Mark mark(ToldPlan.Step step, String id) {
+        ToldPlan.Mark mark = plan.marks().get(id);
+        if (mark == null || !isMade(mark)) {
+            complain(Fault.NOT_THERE, step, id);
+        }
+        return mark;
+    }
+
+    private boolean isMade(ToldPlan.Mark mark) {
+        if (!mark.stage().equals("stitched")) {
+            return true;
+        }
+        boolean others = mark.afterPass().equals(Optional.of("motifs-before"));
+        return byLayer.keySet().stream().anyMatch(n -> others ? n < mark.ofMotif() : n == mark.ofMotif());
+    }
+
+    /** The template's centre line, where one is engraved, passes a place or lies on a straight line. */
+    private List<double[]> centreLine(ToldPlan.Step step, Predicate<Point> on, Optional<ToldPlan.Mark> mark) {
+        Template template = templates.get(step.template());
+        List<Path> lines = template.lines().stream()
+                .filter(l -> l.kind() == EngravedLine.Kind.CENTRE)
+                .flatMap(l -> template.strokes(l).stream())
+                .toList();
+        if (lines.isEmpty()) {
+            complain(Fault.NOT_ON_TEMPLATE, step, "a centre line");
+            return List.of();
+        }
+        List<Point> points =
+                lines.stream().flatMap(l -> placed(step, l).stream()).toList();
+        Point from = points.get(0);
+        Point along = points.get(points.size() - 1).minus(from).unit();
+        if (mark.isPresent()) {
+            Point at = mark.get().place();
+            double off = Math.abs(at.minus(from).cross(along));
+            if (off > ON) {
+                complain(
+                        Fault.BESIDE,
+                        step,
+                        "the centre line passes " + off + " beside "
+                                + mark.get().id());
+            }
+            return List.of(row(step, at, along.turnedLeft()));
+        }
+        if (!points.stream().allMatch(on)) {
+            complain(Fault.BESIDE, step, "the centre line isn't on " + step.on().on());
+        }
+        return points.stream().map(p -> row(step, p, along.turnedLeft())).toList();
+    }
+
+    private List<double[]> mitre(ToldPlan.Step step) {
+        return centreLine(step, p -> plan.mitres().stream().anyMatch(m -> offLine(m, p) < ON), Optional.empty());
+    }
+
+    private static double offLine(Segment line, Point p) {
+        return Math.abs(p.minus(line.from()).cross(line.to().minus(line.from()).unit()));
+    }
+
+    /** The edge, a line engraved beside it or tape lies on a line that is stitched already. */
+    private List<double[]> alongStitching(ToldPlan.Step step) {
+        List<Path> before = stitched.getOrDefault(step.on().on(), List.of());
+        if (before.isEmpty()) {
+            complain(Fault.NOT_THERE, step, step.on().on());
+            return List.of();
+        }
+        Template template = templates.get(step.template());
+        double fromEdge = step.on().fromEdge().orElseThrow();
+        if (step.on().kind().equals("engraved-line")
+                && template.lines().stream()
+                        .filter(l -> l.kind() == EngravedLine.Kind.PARALLEL)
+                        .noneMatch(l -> Math.abs(l.fromEdge(1) - fromEdge) < ON)) {
+            complain(Fault.NOT_ON_TEMPLATE, step, "a line " + fromEdge + " from the edge");
+        }
+        List<Point> told = template.parallel(cut(step), guide(step), fromEdge).stream()
+                .flatMap(path -> placed(step, path).stream())
+                .toList();
+        if (told.isEmpty()) {
+            complain(Fault.NOT_ON_TEMPLATE, step, step.on().toString());
+            return List.of();
+        }
+        List<double[]> held = new ArrayList<>();
+        double longest = 0;
+        Point first = null;
+        for (Point p : told) {
+            Optional<Curve> on = before.stream()
+                    .flatMap(path -> path.curves().stream())
+                    .filter(c -> c.distance(p) < ON)
+                    .findFirst();
+            if (on.isPresent()) {
+                Curve curve = on.get();
+                held.add(row(step, p, curve.direction(curve.nearest(p)).turnedLeft()));
+                first = first == null ? p : first;
+                longest = Math.max(longest, first.distance(p));
+            }
+        }
+        double wanted = Math.min(0.5, step.path().length() / 4);
+        if (longest < wanted) {
+            complain(
+                    Fault.BESIDE,
+                    step,
+                    step.on().kind() + " lies along " + longest + " of "
+                            + step.on().on());
+        }
+        return held;
+    }
+
+    /** The centre on a mark, and a leg on the seam. */
+    private List<double[]> centre(ToldPlan.Step step) {
+        ToldPlan.Mark mark = mark(step, step.on().on());
+        if (mark == null) {
+            return List.of();
+        }
+        Point at = step.pose().position();
+        if (at.distance(mark.place()) > ON) {
+            complain(Fault.BESIDE, step, "the centre is " + at.distance(mark.place()) + " from " + mark.id());
+        }
+        List<double[]> held = new ArrayList<>(List.of(row(step, at, new Point(1, 0)), row(step, at, new Point(0, 1))));
+        if (step.on().legOnSeam()) {
+            Segment seam = edge(step);
+            Point along = seam.to().minus(seam.from()).unit();
+            // A leg is a straight piece of the outline.
+            Optional<Segment> leg = cut(step).pieces().stream()
+                    .flatMap(piece -> piece.outlines().stream())
+                    .flatMap(outline -> outline.curves().stream())
+                    .filter(Segment.class::isInstance)
+                    .map(c -> new Segment(placed(step, c.start()), placed(step, c.end())))
+                    .filter(s -> s.length() > 1.0 / 4 && offLine(seam, s.from()) < ON && offLine(seam, s.to()) < ON)
+                    .findFirst();
+            if (leg.isEmpty()) {
+                complain(Fault.BESIDE, step, "no leg lies on the seam");
+            }
+            held.add(row(step, at.plus(along), along.turnedLeft()));
+        }
+        return held;
+    }
+
+    private List<double[]> notch(ToldPlan.Step step) {
+        ToldPlan.Mark mark = mark(step, step.on().mark().orElseThrow());
+        double below = step.on().tapeBelowPoints().orElseThrow();
+        double top = guide(step).edge().box().top();
+        List<Path> tape = cut(step).chords(new Point(0, top - below), new Point(1, 0), false).stream()
+                .map(s -> Path.of(s))
+                .toList();
+        if (tape.isEmpty()) {
+            complain(Fault.NOT_ON_TEMPLATE, step, "tape " + below + " below the points");
+            return List.of();
+        }
+        List<double[]> held = new ArrayList<>(onStraight(step, tape, edge(step)));
+        if (mark != null) {
+            Point along = plan.runs().get(step.run()).along();
+            held.add(row(step, mark.place(), along));
+        }
+        return held;
+    }
+
+    private List<double[]> atAngle(ToldPlan.Step step) {
+        // The line at an angle is parallel to the seam; where along the seam it lies is left to the foot.
+        Point along = plan.runs().get(step.run()).along();
+        double told = Math.toRadians(step.on().angle().orElseThrow());
+        Point edge = step.path().end().minus(step.path().start()).unit();
+        double angle = Math.abs(Math.sin(Math.atan2(along.cross(edge), along.dot(edge)) - told));
+        double other = Math.abs(Math.sin(Math.atan2(along.cross(edge), along.dot(edge)) + told));
+        if (Math.min(angle, other) > ON) {
+            complain(Fault.BESIDE, step, "the line at an angle isn't parallel to the seam");
+        }
+        boolean engraved = templates.get(step.template()).lines().stream()
+                .filter(l -> l.kind() == EngravedLine.Kind.REFERENCE || l.kind() == EngravedLine.Kind.CENTRE)
+                .map(l -> l.kind() == EngravedLine.Kind.CENTRE ? 0 : l.value())
+                .anyMatch(value -> Stream.of(Math.PI / 2 - told, told - Math.PI / 2)
+                        .anyMatch(wanted -> Math.abs(Math.sin(wanted - value)) < ON));
+        if (!engraved) {
+            complain(Fault.NOT_ON_TEMPLATE, step, "a line at " + Math.toDegrees(told) + " degrees");
+        }
+        // It may slide along the seam, and not be turned.
+        return List.of(new double[] {0, 0, 1});
+    }
+
+    // --- where it starts and ends ----------------------------------------------------------------------------------
+
+    private boolean start(ToldPlan.Step step, Optional<ToldPlan.Step> before) {
+        Point at = step.path().start();
+        boolean needle = before.filter(b -> b.path().end().distance(at) < ON).isPresent();
+        return needle || isSeen(step, at, step.start());
+    }
+
+    private boolean end(ToldPlan.Step step, Optional<ToldPlan.Step> next) {
+        // Where the same line goes on, it may be left off anywhere.
+        boolean goesOn = next.filter(n -> n.lineId().equals(step.lineId())
+                        && step.parts() > 1
+                        && step.end().shownBy().equals(Optional.of("needle")))
+                .isPresent();
+        return goesOn || isSeen(step, step.path().end(), step.end());
+    }
+
+    private boolean isSeen(ToldPlan.Step step, Point at, ToldPlan.End told) {
+        if (told.mark().isPresent()) {
+            ToldPlan.Mark mark = plan.marks().get(told.mark().get());
+            return mark != null && isMade(mark) && mark.place().distance(at) < ON;
+        }
+        return switch (told.shownBy().orElseThrow()) {
+            case "seam", "far-edge", "run-end", "mitre" -> plan.seams().stream().anyMatch(s -> s.distance(at) < ON);
+            case "stitching" -> stitched.values().stream().flatMap(List::stream).anyMatch(path -> path.passes(at, ON));
+            case "template" -> isOwnEnd(step, at);
+            default -> false;
+        };
+    }
+
+    /** Whether the foot can't run on there along the template. */
+    private boolean isOwnEnd(ToldPlan.Step step, Point at) {
+        return guide(step).stitched(plan.foot()).stream()
+                .flatMap(path -> Stream.of(path.start(), path.end()))
+                .anyMatch(p -> placed(step, p).distance(at) < ON);
+    }
+
+    // --- whether it is held ----------------------------------------------------------------------------------------
+
+    private static Point normal(Path path, boolean start) {
+        Curve curve = path.curves().get(start ? 0 : path.curves().size() - 1);
+        return curve.direction(start ? 0 : 1).turnedLeft();
+    }
+
+    /** How far a place on the template moves along a direction, for a small move right, up, and turn about its origin. */
+    private static double[] row(ToldPlan.Step step, Point at, Point direction) {
+        Point arm = at.minus(step.pose().position());
+        return new double[] {direction.x(), direction.y(), direction.dot(arm.turnedLeft())};
+    }
+
+    /** Whether nothing else can be stitched with what holds the template. */
+    private static boolean isHeld(ToldPlan.Step step, List<double[]> held) {
+        List<double[]> all = new ArrayList<>(held);
+        for (Curve curve : step.path().curves()) {
+            for (double part : new double[] {0.1, 0.5, 0.9}) {
+                all.add(row(step, curve.at(part), curve.direction(part).turnedLeft()));
+            }
+        }
+        return rank(held) == rank(all);
+    }
+
+    private static int rank(List<double[]> rows) {
+        List<double[]> left = new ArrayList<>(rows.stream().map(double[]::clone).toList());
+        int rank = 0;
+        for (int column = 0; column < 3; column++) {
+            int c = column;
+            Optional<double[]> pivot = left.stream()
+                    .max((a, b) -> Double.compare(Math.abs(a[c]), Math.abs(b[c])))
+                    .filter(r -> Math.abs(r[c]) > 1e-6);
+            if (pivot.isPresent()) {
+                double[] p = pivot.get();
+                left.remove(p);
+                left.forEach(r -> {
+                    double factor = r[c] / p[c];
+                    for (int i = 0; i < 3; i++) {
+                        r[i] -= factor * p[i];
+                    }
+                });
+                rank++;
+            }
+        }
+        return rank;
+    }
+
+    // --- marks -----------------------------------------------------------------------------------------------------
+
+    private void marks() {
+        plan.marks().values().stream()
+                .filter(m -> m.by().equals("chalk"))
+                .filter(m -> plan.steps().stream().noneMatch(s -> uses(s, m.id())))
+                .forEach(m -> complaints.add(new Complaint(Fault.MARK_UNUSED, m.id(), m.toString())));
+    }
+
+    private static boolean uses(ToldPlan.Step step, String mark) {
+        Optional<String> it = Optional.of(mark);
+        return step.start().mark().equals(it)
+                || step.end().mark().equals(it)
+                || step.on().centreLineOn().equals(it)
+                || step.on().mark().equals(it)
+                || step.on().on().equals(mark);
+    }
+}

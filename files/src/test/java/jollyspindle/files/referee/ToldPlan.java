@@ -1,0 +1,220 @@
+package jollyspindle.files.referee;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Pose;
+import jollyspindle.core.geometry.Segment;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * What a plan tells of borders and strips, as a foreign program reads it from the plan's JSON.
+ *
+ * @param foot from the needle to the outside of the foot, in inches
+ * @param seams all that is to be seen on the cloth before the first stitch: seams, the raw edge, and lines drawn on it
+ * @param mitres the seams in the corners
+ * @param runs by their ids
+ * @param marks by their ids
+ * @param steps in the order of stitching
+ */
+record ToldPlan(
+        double foot,
+        List<Segment> seams,
+        List<Segment> mitres,
+        Map<String, Run> runs,
+        Map<String, Mark> marks,
+        List<Step> steps) {
+
+    /** A run: where it begins, which way it goes, and its size in inches. */
+    record Run(String id, String group, Point origin, Point along, double length, double depth) {
+
+        Segment edge(boolean outer) {
+            Point from = origin.plus(along.turnedLeft().times(outer ? depth : 0));
+            return new Segment(from, from.plus(along.times(length)));
+        }
+    }
+
+    /** A mark: where, how and when it is made. */
+    record Mark(String id, String run, Point place, String by, String stage, Optional<String> afterPass, int ofMotif) {}
+
+    /** What the template is laid on, field by field; what isn't told is empty. */
+    record On(
+            String kind,
+            String on,
+            OptionalDouble line,
+            OptionalDouble belowEdgeCrown,
+            OptionalDouble fromEdge,
+            OptionalDouble angle,
+            OptionalDouble tapeBelowPoints,
+            Optional<String> centreLineOn,
+            Optional<String> mark,
+            boolean legOnSeam) {}
+
+    /** Where a placement starts or ends: at a mark, or at what shows the place. */
+    record End(Optional<String> mark, Optional<String> shownBy) {}
+
+    /** One placement. */
+    record Step(
+            String id,
+            String lineId,
+            String run,
+            int layer,
+            int part,
+            int parts,
+            String template,
+            String guide,
+            Pose pose,
+            On on,
+            End start,
+            End end,
+            Path path) {}
+
+    private static final ObjectMapper JSON = new ObjectMapper();
+
+    /** Reads what {@code PlanJson} wrote. */
+    static ToldPlan read(String json) {
+        try {
+            return of(JSON.readTree(json));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static ToldPlan of(JsonNode root) {
+        List<Segment> mitres = new ArrayList<>();
+        List<Segment> seams = new ArrayList<>();
+        root.at("/quilt/cornerSeams").forEach(s -> mitres.add(segment(s)));
+        seams.addAll(mitres);
+        seams.addAll(ring(root.at("/quilt/body")));
+        seams.addAll(ring(root.at("/quilt/outer")));
+        Map<String, Run> runs = new HashMap<>();
+        Map<String, Mark> marks = new HashMap<>();
+        List<Step> steps = new ArrayList<>();
+        for (JsonNode node : root.get("runs")) {
+            double turned = Math.toRadians(node.get("rotationDegrees").asDouble());
+            Run run = new Run(
+                    node.get("id").asText(),
+                    node.get("group").asText(),
+                    point(node.get("origin")),
+                    Point.direction(turned),
+                    node.get("length").asDouble(),
+                    node.get("depth").asDouble());
+            runs.put(run.id(), run);
+            seams.add(run.edge(false));
+            if (run.group().startsWith("strip")) {
+                seams.add(run.edge(true));
+            }
+            // What is drawn before the first stitch is to be seen as seams are.
+            node.get("chalkLines").forEach(c -> seams.add(segment(c.get("line"))));
+            for (JsonNode m : node.get("marks")) {
+                marks.put(
+                        m.get("id").asText(),
+                        new Mark(
+                                m.get("id").asText(),
+                                run.id(),
+                                point(m.get("place")),
+                                m.get("by").asText(),
+                                m.get("stage").asText(),
+                                text(m, "afterPass"),
+                                m.path("ofMotif").asInt()));
+            }
+            for (JsonNode corner : root.get("corners")) {
+                if (corner.get("atLeftEndOf").asText().equals(run.id())) {
+                    steps(corner, run.id(), steps);
+                }
+            }
+            steps(node, run.id(), steps);
+        }
+        return new ToldPlan(root.at("/machine/footRadius").asDouble(), seams, mitres, runs, marks, steps);
+    }
+
+    private static void steps(JsonNode of, String run, List<Step> steps) {
+        Map<String, Integer> layers = new HashMap<>();
+        of.get("stitchLines")
+                .forEach(line ->
+                        layers.put(line.get("id").asText(), line.get("layer").asInt()));
+        for (JsonNode p : of.get("placements")) {
+            JsonNode pose = p.get("pose");
+            JsonNode on = p.get("registration");
+            String line = p.get("lineId").asText();
+            steps.add(new Step(
+                    p.get("id").asText(),
+                    line,
+                    run,
+                    layers.get(line),
+                    p.get("part").asInt(),
+                    p.get("parts").asInt(),
+                    p.get("template").asText(),
+                    p.get("guide").asText(),
+                    new Pose(
+                            point(pose.get("position")),
+                            Math.toRadians(pose.get("rotationDegrees").asDouble()),
+                            pose.path("faceDown").asBoolean()),
+                    new On(
+                            on.get("kind").asText(),
+                            on.get("on").asText(),
+                            number(on, "line"),
+                            number(on, "belowEdgeCrown"),
+                            number(on, "fromEdge"),
+                            number(on, "angleDegrees"),
+                            number(on, "tapeBelowPoints"),
+                            text(on, "centreLineOn"),
+                            text(on, "mark"),
+                            on.path("legOnSeam").asBoolean()),
+                    new End(text(p, "startMark"), text(p, "startShownBy")),
+                    new End(text(p, "endMark"), text(p, "endShownBy")),
+                    path(p.get("curves"))));
+        }
+    }
+
+    private static List<Segment> ring(JsonNode corners) {
+        List<Segment> sides = new ArrayList<>();
+        for (int i = 0; i < corners.size(); i++) {
+            sides.add(new Segment(point(corners.get(i)), point(corners.get((i + 1) % corners.size()))));
+        }
+        return sides;
+    }
+
+    private static Segment segment(JsonNode ends) {
+        return new Segment(point(ends.get(0)), point(ends.get(1)));
+    }
+
+    private static Point point(JsonNode node) {
+        return new Point(node.get(0).asDouble(), node.get(1).asDouble());
+    }
+
+    private static Optional<String> text(JsonNode node, String field) {
+        return Optional.ofNullable(node.get(field)).map(JsonNode::asText);
+    }
+
+    private static OptionalDouble number(JsonNode node, String field) {
+        return node.has(field) ? OptionalDouble.of(node.get(field).asDouble()) : OptionalDouble.empty();
+    }
+
+    /** Nine decimals are written, so curves are taken one by one rather than joined. */
+    private static Path path(JsonNode curves) {
+        List<Curve> all = new ArrayList<>();
+        for (JsonNode c : curves) {
+            all.add(
+                    c.get("kind").asText().equals("arc")
+                            ? new Arc(
+                                    point(c.get("centre")),
+                                    c.get("radius").asDouble(),
+                                    Math.toRadians(c.get("startAngleDegrees").asDouble()),
+                                    Math.toRadians(c.get("sweepDegrees").asDouble()))
+                            : new Segment(point(c.get("start")), point(c.get("end"))));
+        }
+        return new Path(all);
+    }
+}
