@@ -100,7 +100,7 @@ record LaidPiece(Routed routed, List<Mark> marks) {
 
         private Registration registration(Registration registration) {
             if (registration instanceof Registration.OnSeam on) {
-                return new Registration.OnSeam(on.what(), on.far(), on.centre().map(this::mark));
+                return new Registration.OnSeam(on.what(), on.far(), on.centre().map(this::mark), on.engraved());
             }
             if (registration instanceof Registration.OnStitching on) {
                 return new Registration.OnStitching(on.lineId().on(to), on.fromEdge(), on.engraved());

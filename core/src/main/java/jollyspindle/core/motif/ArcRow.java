@@ -219,7 +219,8 @@ final class ArcRow {
         Arc piece = whole ? arc : arc.piece(from, to);
         // A piece of an arc that goes on in one upright placement does so, too.
         Registration registration = fit.parts() == 1 || whole
-                ? new Registration.OnSeam(register(template, fit.segment().height()), space.hanging(), centre)
+                ? new Registration.OnSeam(
+                        register(template, fit.segment().height()), space.hanging(), centre, template.centreLine())
                 : new Registration.FootOnBothMarks();
         List<StitchLine> lines = laying.stitch(
                 new PlacementBuilder.Naming(Stitched.ARC, arcs, 0, passes),
@@ -321,7 +322,8 @@ final class ArcRow {
                         arc.line().number(),
                         space.place(arc.crownAlong(), base + arc.segment().height()),
                         new Mark.After(Mark.Pass.FIRST_LINES, laying.number()));
-        return new Registration.OnSeam(register(template, rise), space.hanging(), Optional.of(crown));
+        return new Registration.OnSeam(
+                register(template, rise), space.hanging(), Optional.of(crown), template.centreLine());
     }
 
     /** How near a lowered line comes to the one above it, at its feet. */

@@ -30,6 +30,9 @@ import java.util.OptionalDouble;
 /** What a corner's motif is laid out in and with, and what comes of it. */
 final class CornerContext {
 
+    /** A line that lies so far beside a seam, in inches, doesn't lie on it. */
+    private static final double SEEN = 1.0 / 1024;
+
     final CornerSpace space;
     final CornerDesign design;
     final EdgeCatalog tools;
@@ -162,10 +165,27 @@ final class CornerContext {
                 PlacementBuilder.Naming.of(Stitched.CORNER_ARC, 1),
                 arc,
                 tool,
-                new Registration.OnMitre(),
+                astride(arc),
                 LineEnd.at(start),
                 LineEnd.at(end),
                 PlacementBuilder.Turn.MARKED);
+    }
+
+    /**
+     * What the template is laid on for an arc astride the mitre: its centre line, if it has one, lies on the seam there, and the
+     * arc takes one placement; else the foot alone tells, over both marks.
+     */
+    Registration astride(Arc arc) {
+        StitchingEdge.Round edge = tool().orElseThrow();
+        Point mitre = space.outer().minus(space.inner()).unit();
+        boolean onMitre = space.corners() == Corners.MITRED
+                && Math.abs(arc.centre().minus(space.inner()).cross(mitre)) < SEEN
+                && Math.abs(arc.at(0.5).minus(space.inner()).cross(mitre)) < SEEN;
+        return onMitre
+                        && this.arc.filter(ArcTemplate::centreLine).isPresent()
+                        && Math.abs(arc.sweep()) <= edge.usable() + Tolerances.ROUNDING
+                ? new Registration.OnMitre()
+                : new Registration.FootOnBothMarks();
     }
 
     /** How far an arc passes the limits of stitching at most, in inches. */

@@ -7,7 +7,6 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
-import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
@@ -111,7 +110,7 @@ final class MitreArcLayout {
                 PlacementBuilder.Naming.of(Stitched.CORNER_ARC, 1),
                 line,
                 tool,
-                new Registration.OnMitre(),
+                corner.astride(line),
                 LineEnd.at(from),
                 LineEnd.at(to),
                 PlacementBuilder.Turn.MARKED);

@@ -21,11 +21,12 @@ public sealed interface Registration {
      * @param what of the template
      * @param far whether that is the run's outer edge and not its seam
      * @param centre the mark that the template's centre line lies on besides, where the ends of the line don't tell
+     * @param engraved whether the template has a centre line; otherwise tape is stuck on for one
      */
-    record OnSeam(SeamRegister what, boolean far, Optional<Mark> centre) implements Registration {
+    record OnSeam(SeamRegister what, boolean far, Optional<Mark> centre, boolean engraved) implements Registration {
         @Override
         public Registration with(UnaryOperator<Mark> exchanged) {
-            return new OnSeam(what, far, centre.map(exchanged));
+            return new OnSeam(what, far, centre.map(exchanged), engraved);
         }
     }
 

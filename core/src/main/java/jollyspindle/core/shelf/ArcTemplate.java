@@ -24,6 +24,7 @@ import java.util.Optional;
  * @param edgeRadius of the acrylic, in inches; not over 0 if its label makes no sense: {@link #difficulty} tells
  * @param usableSweep how much of the edge a foot can follow for one arc, in radians, centred on the crown; at most π
  * @param riseLines the engraved ones, from the crown down
+ * @param centreLine whether its centre line is engraved
  * @param cut the whole template, in this edge's frame
  * @param thickness of the acrylic, in inches
  */
@@ -35,6 +36,7 @@ public record ArcTemplate(
         double edgeRadius,
         double usableSweep,
         List<RiseLine> riseLines,
+        boolean centreLine,
         Cut cut,
         double thickness) {
 
@@ -60,6 +62,7 @@ public record ArcTemplate(
                         edgeRadius,
                         Math.PI,
                         List.of(),
+                        isCentred(template),
                         cut,
                         template.material().thickness()));
     }
@@ -90,8 +93,13 @@ public record ArcTemplate(
                 round.radius(),
                 Math.min(Math.PI, round.sweep()),
                 lines,
+                isCentred(template),
                 moved,
                 template.material().thickness());
+    }
+
+    private static boolean isCentred(Template template) {
+        return template.lines().stream().anyMatch(line -> line.kind() == EngravedLine.Kind.CENTRE);
     }
 
     /** The radius the needle stitches with this machine's foot, in inches: the edge's offset by the foot's radius. */

@@ -318,9 +318,9 @@ public final class PlanJson {
         if (placement.registration() instanceof Registration.OnSeam on) {
             registration.put("on", placement.region().code() + (on.far() ? "-outer-edge" : "-seam"));
             register(registration, on.what());
-            on.centre()
-                    .ifPresent(
-                            mark -> registration.put("centreLineOn", mark.id().code()));
+            on.centre().ifPresent(mark -> registration
+                    .put("centreLineOn", mark.id().code())
+                    .put("centreLine", on.engraved() ? "engraved" : "tape"));
         } else {
             otherRegistration(registration, placement);
         }

@@ -223,10 +223,15 @@ final class Referee {
     /** The template's centre line, where one is engraved, passes a place or lies on a straight line. */
     private List<double[]> centreLine(ToldPlan.Step step, Predicate<Point> on, Optional<ToldPlan.Mark> mark) {
         Template template = templates.get(step.template());
-        List<Path> lines = template.lines().stream()
-                .filter(l -> l.kind() == EngravedLine.Kind.CENTRE)
-                .flatMap(l -> template.strokes(l).stream())
-                .toList();
+        double middle = guide(step).round().map(r -> r.centre().x()).orElse(0.0);
+        List<Path> lines = step.on().centreTaped()
+                ? cut(step).chords(new Point(middle, 0), new Point(0, 1), false).stream()
+                        .map(s -> Path.of(s))
+                        .toList()
+                : template.lines().stream()
+                        .filter(l -> l.kind() == EngravedLine.Kind.CENTRE)
+                        .flatMap(l -> template.strokes(l).stream())
+                        .toList();
         if (lines.isEmpty()) {
             complain(Fault.NOT_ON_TEMPLATE, step, "a centre line");
             return List.of();

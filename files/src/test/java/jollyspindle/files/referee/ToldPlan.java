@@ -58,6 +58,7 @@ record ToldPlan(
             OptionalDouble angle,
             OptionalDouble tapeBelowPoints,
             Optional<String> centreLineOn,
+            boolean centreTaped,
             Optional<String> mark,
             boolean legOnSeam) {}
 
@@ -170,6 +171,7 @@ record ToldPlan(
                             number(on, "angleDegrees"),
                             number(on, "tapeBelowPoints"),
                             text(on, "centreLineOn"),
+                            text(on, "centreLine").equals(Optional.of("tape")),
                             text(on, "mark"),
                             on.path("legOnSeam").asBoolean()),
                     new End(text(p, "startMark"), text(p, "startShownBy")),
