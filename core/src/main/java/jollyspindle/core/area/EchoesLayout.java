@@ -136,7 +136,7 @@ final class EchoesLayout {
             return List.of();
         }
         double fromEdge = motif.spacing() - there.tools().machine().footRadius();
-        boolean engraved = tool.get().parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) <= Tolerances.CHALK);
+        boolean engraved = LayoutContext.engraved(tool.get(), fromEdge);
         // The corner of the line before shows where this one turns; only the first needs marks.
         Function<Point, LineEnd> corner = p -> before.isEmpty() || fromEdge < 0
                 ? there.marked(Mark.Kind.TURN, p)

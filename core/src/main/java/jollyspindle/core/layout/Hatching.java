@@ -107,7 +107,7 @@ public final class Hatching {
     private Optional<StitchLine> beside(Curve line, double spacing, double fromEdge) {
         return tool instanceof StitchingEdge.Straight && fromEdge >= 0
                 ? before.stream()
-                        .filter(l -> l.path().distance(line.at(0.5)) < NEAR * spacing)
+                        .filter(l -> l.path().distance(line.at(0.5)) < NEAR * spacing && LayoutContext.isAlong(l, line))
                         .findFirst()
                 : Optional.empty();
     }

@@ -9,17 +9,23 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.Marker;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 
 /** What every motif works with while it is laid out, whatever it is laid out in. */
 public abstract class LayoutContext {
+
+    /** A template that is laid on a line lies along so much of it, in inches, or it isn't held (common practice, no source). */
+    private static final double LONG_ENOUGH = 0.5;
 
     /** Shorter pieces than this, in inches, are left out: a stitch or two. */
     public static final double SHORTEST = 1.0 / 8;
@@ -135,7 +141,36 @@ public abstract class LayoutContext {
     /** Whether a line is engraved at a distance from a straight edge, in inches. */
     public static boolean engraved(StitchingEdge tool, double fromEdge) {
         return tool instanceof StitchingEdge.Straight straight
-                && straight.parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) <= Tolerances.CHALK);
+                && straight.parallels().stream().anyMatch(d -> Math.abs(d - fromEdge) <= Tolerances.ON_LINE);
+    }
+
+    /**
+     * The spacing of lines that are laid beside each other where nothing else hangs on it: what the edge itself or a line engraved
+     * beside it gives, if that is as near as chalk is thick; else as it is wished. In inches.
+     */
+    public final double echoed(StitchingEdge.Straight tool, double wished) {
+        double foot = machine().footRadius();
+        return DoubleStream.concat(
+                        DoubleStream.of(foot), tool.parallels().stream().mapToDouble(d -> foot + d))
+                .filter(spacing -> Math.abs(spacing - wished) <= Tolerances.CHALK)
+                .boxed()
+                .min(Comparator.comparingDouble(spacing -> Math.abs(spacing - wished)))
+                .orElse(wished);
+    }
+
+    /** Whether a line runs along one that is stitched far enough for the template to be laid on that one. */
+    public static boolean isAlong(StitchLine stitched, Curve line) {
+        Point way = line.direction(0.5);
+        Point from = line.start();
+        double length = line.length();
+        double least = Double.POSITIVE_INFINITY;
+        double most = Double.NEGATIVE_INFINITY;
+        for (Point end : List.of(stitched.path().start(), stitched.path().end())) {
+            double along = Math.max(0, Math.min(length, end.minus(from).dot(way)));
+            least = Math.min(least, along);
+            most = Math.max(most, along);
+        }
+        return most - least >= Math.min(LONG_ENOUGH, length / 4);
     }
 
     // --- places ----------------------------------------------------------------------------------------------------

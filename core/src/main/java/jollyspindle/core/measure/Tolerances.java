@@ -30,5 +30,8 @@ public final class Tolerances {
     /** A difference that isn't worth a word, in inches: half of the finest fraction that lengths are told in. */
     public static final double UNSAID = 1.0 / 128;
 
+    /** A line of the template that lies so far beside a line on the cloth, in inches, doesn't lie on it. */
+    public static final double ON_LINE = 1.0 / 1024;
+
     private Tolerances() {}
 }

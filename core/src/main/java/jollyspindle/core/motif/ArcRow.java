@@ -313,7 +313,7 @@ final class ArcRow {
         boolean covers = template.edge() == ArcEdge.CONCAVE;
         if (inner != Motif.Inner.LOWERED && covers && fromEdge > -Tolerances.ROUNDING) {
             boolean engraved = laying.tools().parallels(template).stream()
-                    .anyMatch(d -> Math.abs(d - fromEdge) <= Tolerances.CHALK);
+                    .anyMatch(d -> Math.abs(d - fromEdge) <= Tolerances.ON_LINE);
             return new Registration.OnStitching(arc.line().id(), Math.max(0, fromEdge), engraved);
         }
         Mark crown = laying.marker()

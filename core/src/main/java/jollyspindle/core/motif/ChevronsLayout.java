@@ -134,6 +134,7 @@ final class ChevronsLayout {
     private final RunSpace space;
     private final Motif.Chevrons motif;
     private StitchingEdge.Straight straight;
+    private double spacing;
     private Optional<StitchingEdge.Round> corner = Optional.empty();
 
     ChevronsLayout(RunContext laying, Motif.Chevrons motif) {
@@ -159,6 +160,10 @@ final class ChevronsLayout {
             return;
         }
         straight = found.get();
+        spacing = laying.echoed(straight, motif.spacing());
+        if (motif.lines() > 1 && Math.abs(spacing - motif.spacing()) > Tolerances.UNSAID) {
+            laying.tell(new MotifDiagnostic.Spacing(motif.spacing(), spacing));
+        }
         if (motif.rounding() > 0) {
             corner = laying.tools().round(motif.rounding());
             if (corner.isEmpty()) {
@@ -193,8 +198,8 @@ final class ChevronsLayout {
         StitchLine before = null;
         for (int line = 0; line < motif.lines(); line++) {
             List<Point> corners = motif.points() == Motif.Points.PEAKS
-                    ? peak(cell, height, line * motif.spacing())
-                    : box(cell, height, line * motif.spacing());
+                    ? peak(cell, height, line * spacing)
+                    : box(cell, height, line * spacing);
             if (half && !corners.isEmpty()) {
                 corners = halved(corners, index == 0, cell.middle());
             }
@@ -299,7 +304,7 @@ final class ChevronsLayout {
 
     private StitchLine stitch(Path path, int index, int number, int line, StitchLine before) {
         List<PlacementBuilder.Piece> pieces = new ArrayList<>();
-        double fromEdge = motif.spacing() - laying.machine().footRadius();
+        double fromEdge = spacing - laying.machine().footRadius();
         boolean beside = before != null && fromEdge >= 0;
         List<Curve> curves = path.curves();
         LineEnd start = beside ? laying.shown(path.start()) : LineEnd.at(mark(path.start(), index));

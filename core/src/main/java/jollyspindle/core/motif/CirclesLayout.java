@@ -152,13 +152,14 @@ final class CirclesLayout {
             left -= turns;
             Arc arc = space.placed(new Arc(centre, radius, at, way * turns * Math.PI));
             at += way * turns * Math.PI;
-            pieces.add(
-                    new PlacementBuilder.Piece(arc, tool, registration, LineEnd.at(arc.end(), LineEnd.ShownBy.NEEDLE)));
+            // What has been once round ends on itself.
+            LineEnd.ShownBy by = left == 0 ? LineEnd.ShownBy.STITCHING : LineEnd.ShownBy.NEEDLE;
+            pieces.add(new PlacementBuilder.Piece(arc, tool, registration, LineEnd.at(arc.end(), by)));
         }
         laying.stitch(
                 PlacementBuilder.Naming.of(Stitched.CIRCLE, number),
                 pieces,
-                number == 1 ? LineEnd.at(west, LineEnd.ShownBy.NEEDLE) : laying.shown(west),
+                LineEnd.at(west, LineEnd.ShownBy.MIDDLE_LINE),
                 PlacementBuilder.Turn.ABOUT_CENTRE);
         if (motif.swirl()) {
             swirl(centre, radius, number, leavesOpposite ? east : west, way);

@@ -30,9 +30,6 @@ import java.util.OptionalDouble;
 /** What a corner's motif is laid out in and with, and what comes of it. */
 final class CornerContext {
 
-    /** A line that lies so far beside a seam, in inches, doesn't lie on it. */
-    private static final double SEEN = 1.0 / 1024;
-
     final CornerSpace space;
     final CornerDesign design;
     final EdgeCatalog tools;
@@ -179,8 +176,8 @@ final class CornerContext {
         StitchingEdge.Round edge = tool().orElseThrow();
         Point mitre = space.outer().minus(space.inner()).unit();
         boolean onMitre = space.corners() == Corners.MITRED
-                && Math.abs(arc.centre().minus(space.inner()).cross(mitre)) < SEEN
-                && Math.abs(arc.at(0.5).minus(space.inner()).cross(mitre)) < SEEN;
+                && Math.abs(arc.centre().minus(space.inner()).cross(mitre)) < Tolerances.ON_LINE
+                && Math.abs(arc.at(0.5).minus(space.inner()).cross(mitre)) < Tolerances.ON_LINE;
         return onMitre
                         && this.arc.filter(ArcTemplate::centreLine).isPresent()
                         && Math.abs(arc.sweep()) <= edge.usable() + Tolerances.ROUNDING

@@ -186,7 +186,7 @@ final class FansLayout {
             Mark pivot = inside
                     ? up == 0 ? pivot(along) : laying.later(Mark.Kind.PIVOT, centre, Mark.Pass.ROW_BELOW)
                     : laying.marker().next(Mark.Kind.PIVOT, centre, Mark.Stage.LOADED);
-            FanHolds holds = FanHolds.of(set, wholes.get(0), all, up == 0);
+            FanHolds holds = FanHolds.of(set, wholes.get(0), all, up == 0 && space.isOnSeam());
             for (int b = 0; b < blades.size(); b++) {
                 for (Arc piece : kept.get(b)) {
                     stitch(b, piece, blades.get(b), holds, pivot);

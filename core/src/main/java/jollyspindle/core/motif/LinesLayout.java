@@ -128,8 +128,9 @@ final class LinesLayout {
 
     private Optional<StitchLine> beside(List<StitchLine> before, Segment line, double spacing) {
         return before.stream()
-                .filter(l ->
-                        spacing >= laying.machine().footRadius() && l.path().distance(line.at(0.5)) < 1.6 * spacing)
+                .filter(l -> spacing >= laying.machine().footRadius()
+                        && l.path().distance(line.at(0.5)) < 1.6 * spacing
+                        && LayoutContext.isAlong(l, line))
                 .findFirst();
     }
 

@@ -103,6 +103,11 @@ record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, List<Figu
                         .isPresent();
     }
 
+    /** Whether what stands in it stands on a seam, and not on the limit of stitching. */
+    boolean isOnSeam() {
+        return hanging ? frame.reserve() == 0 : frame.clearance() == 0;
+    }
+
     double length() {
         return frame.length();
     }

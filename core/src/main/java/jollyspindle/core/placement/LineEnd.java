@@ -34,7 +34,9 @@ public record LineEnd(Point place, ShownBy shownBy, Optional<Mark> mark) {
         RUN_END,
         /** The seam or fold in the corner, where two borders meet. */
         MITRE,
-        /** A line that has been stitched before. */
+        /** A line drawn along the middle of the run. */
+        MIDDLE_LINE,
+        /** A line that has been stitched before, or this one where it crosses itself. */
         STITCHING,
         /** A small circle about the centre, on which lines stop. */
         STOP_CIRCLE,

@@ -32,6 +32,8 @@ public record ChalkLine(RunId run, Which which, Segment line, TapeReading readin
         LIMIT,
         /** Along the whole run, where the motif stands before the seam. */
         CLEARANCE,
+        /** Along the whole run, through the middles of what stands there. */
+        MIDDLE,
         /** From the left end of the seam square across the run. */
         LEFT_END,
         /** From the right end of the seam square across the run. */
@@ -72,12 +74,17 @@ public record ChalkLine(RunId run, Which which, Segment line, TapeReading readin
     }
 
     private static ChalkLine of(Which which, RunFrame frame, TapeScale tape) {
-        double across = which == Which.LIMIT ? frame.depth() - frame.reserve() : frame.clearance();
+        double across =
+                switch (which) {
+                    case LIMIT -> frame.depth() - frame.reserve();
+                    case MIDDLE -> frame.clearance() + frame.room() / 2;
+                    case CLEARANCE, LEFT_END, RIGHT_END, LEFT_ON, RIGHT_ON -> frame.clearance();
+                };
         // A border's limit meets its neighbours' in the corners.
         double on = frame.id().side().isPresent() && which == Which.LIMIT ? across : 0;
         double length = frame.length();
         return switch (which) {
-            case LIMIT, CLEARANCE ->
+            case LIMIT, CLEARANCE, MIDDLE ->
                 of(which, frame, new Point(-on, across), new Point(length + on, across), across, tape);
             case LEFT_END -> of(which, frame, new Point(0, 0), new Point(0, frame.depth()), 0, tape);
             case RIGHT_END -> of(which, frame, new Point(length, 0), new Point(length, frame.depth()), length, tape);
@@ -98,7 +105,7 @@ public record ChalkLine(RunId run, Which which, Segment line, TapeReading readin
     private static boolean isToBeDrawn(LineEnd end, RunFrame frame, QuiltShape shape) {
         boolean seen =
                 switch (end.shownBy()) {
-                    case SEAM, FAR_EDGE, RUN_END -> false;
+                    case SEAM, FAR_EDGE, RUN_END, MIDDLE_LINE -> false;
                     case MARK, KEPT_CLEAR, MITRE, STITCHING, STOP_CIRCLE, TEMPLATE, NEEDLE -> true;
                 };
         return !seen

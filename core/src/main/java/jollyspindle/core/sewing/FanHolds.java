@@ -71,9 +71,10 @@ public final class FanHolds {
                 onDitch.centre(), ditch, sign, holds(from, to, reach, legs ? fan.legAngle() / 2 : Double.NaN));
     }
 
+    /** From a quarter of a turn before the ditch to three quarters after it: blades begin and end far from either. */
     private static double angle(double angle, double ditch, int sign) {
         double turned = sign * (angle - ditch);
-        return turned - 2 * Math.PI * Math.rint(turned / (2 * Math.PI));
+        return turned - 2 * Math.PI * Math.floor((turned + Math.PI / 2) / (2 * Math.PI));
     }
 
     /** As few as cover all from one angle to another, evenly over it; with a leg on the ditch where that takes no more. */

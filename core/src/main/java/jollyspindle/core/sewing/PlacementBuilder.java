@@ -197,7 +197,10 @@ public final class PlacementBuilder {
                         at,
                         next,
                         Path.of(curve)));
-                at = next;
+                // Where the edge ended, the needle waits for the template.
+                at = next.shownBy() == LineEnd.ShownBy.TEMPLATE
+                        ? LineEnd.at(next.place(), LineEnd.ShownBy.NEEDLE)
+                        : next;
             }
         }
         return line;

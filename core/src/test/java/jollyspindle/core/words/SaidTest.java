@@ -33,6 +33,7 @@ class SaidTest {
 
     /** Asked for by a name that is put together: this, then a constant's lasting name or a number. */
     private static final Set<String> PUT_TOGETHER = Set.of(
+            "chalk-line",
             "start-corner",
             "side-of",
             "square.sides",

@@ -28,7 +28,7 @@ final class Referee {
     private static final double ON = 1e-3;
 
     /** Along curves, places are looked at so many times. */
-    private static final int LOOKS = 24;
+    private static final int LOOKS = 100;
 
     /** What is wrong with what is told. */
     enum Fault {
@@ -138,7 +138,9 @@ final class Referee {
     private List<double[]> laid(ToldPlan.Step step) {
         ToldPlan.On on = step.on();
         List<double[]> held = new ArrayList<>();
-        on.centreLineOn().ifPresent(id -> held.addAll(centreLine(step, p -> true, Optional.of(mark(step, id)))));
+        on.centreLineOn()
+                .map(id -> mark(step, id))
+                .ifPresent(mark -> held.addAll(centreLine(step, p -> true, Optional.of(mark))));
         switch (on.kind()) {
             case "engraved-line" -> held.addAll(on.fromEdge().isPresent() ? alongStitching(step) : lineOnEdge(step));
             case "tape-on-back" -> held.addAll(on.fromEdge().isPresent() ? alongStitching(step) : lineOnEdge(step));
@@ -182,10 +184,15 @@ final class Referee {
             complain(Fault.NOT_ON_TEMPLATE, step, step.on().toString());
             return List.of();
         }
-        return onStraight(step, lines, edge(step));
+        return onStraight(step, lines, edge(step), step.on().off());
     }
 
-    private List<double[]> onStraight(ToldPlan.Step step, List<Path> own, Segment line) {
+    /**
+     * Something straight on the template lies on a straight line.
+     *
+     * @param told how far beside it is told to lie
+     */
+    private List<double[]> onStraight(ToldPlan.Step step, List<Path> own, Segment line, double told) {
         Point along = line.to().minus(line.from()).unit();
         List<double[]> held = new ArrayList<>();
         double off = 0;
@@ -195,11 +202,11 @@ final class Referee {
                 held.add(row(step, p, along.turnedLeft()));
             }
         }
-        if (off > ON) {
+        if (Math.abs(off - Math.abs(told)) > ON) {
             complain(
                     Fault.BESIDE,
                     step,
-                    step.on().kind() + " lies " + off + " off " + step.on().on());
+                    step.on().kind() + " lies " + off + " off " + step.on().on() + ", told " + told);
         }
         return held;
     }
@@ -303,7 +310,7 @@ final class Referee {
                 longest = Math.max(longest, first.distance(p));
             }
         }
-        double wanted = Math.min(0.5, step.path().length() / 4);
+        double wanted = Math.min(0.4, step.path().length() / 5);
         if (longest < wanted) {
             complain(
                     Fault.BESIDE,
@@ -355,7 +362,7 @@ final class Referee {
             complain(Fault.NOT_ON_TEMPLATE, step, "tape " + below + " below the points");
             return List.of();
         }
-        List<double[]> held = new ArrayList<>(onStraight(step, tape, edge(step)));
+        List<double[]> held = new ArrayList<>(onStraight(step, tape, edge(step), 0));
         if (mark != null) {
             Point along = plan.runs().get(step.run()).along();
             held.add(row(step, mark.place(), along));
@@ -399,7 +406,16 @@ final class Referee {
                         && step.parts() > 1
                         && step.end().shownBy().equals(Optional.of("needle")))
                 .isPresent();
-        return goesOn || isSeen(step, step.path().end(), step.end());
+        return goesOn
+                || step.end().shownBy().equals(Optional.of("stitching")) && comesBack(step.path())
+                || isSeen(step, step.path().end(), step.end());
+    }
+
+    /** Whether a line ends on its own beginning. */
+    private static boolean comesBack(Path path) {
+        List<Curve> curves = path.curves();
+        Curve last = curves.get(curves.size() - 1);
+        return curves.stream().anyMatch(c -> (c == last ? c.piece(0, 0.5) : c).distance(path.end()) < ON);
     }
 
     private boolean isSeen(ToldPlan.Step step, Point at, ToldPlan.End told) {
@@ -408,7 +424,8 @@ final class Referee {
             return mark != null && isMade(mark) && mark.place().distance(at) < ON;
         }
         return switch (told.shownBy().orElseThrow()) {
-            case "seam", "far-edge", "run-end", "mitre" -> plan.seams().stream().anyMatch(s -> s.distance(at) < ON);
+            case "seam", "far-edge", "run-end", "mitre", "middle-line" ->
+                plan.seams().stream().anyMatch(s -> s.distance(at) < ON);
             case "stitching" -> stitched.values().stream().flatMap(List::stream).anyMatch(path -> path.passes(at, ON));
             case "template" -> isOwnEnd(step, at);
             default -> false;

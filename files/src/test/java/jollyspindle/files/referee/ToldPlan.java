@@ -17,6 +17,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 
 /**
  * What a plan tells of borders and strips, as a foreign program reads it from the plan's JSON.
@@ -46,13 +48,27 @@ record ToldPlan(
     }
 
     /** A mark: where, how and when it is made. */
-    record Mark(String id, String run, Point place, String by, String stage, Optional<String> afterPass, int ofMotif) {}
+    record Mark(
+            String id,
+            String kind,
+            String run,
+            Point place,
+            String by,
+            String stage,
+            Optional<String> afterPass,
+            int ofMotif) {
+
+        Mark made(String other, String after, int motif) {
+            return new Mark(id, kind, run, place, by, other, Optional.of(after), motif);
+        }
+    }
 
     /** What the template is laid on, field by field; what isn't told is empty. */
     record On(
             String kind,
             String on,
             OptionalDouble line,
+            double off,
             OptionalDouble belowEdgeCrown,
             OptionalDouble fromEdge,
             OptionalDouble angle,
@@ -60,7 +76,59 @@ record ToldPlan(
             Optional<String> centreLineOn,
             boolean centreTaped,
             Optional<String> mark,
-            boolean legOnSeam) {}
+            boolean legOnSeam) {
+
+        /** The same with tape so much further from the crown, in inches. */
+        On lower(double by) {
+            OptionalDouble lower =
+                    belowEdgeCrown.isPresent() ? OptionalDouble.of(belowEdgeCrown.getAsDouble() + by) : belowEdgeCrown;
+            return new On(
+                    kind,
+                    on,
+                    line,
+                    off,
+                    lower,
+                    fromEdge,
+                    angle,
+                    tapeBelowPoints,
+                    centreLineOn,
+                    centreTaped,
+                    mark,
+                    legOnSeam);
+        }
+
+        On centred(boolean taped) {
+            return new On(
+                    kind,
+                    on,
+                    line,
+                    off,
+                    belowEdgeCrown,
+                    fromEdge,
+                    angle,
+                    tapeBelowPoints,
+                    centreLineOn,
+                    taped,
+                    mark,
+                    legOnSeam);
+        }
+
+        On withLeg(boolean other) {
+            return new On(
+                    kind,
+                    on,
+                    line,
+                    off,
+                    belowEdgeCrown,
+                    fromEdge,
+                    angle,
+                    tapeBelowPoints,
+                    centreLineOn,
+                    centreTaped,
+                    mark,
+                    other);
+        }
+    }
 
     /** Where a placement starts or ends: at a mark, or at what shows the place. */
     record End(Optional<String> mark, Optional<String> shownBy) {}
@@ -79,7 +147,40 @@ record ToldPlan(
             On on,
             End start,
             End end,
-            Path path) {}
+            Path path) {
+
+        /** The same with the template turned, in radians. */
+        Step turned(double by) {
+            Pose other = new Pose(pose.position(), pose.rotation() + by, pose.over());
+            return new Step(id, lineId, run, layer, part, parts, template, guide, other, on, start, end, path);
+        }
+
+        Step with(On other) {
+            return new Step(id, lineId, run, layer, part, parts, template, guide, pose, other, start, end, path);
+        }
+    }
+
+    ToldPlan withoutMarks(Predicate<Mark> which) {
+        Map<String, Mark> left = new HashMap<>(marks);
+        left.values().removeIf(which);
+        return new ToldPlan(foot, seams, mitres, runs, left, steps);
+    }
+
+    ToldPlan withMarks(UnaryOperator<Mark> change) {
+        Map<String, Mark> changed = new HashMap<>(marks);
+        changed.replaceAll((id, mark) -> change.apply(mark));
+        return new ToldPlan(foot, seams, mitres, runs, changed, steps);
+    }
+
+    ToldPlan withoutSteps(Predicate<Step> which) {
+        return new ToldPlan(
+                foot,
+                seams,
+                mitres,
+                runs,
+                marks,
+                steps.stream().filter(which.negate()).toList());
+    }
 
     private static final ObjectMapper JSON = new ObjectMapper();
 
@@ -123,6 +224,7 @@ record ToldPlan(
                         m.get("id").asText(),
                         new Mark(
                                 m.get("id").asText(),
+                                m.get("kind").asText(),
                                 run.id(),
                                 point(m.get("place")),
                                 m.get("by").asText(),
@@ -166,6 +268,7 @@ record ToldPlan(
                             on.get("kind").asText(),
                             on.get("on").asText(),
                             number(on, "line"),
+                            on.path("stitchesHigherBy").asDouble(),
                             number(on, "belowEdgeCrown"),
                             number(on, "fromEdge"),
                             number(on, "angleDegrees"),

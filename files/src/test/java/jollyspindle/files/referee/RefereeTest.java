@@ -1,0 +1,179 @@
+package jollyspindle.files.referee;
+
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.motif.CornerDesign;
+import jollyspindle.core.motif.Design;
+import jollyspindle.core.motif.Layer;
+import jollyspindle.core.motif.Preset;
+import jollyspindle.core.plan.Planner;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.quilt.Corners;
+import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.GroupId;
+import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.StarterShelf;
+import jollyspindle.files.planjson.PlanJson;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+/** Whatever a border's plan tells can be done as it is told. */
+class RefereeTest {
+
+    private static final GroupId INNER = GroupId.border(1);
+
+    /** What isn't told truly yet; whatever is mended has to go from here. */
+    private static final Map<String, Set<Referee.Fault>> NOT_YET = Map.of(
+            // Echoes of sails are moved along the seam, and not beside the line that is stitched.
+            "sails", EnumSet.of(Referee.Fault.BESIDE));
+
+    private static QuiltJob job(Quilt quilt, Preset preset, CornerDesign corner, double foot) {
+        QuiltJob demo = DemoJob.heronWeir().withTemplates(StarterShelf.templates());
+        Layer before = demo.layout(INNER).design().layers().get(0);
+        return demo.withQuilt(quilt)
+                .withMachine(new Machine(foot))
+                .editing(INNER, l -> l.with(new Design(List.of(preset.layer(before)), Map.of(), corner, Map.of())));
+    }
+
+    private static Quilt quilt(double top, double left, double uneven, double depth, Corners corners) {
+        Quilt quilt = Quilt.unmeasured().with(corners);
+        double[] sides = {top, left, top + uneven, left - uneven};
+        for (Side side : Side.values()) {
+            quilt = quilt.with(Dimension.body(side), sides[side.ordinal()]).with(Dimension.depth(side), depth);
+        }
+        return quilt;
+    }
+
+    private static ToldPlan told(QuiltJob job) {
+        return ToldPlan.read(PlanJson.format(Planner.plan(job)));
+    }
+
+    private static List<Referee.Complaint> judged(QuiltJob job) {
+        return Referee.judge(told(job), job.templates());
+    }
+
+    private static Stream<Preset> presets() {
+        return Preset.all().stream();
+    }
+
+    static Stream<Arguments> borders() {
+        return presets().flatMap(preset -> Stream.of(CornerDesign.Kind.values())
+                .map(corner -> Arguments.of(preset.code(), preset, corner)));
+    }
+
+    @ParameterizedTest(name = "{0}, {2}")
+    @MethodSource("borders")
+    void eachMotifAndCornerCanBeDoneAsItIsTold(String code, Preset preset, CornerDesign.Kind corner) {
+        Set<Referee.Fault> faults = EnumSet.noneOf(Referee.Fault.class);
+        for (double foot : new double[] {0.245, 0.25, 0.262}) {
+            for (Corners corners :
+                    foot == 0.25 ? List.of(Corners.MITRED, Corners.CORNERSTONES) : List.of(Corners.MITRED)) {
+                QuiltJob job = job(quilt(61.5, 73.25, 0.125, 8, corners), preset, CornerDesign.of(corner), foot);
+                for (Referee.Complaint complaint : judged(job)) {
+                    faults.add(complaint.fault());
+                    assertThat(notYet(preset))
+                            .as("%s with foot %s: %s", corners, foot, complaint)
+                            .contains(complaint.fault());
+                }
+            }
+        }
+        assertThat(faults).as("what is mended is no excuse any more").isEqualTo(notYet(preset));
+    }
+
+    private static Set<Referee.Fault> notYet(Preset preset) {
+        return NOT_YET.getOrDefault(preset.code(), Set.of());
+    }
+
+    @Provide
+    Arbitrary<Preset> offered() {
+        return Arbitraries.of(Preset.all());
+    }
+
+    @Property(tries = 200)
+    void soItIsOnQuiltsOfAnySize(
+            @ForAll("offered") Preset preset,
+            @ForAll CornerDesign.Kind corner,
+            @ForAll Corners corners,
+            @ForAll @DoubleRange(min = 20, max = 100) double top,
+            @ForAll @DoubleRange(min = 20, max = 100) double left,
+            @ForAll @DoubleRange(min = -0.4, max = 0.4) double uneven,
+            @ForAll @DoubleRange(min = 3, max = 12) double depth,
+            @ForAll @DoubleRange(min = 0.2, max = 0.3) double foot) {
+        QuiltJob job = job(quilt(top, left, uneven, depth, corners), preset, CornerDesign.of(corner), foot);
+        assertThat(judged(job)).allMatch(c -> notYet(preset).contains(c.fault()));
+    }
+
+    // --- the referee itself ----------------------------------------------------------------------------------------
+
+    private static ToldPlan changed(ToldPlan plan, UnaryOperator<ToldPlan.Step> change) {
+        List<ToldPlan.Step> steps = plan.steps().stream().map(change).toList();
+        return new ToldPlan(plan.foot(), plan.seams(), plan.mitres(), plan.runs(), plan.marks(), steps);
+    }
+
+    private static Set<Referee.Fault> faults(ToldPlan plan) {
+        return Referee.judge(plan, StarterShelf.templates()).stream()
+                .map(Referee.Complaint::fault)
+                .collect(Collectors.toSet());
+    }
+
+    private static ToldPlan demo(String preset) {
+        Preset found =
+                presets().filter(p -> p.code().equals(preset)).findFirst().orElseThrow();
+        return told(job(DemoJob.heronWeir().quilt(), found, CornerDesign.of(CornerDesign.Kind.QUARTER_FAN), 0.25));
+    }
+
+    /** A pose turned by a degree, tape moved by a sixteenth, a mark left out, made too late or never used: all is seen. */
+    @Test
+    void whatIsToldWrongIsSeen() {
+        ToldPlan arcs = demo("nested-arcs");
+        assertThat(faults(arcs)).isEmpty();
+        assertThat(faults(changed(arcs, s -> s.turned(Math.toRadians(1))))).contains(Referee.Fault.BESIDE);
+        assertThat(faults(changed(arcs, s -> s.with(s.on().lower(1.0 / 16))))).contains(Referee.Fault.BESIDE);
+        assertThat(faults(arcs.withoutMarks(m -> m.kind().equals("valley"))))
+                .contains(Referee.Fault.START_UNSEEN, Referee.Fault.END_UNSEEN);
+        assertThat(faults(arcs.withoutMarks(m -> m.kind().equals("crown")))).contains(Referee.Fault.NOT_THERE);
+        assertThat(faults(arcs.withMarks(m -> m.made("stitched", "motifs-before", 1))))
+                .contains(Referee.Fault.NOT_THERE);
+        ToldPlan unmarked = arcs.withoutMarks(m -> m.kind().equals("valley"));
+        assertThat(faults(unmarked)).as("the seam alone lets it slide along").contains(Referee.Fault.LOOSE);
+        assertThat(faults(changed(arcs, s -> s.with(s.on().centred(false))))).contains(Referee.Fault.NOT_ON_TEMPLATE);
+        ToldPlan fans = demo("fans");
+        assertThat(faults(fans)).isEmpty();
+        assertThat(faults(changed(fans, s -> s.with(s.on().withLeg(true))))).contains(Referee.Fault.BESIDE);
+        ToldPlan lines = demo("leaning-lines");
+        assertThat(faults(lines)).isEmpty();
+        ToldPlan undrawn = new ToldPlan(
+                lines.foot(), lines.seams().subList(0, 8), lines.mitres(), lines.runs(), lines.marks(), lines.steps());
+        assertThat(faults(undrawn)).contains(Referee.Fault.END_UNSEEN);
+        ToldPlan peaks = demo("peaks");
+        assertThat(faults(peaks)).isEmpty();
+        List<ToldPlan.Step> reversed = new ArrayList<>(peaks.steps());
+        Collections.reverse(reversed);
+        assertThat(faults(new ToldPlan(
+                        peaks.foot(), peaks.seams(), peaks.mitres(), peaks.runs(), peaks.marks(), reversed)))
+                .contains(Referee.Fault.NOT_THERE);
+        assertThat(faults(arcs.withoutSteps(s -> s.on().centreLineOn().isPresent())))
+                .containsExactly(Referee.Fault.MARK_UNUSED);
+    }
+}
