@@ -8,7 +8,6 @@ import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
-import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 
@@ -54,14 +53,19 @@ public record ChalkLine(RunId run, Which which, Segment line, TapeReading readin
         return line.distance(place) < Tolerances.SAME_PLACE;
     }
 
-    /** Those that a run needs for what is stitched on it and in the corners at its ends. */
-    static List<ChalkLine> of(RunFrame frame, QuiltShape shape, List<Placement> placements, TapeScale tape) {
+    /**
+     * Those that a run needs.
+     *
+     * @param seams in the corners
+     * @param placements of what is stitched on it, and in the corners at its ends
+     */
+    static List<ChalkLine> of(RunFrame frame, List<Segment> seams, List<Placement> placements, TapeScale tape) {
         List<ChalkLine> all =
                 Stream.of(Which.values()).map(which -> of(which, frame, tape)).toList();
         List<ChalkLine> needed = new ArrayList<>();
         for (Placement placement : placements) {
             for (LineEnd end : List.of(placement.start(), placement.end())) {
-                if (isToBeDrawn(end, frame, shape)) {
+                if (isToBeDrawn(end, frame, seams)) {
                     all.stream()
                             .filter(line -> line.isOn(end.place()) && !needed.contains(line))
                             .findFirst()
@@ -102,14 +106,14 @@ public record ChalkLine(RunId run, Which which, Segment line, TapeReading readin
     }
 
     /** Whether a place is said to be seen and no seam and no edge of the cloth is there. */
-    private static boolean isToBeDrawn(LineEnd end, RunFrame frame, QuiltShape shape) {
+    private static boolean isToBeDrawn(LineEnd end, RunFrame frame, List<Segment> seams) {
         boolean seen =
                 switch (end.shownBy()) {
                     case SEAM, FAR_EDGE, RUN_END, MIDDLE_LINE -> false;
                     case MARK, KEPT_CLEAR, MITRE, STITCHING, STOP_CIRCLE, TEMPLATE, NEEDLE -> true;
                 };
         return !seen
-                && Stream.concat(shape.cornerSeams().stream(), Stream.of(edge(frame, 0), edge(frame, frame.depth())))
+                && Stream.concat(seams.stream(), Stream.of(edge(frame, 0), edge(frame, frame.depth())))
                         .noneMatch(seam -> seam.distance(end.place()) < Tolerances.SAME_PLACE);
     }
 

@@ -20,8 +20,9 @@ import java.util.Optional;
  * @param frame of the run
  * @param divided its cells, and what stands on them
  * @param laidOut lines, marks and placements
+ * @param chalkLines drawn before anything is stitched on it, or in the corners at its ends
  */
-public record RunPlan(RunFrame frame, DividedRun divided, LaidOut laidOut) {
+public record RunPlan(RunFrame frame, DividedRun divided, LaidOut laidOut, List<ChalkLine> chalkLines) {
 
     /**
      * Arcs of the run that are laid alike.

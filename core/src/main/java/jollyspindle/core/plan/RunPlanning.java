@@ -2,10 +2,13 @@ package jollyspindle.core.plan;
 
 import jollyspindle.core.division.DividedRun;
 import jollyspindle.core.effort.Effort;
+import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.RunInspector;
 import jollyspindle.core.motif.Design;
+import jollyspindle.core.motif.LaidOut;
 import jollyspindle.core.motif.RingDesigner;
+import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
@@ -13,6 +16,7 @@ import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
+import jollyspindle.core.quilt.Side;
 import jollyspindle.core.sewing.EdgeCatalog;
 
 import java.util.ArrayList;
@@ -22,6 +26,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /** How what is stitched on the borders and strips of one job is laid out. */
 final class RunPlanning {
@@ -111,11 +116,28 @@ final class RunPlanning {
         if (!group.strip()) {
             designer.layOutCorners(asked.ring(), asked.meeting(), asked.repeat());
         }
+        List<Segment> seams = shape.cornerSeams();
         List<RunPlan> plans = asked.runs().stream()
-                .map(run -> new RunPlan(
-                        run.frame(), run.whole(), designer.laidOut(run.frame().id())))
+                .map(run -> {
+                    LaidOut laidOut = designer.laidOut(run.frame().id());
+                    List<Placement> there = Stream.concat(
+                                    laidOut.placements().stream(),
+                                    designer.corners().stream()
+                                            .filter(corner ->
+                                                    isAtEnd(corner, run.frame().id()))
+                                            .flatMap(corner -> corner.placements().stream()))
+                            .toList();
+                    return new RunPlan(
+                            run.frame(), run.whole(), laidOut, ChalkLine.of(run.frame(), seams, there, asked.tape()));
+                })
                 .toList();
         return new PlanMemory.RingLaid(asked, plans, designer.corners(), designer.diagnosed());
+    }
+
+    /** Runs follow each other clockwise, and a corner is at the left end of one. */
+    private static boolean isAtEnd(RingDesigner.Corner corner, RunId run) {
+        return corner.run().equals(run)
+                || run.side().map(Side::next).equals(corner.run().side());
     }
 
     /** The number of a fan's arcs, once chosen, holds for every fan of the quilt (common practice, no source). */

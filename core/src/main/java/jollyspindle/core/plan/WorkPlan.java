@@ -117,15 +117,7 @@ public record WorkPlan(
 
     /** The lines that are drawn on a run before anything is stitched on it, or in the corners at its ends. */
     public List<ChalkLine> chalkLines(RunId run) {
-        List<Placement> there = Stream.concat(
-                        placements(run).stream(),
-                        run.side().stream()
-                                // Runs follow each other clockwise.
-                                .flatMap(side -> corner(RunId.of(run.group().number(), side.next())).stream())
-                                .flatMap(corner -> corner.placements().stream()))
-                .toList();
-        return shape.flatMap(s -> run(run).map(r -> ChalkLine.of(r.frame(), s, there, job.tape())))
-                .orElse(List.of());
+        return run(run).map(RunPlan::chalkLines).orElse(List.of());
     }
 
     /** How many lines are stitched. */
