@@ -11,7 +11,7 @@ import java.util.Locale;
  * <p>Not a length to compute with: use {@link #exact()}.
  *
  * @param exact the true length in inches
- * @param ticks the nearest tick, counted from zero; a length midway between two ticks takes the larger
+ * @param ticks the nearest tick, counted from zero; one midway between two takes that further from zero
  * @param scale the tape
  */
 public record TapeReading(double exact, long ticks, TapeScale scale) {
@@ -20,9 +20,9 @@ public record TapeReading(double exact, long ticks, TapeScale scale) {
     public enum Lean {
         /** On the tick, or so near that a chalk line covers the difference. */
         ON,
-        /** A little short of the tick. */
+        /** A little short of the tick, seen from zero. */
         SCANT,
-        /** A little past the tick. */
+        /** A little past the tick, seen from zero. */
         GENEROUS
     }
 
@@ -38,7 +38,9 @@ public record TapeReading(double exact, long ticks, TapeScale scale) {
         if (!Double.isFinite(inches)) {
             throw new IllegalArgumentException(Refusals.say("length.infinite", "found", inches));
         }
-        return new TapeReading(inches, (long) Math.floor(inches / scale.tick() + 0.5), scale);
+        // To the left of a zero as to the right of it.
+        long ticks = (long) Math.floor(Math.abs(inches) / scale.tick() + 0.5);
+        return new TapeReading(inches, inches < 0 ? -ticks : ticks, scale);
     }
 
     /** The tick's own place, in inches. */
@@ -46,8 +48,9 @@ public record TapeReading(double exact, long ticks, TapeScale scale) {
         return ticks * scale.tick();
     }
 
+    /** How the true place lies against the tick, seen from zero: to the left of it scant is less far to the left, too. */
     public Lean lean() {
-        double off = exact - onTape();
+        double off = ticks < 0 ? onTape() - exact : exact - onTape();
         if (Math.abs(off) <= ON_THE_TICK * scale.tick()) {
             return Lean.ON;
         }

@@ -52,9 +52,22 @@ class TapeReadingTest {
         TapeReading reading = tape.read(inches);
         assertThat(Math.abs(reading.onTape() - inches)).isLessThanOrEqualTo(tape.tick() / 2 * (1 + 1e-9));
         switch (reading.lean()) {
-            case SCANT -> assertThat(inches).isLessThan(reading.onTape());
-            case GENEROUS -> assertThat(inches).isGreaterThan(reading.onTape());
+            // Nothing is less than 0: a place a little to the left of it is told so.
+            case SCANT ->
+                assertThat(reading.ticks() == 0 ? inches : Math.abs(inches)).isLessThan(Math.abs(reading.onTape()));
+            case GENEROUS -> assertThat(Math.abs(inches)).isGreaterThan(Math.abs(reading.onTape()));
             case ON -> assertThat(Math.abs(inches - reading.onTape())).isLessThan(tape.tick() / 19);
         }
+    }
+
+    /** What is scant to the right of a zero is scant to the left of it. */
+    @Property
+    void readingsToTheLeftLeanAsThoseToTheRight(
+            @ForAll @DoubleRange(min = 0.1, max = 200) double inches, @ForAll TapeScale tape) {
+        TapeReading right = tape.read(inches);
+        TapeReading left = tape.read(-inches);
+        assertThat(left.ticks()).isEqualTo(-right.ticks());
+        assertThat(left.text()).isEqualTo(right.ticks() == 0 ? left.text() : "−" + right.text());
+        assertThat(left.lean() == right.lean() || right.ticks() == 0).isTrue();
     }
 }

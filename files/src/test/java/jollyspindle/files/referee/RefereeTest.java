@@ -77,8 +77,11 @@ class RefereeTest {
         return Preset.all().stream();
     }
 
+    /** Each motif with plain corners, and each corner with the simplest motif; random quilts put all of them together. */
     static Stream<Arguments> borders() {
         return presets().flatMap(preset -> Stream.of(CornerDesign.Kind.values())
+                .filter(corner ->
+                        corner == CornerDesign.Kind.PLAIN || preset.code().equals("arcs"))
                 .map(corner -> Arguments.of(preset.code(), preset, corner)));
     }
 
