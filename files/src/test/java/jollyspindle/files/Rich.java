@@ -65,11 +65,12 @@ public final class Rich {
             quilt = quilt.with(Dimension.depth(2, side), 2).with(Dimension.depth(3, side), 6.5);
         }
         Wish wish = Wish.about(6.5)
-                .withCounts(OptionalInt.of(11), OptionalInt.of(13))
-                .with(Wish.Parity.ODD)
+                .with(Wish.ACROSS, OptionalInt.of(11))
+                .with(Wish.DOWN, OptionalInt.of(13))
+                .with(Wish.PARITY, Wish.Parity.ODD)
                 .withRange(OptionalDouble.of(5), OptionalDouble.of(8))
-                .with(Optional.of(SchoolKind.HALF_STEPS))
-                .withIncrement(0.5);
+                .with(Wish.SCHOOL, Optional.of(SchoolKind.HALF_STEPS))
+                .with(Wish.INCREMENT, 0.5);
         QuiltJob job = DemoJob.heronWeir()
                 .withQuilt(quilt)
                 .with(new Judging(0.25, 0.1, 0.2, 0.01, 8, 2, 3, 4, 5, 8, 0.1, 0.05, 6))

@@ -124,10 +124,6 @@ public sealed interface AreaMotif {
         public Arms withTurn(double other) {
             return new Arms(arms, way, stop, mirrored, other, circled);
         }
-
-        public Arms withCircled(boolean other) {
-            return new Arms(arms, way, stop, mirrored, turn, other);
-        }
     }
 
     /** How the needle gets from ring to ring. */

@@ -5,7 +5,6 @@ import jollyspindle.core.text.Refusals;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.IntStream;
 
 /**
  * A run cut into cells from end to end. Each place is reckoned from the run's zero or from its far end, never stepped off
@@ -37,11 +36,6 @@ public record RunDivision(double repeat, List<Cell> cells) {
 
     public double centre() {
         return length() / 2;
-    }
-
-    /** Where cells meet, both ends of the run included, in inches along it. */
-    public List<Double> boundaries() {
-        return IntStream.rangeClosed(0, cells.size()).mapToObj(this::boundary).toList();
     }
 
     /**

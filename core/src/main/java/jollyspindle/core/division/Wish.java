@@ -57,10 +57,14 @@ public record Wish(
     public static final Param.Length<Wish> REPEAT =
             Param.length("repeat", SHORTEST_REPEAT, LONGEST_REPEAT, Wish::repeat);
 
-    private static final Param.MaybeWhole<Wish> ACROSS = Param.maybeWhole("across", 1, Counts.MOST, Wish::across);
-    private static final Param.MaybeWhole<Wish> DOWN = Param.maybeWhole("down", 1, Counts.MOST, Wish::down);
-    private static final Param.Choice<Wish, Parity> PARITY =
+    /** How many repeats on top and bottom, or on a strip. */
+    public static final Param.MaybeWhole<Wish> ACROSS = Param.maybeWhole("across", 1, Counts.MOST, Wish::across);
+    /** How many repeats on right and left. */
+    public static final Param.MaybeWhole<Wish> DOWN = Param.maybeWhole("down", 1, Counts.MOST, Wish::down);
+    /** Which counts are wanted. */
+    public static final Param.Choice<Wish, Parity> PARITY =
             Param.<Wish, Parity>choice("parity", Parity.class, Wish::parity).usually(Parity.ANY);
+
     private static final Param.MaybeLength<Wish> SHORTEST = Param.maybeLength(
             "shortest",
             SHORTEST_REPEAT,
@@ -77,7 +81,8 @@ public record Wish(
     public static final Param.MaybeChoice<Wish, SchoolKind> SCHOOL =
             Param.maybeChoice("school", SchoolKind.class, Wish::school);
 
-    private static final Param.Length<Wish> INCREMENT = Param.<Wish>length(
+    /** From mark to mark of the stencil. */
+    public static final Param.Length<Wish> INCREMENT = Param.<Wish>length(
                     "increment", QuiltRules.SMALLEST_STEP, LONGEST_REPEAT, Wish::increment)
             .usually(USUAL_INCREMENT);
 
@@ -129,14 +134,6 @@ public record Wish(
         return new Wish(inches, across, down, parity, shortest, longest, school, increment);
     }
 
-    public Wish withCounts(OptionalInt onTop, OptionalInt onSides) {
-        return new Wish(repeat, onTop, onSides, parity, shortest, longest, school, increment);
-    }
-
-    public Wish with(Parity other) {
-        return new Wish(repeat, across, down, other, shortest, longest, school, increment);
-    }
-
     /**
      * This wish with another range of repeats, in inches.
      *
@@ -146,12 +143,9 @@ public record Wish(
         return new Wish(repeat, across, down, parity, from, to, school, increment);
     }
 
-    public Wish with(Optional<SchoolKind> only) {
-        return new Wish(repeat, across, down, parity, shortest, longest, only, increment);
-    }
-
-    public Wish withIncrement(double inches) {
-        return new Wish(repeat, across, down, parity, shortest, longest, school, inches);
+    /** This wish with another value of one thing that is wished. */
+    public <T> Wish with(Param<Wish, T> param, T value) {
+        return PARAMS.with(this, param, value);
     }
 
     /** How many repeats are wanted: on the first axis (top and bottom, or a strip), or on the second. */

@@ -66,7 +66,7 @@ public record DivisionConstraints(Repeating repeating, double shortest, Wish.Par
                                     Math.max(shortest, wish.longest().getAsDouble()))
                             : wish.longest());
         }
-        return parity != Wish.Parity.ANY && wish.parity() == Wish.Parity.ANY ? all.with(parity) : all;
+        return parity != Wish.Parity.ANY && wish.parity() == Wish.Parity.ANY ? all.with(Wish.PARITY, parity) : all;
     }
 
     /** What sort of template a motif is stitched with. */

@@ -299,15 +299,6 @@ public record QuiltJob(
         return editing(FIRST, layout -> layout.with(layout.wish().withRepeat(inches)));
     }
 
-    /**
-     * This job using an edge of a template it has a copy of, on the innermost border.
-     *
-     * @param guideId of the edge; its main one if it has no such
-     */
-    public QuiltJob withTemplateChosen(String id, Optional<String> guideId) {
-        return editing(FIRST, layout -> layout.withTemplate(id, guideId));
-    }
-
     /** The job's copy of a template. */
     public Optional<Template> template(String id) {
         return templates.stream().filter(t -> t.id().equals(id)).findFirst();

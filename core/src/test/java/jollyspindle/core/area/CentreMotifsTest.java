@@ -366,15 +366,15 @@ class CentreMotifsTest {
         Area round = new Area.Medallion(12);
         AreaMotif.Arms arms = new AreaMotif.Arms(12, AreaMotif.Way.OUT_AND_BACK, 0.5, true, 0.3);
         assertThat(plan(round, arms, "willow-arm").starts()).isEqualTo(24);
-        AreaPlan circled = plan(round, arms.withCircled(true), "willow-arm");
+        AreaPlan circled = plan(round, circled(arms), "willow-arm");
         assertThat(circled.starts()).isEqualTo(1);
         assertThat(circled.lines().get(0).kind()).isEqualTo(Stitched.RING);
         assertThat(circled.lines().get(0).path().length()).isCloseTo(Math.PI, within(1e-3));
         assertThat(circled.lines()).hasSize(25);
-        assertThat(told(plan(round, arms.withStop(0.6).withCircled(true), "willow-arm")))
+        assertThat(told(plan(round, circled(arms.withStop(0.6)), "willow-arm")))
                 .anyMatch(AreaDiagnostic.RingMissing.class::isInstance);
-        assertThatThrownBy(() -> arms.withStop(0).withCircled(true)).hasMessageContaining("circle");
-        assertThat(arms.withCircled(true).withStop(0).circled()).isFalse();
+        assertThatThrownBy(() -> circled(arms.withStop(0))).hasMessageContaining("circle");
+        assertThat(circled(arms).withStop(0).circled()).isFalse();
     }
 
     // --- rays --------------------------------------------------------------------------------------------------
@@ -502,5 +502,10 @@ class CentreMotifsTest {
         AreaPlan small = plan(block(2), new AreaMotif.Echoes(5, 0.5, false), "furrow-long");
         assertThat(small.lines()).hasSize(1);
         assertThat(told(small)).contains(new AreaDiagnostic.FewerSets(5, 1));
+    }
+
+    /** The same arms, stopped on a circle that is stitched. */
+    private static AreaMotif.Arms circled(AreaMotif.Arms arms) {
+        return new AreaMotif.Arms(arms.arms(), arms.way(), arms.stop(), arms.mirrored(), arms.turn(), true);
     }
 }

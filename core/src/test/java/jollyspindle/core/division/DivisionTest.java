@@ -103,7 +103,7 @@ class DivisionTest {
     }
 
     private static Wish even(double repeat) {
-        return Wish.about(repeat).with(Optional.of(SchoolKind.EVEN));
+        return Wish.about(repeat).with(Wish.SCHOOL, Optional.of(SchoolKind.EVEN));
     }
 
     private static final ArcTemplate HILL =

@@ -31,6 +31,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 import static org.assertj.core.api.Assertions.assertThat;
@@ -190,7 +191,7 @@ class RingTest {
     }
 
     private static int onTick(DividedRun run, double zero) {
-        return (int) run.division().boundaries().stream()
+        return (int) boundaries(run.division()).stream()
                 .skip(1)
                 .limit(run.division().cells().size() - 1)
                 .filter(b -> TapeScale.SIXTEENTHS.read(b - zero).lean() == TapeReading.Lean.ON)
@@ -205,7 +206,7 @@ class RingTest {
             @ForAll @DoubleRange(min = 30, max = 90) double across,
             @ForAll @DoubleRange(min = 30, max = 90) double down,
             @ForAll @DoubleRange(min = 4, max = 7) double wanted) {
-        Wish wish = Wish.about(wanted).with(Optional.of(SchoolKind.HALF_STEPS));
+        Wish wish = Wish.about(wanted).with(Wish.SCHOOL, Optional.of(SchoolKind.HALF_STEPS));
         CandidateFinder finder = new CandidateFinder(ring(sides(across, down, 0.25), 5, wish, OptionalDouble.empty()));
         double best = Double.MAX_VALUE;
         for (int a = 1; a <= 60; a++) {
@@ -270,9 +271,9 @@ class RingTest {
             @ForAll @DoubleRange(min = 0, max = 1.5) double more) {
         double longest = Math.min(7.5, shortest + more);
         Wish wish = Wish.about((shortest + longest) / 2)
-                .with(parity)
+                .with(Wish.PARITY, parity)
                 .withRange(OptionalDouble.of(shortest), OptionalDouble.of(Math.max(shortest, longest)))
-                .with(Optional.of(SchoolKind.EVEN));
+                .with(Wish.SCHOOL, Optional.of(SchoolKind.EVEN));
         double[] lengths = {across, down, across, down};
         CandidateFinder finder = new CandidateFinder(ring(lengths, 5, wish, OptionalDouble.empty()));
         Optional<double[]> range = finder.rangeWithSolution();
@@ -312,7 +313,7 @@ class RingTest {
 
     @Test
     void wantedCountsAreKeptTo() {
-        Wish wish = Wish.about(6).withCounts(OptionalInt.of(11), OptionalInt.of(15));
+        Wish wish = Wish.about(6).with(Wish.ACROSS, OptionalInt.of(11)).with(Wish.DOWN, OptionalInt.of(15));
         CandidateFinder finder =
                 new CandidateFinder(ring(new double[] {60, 80, 60, 80}, 5, wish, OptionalDouble.empty()));
         assertThat(finder.best().counts()).contains(new Counts(11, 15));
@@ -346,7 +347,7 @@ class RingTest {
         RunSet inner = ring(
                 new double[] {60, 80, 60, 80},
                 5,
-                Wish.about(6).with(Optional.of(SchoolKind.EVEN)),
+                Wish.about(6).with(Wish.SCHOOL, Optional.of(SchoolKind.EVEN)),
                 OptionalDouble.empty());
         List<Run> outside = Stream.of(Side.values())
                 .map(side -> new Run(
@@ -488,5 +489,12 @@ class RingTest {
                     .anySatisfy(line -> assertThat(2 * Math.sqrt(2 * 4 * line.label() - line.label() * line.label()))
                             .isCloseTo(own, within(1e-6)));
         });
+    }
+
+    /** Where cells meet, both ends of the run included. */
+    private static List<Double> boundaries(RunDivision division) {
+        return IntStream.rangeClosed(0, division.cells().size())
+                .mapToObj(division::boundary)
+                .toList();
     }
 }

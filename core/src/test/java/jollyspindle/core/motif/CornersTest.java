@@ -1,5 +1,6 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.division.Wish;
 import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Point;
@@ -48,7 +49,7 @@ class CornersTest {
                 .withCorner(CornerDesign.of(CornerDesign.Kind.MITRE_ARC).withFeet(OptionalDouble.of(2)));
         WorkPlan plan = Planner.plan(square(design, 6.8)
                 .withMachine(new Machine(0.25))
-                .editing(INNER, l -> l.with(l.wish().with(Optional.of(SchoolKind.EVEN)))));
+                .editing(INNER, l -> l.with(l.wish().with(Wish.SCHOOL, Optional.of(SchoolKind.EVEN)))));
         check(plan);
         assertThat(plan.corners()).hasSize(4);
         for (RingDesigner.Corner corner : plan.corners()) {

@@ -3,6 +3,7 @@ package jollyspindle.core.motif;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.Filling;
+import jollyspindle.core.division.Wish;
 import jollyspindle.core.division.school.ByHand;
 import jollyspindle.core.division.school.ByIncrements;
 import jollyspindle.core.division.school.CentreOut;
@@ -93,7 +94,9 @@ class RandomQuiltsTest extends RandomMotifs {
         QuiltJob job = job(quilt, design, repeat)
                 .editing(
                         INNER,
-                        l -> school == SchoolKind.BY_HAND ? l : l.with(l.wish().with(Optional.of(school))));
+                        l -> school == SchoolKind.BY_HAND
+                                ? l
+                                : l.with(l.wish().with(Wish.SCHOOL, Optional.of(school))));
         WorkPlan plan = Planner.plan(job);
         check(plan);
         assertThat(Planner.plan(job)).isEqualTo(plan);

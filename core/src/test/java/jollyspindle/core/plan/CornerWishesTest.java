@@ -117,7 +117,7 @@ class CornerWishesTest {
     @CsvSource({"ODD", "EVEN"})
     void whatTheQuilterWishesGoesFirst(CornerAsk ask) {
         Wish.Parity other = ask == CornerAsk.ODD ? Wish.Parity.EVEN : Wish.Parity.ODD;
-        QuiltJob job = wishing(job(61.5, 73.25, asking(ask)), w -> w.with(other));
+        QuiltJob job = wishing(job(61.5, 73.25, asking(ask)), w -> w.with(Wish.PARITY, other));
         GroupPlan group = group(job);
         assertThat(group.candidates()).allSatisfy(c -> {
             assertThat(c.runs()).allMatch(r -> other.welcomes(r.division().count()));
@@ -134,8 +134,8 @@ class CornerWishesTest {
 
     @Test
     void aCountTypedInGoesFirstToo() {
-        QuiltJob job = wishing(
-                job(61.5, 73.25, asking(CornerAsk.ODD)), w -> w.withCounts(OptionalInt.of(10), OptionalInt.empty()));
+        QuiltJob job = wishing(job(61.5, 73.25, asking(CornerAsk.ODD)), w -> w.with(Wish.ACROSS, OptionalInt.of(10))
+                .with(Wish.DOWN, OptionalInt.empty()));
         Candidate best = group(job).chosen();
         assertThat(best.count(RunId.of(Side.TOP))).isEqualTo(10);
         // The other axis can still be as asked, so it is.

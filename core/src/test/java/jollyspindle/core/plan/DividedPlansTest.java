@@ -340,9 +340,9 @@ class DividedPlansTest {
                         hill.withForm(hill.form().withMainSize(hill.form().mainSize() * k))));
         for (SchoolKind kind : List.of(SchoolKind.EVEN, SchoolKind.HALF_STEPS)) {
             // Readings fall on other ticks, and tolerances are in inches: neither may decide here.
-            QuiltJob small = wishing(one, w -> w.withRepeat(wanted).with(Optional.of(kind)))
+            QuiltJob small = wishing(one, w -> w.withRepeat(wanted).with(Wish.SCHOOL, Optional.of(kind)))
                     .with(lenient(1));
-            QuiltJob large = wishing(two, w -> w.withRepeat(wanted * k).with(Optional.of(kind)))
+            QuiltJob large = wishing(two, w -> w.withRepeat(wanted * k).with(Wish.SCHOOL, Optional.of(kind)))
                     .with(lenient(k));
             WorkPlan a = Planner.plan(small);
             WorkPlan b = Planner.plan(large);
@@ -637,7 +637,7 @@ class DividedPlansTest {
                         demo.choosing(Map.of(top, new CornersIn(7, 4, new Filling.LargerArc("lost", "bulging"))))),
                 Arguments.of("space-empty", demo.choosing(Map.of(top, new CentreOut(7, 9)))),
                 Arguments.of("choice-gone", demo.choosing(Map.of(top, new CornersIn(7, 6)))),
-                Arguments.of("no-solution", wishing(demo, w -> w.with(Wish.Parity.ODD)
+                Arguments.of("no-solution", wishing(demo, w -> w.with(Wish.PARITY, Wish.Parity.ODD)
                         .withRange(OptionalDouble.of(7.1), OptionalDouble.of(7.25)))),
                 Arguments.of(
                         "opposite-sides-differ", demo.withQuilt(demo.quilt().with(Dimension.BODY_RIGHT, 87))),
@@ -703,7 +703,8 @@ class DividedPlansTest {
 
     @Test
     void wantedCountsThatNothingSpansAreTold() {
-        QuiltJob few = wishing(DemoJob.heronWeir(), w -> w.withCounts(OptionalInt.of(4), OptionalInt.empty()));
+        QuiltJob few = wishing(
+                DemoJob.heronWeir(), w -> w.with(Wish.ACROSS, OptionalInt.of(4)).with(Wish.DOWN, OptionalInt.empty()));
         WorkPlan plan = Planner.plan(few);
         assertThat(plan.findings()).anyMatch(Finding.RepeatTooWide.class::isInstance);
         assertThat(plan.groups().get(0).candidates()).isNotEmpty();

@@ -2,6 +2,7 @@ package jollyspindle.core.plan;
 
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.division.Counts;
+import jollyspindle.core.division.Wish;
 import jollyspindle.core.division.school.SchoolKind;
 import jollyspindle.core.geometry.Angles;
 import jollyspindle.core.geometry.Arc;
@@ -195,7 +196,7 @@ class PlannerTest {
 
     /** Divided evenly, whatever else would be better. */
     private static QuiltJob evenly(QuiltJob job) {
-        return job.editing(GroupId.border(1), l -> l.with(l.wish().with(Optional.of(SchoolKind.EVEN))));
+        return job.editing(GroupId.border(1), l -> l.with(l.wish().with(Wish.SCHOOL, Optional.of(SchoolKind.EVEN))));
     }
 
     private static QuiltJob withArc(QuiltJob job, UnaryOperator<ArcForm> change) {
@@ -205,7 +206,9 @@ class PlannerTest {
 
     /** The acrylic ends 1 1/2 below the crown. */
     private static QuiltJob shallow(QuiltJob job, List<EngravedLine> lines) {
-        QuiltJob cut = withArc(job, arc -> arc.withDepth(1.5));
+        QuiltJob cut = withArc(
+                job,
+                arc -> new ArcForm(arc.bulging(), arc.hollow(), arc.usableSweep(), arc.legs(), arc.halfCircle(), 1.5));
         return cut.withTemplate(cut.chosenTemplate().orElseThrow().withLines(lines));
     }
 
@@ -244,9 +247,9 @@ class PlannerTest {
                 .withMachine(new Machine(foot))
                 .withWantedRepeat(wanted);
         Template starter = StarterShelf.templates().get(template);
-        Template chosen = starter.withForm(((ArcForm) starter.form()).withUsableSweep(usable));
-        WorkPlan plan =
-                Planner.plan(evenly(job.withTemplate(chosen).withTemplateChosen(chosen.id(), Optional.empty())));
+        Template chosen = starter.withForm(swept((ArcForm) starter.form(), usable));
+        WorkPlan plan = Planner.plan(evenly(job.withTemplate(chosen)
+                .editing(GroupId.border(1), l -> l.withTemplate(chosen.id(), Optional.empty()))));
         checkWhole(plan);
         assertThat(plan.runs()).hasSize(4);
         boolean into = plan.runs().stream().anyMatch(r -> !r.fit().orElseThrow().fitsRoom());
@@ -301,7 +304,7 @@ class PlannerTest {
         QuiltJob job = job(quilt(across, across + 7, across, across + 7, 9, Corners.MITRED))
                 .withMachine(machine)
                 .withTemplate(StarterShelf.template(edge.templateId()))
-                .withTemplateChosen(edge.templateId(), Optional.of(edge.guideId()))
+                .editing(GroupId.border(1), l -> l.withTemplate(edge.templateId(), Optional.of(edge.guideId())))
                 .withWantedRepeat(Math.max(0.6, 0.8 * widest));
         assertThat(job.arc()).contains(edge);
         WorkPlan plan = Planner.plan(evenly(job));
@@ -375,7 +378,10 @@ class PlannerTest {
         for (int parts = 2; parts <= 4; parts++) {
             // The demo's widest arc sweeps 128.5°.
             double usable = Math.toRadians(129.0 / parts);
-            WorkPlan plan = Planner.plan(withArc(demo, arc -> arc.withUsableSweep(usable)));
+            WorkPlan plan = Planner.plan(withArc(
+                    demo,
+                    arc -> new ArcForm(
+                            arc.bulging(), arc.hollow(), usable, arc.legs(), arc.halfCircle(), arc.depth())));
             checkWhole(plan);
             RunPlan top = plan.run(Side.TOP).orElseThrow();
             assertThat(top.laidOut().placements()).hasSize(10 * parts);
@@ -397,11 +403,20 @@ class PlannerTest {
             assertThat(plan.findings().stream().filter(Finding.SeveralPlacements.class::isInstance))
                     .hasSize(4);
             // Where the template never stands upright, a seam beyond its plate is no trouble.
-            assertThat(
-                            Planner.plan(shallow(withArc(demo, arc -> arc.withUsableSweep(usable)), List.of()))
-                                    .findings()
-                                    .stream()
-                                    .anyMatch(Finding.SeamOffPlate.class::isInstance))
+            assertThat(Planner.plan(shallow(
+                                    withArc(
+                                            demo,
+                                            arc -> new ArcForm(
+                                                    arc.bulging(),
+                                                    arc.hollow(),
+                                                    usable,
+                                                    arc.legs(),
+                                                    arc.halfCircle(),
+                                                    arc.depth())),
+                                    List.of()))
+                            .findings()
+                            .stream()
+                            .anyMatch(Finding.SeamOffPlate.class::isInstance))
                     .isEqualTo(parts % 2 == 1);
         }
     }
@@ -425,8 +440,8 @@ class PlannerTest {
     void findsWhatWouldGoWrong() {
         QuiltJob demo = DemoJob.heronWeir();
         List<Finding> found = new ArrayList<>();
-        found.addAll(
-                Planner.plan(demo.withTemplateChosen("lost", Optional.empty())).findings());
+        found.addAll(Planner.plan(demo.editing(GroupId.border(1), l -> l.withTemplate("lost", Optional.empty())))
+                .findings());
         found.addAll(Planner.plan(demo.withQuilt(demo.quilt().with(Dimension.BODY_TOP, 190)))
                 .findings());
         found.addAll(Planner.plan(withArc(demo, arc -> arc.withMainSize(0.2))).findings());
@@ -438,7 +453,16 @@ class PlannerTest {
                                 .with(Dimension.DIAGONAL_DOWN, 114)))
                 .findings());
         found.addAll(Planner.plan(shallow(
-                        withArc(demo, arc -> arc.withUsableSweep(Math.toRadians(45))), List.of(EngravedLine.rise(1))))
+                        withArc(
+                                demo,
+                                arc -> new ArcForm(
+                                        arc.bulging(),
+                                        arc.hollow(),
+                                        Math.toRadians(45),
+                                        arc.legs(),
+                                        arc.halfCircle(),
+                                        arc.depth())),
+                        List.of(EngravedLine.rise(1))))
                 .findings());
         assertThat(found)
                 .extracting(Finding::code)
@@ -463,5 +487,10 @@ class PlannerTest {
         WorkPlan mended = Planner.plan(wide.choosing(((Remedy.Divide) remedy).schools()));
         assertThat(mended.findings()).noneMatch(f -> f.severity() != Finding.Severity.NOTE);
         checkWhole(mended);
+    }
+
+    /** An arc of which the foot can follow another piece, in radians. */
+    private static ArcForm swept(ArcForm arc, double usable) {
+        return new ArcForm(arc.bulging(), arc.hollow(), usable, arc.legs(), arc.halfCircle(), arc.depth());
     }
 }

@@ -99,7 +99,7 @@ class AreaWordsTest {
                         "Quarters",
                         "quarters, lines 1/4 apart across and 1/2 down in turn, the middle lines stitched first"),
                 Arguments.of(
-                        new AreaMotif.Arms(6, AreaMotif.Way.OUT_AND_BACK, 0.75).withCircled(true),
+                        circled(new AreaMotif.Arms(6, AreaMotif.Way.OUT_AND_BACK, 0.75)),
                         "Turned arms",
                         "6 arms, each out and back, stopped 3/4 from the centre on a stitched circle"),
                 Arguments.of(
@@ -247,12 +247,11 @@ class AreaWordsTest {
         AreaMotif.Arms arms = new AreaMotif.Arms(6, AreaMotif.Way.OUT_AND_BACK, 0.75);
         String drawn = "Draw a circle of radius 3/4 about the centre; the arms stop on it.";
         assertThat(stopCircles(arms)).isEqualTo(drawn);
-        for (AreaMotif other :
-                List.of(arms.withStop(1).withCircled(true), arms.withStop(0), new AreaMotif.Peel(3, 4))) {
+        for (AreaMotif other : List.of(circled(arms.withStop(1)), arms.withStop(0), new AreaMotif.Peel(3, 4))) {
             assertThat(stopCircles(other)).isEmpty();
         }
         // None of the shelf's circles is nearly so small or so large: it is told, and drawn all the same.
-        assertThat(stopCircles(arms.withStop(0.1).withCircled(true))).startsWith("Draw a circle of radius");
+        assertThat(stopCircles(circled(arms.withStop(0.1)))).startsWith("Draw a circle of radius");
     }
 
     private static String stopCircles(AreaMotif motif) {
@@ -357,5 +356,10 @@ class AreaWordsTest {
         assertThat(SAID.finding(plan.turning('A').orElseThrow()))
                 .isEqualTo("Mark the middle lines and the diagonals first; step the others off with 3 1/8 scant on a"
                         + " circle of radius 6 about the centre.");
+    }
+
+    /** The same arms, stopped on a circle that is stitched. */
+    private static AreaMotif.Arms circled(AreaMotif.Arms arms) {
+        return new AreaMotif.Arms(arms.arms(), arms.way(), arms.stop(), arms.mirrored(), arms.turn(), true);
     }
 }

@@ -167,8 +167,9 @@ class DivisionWordsTest {
     @Test
     void saysWishesTiesAndMoves() {
         assertThat(SAID.wish(Wish.about(6)
-                        .withCounts(OptionalInt.of(10), OptionalInt.of(12))
-                        .with(Wish.Parity.EVEN)
+                        .with(Wish.ACROSS, OptionalInt.of(10))
+                        .with(Wish.DOWN, OptionalInt.of(12))
+                        .with(Wish.PARITY, Wish.Parity.EVEN)
                         .withRange(OptionalDouble.of(5.5), OptionalDouble.of(6.5))))
                 .isEqualTo("repeats of about 6, 10 across, 12 down, an even count, not under 5 1/2, not over 6 1/2");
         assertThat(DivisionWords.name(Tie.Ratio.HALF)).isEqualTo("half as many as");
@@ -259,7 +260,7 @@ class DivisionWordsTest {
                         new Finding.SteppingEndsOff(top, 7.1625, 10, 0.25),
                         "Stepping 7 3/16 scant off 10 times would end 1/4 long"),
                 Arguments.of(
-                        new Finding.NoSolution(top, Wish.about(6).with(Wish.Parity.ODD), 5.5, 6.5),
+                        new Finding.NoSolution(top, Wish.about(6).with(Wish.PARITY, Wish.Parity.ODD), 5.5, 6.5),
                         "an odd count. With repeats from 5 1/2 to 6 1/2 there is a way."),
                 Arguments.of(new Finding.NoSolution(top, Wish.about(6), 0, 0), "No count does it."),
                 Arguments.of(

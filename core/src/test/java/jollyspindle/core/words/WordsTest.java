@@ -10,6 +10,7 @@ import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
@@ -105,11 +106,13 @@ class WordsTest {
         QuiltJob demo = DemoJob.heronWeir();
         FindingWords said = new FindingWords(words);
         for (QuiltJob job : List.of(
-                demo.withTemplateChosen("lost", Optional.empty()),
+                demo.editing(GroupId.border(1), l -> l.withTemplate("lost", Optional.empty())),
                 demo.withQuilt(demo.quilt().with(Dimension.BODY_TOP, 190)),
                 demo.withCounts(new Counts(4, 40)),
                 withArc(demo, arc -> arc.withMainSize(0.2)),
-                withArc(demo, arc -> arc.withUsableSweep(1)),
+                withArc(
+                        demo,
+                        arc -> new ArcForm(arc.bulging(), arc.hollow(), 1, arc.legs(), arc.halfCircle(), arc.depth())),
                 demo.withQuilt(demo.quilt().without(Dimension.BODY_TOP).without(Dimension.DEPTH_LEFT)),
                 demo.withQuilt(demo.quilt()
                         .with(Dimension.DEPTH_TOP, 2)

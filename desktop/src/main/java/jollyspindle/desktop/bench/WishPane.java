@@ -79,7 +79,7 @@ final class WishPane extends VBox {
                         WishPane::schools,
                         chosen -> bench.editLayout(
                                 schools(chosen),
-                                layout -> layout.with(Wish.PARAMS.with(layout.wish(), Wish.SCHOOL, chosen)))));
+                                layout -> layout.with(layout.wish().with(Wish.SCHOOL, chosen)))));
     }
 
     private static String schools(Optional<SchoolKind> only) {

@@ -7,6 +7,7 @@ import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.files.FileTrouble;
 import org.junit.jupiter.api.Test;
 import org.w3c.dom.Document;
@@ -85,7 +86,8 @@ class PlanSvgTest {
 
     @Test
     void drawsWhatIsThereAndSaysWhenNothingIs() throws Exception {
-        Document bare = parse(Planner.plan(DemoJob.heronWeir().withTemplateChosen("lost", Optional.empty())));
+        Document bare = parse(Planner.plan(
+                DemoJob.heronWeir().editing(GroupId.border(1), l -> l.withTemplate("lost", Optional.empty()))));
         assertThat(bare.getElementsByTagName("path").getLength()).isZero();
         assertThatThrownBy(() -> PlanSvg.format(Planner.plan(DemoJob.heronWeir()
                         .withQuilt(DemoJob.heronWeir().quilt().without(Dimension.BODY_LEFT)))))

@@ -14,6 +14,7 @@ import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.ArcEdge;
@@ -200,7 +201,8 @@ class JobFileTest {
         JobFile.Opened opened =
                 JobFile.read(Path.of("src/test/resources/jollyspindle/files/job/version-3.spindle.json"));
         assertThat(opened.job())
-                .isEqualTo(DemoJob.heronWeir().withTemplateChosen("orchard-hill", Optional.of("bulging")));
+                .isEqualTo(DemoJob.heronWeir()
+                        .editing(GroupId.border(1), l -> l.withTemplate("orchard-hill", Optional.of("bulging"))));
         ObjectNode again = (ObjectNode) JSON.readTree(JobFile.format(opened.job(), opened.unknown()));
         assertThat(again.path("layouts").get(0).path("mood").asText()).isEqualTo("calm");
         assertThat(again.path("layouts")

@@ -7,6 +7,7 @@ import jollyspindle.core.demo.DemoRings;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Dimension;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
@@ -49,10 +50,10 @@ class PlanJsonTest {
         QuiltJob demo = DemoJob.heronWeir();
         names(json(demo), found);
         Template hill = demo.chosenTemplate().orElseThrow();
-        names(json(demo.withTemplate(hill.withForm(((ArcForm) hill.form()).withUsableSweep(1)))), found);
+        names(json(demo.withTemplate(hill.withForm(swept((ArcForm) hill.form(), 1)))), found);
         names(
                 json(demo.withTemplate(StarterShelf.template("mill-bridge"))
-                        .withTemplateChosen("mill-bridge", Optional.empty())),
+                        .editing(GroupId.border(1), l -> l.withTemplate("mill-bridge", Optional.empty()))),
                 found);
         names(json(demo.withQuilt(demo.quilt().with(Dimension.DEPTH_TOP, 1.5))), found);
         names(json(Rich.job()), found);
@@ -128,5 +129,10 @@ class PlanJsonTest {
         assertThat(plan.has("quilt")).isFalse();
         assertThat(plan.path("runs")).isEmpty();
         assertThat(plan.path("findings").get(0).path("code").asText()).isEqualTo("not-measured");
+    }
+
+    /** An arc of which the foot can follow another piece, in radians. */
+    private static ArcForm swept(ArcForm arc, double usable) {
+        return new ArcForm(arc.bulging(), arc.hollow(), usable, arc.legs(), arc.halfCircle(), arc.depth());
     }
 }

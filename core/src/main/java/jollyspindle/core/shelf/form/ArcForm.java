@@ -106,14 +106,6 @@ public record ArcForm(
         return new ArcForm(OptionalDouble.empty(), OptionalDouble.of(size), usableSweep, 0, false, depth);
     }
 
-    public ArcForm withUsableSweep(double other) {
-        return new ArcForm(bulging, hollow, other, legs, halfCircle, depth);
-    }
-
-    public ArcForm withDepth(double other) {
-        return new ArcForm(bulging, hollow, usableSweep, legs, halfCircle, other);
-    }
-
     @Override
     public FormType<ArcForm> type() {
         return TYPE;
