@@ -30,6 +30,9 @@ final class Referee {
     /** Along curves, places are looked at so many times. */
     private static final int LOOKS = 100;
 
+    /** And so many times where something lies along a line that may be short. */
+    private static final int CLOSE_LOOKS = 400;
+
     /** What is wrong with what is told. */
     enum Fault {
         /** What is said to lie on something doesn't. */
@@ -289,7 +292,11 @@ final class Referee {
             complain(Fault.NOT_ON_TEMPLATE, step, "a line " + fromEdge + " from the edge");
         }
         List<Point> told = template.parallel(cut(step), guide(step), fromEdge).stream()
-                .flatMap(path -> placed(step, path).stream())
+                .flatMap(path -> path.curves().stream())
+                .flatMap(curve -> Stream.iterate(0, i -> i + 1)
+                        .limit(CLOSE_LOOKS + 1)
+                        .map(i -> curve.at((double) i / CLOSE_LOOKS)))
+                .map(p -> placed(step, p))
                 .toList();
         if (told.isEmpty()) {
             complain(Fault.NOT_ON_TEMPLATE, step, step.on().toString());
@@ -311,7 +318,9 @@ final class Referee {
             }
         }
         double wanted = Math.min(0.4, step.path().length() / 5);
-        if (longest < wanted) {
+        // It is looked at from place to place, so both ends may lie so much further out.
+        double between = told.get(0).distance(told.get(1));
+        if (longest + 2 * between < wanted) {
             complain(
                     Fault.BESIDE,
                     step,
