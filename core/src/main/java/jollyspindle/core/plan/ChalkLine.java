@@ -48,8 +48,7 @@ public record ChalkLine(RunId run, Which which, Segment line, TapeReading readin
         return run.code() + "-" + Codes.of(which);
     }
 
-    /** How far a place lies beside it, in inches. */
-    public boolean isOn(Point place) {
+    private boolean isOn(Point place) {
         return line.distance(place) < Tolerances.SAME_PLACE;
     }
 

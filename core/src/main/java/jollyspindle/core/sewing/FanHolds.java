@@ -92,11 +92,6 @@ public final class FanHolds {
         return holds;
     }
 
-    /** How many ways there are to hold it. */
-    public int count() {
-        return holds.size();
-    }
-
     /**
      * A blade in pieces, each stitched in one of the holds.
      *
@@ -117,7 +112,9 @@ public final class FanHolds {
                     .reduce((a, b) -> rising ? b : a)
                     .orElseThrow();
             double left = rising ? hold.to() - at : at - hold.from();
-            double next = left < whole - done - Tolerances.ROUNDING ? done + left : whole;
+            // What a hold falls short of by rounding alone is stitched in it, too.
+            double next =
+                    left > Tolerances.SAME_PLACE && left < whole - done - Tolerances.SAME_PLACE ? done + left : whole;
             Arc piece = way.piece(done / whole, next / whole);
             pieces.add(new PlacementBuilder.Piece(
                     piece,

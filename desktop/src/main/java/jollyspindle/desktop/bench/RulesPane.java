@@ -8,9 +8,11 @@ import jollyspindle.desktop.control.Labelled;
 import jollyspindle.desktop.form.ParamForm;
 import jollyspindle.desktop.form.ParamStep;
 import jollyspindle.desktop.model.Workbench;
+import jollyspindle.desktop.words.Said;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -71,7 +73,9 @@ final class RulesPane extends VBox {
                         PERCENT * rules.squareLimit(),
                         PERCENT * Judging.SQUARE_LIMIT.least(),
                         PERCENT * Judging.SQUARE_LIMIT.most(),
-                        percent -> edit(rules, Judging.PARAMS.with(rules, Judging.SQUARE_LIMIT, percent / PERCENT)));
+                        percent -> bench.edit(
+                                Said.say("step.param", "what", name.toLowerCase(Locale.ROOT), "value", percent),
+                                job -> job.with(Judging.PARAMS.with(rules, Judging.SQUARE_LIMIT, percent / PERCENT))));
     }
 
     private void edit(Judging was, Judging now) {
