@@ -69,6 +69,16 @@ public record DivisionConstraints(Repeating repeating, double shortest, Wish.Par
         return parity != Wish.Parity.ANY && wish.parity() == Wish.Parity.ANY ? all.with(Wish.PARITY, parity) : all;
     }
 
+    /**
+     * The least radius that arcs of a motif must have, in inches; nothing if any will do that spans a repeat.
+     *
+     * @param repeat about what repeats will be, in inches
+     * @param room from where the motif stands to the limit of stitching, in inches
+     */
+    public static <M extends Motif> OptionalDouble leastRadius(M motif, double repeat, double room) {
+        return MotifTypes.of(motif).leastRadius(repeat, room);
+    }
+
     /** What sort of template a motif is stitched with. */
     public static <M extends Motif> EdgeKind template(M motif) {
         return MotifTypes.of(motif).edge(motif);

@@ -155,20 +155,32 @@ public sealed interface Motif {
         }
     }
 
+    /** How the two curves of a sail bulge, seen from the edge it stands on. */
+    enum Lean {
+        /** Both to the right, so that the tip leans back to the left. */
+        LEFT,
+        /** Both to the left, so that the tip leans to the right. */
+        RIGHT,
+        /** Each outwards: the template turned over for the way down. */
+        UPRIGHT
+    }
+
     /**
-     * Curves from the valleys on the seam to outer marks half a repeat on; then echoes of them, stitched the other way.
+     * Sails, each of two curves: from a valley on the seam up to an outer mark half a repeat on, and from there down to the next
+     * valley; then echoes of the first curve inside each, stitched the other way.
      *
      * @param echoes of each sail, 0 to {@link #MOST_LINES}
-     * @param spacing from echo to echo, square to the sail at its foot
+     * @param spacing from echo to echo, square to them
+     * @param lean how the curves bulge
      */
-    record Sails(int echoes, double spacing) implements Motif {
+    record Sails(int echoes, double spacing, Lean lean) implements Motif {
         public Sails {
             Guards.within("echoes", echoes, 0, MOST_LINES);
             checkDistance(spacing);
         }
 
         public Sails withEchoes(int other) {
-            return new Sails(other, spacing);
+            return new Sails(other, spacing, lean);
         }
     }
 

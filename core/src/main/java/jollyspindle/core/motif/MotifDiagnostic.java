@@ -100,12 +100,24 @@ public sealed interface MotifDiagnostic extends Diagnostic {
     record Rows(int rows, double over) implements MotifDiagnostic, Diagnostic.Note {}
 
     /**
-     * How far the needle goes along the seam from one echo to the next.
+     * How far the needle goes from one echo to the next: along the seam, and along the line that they end on.
      *
      * @param spacing of the echoes, square to them
      * @param walk between their feet
+     * @param climb between their ends
      */
-    record Walk(double spacing, double walk) implements MotifDiagnostic, Diagnostic.Note {}
+    record Walk(double spacing, double walk, double climb) implements MotifDiagnostic, Diagnostic.Note {}
+
+    /**
+     * Echoes that one template stitches all of aren't as far from each other everywhere.
+     *
+     * @param spacing that is wanted, square to them
+     * @param narrowest that comes of it
+     * @param widest that comes of it
+     * @param radius that stitches the first of them as far away everywhere
+     */
+    record Uneven(double spacing, double narrowest, double widest, double radius)
+            implements MotifDiagnostic, Diagnostic.Note {}
 
     /**
      * A template near the wanted radius was found, so that echoes stand a little otherwise than wanted.

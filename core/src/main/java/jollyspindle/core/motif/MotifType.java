@@ -66,6 +66,16 @@ public abstract class MotifType<M extends Motif> {
         return Wish.Parity.ANY;
     }
 
+    /**
+     * The least radius that arcs of it must have to stay in their space, in inches; nothing if any will do that spans a repeat.
+     *
+     * @param repeat about what repeats will be, in inches
+     * @param room from where the motif stands to the limit of stitching, in inches
+     */
+    OptionalDouble leastRadius(double repeat, double room) {
+        return OptionalDouble.empty();
+    }
+
     /** How far apart its lines are where they lie side by side, in inches; nothing if they don't. */
     OptionalDouble echo(M motif) {
         return OptionalDouble.empty();

@@ -14,8 +14,10 @@ import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.route.Routed;
 import jollyspindle.core.sewing.EdgeCatalog;
+import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** What each motif would look like on a run, and what it would take. */
 public final class Gallery {
@@ -35,12 +37,14 @@ public final class Gallery {
         if (place >= layers.size()) {
             return layout.with(layout.design().withLayer(preset.layer(Layer.of(preset.motif()))));
         }
-        Layer layer = served(job, layout, preset.layer(layers.get(place)));
+        double room = job.quilt().missing().isEmpty()
+                ? QuiltShape.of(job.quilt()).find(run).map(RunFrame::room).orElse(0.0)
+                : 0;
+        Layer layer = served(job, layout, room, preset.layer(layers.get(place)));
         RunLayout adopted = layout.with(layout.design().withLayer(place, layer));
         if (place > 0 || !job.quilt().missing().isEmpty()) {
             return adopted;
         }
-        double room = QuiltShape.of(job.quilt()).find(run).map(RunFrame::room).orElse(0.0);
         return DivisionConstraints.of(layer, new EdgeCatalog(job.templates(), job.machine()), room)
                 .map(DivisionConstraints::repeating)
                 .filter(Repeating.Figures.class::isInstance)
@@ -52,20 +56,25 @@ public final class Gallery {
                 .orElse(adopted);
     }
 
-    /** A layer whose template can stitch its motif: the one that is there, or the first that spans the wanted repeat. */
-    private static Layer served(QuiltJob job, RunLayout layout, Layer layer) {
+    /** A layer whose template can stitch its motif: the one that is there, or the first that is large enough. */
+    private static Layer served(QuiltJob job, RunLayout layout, double room, Layer layer) {
         EdgeCatalog tools = new EdgeCatalog(job.templates(), job.machine());
         if (DivisionConstraints.template(layer.motif()) != EdgeKind.ARC) {
             boolean lost = layer.templateId().isPresent()
                     && DivisionConstraints.of(layer, tools, Double.MAX_VALUE).isEmpty();
             return lost ? layer.withTemplate(Optional.empty(), Optional.empty()) : layer;
         }
+        double repeat = layout.wish().repeat();
+        OptionalDouble least = DivisionConstraints.leastRadius(layer.motif(), repeat, room);
         boolean serves = layer.templateId().isPresent()
-                && tools.arc(layer.templateId(), layer.guideId()).isPresent();
+                && tools.arc(layer.templateId(), layer.guideId())
+                        .filter(arc -> arc.stitchedRadius(job.machine()) >= least.orElse(0) - Tolerances.CHALK)
+                        .isPresent();
+        Optional<ArcTemplate> other =
+                least.isPresent() ? tools.arcFrom(least.getAsDouble()) : tools.arcSpanning(repeat);
         return serves
                 ? layer
-                : tools.arcSpanning(layout.wish().repeat())
-                        .map(arc -> layer.withTemplate(Optional.of(arc.templateId()), Optional.of(arc.guideId())))
+                : other.map(arc -> layer.withTemplate(Optional.of(arc.templateId()), Optional.of(arc.guideId())))
                         .orElse(layer);
     }
 

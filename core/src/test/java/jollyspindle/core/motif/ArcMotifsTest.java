@@ -28,8 +28,10 @@ import jollyspindle.core.shelf.Template;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.operation.distance.DistanceOp;
 
 import java.util.List;
 import java.util.Optional;
@@ -46,6 +48,7 @@ import static jollyspindle.core.motif.MotifChecks.square;
 import static jollyspindle.core.motif.MotifChecks.with;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 /** Nested, echoed and facing arcs, and sails, against the trade's values. */
 class ArcMotifsTest {
@@ -222,19 +225,64 @@ class ArcMotifsTest {
                 .allMatch(m -> m.stage() == Mark.Stage.STITCHED && m.by() == Mark.MarkedBy.CHALK);
     }
 
-    /** Spacing s along the seam at angle t is s / sin t (½ at 60° → 0.577, at 45° → 0.707). */
-    @Test
-    void echoesOfSailsWalkAlongTheSeam() {
-        QuiltJob job = square(Design.of(with(new Motif.Sails(3, 0.5), "orchard-hill")), 6);
+    /** Both curves of each sail; spacing s along what crosses at angle t is s / sin t (½ at 60° → 0.577, at 45° → 0.707). */
+    @ParameterizedTest
+    @EnumSource(Motif.Lean.class)
+    void echoesOfSailsWalkAlongTheSeamAndClimbTheCurveTheyMeet(Motif.Lean lean) {
+        // Two that bulge outwards stay apart if they leave the seam no flatter than straight up.
+        String template = lean == Motif.Lean.UPRIGHT ? "wide-meadow" : "mill-bridge";
+        double repeat = lean == Motif.Lean.UPRIGHT ? 12 : 6;
+        QuiltJob job = square(Design.of(with(new Motif.Sails(2, 0.5, lean), template)), repeat);
         WorkPlan plan = Planner.plan(job);
         check(plan);
         List<StitchLine> lines = plan.run(Side.TOP).orElseThrow().laidOut().lines();
         Path sail = line(lines, Stitched.SAIL, 2, 0).path();
-        double angle = sail.curves().get(0).direction(0).angle();
-        Path echo = line(lines, Stitched.ECHO, 2, 2).path();
-        assertThat(echo.start().x() - sail.start().x()).isCloseTo(2 * 0.5 / Math.sin(angle), within(1e-6));
-        assertThat(line(lines, Stitched.ECHO, 2, 1).path().start().y())
-                .as("the first echo comes back from the outer edge")
-                .isCloseTo(sail.end().y(), within(1e-6));
+        Arc up = (Arc) sail.curves().get(0);
+        Arc down = (Arc) sail.curves().get(1);
+        assertThat(sail.end().x() - sail.start().x())
+                .isCloseTo(2 * (up.end().x() - up.start().x()), within(1e-9));
+        assertThat(up.radius()).isEqualTo(down.radius());
+        assertThat(down.sweep() * up.sweep() > 0).isEqualTo(lean == Motif.Lean.UPRIGHT);
+        for (int echo = 1; echo <= 2; echo++) {
+            Path path = line(lines, Stitched.ECHO, 2, echo).path();
+            Path out = echo % 2 == 1 ? path.reversed() : path;
+            assertThat(out.start().y()).as("on the seam").isCloseTo(sail.start().y(), within(1e-9));
+            assertThat(down.distance(out.end())).isCloseTo(0, within(1e-9));
+            for (Point end : List.of(out.start(), out.end())) {
+                assertThat(Math.abs(end.distance(up.centre()) - up.radius()))
+                        .as("as far from the first curve as is told")
+                        .isCloseTo(echo * 0.5, within(1e-9));
+            }
+        }
+        MotifDiagnostic.Uneven gaps = told(plan, MotifDiagnostic.Uneven.class);
+        LineString before = flat(Path.of(up));
+        for (int echo = 1; echo <= 2; echo++) {
+            LineString next = flat(line(lines, Stitched.ECHO, 2, echo).path());
+            for (Coordinate on : next.getCoordinates()) {
+                Coordinate nearest = DistanceOp.nearestPoints(before, JTS.createPoint(on))[0];
+                if (!nearest.equals2D(before.getCoordinateN(0))
+                        && !nearest.equals2D(before.getCoordinateN(before.getNumPoints() - 1))) {
+                    assertThat(nearest.distance(on))
+                            .as("what is told of the gap is what is stitched")
+                            .isBetween(gaps.narrowest() - 0.01, gaps.widest() + 0.01);
+                }
+            }
+            before = next;
+        }
+        // Of an echo close by, the walk is as long as the straight line's.
+        WorkPlan close = Planner.plan(square(Design.of(with(new Motif.Sails(1, 1.0 / 16, lean), template)), repeat));
+        MotifDiagnostic.Walk walk = told(close, MotifDiagnostic.Walk.class);
+        double angle = up.direction(0).angle();
+        assertThat(walk.walk()).isCloseTo(1.0 / 16 / Math.sin(angle), withinPercentage(3));
+    }
+
+    private static <D extends MotifDiagnostic> D told(WorkPlan plan, Class<D> type) {
+        return plan.findings().stream()
+                .filter(Finding.MotifTrouble.class::isInstance)
+                .map(f -> ((Finding.MotifTrouble) f).diagnostic())
+                .filter(type::isInstance)
+                .map(type::cast)
+                .findFirst()
+                .orElseThrow();
     }
 }

@@ -28,7 +28,8 @@ abstract class RandomMotifs {
                         .as((i, n, s, o, p) -> (Motif) new Motif.Arcs(i, n, s, List.of(), o, p)),
                 Combinators.combine(Arbitraries.of(Motif.Facing.class), maybe, maybe, flag, flag, other)
                         .as((f, c, i, a, b, o) -> (Motif) new Motif.FacingArcs(f, c, i, a, b, o, 1)),
-                Combinators.combine(few, step).as((n, s) -> (Motif) new Motif.Sails(n - 1, s)),
+                Combinators.combine(few, step, Arbitraries.of(Motif.Lean.class))
+                        .as((n, s, l) -> (Motif) new Motif.Sails(n - 1, s, l)),
                 Combinators.combine(few, few.map(n -> Math.min(n, 3))).as((b, r) -> (Motif) new Motif.Fans(b, r)),
                 Combinators.combine(Arbitraries.doubles().between(0, 0.5), few, flag)
                         .as((g, n, s) -> (Motif) new Motif.Circles(g, n + 1, Motif.Turning.ALTERNATING, s)),

@@ -59,7 +59,7 @@ class MotifWordsTest {
                                 Optional.empty(),
                                 1),
                         "arcs from both edges, crown to crown, a small diamond between"),
-                Arguments.of(new Motif.Sails(1, 0.5), "sails, 1 echo 1/2 apart"),
+                Arguments.of(new Motif.Sails(1, 0.5, Motif.Lean.RIGHT), "sails leaning right, 1 echo 1/2 apart"),
                 Arguments.of(new Motif.Fans(4, 2), "fans of 4 blades, 2 rows"),
                 Arguments.of(new Motif.Fans(1, 1), "fans of 1 blade"),
                 Arguments.of(
@@ -105,7 +105,7 @@ class MotifWordsTest {
                         new MotifDiagnostic.FansApart(16, 7.5), "16 apart, too far for arcs of radius 7 1/2", false),
                 Arguments.of(new MotifDiagnostic.Pinched(0.1875), "the narrowest gap is 3/16", false),
                 Arguments.of(new MotifDiagnostic.Spacing(0.5, 0.51), "really come 0.510", false),
-                Arguments.of(new MotifDiagnostic.Walk(0.5, 0.707), "walks 11/16 generous along the seam", false),
+                Arguments.of(new MotifDiagnostic.Walk(0.5, 0.707, 0.577), "walks 11/16 generous along the seam", false),
                 Arguments.of(
                         new MotifDiagnostic.Swivels(6, 1, 24), "1 time for a blade of 6, 24 times on this run", false),
                 Arguments.of(

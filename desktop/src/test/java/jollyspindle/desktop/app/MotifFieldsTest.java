@@ -173,9 +173,9 @@ class MotifFieldsTest extends Hands {
 
     @Test
     void sailsFansAndCircles(FxRobot robot) {
-        lay(robot, new Motif.Sails(3, 0.5), "mill-bridge");
-        typed(robot, "#motif-echoes", "0", new Motif.Sails(0, 0.5));
-        typed(robot, "#motif-spacing", "5/8", new Motif.Sails(0, 0.625));
+        lay(robot, new Motif.Sails(3, 0.5, Motif.Lean.RIGHT), "mill-bridge");
+        typed(robot, "#motif-echoes", "0", new Motif.Sails(0, 0.5, Motif.Lean.RIGHT));
+        typed(robot, "#motif-spacing", "5/8", new Motif.Sails(0, 0.625, Motif.Lean.RIGHT));
         refused(robot, "#motif-echoes", "-1", "type a whole number from 0 to 24");
         lay(robot, new Motif.Fans(3, 1), "barley-fan");
         typed(robot, "#motif-blades", "2", new Motif.Fans(2, 1));
@@ -193,7 +193,7 @@ class MotifFieldsTest extends Hands {
     /** What is half typed about one side isn't meant for another, though both have the same. */
     @Test
     void whatIsHalfTypedStaysWithItsRun(FxRobot robot) {
-        Motif first = new Motif.Sails(3, 0.5);
+        Motif first = new Motif.Sails(3, 0.5, Motif.Lean.RIGHT);
         lay(robot, first, "mill-bridge");
         scrollTo(robot, "#motif-echoes");
         robot.clickOn("#motif-echoes").write("9");

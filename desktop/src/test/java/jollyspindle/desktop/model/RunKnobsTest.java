@@ -65,7 +65,10 @@ class RunKnobsTest {
                         Arguments.of("step", layer(nested, edge, "orchard-hill"), 0.125),
                         Arguments.of("step", layer(echoed, edge, "orchard-hill"), 0.125),
                         Arguments.of("inset", layer(crowns(), edge, "orchard-hill"), 0.25),
-                        Arguments.of("spacing", layer(new Motif.Sails(3, 0.5), edge, "mill-bridge"), 0.125),
+                        Arguments.of(
+                                "spacing",
+                                layer(new Motif.Sails(3, 0.5, Motif.Lean.RIGHT), edge, "mill-bridge"),
+                                0.125),
                         Arguments.of("height", layer(peaks, edge, "furrow-long"), 0.5),
                         Arguments.of("spacing", layer(peaks, edge, "furrow-long"), 0.125),
                         Arguments.of("height", layer(boxes, edge, "furrow-long"), 0.25),
