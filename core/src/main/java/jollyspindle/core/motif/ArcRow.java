@@ -8,6 +8,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
@@ -40,7 +41,8 @@ final class ArcRow {
      * @param template it was stitched with
      * @param segment its radius, span and rise
      * @param crownAlong where its crown is, or would be
-     * @param whole whether it goes from foot to foot
+     * @param from where it begins along the run
+     * @param to where it ends along the run
      */
     record Done(
             int cell,
@@ -48,7 +50,14 @@ final class ArcRow {
             ArcTemplate template,
             CircularSegment segment,
             double crownAlong,
-            boolean whole) {}
+            double from,
+            double to) {
+
+        /** Whether it goes from foot to foot. */
+        boolean whole() {
+            return to - from > segment.chord() - Tolerances.SAME_PLACE;
+        }
+    }
 
     private final RunContext laying;
     private final RunSpace space;
@@ -56,6 +65,9 @@ final class ArcRow {
     private final int passes;
     private final List<Done> done = new ArrayList<>();
     private int arcs;
+
+    /** Whether it is stitched from right to left. */
+    private boolean back;
 
     /**
      * A row.
@@ -72,6 +84,15 @@ final class ArcRow {
     /** Numbers arcs after those that stand elsewhere on the run already. */
     void numberFrom(int before) {
         arcs = before;
+    }
+
+    /** From now on arcs are stitched from right to left; they have to be laid in that order. */
+    void goBack() {
+        back = true;
+    }
+
+    boolean goesBack() {
+        return back;
     }
 
     List<Done> done() {
@@ -224,16 +245,37 @@ final class ArcRow {
                 : new Registration.FootOnBothMarks();
         List<StitchLine> lines = laying.stitch(
                 new PlacementBuilder.Naming(Stitched.ARC, arcs, 0, passes),
-                piece,
+                back ? piece.reversed() : piece,
                 StitchingEdge.Round.of(template, laying.machine()),
                 registration,
-                LineEnd.at(start),
-                LineEnd.at(end),
+                LineEnd.at(back ? end : start),
+                LineEnd.at(back ? start : end),
                 PlacementBuilder.Turn.MARKED);
         if (lines.isEmpty()) {
             return;
         }
-        done.add(new Done(index + 1, lines.get(0), template, fit.segment(), crownAlong, whole));
+        CircularSegment segment = fit.segment();
+        done.add(new Done(
+                index + 1,
+                lines.get(0),
+                template,
+                segment,
+                crownAlong,
+                whole ? crownAlong - half : crownAlong + aside(segment, from),
+                whole ? crownAlong + half : crownAlong + aside(segment, to)));
+    }
+
+    /** How far beside its crown a part of an arc stands, in inches; before it if below 0. */
+    private static double aside(CircularSegment segment, double part) {
+        double reach = Math.asin(Math.min(1, segment.chord() / 2 / segment.radius()));
+        return segment.radius() * Math.sin((2 * part - 1) * reach);
+    }
+
+    /** Which part of an arc stands so far beside its crown. */
+    private static double part(CircularSegment segment, double aside) {
+        double reach = Math.asin(Math.min(1, segment.chord() / 2 / segment.radius()));
+        double there = Math.asin(Math.max(-1, Math.min(1, aside / segment.radius())));
+        return Math.max(0, Math.min(1, (there / reach + 1) / 2));
     }
 
     private SeamRegister register(ArcTemplate template, double rise) {
@@ -243,21 +285,20 @@ final class ArcRow {
     // --- further lines -----------------------------------------------------------------------------------------
 
     /**
-     * Stitches a line below each whole arc's first one.
+     * Stitches a line below each arc's first one: every second of them on the way back.
      *
      * @param which of the lines, from 1
      * @param inner how it follows
      * @param drop from the first line's crown to its own, in inches
      */
     void inner(int which, Motif.Inner inner, double drop, int asked) {
-        for (Done arc : done) {
-            if (arc.whole()) {
-                inner(arc, which, inner, drop, asked);
-            }
+        boolean returns = which % 2 == 1;
+        for (int i = 0; i < done.size(); i++) {
+            inner(done.get(returns ? done.size() - 1 - i : i), which, inner, drop, asked, returns);
         }
     }
 
-    private void inner(Done arc, int which, Motif.Inner inner, double drop, int asked) {
+    private void inner(Done arc, int which, Motif.Inner inner, double drop, int asked, boolean returns) {
         double rise = arc.segment().height() - drop;
         Optional<ArcTemplate> template = Optional.of(arc.template());
         double radius = arc.segment().radius();
@@ -283,20 +324,33 @@ final class ArcRow {
         }
         CircularSegment segment = CircularSegment.ofRadiusAndHeight(radius, Math.min(rise, radius));
         double half = segment.chord() / 2;
-        Arc line = space.placed(RunSpace.bulging(arc.crownAlong() - half, arc.crownAlong() + half, base, radius));
-        LineEnd start = onBase(arc.crownAlong() - half);
-        LineEnd end = onBase(arc.crownAlong() + half);
+        double from = Math.max(arc.from(), arc.crownAlong() - half);
+        double to = Math.min(arc.to(), arc.crownAlong() + half);
+        if (to - from < LayoutContext.SHORTEST) {
+            // Of a piece of an arc nothing is left so far down.
+            return;
+        }
+        Arc whole = RunSpace.bulging(arc.crownAlong() - half, arc.crownAlong() + half, base, radius);
+        Arc line =
+                space.placed(whole.piece(part(segment, from - arc.crownAlong()), part(segment, to - arc.crownAlong())));
+        LineEnd start = onBase(from, whole);
+        LineEnd end = onBase(to, whole);
+        StitchingEdge.Round edge = StitchingEdge.Round.of(template.get(), laying.machine());
+        Registration laid = innerRegistration(arc, template.get(), inner, drop, rise);
+        boolean upright = !(laid instanceof Registration.OnSeam)
+                || to - from > segment.chord() - Tolerances.SAME_PLACE
+                || Math.abs(whole.sweep()) <= edge.usable() + Tolerances.SAME_PLACE;
         laying.stitch(
                 new PlacementBuilder.Naming(
                         inner == Motif.Inner.LOWERED ? Stitched.NESTED_ARC : Stitched.ECHO,
                         arc.line().number(),
                         which,
                         passes),
-                line,
-                StitchingEdge.Round.of(template.get(), laying.machine()),
-                innerRegistration(arc, template.get(), inner, drop, rise),
-                start,
-                end,
+                returns ? line.reversed() : line,
+                edge,
+                upright ? laid : new Registration.FootOnBothMarks(),
+                returns ? end : start,
+                returns ? start : end,
                 PlacementBuilder.Turn.SLIDING);
         double really = arc.segment().radius() - radius;
         if (inner != Motif.Inner.PARALLEL) {
@@ -335,20 +389,37 @@ final class ArcRow {
                         && l.layer() == arc.line().layer()
                         && l.sub() < which)
                 .toList();
-        Point foot = space.place(arc.crownAlong() - lower.chord() / 2, base);
+        boolean left = arc.from() < arc.crownAlong() - lower.chord() / 2;
+        Point foot = space.place(arc.crownAlong() + (left ? -1 : 1) * lower.chord() / 2, base);
         for (StitchLine line : above) {
             narrowest = Math.min(narrowest, line.path().distance(foot));
         }
         return narrowest;
     }
 
-    /** A foot of a lowered line: on the seam, where there is one to see. */
-    private LineEnd onBase(double along) {
-        Point place = space.place(along, base);
+    /** Where a lowered line begins or ends: a foot on the seam, where there is one to see, or where the arc above is cut off. */
+    private LineEnd onBase(double along, Arc whole) {
+        double up = whole.centre().y()
+                + Math.sqrt(Math.max(
+                        0,
+                        square(whole.radius()) - square(along - whole.centre().x())));
+        boolean foot = Math.abs(along - whole.start().x()) < Tolerances.SAME_PLACE
+                || Math.abs(along - whole.end().x()) < Tolerances.SAME_PLACE;
+        Point place = space.place(along, foot ? base : up);
+        if (!foot) {
+            return space.shownBy(place)
+                    .filter(by -> by == LineEnd.ShownBy.RUN_END || by == LineEnd.ShownBy.MITRE)
+                    .map(by -> LineEnd.at(place, by))
+                    .orElseGet(() -> LineEnd.at(laying.later(Mark.Kind.MEETING, place, Mark.Pass.FIRST_LINES)));
+        }
         if (base == 0 && space.clearance() == 0) {
             return LineEnd.at(place, space.hanging() ? LineEnd.ShownBy.FAR_EDGE : LineEnd.ShownBy.SEAM);
         }
         return LineEnd.at(laying.later(Mark.Kind.FOOT, place, Mark.Pass.FIRST_LINES));
+    }
+
+    private static double square(double inches) {
+        return inches * inches;
     }
 
     /** What the arcs enclose, each from its outermost line inwards. */

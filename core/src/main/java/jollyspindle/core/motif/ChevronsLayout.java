@@ -25,7 +25,9 @@ import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -172,16 +174,35 @@ final class ChevronsLayout {
             }
         }
         List<Figure> figures = space.divided();
-        int number = 0;
+        List<Lined> lined = new ArrayList<>();
         for (int i = 0; i < figures.size(); i++) {
-            Cell cell = figures.get(i).cell();
             if (!(figures.get(i) instanceof Figure.Empty)) {
-                figure(cell, i, ++number);
+                lined(figures.get(i).cell(), i, lined.size() + 1).ifPresent(lined::add);
+            }
+        }
+        Map<Lined, StitchLine> before = new HashMap<>();
+        for (int line = 0; line < motif.lines(); line++) {
+            // Rows are stitched out and back.
+            boolean back = line % 2 == 1;
+            for (int i = 0; i < lined.size(); i++) {
+                Lined figure = lined.get(back ? lined.size() - 1 - i : i);
+                if (line < figure.lines().size()) {
+                    Path path = figure.lines().get(line);
+                    before.put(figure, stitch(back ? path.reversed() : path, figure, line, before.get(figure)));
+                }
             }
         }
     }
 
-    private void figure(Cell own, int index, int number) {
+    /**
+     * A figure over a cell, line by line from the outermost in, in the quilt's frame.
+     *
+     * @param index of the cell
+     * @param number of the figure, from 1
+     */
+    private record Lined(int index, int number, List<Path> lines) {}
+
+    private Optional<Lined> lined(Cell own, int index, int number) {
         boolean half = own.kind() == Cell.Kind.HALF;
         // Half a figure is one whose middle stands at the run's end.
         Cell cell = !half
@@ -192,10 +213,10 @@ final class ChevronsLayout {
         double height = height(motif, cell.width());
         if (height > space.room() + Tolerances.ROUNDING) {
             laying.tell(new MotifDiagnostic.TooHigh(height - space.room()));
-            return;
+            return Optional.empty();
         }
+        List<Path> lines = new ArrayList<>();
         List<Path> outlines = new ArrayList<>();
-        StitchLine before = null;
         for (int line = 0; line < motif.lines(); line++) {
             List<Point> corners = motif.points() == Motif.Points.PEAKS
                     ? peak(cell, height, line * spacing)
@@ -213,10 +234,10 @@ final class ChevronsLayout {
             Optional<Path> path = rounded(corners);
             if (path.isEmpty()) {
                 laying.tell(new LayoutDiagnostic.TooFar(motif.rounding(), height));
-                return;
+                break;
             }
             Path placed = space.placed(path.get());
-            before = stitch(placed, index, number, line, before);
+            lines.add(placed);
             List<Curve> closed = new ArrayList<>(placed.curves());
             if (half) {
                 Point middle = space.place(cell.middle(), 0);
@@ -227,9 +248,11 @@ final class ChevronsLayout {
             }
             outlines.add(new Path(closed));
         }
-        if (!outlines.isEmpty()) {
-            laying.enclosed().add(new RunContext.Enclosed(index + 1, List.copyOf(outlines)));
+        if (lines.isEmpty()) {
+            return Optional.empty();
         }
+        laying.enclosed().add(new RunContext.Enclosed(index + 1, List.copyOf(outlines)));
+        return Optional.of(new Lined(index, number, lines));
     }
 
     private static List<Point> peak(Cell cell, double height, double inside) {
@@ -302,7 +325,8 @@ final class ChevronsLayout {
         return Optional.of(new Path(curves));
     }
 
-    private StitchLine stitch(Path path, int index, int number, int line, StitchLine before) {
+    private StitchLine stitch(Path path, Lined figure, int line, StitchLine before) {
+        int index = figure.index();
         List<PlacementBuilder.Piece> pieces = new ArrayList<>();
         double fromEdge = spacing - laying.machine().footRadius();
         boolean beside = before != null && fromEdge >= 0;
@@ -325,7 +349,7 @@ final class ChevronsLayout {
             pieces.add(new PlacementBuilder.Piece(curve, tool, registration, end));
         }
         List<StitchLine> lines = laying.stitch(
-                PlacementBuilder.Naming.of(line == 0 ? Stitched.CHEVRON : Stitched.ECHO, number, line),
+                PlacementBuilder.Naming.of(line == 0 ? Stitched.CHEVRON : Stitched.ECHO, figure.number(), line),
                 pieces,
                 start,
                 PlacementBuilder.Turn.MARKED);

@@ -7,6 +7,7 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
@@ -15,6 +16,7 @@ import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
@@ -62,7 +64,7 @@ final class CirclesLayout {
 
                 @Override
                 Optional<DivisionConstraints> asks(Layer layer, Motif.Circles motif, EdgeCatalog tools, double room) {
-                    return tool(tools, layer.templateId(), layer.guideId(), room - 2 * motif.gap())
+                    return tool(tools, layer.templateId(), layer.guideId(), room)
                             .map(t -> 2 * t.stitched())
                             .map(d -> DivisionConstraints.figures(
                                     OptionalDouble.of(d + motif.gap()), Wish.LONGEST_REPEAT, d, d));
@@ -74,9 +76,15 @@ final class CirclesLayout {
                 }
             };
 
+    /** So many circles are laid by the one before until the next is marked (common practice, no source). */
+    private static final int MARKED_EVERY = 4;
+
     private final RunContext laying;
     private final RunSpace space;
     private final Motif.Circles motif;
+
+    /** The circle before, in one line unless something cuts it. */
+    private List<StitchLine> before = List.of();
 
     CirclesLayout(RunContext laying, Motif.Circles motif) {
         this.laying = laying;
@@ -100,7 +108,7 @@ final class CirclesLayout {
     }
 
     void lay() {
-        double widest = space.room() - 2 * motif.gap();
+        double widest = space.room();
         Optional<StitchingEdge.Round> found =
                 tool(laying.tools(), laying.layer().templateId(), laying.layer().guideId(), widest);
         if (found.isEmpty()) {
@@ -125,7 +133,19 @@ final class CirclesLayout {
                 laying.tell(new LayoutDiagnostic.TooFar(2 * radius, cell.width()));
                 continue;
             }
-            circle(tool, new Point(cell.middle(), space.room() / 2), ++circles, i);
+            boolean goesOn = !middles.isEmpty()
+                    && Math.abs(middles.get(circles - 1)
+                                    + figures.get(i - 1).cell().width() / 2
+                                    - cell.from())
+                            < Tolerances.ROUNDING;
+            circle(
+                    tool,
+                    new Point(cell.middle(), space.room() / 2),
+                    ++circles,
+                    i,
+                    goesOn
+                            ? OptionalDouble.of(cell.middle() - middles.get(circles - 2) - 2 * radius)
+                            : OptionalDouble.empty());
             middles.add(cell.middle());
         }
         if (middles.size() > 1) {
@@ -135,12 +155,20 @@ final class CirclesLayout {
         }
     }
 
-    private void circle(StitchingEdge.Round tool, Point centre, int number, int index) {
+    /**
+     * Stitches a circle.
+     *
+     * @param gap to the one before, if there is one just before it
+     */
+    private void circle(StitchingEdge.Round tool, Point centre, int number, int index, OptionalDouble gap) {
         double radius = tool.stitched();
         int way = motif.turning() == Motif.Turning.ALTERNATING && number % 2 == 0 ? -1 : 1;
-        Mark middle =
-                laying.marker().at(Mark.Kind.MIDDLE, number, space.place(centre.x(), centre.y()), Mark.Stage.LOADED);
-        Registration registration = new Registration.CentreOnMark(middle, false);
+        Point placed = space.place(centre.x(), centre.y());
+        Registration registration = registration(tool, placed, number, gap);
+        // Its middle line lies along the run.
+        Optional<Pose> held = tool.usable() > 2 * Math.PI - Tolerances.ROUNDING
+                ? Optional.of(new Pose(placed, space.rotation() + Math.PI / 2))
+                : Optional.empty();
         Point west = space.place(centre.x() - radius, centre.y());
         Point east = space.place(centre.x() + radius, centre.y());
         boolean leavesOpposite = motif.halfTurns() % 2 == 1;
@@ -154,9 +182,9 @@ final class CirclesLayout {
             at += way * turns * Math.PI;
             // What has been once round ends on itself.
             LineEnd.ShownBy by = left == 0 ? LineEnd.ShownBy.STITCHING : LineEnd.ShownBy.NEEDLE;
-            pieces.add(new PlacementBuilder.Piece(arc, tool, registration, LineEnd.at(arc.end(), by)));
+            pieces.add(new PlacementBuilder.Piece(arc, tool, registration, LineEnd.at(arc.end(), by), held));
         }
-        laying.stitch(
+        before = laying.stitch(
                 PlacementBuilder.Naming.of(Stitched.CIRCLE, number),
                 pieces,
                 LineEnd.at(west, LineEnd.ShownBy.MIDDLE_LINE),
@@ -164,7 +192,22 @@ final class CirclesLayout {
         if (motif.swirl()) {
             swirl(centre, radius, number, leavesOpposite ? east : west, way);
         }
-        laying.enclosed().add(new RunContext.Enclosed(index + 1, List.of(Path.circle(middle.place(), radius))));
+        laying.enclosed().add(new RunContext.Enclosed(index + 1, List.of(Path.circle(placed, radius))));
+    }
+
+    /** The template slides on from the circle before; the first of every few is marked, so that no error adds up for long. */
+    private Registration registration(StitchingEdge.Round tool, Point placed, int number, OptionalDouble gap) {
+        boolean slides = gap.isPresent()
+                && (number - 1) % MARKED_EVERY != 0
+                && before.size() == 1
+                && tool.usable() > 2 * Math.PI - Tolerances.ROUNDING;
+        return slides
+                ? new Registration.InChain(
+                        before.get(0).id(),
+                        Math.max(0, gap.getAsDouble()),
+                        laying.tools().middleLine(tool.id()))
+                : new Registration.CentreOnMark(
+                        laying.marker().at(Mark.Kind.MIDDLE, number, placed, Mark.Stage.LOADED), false);
     }
 
     /** Two half circles of half the size, from one side through the middle to the other. */

@@ -189,7 +189,8 @@ final class FacingLayout {
         near.enclose();
         ArcRow second = new ArcRow(laying, 0, motif.passes());
         second.numberFrom(near.done().size());
-        for (int i = 0; i < figures.size(); i++) {
+        second.goBack();
+        for (int i = figures.size() - 1; i >= 0; i--) {
             if (figures.get(i) instanceof Figure.WholeArc arc) {
                 halfStep(second, template, figures, i, arc.cell());
             }
@@ -265,14 +266,20 @@ final class FacingLayout {
     /** From a cell's middle to the next one's; none across an odd space, and half an arc at each end of the run. */
     private void halfStep(ArcRow row, ArcTemplate template, List<Figure> cells, int i, Cell cell) {
         double middle = cell.middle();
-        if (i == 0) {
-            halfFacing(row, template, new Cell(Cell.Kind.HALF, cell.from(), middle), true, i);
-        }
-        if (i + 1 < cells.size() && cells.get(i + 1) instanceof Figure.WholeArc next) {
-            facing(row, template, middle, next.cell().middle(), i);
-        } else if (i + 1 == cells.size()) {
-            halfFacing(row, template, new Cell(Cell.Kind.HALF, middle, cell.to()), false, i);
-        }
+        Runnable first = () -> {
+            if (i == 0) {
+                halfFacing(row, template, new Cell(Cell.Kind.HALF, cell.from(), middle), true, i);
+            }
+        };
+        Runnable next = () -> {
+            if (i + 1 < cells.size() && cells.get(i + 1) instanceof Figure.WholeArc following) {
+                facing(row, template, middle, following.cell().middle(), i);
+            } else if (i + 1 == cells.size()) {
+                halfFacing(row, template, new Cell(Cell.Kind.HALF, middle, cell.to()), false, i);
+            }
+        };
+        (row.goesBack() ? next : first).run();
+        (row.goesBack() ? first : next).run();
     }
 
     private void halfFacing(ArcRow row, ArcTemplate template, Cell cell, boolean fromCrown, int index) {

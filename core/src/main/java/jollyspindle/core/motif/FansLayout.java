@@ -168,7 +168,6 @@ final class FansLayout {
 
     private void fan(List<StitchingEdge.Round> blades, double along, double up, double pitch) {
         fans++;
-        climbing = true;
         double radius = blades.get(blades.size() - 1).stitched();
         Point centre = space.place(along, up);
         if (pitch >= 2 * radius) {
@@ -186,6 +185,9 @@ final class FansLayout {
             Mark pivot = inside
                     ? up == 0 ? pivot(along) : laying.later(Mark.Kind.PIVOT, centre, Mark.Pass.ROW_BELOW)
                     : laying.marker().next(Mark.Kind.PIVOT, centre, Mark.Stage.LOADED);
+            // An odd number begins by climbing the back of the fan before, so that the last blade leads down to the
+            // ditch.
+            climbing = all.size() % 2 == 0;
             FanHolds holds = FanHolds.of(set, wholes.get(0), all, up == 0 && space.isOnSeam());
             for (int b = 0; b < blades.size(); b++) {
                 for (Arc piece : kept.get(b)) {

@@ -66,17 +66,28 @@ final class QuarterFanLayout {
         double start = from.minus(pivot).angle();
         double sweep = to.minus(pivot).angle() - start;
         sweep -= 2 * Math.PI * Math.rint(sweep / (2 * Math.PI));
+        double reach =
+                blades.stream().mapToDouble(StitchingEdge.Round::usable).min().orElseThrow();
+        double over = Math.abs(sweep) - reach;
+        // A corner that is a hair over what the slots reach isn't worth a second hold: the slots' ends stop the needle
+        // there.
+        boolean tight = over > Tolerances.ROUNDING
+                && over * blades.get(blades.size() - 1).stitched() <= Tolerances.CHALK;
+        sweep = tight ? Math.copySign(reach, sweep) : sweep;
+        LineEnd.ShownBy far = tight ? LineEnd.ShownBy.TEMPLATE : LineEnd.ShownBy.RUN_END;
         List<Arc> arcs = new ArrayList<>();
         for (StitchingEdge.Round blade : blades) {
             arcs.add(new Arc(pivot, blade.stitched(), start, sweep));
         }
         FanHolds holds = FanHolds.of(fan.get(), arcs.get(0), arcs, true);
         for (int b = 0; b < blades.size(); b++) {
-            Arc way = b % 2 == 0 ? arcs.get(b) : arcs.get(b).reversed();
+            boolean out = b % 2 == 0;
+            Arc way = out ? arcs.get(b) : arcs.get(b).reversed();
             corner.sewing.stitch(
                     PlacementBuilder.Naming.of(Stitched.CORNER_BLADE, 1, b + 1),
-                    holds.pieces(way, blades.get(b), centre, LineEnd.at(way.end(), LineEnd.ShownBy.RUN_END)),
-                    LineEnd.at(way.start(), LineEnd.ShownBy.RUN_END),
+                    holds.pieces(
+                            way, blades.get(b), centre, LineEnd.at(way.end(), out ? far : LineEnd.ShownBy.RUN_END)),
+                    LineEnd.at(way.start(), out ? LineEnd.ShownBy.RUN_END : far),
                     PlacementBuilder.Turn.ABOUT_CENTRE);
         }
     }

@@ -60,16 +60,7 @@ public record Placement(
 
     /** The marks that it starts and stops on, and that the template is laid on. */
     public Stream<Mark> marks() {
-        Stream<Mark> laid = registration instanceof Registration.OnSeam on
-                ? on.centre().stream()
-                : registration instanceof Registration.CentreOnMark on
-                        ? Stream.of(on.centre())
-                        : registration instanceof Registration.NotchOnMark on
-                                ? Stream.of(on.mark())
-                                : registration instanceof Registration.OnRay on
-                                        ? Stream.of(on.centre(), on.ray())
-                                        : Stream.empty();
-        return Stream.concat(Stream.of(start, end).flatMap(s -> s.mark().stream()), laid);
+        return Stream.concat(Stream.of(start, end).flatMap(s -> s.mark().stream()), registration.marks());
     }
 
     /** The same with its marks exchanged. */

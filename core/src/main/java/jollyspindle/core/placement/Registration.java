@@ -6,6 +6,7 @@ import jollyspindle.core.shelf.form.EngravedLine;
 
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /** What a template is laid on, so that it lies as planned. */
 public sealed interface Registration {
@@ -13,6 +14,16 @@ public sealed interface Registration {
     /** The same with its marks exchanged; itself if it has none. */
     default Registration with(UnaryOperator<Mark> exchanged) {
         return this;
+    }
+
+    /** The marks that the template is laid on. */
+    default Stream<Mark> marks() {
+        return Stream.empty();
+    }
+
+    /** The earlier line that the template is laid on or against, if it is one. */
+    default Optional<LineId> before() {
+        return Optional.empty();
     }
 
     /**
@@ -24,6 +35,11 @@ public sealed interface Registration {
      * @param engraved whether the template has a centre line; otherwise tape is stuck on for one
      */
     record OnSeam(SeamRegister what, boolean far, Optional<Mark> centre, boolean engraved) implements Registration {
+        @Override
+        public Stream<Mark> marks() {
+            return centre.stream();
+        }
+
         @Override
         public Registration with(UnaryOperator<Mark> exchanged) {
             return new OnSeam(what, far, centre.map(exchanged), engraved);
@@ -53,7 +69,12 @@ public sealed interface Registration {
      * @param fromEdge from the template's edge to what lies on the stitching, in inches; 0 if it is the edge itself
      * @param engraved whether there is an engraved line at that distance; otherwise tape goes there
      */
-    record OnStitching(LineId lineId, double fromEdge, boolean engraved) implements Registration {}
+    record OnStitching(LineId lineId, double fromEdge, boolean engraved) implements Registration {
+        @Override
+        public Optional<LineId> before() {
+            return Optional.of(lineId);
+        }
+    }
 
     /**
      * A row of shells: something that runs across the template lies on the crowns stitched before, or on the edge that the
@@ -63,7 +84,12 @@ public sealed interface Registration {
      * @param belowCrowns from the template's own crowns straight down to it, in inches, 0 or more
      * @param lineId the row stitched before; without one it is the edge
      */
-    record OnRow(Optional<EngravedLine> line, double belowCrowns, Optional<LineId> lineId) implements Registration {}
+    record OnRow(Optional<EngravedLine> line, double belowCrowns, Optional<LineId> lineId) implements Registration {
+        @Override
+        public Optional<LineId> before() {
+            return lineId;
+        }
+    }
 
     /**
      * The template's centre lies on a mark, and one of its straight legs or lines on the seam.
@@ -73,8 +99,28 @@ public sealed interface Registration {
      */
     record CentreOnMark(Mark centre, boolean legOnSeam) implements Registration {
         @Override
+        public Stream<Mark> marks() {
+            return Stream.of(centre);
+        }
+
+        @Override
         public Registration with(UnaryOperator<Mark> exchanged) {
             return new CentreOnMark(exchanged.apply(centre), legOnSeam);
+        }
+    }
+
+    /**
+     * The template slides on along a chain: its middle line lies on the line drawn along the middle of the run, and its edge
+     * against the foot, with the needle on that line so far beyond what was stitched before.
+     *
+     * @param lineId what was stitched before
+     * @param gap from there to the needle, in inches, 0 or more
+     * @param engraved whether the template has a middle line; otherwise tape is stuck on for one
+     */
+    record InChain(LineId lineId, double gap, boolean engraved) implements Registration {
+        @Override
+        public Optional<LineId> before() {
+            return Optional.of(lineId);
         }
     }
 
@@ -87,6 +133,11 @@ public sealed interface Registration {
      * @param far whether it lies on the run's outer edge and not on its seam
      */
     record NotchOnMark(Mark mark, double below, boolean far) implements Registration {
+        @Override
+        public Stream<Mark> marks() {
+            return Stream.of(mark);
+        }
+
         @Override
         public Registration with(UnaryOperator<Mark> exchanged) {
             return new NotchOnMark(exchanged.apply(mark), below, far);
@@ -101,6 +152,11 @@ public sealed interface Registration {
      * @param hooked whether its hook lies against the foot over the centre; otherwise its middle line is meant
      */
     record OnRay(Mark centre, Mark ray, boolean hooked) implements Registration {
+        @Override
+        public Stream<Mark> marks() {
+            return Stream.of(centre, ray);
+        }
+
         @Override
         public Registration with(UnaryOperator<Mark> exchanged) {
             return new OnRay(exchanged.apply(centre), exchanged.apply(ray), hooked);

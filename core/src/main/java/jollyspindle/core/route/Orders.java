@@ -6,7 +6,6 @@ import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.Placement;
-import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 
 import java.util.ArrayList;
@@ -18,7 +17,6 @@ import java.util.IdentityHashMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -345,7 +343,7 @@ final class Orders {
         for (StitchLine line : lines) {
             Set<LineId> own = new HashSet<>();
             for (Placement p : placements.getOrDefault(line.id(), List.of())) {
-                laidOn(p).filter(ids::contains).ifPresent(own::add);
+                p.registration().before().filter(ids::contains).ifPresent(own::add);
                 Stream.of(p.start(), p.end())
                         .filter(s -> s.shownBy() == LineEnd.ShownBy.STITCHING)
                         .forEach(s -> before.stream()
@@ -356,15 +354,6 @@ final class Orders {
             before.add(line);
         }
         return needed;
-    }
-
-    private static Optional<LineId> laidOn(Placement placement) {
-        if (placement.registration() instanceof Registration.OnRow on) {
-            return on.lineId();
-        }
-        return placement.registration() instanceof Registration.OnStitching on
-                ? Optional.of(on.lineId())
-                : Optional.empty();
     }
 
     /** A chain as it is, and backwards where that is the same to the quilter. */

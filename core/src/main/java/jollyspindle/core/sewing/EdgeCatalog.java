@@ -198,6 +198,16 @@ public final class EdgeCatalog {
                 .findFirst();
     }
 
+    /** Whether a line is engraved through the middle of a round edge's circle. */
+    public boolean middleLine(ToolId tool) {
+        return template(tool.templateId())
+                .filter(t -> t.lines().stream().anyMatch(l -> l.kind() == EngravedLine.Kind.CENTRE))
+                .flatMap(t -> cut(t).guide(tool.guideId()))
+                .flatMap(Guide::round)
+                .filter(round -> Math.abs(round.centre().x()) < Tolerances.ON_LINE)
+                .isPresent();
+    }
+
     /** The distances from an arc's edge of the lines engraved along it, in inches. */
     public List<Double> parallels(ArcTemplate arc) {
         return template(arc.templateId()).stream()

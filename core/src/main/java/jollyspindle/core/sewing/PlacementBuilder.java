@@ -163,7 +163,7 @@ public final class PlacementBuilder {
         LineEnd at = start;
         for (List<Piece> group : groups) {
             Piece piece = group.get(0);
-            if (piece.tool() instanceof StitchingEdge.Lying lying) {
+            if (piece.tool() instanceof StitchingEdge.Lying || group.size() > 1) {
                 part++;
                 LineEnd next = group.get(group.size() - 1).reaches();
                 placements.add(new Placement(
@@ -171,8 +171,8 @@ public final class PlacementBuilder {
                         line,
                         part,
                         parts,
-                        lying.id(),
-                        lying.pose(),
+                        piece.tool().id(),
+                        piece.held().orElseGet(() -> ((StitchingEdge.Lying) piece.tool()).pose()),
                         piece.registration(),
                         at,
                         next,
@@ -206,14 +206,17 @@ public final class PlacementBuilder {
         return line;
     }
 
-    /** Pieces that follow each other along an edge that lies still are stitched in one placement. */
+    /** Pieces that follow each other along a template that lies still are stitched in one placement. */
     private static List<List<Piece>> byPlacement(List<Piece> pieces) {
         List<List<Piece>> groups = new ArrayList<>();
         for (Piece piece : pieces) {
             List<Piece> last = groups.isEmpty() ? List.of() : groups.get(groups.size() - 1);
-            if (piece.tool() instanceof StitchingEdge.Lying
-                    && !last.isEmpty()
-                    && last.get(0).tool().equals(piece.tool())) {
+            boolean lies = piece.tool() instanceof StitchingEdge.Lying
+                    || piece.held().isPresent()
+                            && !last.isEmpty()
+                            && last.get(0).held().equals(piece.held())
+                            && last.get(0).registration().equals(piece.registration());
+            if (lies && !last.isEmpty() && last.get(0).tool().equals(piece.tool())) {
                 last.add(piece);
             } else {
                 groups.add(new ArrayList<>(List.of(piece)));

@@ -71,8 +71,10 @@ class ArcMotifsTest {
         StitchLine outer = line(lines, Stitched.ARC, 1, 0);
         StitchLine middle = line(lines, Stitched.NESTED_ARC, 1, 1);
         StitchLine inner = line(lines, Stitched.NESTED_ARC, 1, 2);
-        assertThat(middle.path().start().x() - outer.path().start().x()).isCloseTo(first, within(1e-6));
-        assertThat(inner.path().start().x() - middle.path().start().x()).isCloseTo(second, within(1e-6));
+        assertThat(middle.path().end().x() - outer.path().start().x())
+                .as("on the way back")
+                .isCloseTo(first, within(1e-6));
+        assertThat(inner.path().start().x() - middle.path().end().x()).isCloseTo(second, within(1e-6));
         assertThat(outer.path().curves().get(0).at(0.5).y()
                         - middle.path().curves().get(0).at(0.5).y())
                 .isCloseTo(1, within(1e-9));

@@ -5,6 +5,8 @@ import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.LineEnd;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.plan.Planner;
@@ -100,19 +102,52 @@ class FansAndCirclesTest {
         WorkPlan plan = Planner.plan(job);
         check(plan);
         RunPlan top = plan.run(Side.TOP).orElseThrow();
-        // The largest hole that goes into 2 1/2 less two gaps of 1/4 stitches 1 3/4; 36 in repeats of 2 or a little
-        // more.
+        // The largest hole that goes into 2 1/2 stitches 2 1/4; the gap is between circles alone.
         for (StitchLine line : top.laidOut().lines()) {
-            assertThat(line.path().length()).isCloseTo(1.5 * Math.PI * 1.75, within(1e-9));
-            assertThat(line.path().end().x() - line.path().start().x()).isCloseTo(1.75, within(1e-9));
+            assertThat(line.path().length()).isCloseTo(1.5 * Math.PI * 2.25, within(1e-9));
+            assertThat(line.path().end().x() - line.path().start().x()).isCloseTo(2.25, within(1e-9));
         }
-        assertThat(top.division().repeat()).isGreaterThanOrEqualTo(1.75);
+        assertThat(top.division().repeat()).isGreaterThanOrEqualTo(2.25);
         List<Double> sweeps = top.laidOut().lines().stream()
                 .map(l -> ((Arc) l.path().curves().get(0)).sweep())
                 .toList();
         assertThat(sweeps.get(0) * sweeps.get(1))
                 .as("every second one the other way")
                 .isNegative();
+    }
+
+    /** The template slides on from circle to circle, with the needle where it left; few are marked (common practice, no source). */
+    @Test
+    void aChainIsLaidByTheCircleBefore() {
+        QuiltJob job = job(
+                        quilt(36, 36, 36, 36, 3, Corners.MITRED).with(Dimension.RESERVE, 0.5),
+                        Design.of(with(new Motif.Circles(0, 3, Motif.Turning.ALTERNATING, false), "penny-stack")),
+                        2.5)
+                .withMachine(new Machine(0.25));
+        WorkPlan plan = Planner.plan(job);
+        check(plan);
+        RunPlan top = plan.run(Side.TOP).orElseThrow();
+        List<Placement> placements = plan.placements(RunId.of(Side.TOP));
+        assertThat(placements)
+                .as("one hold a circle, however often round")
+                .hasSameSizeAs(top.laidOut().lines());
+        for (int i = 0; i < placements.size(); i++) {
+            if (placements.get(i).registration() instanceof Registration.InChain slid) {
+                StitchLine before = placements.get(i - 1).of();
+                assertThat(slid.lineId()).isEqualTo(before.id());
+                assertThat(placements
+                                .get(i)
+                                .start()
+                                .place()
+                                .distance(before.path().end()))
+                        .as("from where the needle left")
+                        .isCloseTo(slid.gap(), within(1e-9));
+            } else {
+                assertThat(i % 4).as("every fourth is marked").isZero();
+            }
+        }
+        assertThat(top.laidOut().marks().stream().filter(m -> m.kind() == Mark.Kind.MIDDLE))
+                .hasSize((placements.size() + 3) / 4);
     }
 
     /** The number of arcs, once chosen, holds for every fan: on all sides of a border the narrowest decides (common practice). */

@@ -10,7 +10,6 @@ import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.MarkId;
 import jollyspindle.core.placement.Placement;
-import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.plan.QuiltJob;
@@ -157,17 +156,10 @@ final class MotifChecks {
     private static void checkMarks(WorkPlan plan, List<Placement> placements) {
         Set<MarkId> used = new HashSet<>();
         for (Placement placement : placements) {
-            placement.start().mark().ifPresent(m -> used.add(m.id()));
-            placement.end().mark().ifPresent(m -> used.add(m.id()));
-            if (placement.registration() instanceof Registration.OnSeam on) {
-                on.centre().ifPresent(m -> used.add(m.id()));
-            } else if (placement.registration() instanceof Registration.CentreOnMark on) {
-                used.add(on.centre().id());
-            } else if (placement.registration() instanceof Registration.NotchOnMark on) {
-                used.add(on.mark().id());
-            } else if (placement.registration() instanceof Registration.OnStitching on) {
-                assertThat(plan.lines()).extracting(StitchLine::id).contains(on.lineId());
-            }
+            placement.marks().forEach(m -> used.add(m.id()));
+            placement.registration().before().ifPresent(id -> assertThat(plan.lines())
+                    .extracting(StitchLine::id)
+                    .contains(id));
         }
         for (RunPlan run : plan.runs()) {
             Set<String> ids = new HashSet<>();

@@ -361,6 +361,12 @@ public final class PlanJson {
             node.put("on", placement.region().code() + "-seam");
             node.put("kind", "line-at-angle");
             degrees(node, "angleDegrees", at.angle());
+        } else if (placement.registration() instanceof Registration.InChain on) {
+            node.put("on", "middle-line");
+            node.put("kind", "in-chain");
+            node.put("centreLine", on.engraved() ? "engraved" : "tape");
+            node.put("after", on.lineId().code());
+            number(node, "gap", on.gap());
         } else if (placement.registration() instanceof Registration.OnMitre) {
             node.put("on", "mitre");
             node.put("kind", "centre-line");

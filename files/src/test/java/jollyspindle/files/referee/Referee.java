@@ -150,6 +150,7 @@ final class Referee {
             case "edge" -> held.addAll(alongStitching(step));
             case "centre" -> held.addAll(centre(step));
             case "centre-line" -> held.addAll(mitre(step));
+            case "in-chain" -> held.addAll(inChain(step));
             case "notch-on-mark" -> held.addAll(notch(step));
             case "line-at-angle" -> held.addAll(atAngle(step));
             case "foot-on-both-marks", "none" -> {
@@ -270,6 +271,27 @@ final class Referee {
 
     private List<double[]> mitre(ToldPlan.Step step) {
         return centreLine(step, p -> plan.mitres().stream().anyMatch(m -> offLine(m, p) < ON), Optional.empty());
+    }
+
+    /** The middle line on what is drawn along the run, and the needle as far beyond what was stitched before as is told. */
+    private List<double[]> inChain(ToldPlan.Step step) {
+        Point along = plan.runs().get(step.run()).along();
+        List<Segment> drawn = plan.seams().stream()
+                .filter(s -> Math.abs(s.direction(0).cross(along)) < ON)
+                .toList();
+        List<Path> before = stitched.getOrDefault(step.on().after().orElseThrow(), List.of());
+        if (before.isEmpty()) {
+            complain(Fault.NOT_THERE, step, step.on().after().orElseThrow());
+        }
+        Point needle = step.path().start();
+        double gap = before.stream().mapToDouble(p -> p.distance(needle)).min().orElse(0);
+        if (Math.abs(gap - step.on().gap().orElseThrow()) > ON) {
+            complain(
+                    Fault.BESIDE,
+                    step,
+                    "the needle is " + gap + " beyond, told " + step.on().gap());
+        }
+        return centreLine(step, p -> drawn.stream().anyMatch(d -> offLine(d, p) < ON), Optional.empty());
     }
 
     private static double offLine(Segment line, Point p) {

@@ -76,7 +76,9 @@ record ToldPlan(
             Optional<String> centreLineOn,
             boolean centreTaped,
             Optional<String> mark,
-            boolean legOnSeam) {
+            boolean legOnSeam,
+            Optional<String> after,
+            OptionalDouble gap) {
 
         /** The same with tape so much further from the crown, in inches. */
         On lower(double by) {
@@ -94,7 +96,9 @@ record ToldPlan(
                     centreLineOn,
                     centreTaped,
                     mark,
-                    legOnSeam);
+                    legOnSeam,
+                    after,
+                    gap);
         }
 
         On centred(boolean taped) {
@@ -110,7 +114,9 @@ record ToldPlan(
                     centreLineOn,
                     taped,
                     mark,
-                    legOnSeam);
+                    legOnSeam,
+                    after,
+                    gap);
         }
 
         On withLeg(boolean other) {
@@ -126,7 +132,9 @@ record ToldPlan(
                     centreLineOn,
                     centreTaped,
                     mark,
-                    other);
+                    other,
+                    after,
+                    gap);
         }
     }
 
@@ -276,7 +284,9 @@ record ToldPlan(
                             text(on, "centreLineOn"),
                             text(on, "centreLine").equals(Optional.of("tape")),
                             text(on, "mark"),
-                            on.path("legOnSeam").asBoolean()),
+                            on.path("legOnSeam").asBoolean(),
+                            text(on, "after"),
+                            number(on, "gap")),
                     new End(text(p, "startMark"), text(p, "startShownBy")),
                     new End(text(p, "endMark"), text(p, "endShownBy")),
                     path(p.get("curves"))));
