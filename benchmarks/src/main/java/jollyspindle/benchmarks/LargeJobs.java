@@ -93,7 +93,7 @@ public enum LargeJobs {
     HATCHED {
         @Override
         QuiltJob times(int times) {
-            Layer hatch = Layer.of(new Motif.Crosshatch(0.25, Math.PI / 4, false));
+            Layer hatch = Layer.of(new Motif.Crosshatch(0.25, Math.PI / 4, true, false));
             QuiltJob job = job(square(40.0 * times, 1, 6));
             return job.editing(
                     GroupId.border(1), l -> l.with(l.design().withMain(hatch)).with(Wish.about(6)));

@@ -72,7 +72,7 @@ class DesignsTest {
         Layer arcs = Layer.of(
                         new Motif.Arcs(Motif.Inner.PARALLEL, 3, 0.75, List.of(1.5, 0.5), Optional.of("low-dune"), 3))
                 .withTemplate(Optional.of("orchard-hill"), Optional.of("bulging"));
-        Layer hatch = Layer.of(new Motif.Crosshatch(0.5, Math.toRadians(30), true))
+        Layer hatch = Layer.of(new Motif.Crosshatch(0.5, Math.toRadians(30), true, true))
                 .with(Layer.Edge.OUTSIDE)
                 .with(Layer.Space.BETWEEN)
                 .with(Layer.Cells.EVEN);

@@ -247,7 +247,7 @@ class RoundTripTest {
     void entriesWithoutANameAreFoundAgainWhenOthersGo() throws Exception {
         List<Layer> layers = List.of(
                 Layer.of(Motif.Arcs.single()),
-                Layer.of(new Motif.Crosshatch(0.5, 1, false)),
+                Layer.of(new Motif.Crosshatch(0.5, 1, true, false)),
                 Layer.of(new Motif.Circles(0.25, 3, Motif.Turning.SAME, true)));
         QuiltJob job = DemoJob.heronWeir()
                 .editing(INNER, l -> l.with(new Design(layers, Map.of(), CornerDesign.plain(), Map.of())));

@@ -8,12 +8,10 @@ import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.PlacementId;
-import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.PieceId;
 import jollyspindle.core.route.Routed;
 import jollyspindle.core.route.Travel;
-import jollyspindle.core.text.Refusals;
 
 import java.util.HashMap;
 import java.util.List;
@@ -92,38 +90,10 @@ record LaidPiece(Routed routed, List<Mark> marks) {
                             p.pose().position().plus(by),
                             p.pose().rotation(),
                             p.pose().over()),
-                    registration(p.registration()),
+                    p.registration().with(this::mark, id -> id.on(to)),
                     spot(p.start()),
                     spot(p.end()),
                     p.path().moved(by));
-        }
-
-        private Registration registration(Registration registration) {
-            if (registration instanceof Registration.OnSeam on) {
-                return new Registration.OnSeam(on.what(), on.far(), on.centre().map(this::mark), on.engraved());
-            }
-            if (registration instanceof Registration.OnStitching on) {
-                return new Registration.OnStitching(on.lineId().on(to), on.fromEdge(), on.engraved());
-            }
-            if (registration instanceof Registration.OnRow on) {
-                return new Registration.OnRow(
-                        on.line(), on.belowCrowns(), on.lineId().map(id -> id.on(to)));
-            }
-            if (registration instanceof Registration.CentreOnMark on) {
-                return new Registration.CentreOnMark(mark(on.centre()), on.legOnSeam());
-            }
-            if (registration instanceof Registration.NotchOnMark on) {
-                return new Registration.NotchOnMark(mark(on.mark()), on.below(), on.far());
-            }
-            if (registration instanceof Registration.OnRay on) {
-                return new Registration.OnRay(mark(on.centre()), mark(on.ray()), on.hooked());
-            }
-            if (registration instanceof Registration.AtAngle
-                    || registration instanceof Registration.FootOnBothMarks
-                    || registration instanceof Registration.OnMitre) {
-                return registration;
-            }
-            throw new IllegalStateException(Refusals.say("registration.moved", "registration", registration));
         }
     }
 }

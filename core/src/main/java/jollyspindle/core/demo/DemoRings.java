@@ -80,7 +80,7 @@ public final class DemoRings {
                 Corners.CORNERSTONES,
                 7,
                 Design.of(with(facing, "orchard-hill"))
-                        .withLayer(Layer.of(new Motif.Crosshatch(0.75, Math.PI / 4, false))
+                        .withLayer(Layer.of(new Motif.Crosshatch(0.75, Math.PI / 4, true, false))
                                 .with(Layer.Space.INSIDE)
                                 .with(Layer.Cells.ODD)
                                 .withTemplate(Optional.of("furrow-long"), Optional.empty()))

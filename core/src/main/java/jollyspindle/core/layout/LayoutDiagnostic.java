@@ -60,4 +60,26 @@ public sealed interface LayoutDiagnostic extends Diagnostic {
             spacing = settled(spacing);
         }
     }
+
+    /**
+     * Lines are laid one on the other, and every so many a line is marked again.
+     *
+     * @param every how many
+     */
+    record Chained(int every) implements LayoutDiagnostic, Diagnostic.Note {}
+
+    /**
+     * Parallel lines come otherwise than wanted, so that they divide a space evenly.
+     *
+     * @param wanted between them, square to them
+     * @param really between them
+     * @param lines that go into the space
+     * @param space they divide
+     */
+    record Evened(double wanted, double really, int lines, double space) implements LayoutDiagnostic, Diagnostic.Note {
+        public Evened {
+            really = settled(really);
+            space = settled(space);
+        }
+    }
 }

@@ -337,7 +337,7 @@ final class ArcRow {
         LineEnd end = onBase(to, whole);
         StitchingEdge.Round edge = StitchingEdge.Round.of(template.get(), laying.machine());
         Registration laid = innerRegistration(arc, template.get(), inner, drop, rise);
-        boolean upright = !(laid instanceof Registration.OnSeam)
+        boolean upright = laid.standing().isEmpty()
                 || to - from > segment.chord() - Tolerances.SAME_PLACE
                 || Math.abs(whole.sweep()) <= edge.usable() + Tolerances.SAME_PLACE;
         laying.stitch(

@@ -1,9 +1,12 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.param.Param;
+import jollyspindle.core.placement.StitchLine;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /** All there is to know about a kind of motif of corners. Each stands in the file that lays it out; {@link CornerTypes} finds it. */
@@ -61,6 +64,15 @@ public abstract class CornerType {
     /** Whether its first line stands astride the mitre, with its crown on it. */
     boolean isAstride(CornerDesign design) {
         return false;
+    }
+
+    /**
+     * What it encloses of the runs beside it, closed: nothing of theirs goes in there.
+     *
+     * @param lines that are stitched of it
+     */
+    Optional<Path> encloses(CornerSpace space, List<StitchLine> lines) {
+        return Optional.empty();
     }
 
     /** Lays it out. */

@@ -17,6 +17,7 @@ import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.List;
@@ -25,8 +26,8 @@ import java.util.OptionalDouble;
 
 /**
  * Lays out {@link Motif.Crosshatch}: two sets of parallel lines, or of arcs of one template moved along the run, cut off where
- * the space they fill ends. The spacing nearest to the wanted one is taken that divides a repeat evenly, so that all repeats
- * look alike.
+ * the space they fill ends. If they are to come out even, the spacing nearest to the wanted one is taken that divides a repeat
+ * evenly, so that all repeats look alike; else the wanted one is kept, and the last line stands where it comes.
  */
 final class HatchLayout {
 
@@ -34,6 +35,7 @@ final class HatchLayout {
             Param.length("spacing", Motif.CLOSEST, Motif.FARTHEST, Motif.Crosshatch::spacing);
     private static final Param.Angle<Motif.Crosshatch> ANGLE =
             Param.angle("angle", Motif.LEAST_SLANT, Motif.MOST_SLANT, Motif.Crosshatch::angle, Math.PI / 2);
+    private static final Param.Flag<Motif.Crosshatch> EVEN = Param.flag("even", Motif.Crosshatch::even, true);
     private static final Param.Flag<Motif.Crosshatch> CURVED = Param.flag("curved", Motif.Crosshatch::curved, false);
 
     static final MotifType<Motif.Crosshatch> TYPE =
@@ -41,8 +43,9 @@ final class HatchLayout {
                     Motif.Crosshatch.class,
                     "crosshatch",
                     Params.of(
-                            v -> new Motif.Crosshatch(v.get(SPACING), v.get(ANGLE), v.get(CURVED)),
+                            v -> new Motif.Crosshatch(v.get(SPACING), v.get(ANGLE), v.get(EVEN), v.get(CURVED)),
                             Params.row(SPACING, ANGLE),
+                            Params.row(EVEN),
                             Params.row(CURVED))) {
 
                 @Override
@@ -52,7 +55,9 @@ final class HatchLayout {
 
                 @Override
                 List<Preset> offered() {
-                    return List.of(Preset.onSeam("crosshatch", new Motif.Crosshatch(1, Math.PI / 4, false)));
+                    return List.of(
+                            Preset.onSeam("crosshatch", new Motif.Crosshatch(1, Math.PI / 4, true, false)),
+                            Preset.onSeam("curved-hatch", new Motif.Crosshatch(1, Math.PI / 4, true, true)));
                 }
 
                 @Override
@@ -123,7 +128,8 @@ final class HatchLayout {
         } else {
             straight();
         }
-        if (laying.sewing().lines().size() == before && laying.diagnostics().isEmpty()) {
+        if (laying.sewing().lines().size() == before
+                && laying.diagnostics().stream().noneMatch(d -> d.stops())) {
             laying.tell(new MotifDiagnostic.NoSpace());
         }
     }
@@ -133,7 +139,7 @@ final class HatchLayout {
         if (tool.isEmpty()) {
             return;
         }
-        double step = step(motif.spacing() / Math.sin(motif.angle()));
+        double step = step(spacing(tool.get()), Math.sin(motif.angle()));
         double lean = space.room() / Math.tan(motif.angle());
         // Where the first set stands upright, the second can't lean the other way: it lies level.
         boolean upright = Math.abs(lean) < Tolerances.ROUNDING;
@@ -148,24 +154,32 @@ final class HatchLayout {
             for (int i = first; i <= last; i++) {
                 Segment own =
                         new Segment(new Point(zero + i * step, 0), new Point(zero + i * step + over, space.room()));
-                hatching.stitch(space.placed(own), i - first + 1, step * Math.sin(motif.angle()));
+                Segment placed = space.placed(own);
+                hatching.stitch(isUp(i) ? placed : placed.reversed(), i - first + 1, step * Math.sin(motif.angle()));
             }
         }
     }
 
     private Hatching hatching(StitchingEdge tool, int set) {
         double leaning = set == 1 ? motif.angle() : Math.PI - motif.angle();
-        return new Hatching(laying, tool, set, OptionalDouble.of(leaning), PlacementBuilder.Turn.SLIDING);
+        return new Hatching(laying, tool, set, OptionalDouble.of(leaning), PlacementBuilder.Turn.SLIDING).markedAgain();
     }
 
-    private void level(StitchingEdge tool) {
-        double step = space.room() / Math.max(1, Math.round(space.room() / motif.spacing()));
+    private void level(StitchingEdge.Straight tool) {
+        double wanted = spacing(tool);
+        double step = motif.even() ? space.room() / Math.max(1, Math.round(space.room() / wanted)) : wanted;
         double beyond = space.runsOn() ? space.room() : 0;
         Hatching hatching = hatching(tool, 2);
         for (int i = 1; i * step < space.room() - Tolerances.ROUNDING; i++) {
             Segment own = new Segment(new Point(-beyond, i * step), new Point(space.length() + beyond, i * step));
-            hatching.stitch(space.placed(own), i, step);
+            Segment placed = space.placed(own);
+            hatching.stitch(isUp(i) ? placed : placed.reversed(), i, step);
         }
+    }
+
+    /** Every second line is stitched on the way back. */
+    private static boolean isUp(int line) {
+        return line % 2 == 0;
     }
 
     private void curved() {
@@ -178,23 +192,46 @@ final class HatchLayout {
         // The left and the right half of an arc that just reaches the limit, each moved along the run.
         double up = Math.min(space.room(), radius);
         double half = Math.sqrt(Math.max(0, radius * radius - (radius - up) * (radius - up)));
-        double step = step(motif.spacing());
+        double step = step(motif.spacing(), 1);
+        Hatching.Standing standing = new Hatching.Standing(
+                ArcFit.register(template.get(), laying.machine(), up + space.clearance()),
+                space.hanging(),
+                space.frame().along());
         for (int set = 1; set <= 2; set++) {
             int first = (int) Math.floor((-zero - half) / step) - 1;
             int last = (int) Math.ceil((space.length() + half) / step) + 1;
-            Hatching hatching = hatching(tool, set);
+            Hatching hatching = hatching(tool, set).standing(standing);
             for (int i = first; i <= last; i++) {
                 double crown = zero + i * step;
                 Arc whole = RunSpace.bulging(crown - half, crown + half, 0, radius);
-                Arc own = set == 1 ? whole.piece(0, 0.5) : whole.piece(0.5, 1);
-                hatching.stitch(space.placed(own), i - first + 1, step);
+                Arc placed = space.placed(set == 1 ? whole.piece(0, 0.5) : whole.piece(0.5, 1));
+                hatching.stitch(isUp(i) ? placed : placed.reversed(), i - first + 1, step);
             }
         }
     }
 
-    /** From line to line along the run: so that every repeat looks alike if all are equally wide, or else both ends. */
-    private double step(double wanted) {
-        double over = wanted <= repeat ? repeat : space.length();
-        return over / Math.max(1, Math.round(over / wanted));
+    /** The wanted spacing, or what the edge or a line engraved on it gives if that is as good. */
+    private double spacing(StitchingEdge.Straight tool) {
+        return motif.even() ? motif.spacing() : laying.echoed(tool, motif.spacing());
+    }
+
+    /**
+     * From line to line along the run: as is wanted, or so that every repeat looks alike if all are equally wide, or else both
+     * ends.
+     *
+     * @param wanted between lines, square to them
+     * @param slope by which the step is larger
+     */
+    private double step(double wanted, double slope) {
+        if (!motif.even()) {
+            return wanted / slope;
+        }
+        double over = wanted / slope <= repeat ? repeat : space.length();
+        int lines = (int) Math.max(1, Math.round(over / (wanted / slope)));
+        double really = over / lines * slope;
+        if (Math.abs(really - motif.spacing()) > Tolerances.UNSAID) {
+            laying.tell(new LayoutDiagnostic.Evened(motif.spacing(), really, lines, over));
+        }
+        return over / lines;
     }
 }

@@ -6,7 +6,9 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.Hatching;
 import jollyspindle.core.layout.LayoutContext;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
@@ -97,10 +99,12 @@ final class LinesLayout {
         int number = 0;
         List<StitchLine> before = List.of();
         double at = Double.NaN;
+        int chained = 0;
         for (double along : starts(lean)) {
             Segment whole = space.placed(new Segment(new Point(along, 0), new Point(along + lean, space.room())));
             List<StitchLine> pieces = new ArrayList<>();
             double spacing = (along - at) * Math.sin(motif.angle());
+            boolean anyBeside = false;
             for (Path piece : laying.kept(Path.of(whole))) {
                 Segment line = (Segment) piece.curves().get(0);
                 if (onEnd(line)) {
@@ -108,9 +112,15 @@ final class LinesLayout {
                 }
                 number++;
                 boolean up = number % 2 == 1;
-                Optional<StitchLine> beside = isValley(along) ? Optional.empty() : beside(before, line, spacing);
+                boolean anew = isValley(along) || chained == Hatching.MOST_CHAINED;
+                Optional<StitchLine> beside = anew ? Optional.empty() : beside(before, line, spacing);
+                if (chained == Hatching.MOST_CHAINED && !isValley(along)) {
+                    laying.tell(new LayoutDiagnostic.Chained(Hatching.MOST_CHAINED + 1));
+                }
+                anyBeside |= beside.isPresent();
                 pieces.add(stitch(tool.get(), up ? line : line.reversed(), number, engraved, beside, spacing));
             }
+            chained = anyBeside ? chained + 1 : 0;
             before = pieces;
             at = along;
         }

@@ -1,16 +1,21 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /** Lays out one arc astride the mitre, its feet on both seams. */
@@ -26,6 +31,16 @@ final class MitreArcLayout {
         @Override
         boolean isAstride(CornerDesign design) {
             return true;
+        }
+
+        @Override
+        Optional<Path> encloses(CornerSpace space, List<StitchLine> lines) {
+            return lines.stream()
+                    .findFirst()
+                    .map(arc -> new Path(List.of(
+                            arc.path().curves().get(0),
+                            new Segment(arc.path().end(), space.inner()),
+                            new Segment(space.inner(), arc.path().start()))));
         }
 
         @Override

@@ -320,22 +320,23 @@ public sealed interface Motif {
     /**
      * Two sets of parallel lines.
      *
-     * @param spacing in each set, wanted; what divides the space evenly next to it is taken
+     * @param spacing in each set, wanted
      * @param angle of the first set against the seam; the second leans the other way
+     * @param even whether what divides the space evenly next to the wanted spacing is taken; else the last line stands where it comes
      * @param curved whether they are arcs of the run's template, and not straight
      */
-    record Crosshatch(double spacing, double angle, boolean curved) implements Motif {
+    record Crosshatch(double spacing, double angle, boolean even, boolean curved) implements Motif {
         public Crosshatch {
             checkDistance(spacing);
             checkSlant(angle);
         }
 
         public Crosshatch withSpacing(double other) {
-            return new Crosshatch(other, angle, curved);
+            return new Crosshatch(other, angle, even, curved);
         }
 
         public Crosshatch withAngle(double other) {
-            return new Crosshatch(spacing, other, curved);
+            return new Crosshatch(spacing, other, even, curved);
         }
     }
 

@@ -120,28 +120,31 @@ public final class RingDesigner {
     }
 
     /**
-     * Lays all motifs out on a run.
+     * Takes a run up, to be laid out once the corners are.
      *
      * @param run its cells, with what the corners take
      * @param endsOnSeams whether seams mark both ends of the run
      * @param unit the run is pieced from, in inches
+     */
+    public void begin(RunFrame frame, DividedRun run, boolean endsOnSeams, OptionalDouble unit) {
+        Marker marker = new Marker(frame, run.division(), tape, endsOnSeams, unit);
+        divided.put(frame.id(), run);
+        markers.put(frame.id(), marker);
+        sewings.put(frame.id(), new PlacementBuilder(marker));
+    }
+
+    /**
+     * Lays all motifs out on a run that was taken up.
+     *
      * @param ring all four runs of its border; empty for a strip
      * @param meeting how the borders meet in the corners
      */
-    public void layOut(
-            RunFrame frame,
-            DividedRun run,
-            boolean endsOnSeams,
-            OptionalDouble unit,
-            Map<Side, RunFrame> ring,
-            Corners meeting) {
-        RunSpace.RunOn on = runOn(frame, run, ring, meeting);
+    public void layOut(RunFrame frame, Map<Side, RunFrame> ring, Corners meeting) {
         RunId id = frame.id();
-        Marker marker = new Marker(frame, run.division(), tape, endsOnSeams, unit);
-        PlacementBuilder sewing = new PlacementBuilder(marker);
-        divided.put(id, run);
-        markers.put(id, marker);
-        sewings.put(id, sewing);
+        DividedRun run = divided.get(id);
+        PlacementBuilder sewing = sewings.get(id);
+        RunSpace.RunOn on = runOn(frame, run, ring, meeting);
+        List<Path> taken = enclosedByCorners(frame, ring, meeting);
         List<RunContext> before = new ArrayList<>();
         List<Layer> layers = design.layers(id);
         double lowest = Stream.concat(Stream.of(frame), ring.values().stream())
@@ -152,9 +155,9 @@ public final class RingDesigner {
             Layer layer = layers.get(i);
             DividedRun own = i == 0 && layer.isLike(design.main()) ? run : forItself(run, frame, layer);
             RunSpace space = RunSpace.of(frame, own, layer.edge() == Layer.Edge.OUTSIDE, on);
-            Optional<Region> region = region(space, layer, before);
-            RunContext laying =
-                    new RunContext(space, sewing, tools, layer, i + 1, region.orElseGet(space::region), lowest);
+            Region all = taken.isEmpty() ? space.region() : space.region().minus(Region.union(taken));
+            Optional<Region> region = region(all, layer, before);
+            RunContext laying = new RunContext(space, sewing, tools, layer, i + 1, region.orElse(all), lowest);
             sewing.begin(i + 1, layer.number(), space.rotation());
             if (region.isEmpty()) {
                 laying.tell(new MotifDiagnostic.NoSpace());
@@ -170,6 +173,21 @@ public final class RingDesigner {
             laying.diagnostics().forEach(o -> diagnosed.add(new Diagnosed(id, number, o)));
             before.add(laying);
         }
+    }
+
+    /** What motifs in the corners at both ends of a run enclose of it. */
+    private List<Path> enclosedByCorners(RunFrame frame, Map<Side, RunFrame> ring, Corners meeting) {
+        Optional<Side> side = frame.id().side();
+        return side.isEmpty()
+                ? List.of()
+                : Stream.of(side.get(), side.get().next())
+                        .filter(corners::containsKey)
+                        .flatMap(at -> CornerTypes.of(corners.get(at).design().kind())
+                                .encloses(
+                                        new CornerSpace(ring.get(at), ring.get(at.previous()), meeting),
+                                        corners.get(at).lines())
+                                .stream())
+                        .toList();
     }
 
     /** How a run goes on into corners that the repeats are to be cut off in. */
@@ -224,8 +242,7 @@ public final class RingDesigner {
     }
 
     /** What a motif may fill; nothing if the ones before leave no such space. */
-    private static Optional<Region> region(RunSpace space, Layer layer, List<RunContext> before) {
-        Region all = space.region();
+    private static Optional<Region> region(Region all, Layer layer, List<RunContext> before) {
         if (layer.space() == Layer.Space.ALL) {
             return Optional.of(all);
         }
@@ -364,7 +381,7 @@ public final class RingDesigner {
         return tools.arc(template, guide);
     }
 
-    /** Lays all corners out, once the runs are. */
+    /** Lays all corners out, before the runs: they are stitched first. */
     public void layOutCorners(Map<Side, RunFrame> ring, Corners meeting, double repeat) {
         List<Double> crowns = new ArrayList<>();
         for (Side side : Side.values()) {

@@ -19,6 +19,7 @@ import jollyspindle.core.sewing.StitchingEdge;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /** What a motif works with while it is laid out on one run. */
 final class RunContext extends LayoutContext {
@@ -166,10 +167,12 @@ final class RunContext extends LayoutContext {
         Path whole = new Path(pieces.stream().map(PlacementBuilder.Piece::curve).toList());
         List<StitchLine> lines = new ArrayList<>();
         for (Path path : kept(whole)) {
-            List<PlacementBuilder.Piece> cut =
-                    path.curves().stream().map(curve -> cut(pieces, curve)).toList();
             boolean fromStart = path.start().distance(whole.start()) < Tolerances.SAME_PLACE;
-            lines.add(sewing().stitch(naming, cut, fromStart ? start : shown(path.start()), turn));
+            List<PlacementBuilder.Piece> cut = path.curves().stream()
+                    .map(curve -> cut(pieces, curve, fromStart))
+                    .toList();
+            LineEnd from = fromStart ? start : cutOff(path.start(), cut.get(0).registration(), Mark.Kind.LINE_START);
+            lines.add(sewing().stitch(naming, cut, from, turn));
         }
         return lines;
     }
@@ -186,7 +189,7 @@ final class RunContext extends LayoutContext {
     }
 
     /** The piece that a curve is part of, ending where the curve does. */
-    private PlacementBuilder.Piece cut(List<PlacementBuilder.Piece> pieces, Curve curve) {
+    private PlacementBuilder.Piece cut(List<PlacementBuilder.Piece> pieces, Curve curve, boolean fromStart) {
         Point middle = curve.at(0.5);
         PlacementBuilder.Piece of = pieces.stream()
                 .min(Comparator.comparingDouble(p -> p.curve().distance(middle)))
@@ -195,14 +198,23 @@ final class RunContext extends LayoutContext {
         boolean whole = toEnd && of.curve().start().distance(curve.start()) < Tolerances.SAME_PLACE;
         // A template that stands upright for the whole line needn't have edge where a piece of it lies.
         boolean upright = whole
-                || !(of.registration() instanceof Registration.OnSeam)
+                || of.registration().standing().isEmpty()
                 || !(of.tool() instanceof StitchingEdge.Round round)
                 || !(of.curve() instanceof Arc arc)
                 || Math.abs(arc.sweep()) <= round.usable() + Tolerances.SAME_PLACE;
+        // One that is laid from where the needle was can't be if it begins elsewhere.
+        boolean asMeant = upright && (fromStart || !(of.registration() instanceof Registration.InChain));
+        Registration laid = asMeant ? of.registration() : new Registration.FootOnBothMarks();
         return new PlacementBuilder.Piece(
                 curve,
                 of.tool(),
-                upright ? of.registration() : new Registration.FootOnBothMarks(),
-                toEnd ? of.reaches() : shown(curve.end()));
+                laid,
+                toEnd ? of.reaches() : cutOff(curve.end(), laid, Mark.Kind.LINE_END),
+                asMeant ? of.held() : Optional.empty());
+    }
+
+    /** Where a line is cut off: what shows the place, or a mark if the foot alone tells how the template lies. */
+    private LineEnd cutOff(Point place, Registration laid, Mark.Kind kind) {
+        return laid instanceof Registration.FootOnBothMarks ? marked(kind, place) : shown(place);
     }
 }

@@ -314,14 +314,14 @@ final class SailsLayout {
         }
     }
 
-    /** An echo's end: marked on the seam or on the curve it meets, unless it was cut off by something else. */
+    /** An echo's end: marked on the seam, on the curve it meets, or where something cut it off. */
     private LineEnd ending(Point place, Arc own) {
         if (place.distance(space.placed(own).start()) < Tolerances.SAME_PLACE) {
             return LineEnd.at(laying.marker().next(Mark.Kind.LINE_START, place, Mark.Stage.LOADED));
         }
         return place.distance(space.placed(own).end()) < Tolerances.SAME_PLACE
                 ? LineEnd.at(laying.later(Mark.Kind.LINE_END, place, Mark.Pass.FIRST_LINES))
-                : laying.shown(place);
+                : laying.marked(Mark.Kind.LINE_END, place);
     }
 
     private void tellOfEchoes(List<Sail> sails, List<List<Arc>> echoes, boolean parallel) {

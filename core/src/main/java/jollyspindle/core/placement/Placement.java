@@ -72,7 +72,7 @@ public record Placement(
                 parts,
                 tool,
                 pose,
-                registration.with(exchanged),
+                registration.with(exchanged, line -> line),
                 start.with(exchanged),
                 end.with(exchanged),
                 path);

@@ -11,14 +11,24 @@ import java.util.stream.Stream;
 /** What a template is laid on, so that it lies as planned. */
 public sealed interface Registration {
 
-    /** The same with its marks exchanged; itself if it has none. */
-    default Registration with(UnaryOperator<Mark> exchanged) {
+    /**
+     * The same with other marks and lines; itself if it has none.
+     *
+     * @param marks what each mark becomes
+     * @param lines what each earlier line becomes
+     */
+    default Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
         return this;
     }
 
     /** The marks that the template is laid on. */
     default Stream<Mark> marks() {
         return Stream.empty();
+    }
+
+    /** What of the template lies on an edge of the run, if the template stands upright on it. */
+    default Optional<SeamRegister> standing() {
+        return Optional.empty();
     }
 
     /** The earlier line that the template is laid on or against, if it is one. */
@@ -36,13 +46,18 @@ public sealed interface Registration {
      */
     record OnSeam(SeamRegister what, boolean far, Optional<Mark> centre, boolean engraved) implements Registration {
         @Override
+        public Optional<SeamRegister> standing() {
+            return Optional.of(what);
+        }
+
+        @Override
         public Stream<Mark> marks() {
             return centre.stream();
         }
 
         @Override
-        public Registration with(UnaryOperator<Mark> exchanged) {
-            return new OnSeam(what, far, centre.map(exchanged), engraved);
+        public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
+            return new OnSeam(what, far, centre.map(marks), engraved);
         }
     }
 
@@ -71,6 +86,11 @@ public sealed interface Registration {
      */
     record OnStitching(LineId lineId, double fromEdge, boolean engraved) implements Registration {
         @Override
+        public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
+            return new OnStitching(lines.apply(lineId), fromEdge, engraved);
+        }
+
+        @Override
         public Optional<LineId> before() {
             return Optional.of(lineId);
         }
@@ -85,6 +105,11 @@ public sealed interface Registration {
      * @param lineId the row stitched before; without one it is the edge
      */
     record OnRow(Optional<EngravedLine> line, double belowCrowns, Optional<LineId> lineId) implements Registration {
+        @Override
+        public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
+            return new OnRow(line, belowCrowns, lineId.map(lines));
+        }
+
         @Override
         public Optional<LineId> before() {
             return lineId;
@@ -104,8 +129,8 @@ public sealed interface Registration {
         }
 
         @Override
-        public Registration with(UnaryOperator<Mark> exchanged) {
-            return new CentreOnMark(exchanged.apply(centre), legOnSeam);
+        public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
+            return new CentreOnMark(marks.apply(centre), legOnSeam);
         }
     }
 
@@ -118,6 +143,37 @@ public sealed interface Registration {
      * @param engraved whether the template has a middle line; otherwise tape is stuck on for one
      */
     record InChain(LineId lineId, double gap, boolean engraved) implements Registration {
+        @Override
+        public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
+            return new InChain(lines.apply(lineId), gap, engraved);
+        }
+
+        @Override
+        public Optional<LineId> before() {
+            return Optional.of(lineId);
+        }
+    }
+
+    /**
+     * The same upright arc again, moved on along the edge of the run that the motif stands on: the same of the template lies on
+     * that edge, and the needle so far along it from where the line before meets it.
+     *
+     * @param what of the template lies on the edge
+     * @param far whether that is the run's outer edge and not its seam
+     * @param lineId the line before
+     * @param step from there to the needle, in inches, over 0
+     */
+    record Stepped(SeamRegister what, boolean far, LineId lineId, double step) implements Registration {
+        @Override
+        public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
+            return new Stepped(what, far, lines.apply(lineId), step);
+        }
+
+        @Override
+        public Optional<SeamRegister> standing() {
+            return Optional.of(what);
+        }
+
         @Override
         public Optional<LineId> before() {
             return Optional.of(lineId);
@@ -139,8 +195,8 @@ public sealed interface Registration {
         }
 
         @Override
-        public Registration with(UnaryOperator<Mark> exchanged) {
-            return new NotchOnMark(exchanged.apply(mark), below, far);
+        public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
+            return new NotchOnMark(marks.apply(mark), below, far);
         }
     }
 
@@ -158,8 +214,8 @@ public sealed interface Registration {
         }
 
         @Override
-        public Registration with(UnaryOperator<Mark> exchanged) {
-            return new OnRay(exchanged.apply(centre), exchanged.apply(ray), hooked);
+        public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
+            return new OnRay(marks.apply(centre), marks.apply(ray), hooked);
         }
     }
 }

@@ -136,13 +136,8 @@ public final class Planner {
         double right = frame.length() - left - divided.division().length();
         RingDesigner designer = new RingDesigner(
                 job.layout(id.group()).design(), new EdgeCatalog(job.templates(), job.machine()), job.tape());
-        designer.layOut(
-                frame,
-                divided.between(left, Math.max(0, right)),
-                false,
-                OptionalDouble.empty(),
-                ring(shape.get(), id.group()),
-                meeting(job.quilt(), id.group()));
+        designer.begin(frame, divided.between(left, Math.max(0, right)), false, OptionalDouble.empty());
+        designer.layOut(frame, ring(shape.get(), id.group()), meeting(job.quilt(), id.group()));
         return designer.laidOut(id).lines();
     }
 

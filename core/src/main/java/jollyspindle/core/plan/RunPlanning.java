@@ -111,11 +111,12 @@ final class RunPlanning {
     private PlanMemory.RingLaid laid(GroupId group, PlanMemory.RingAsked asked) {
         RingDesigner designer = new RingDesigner(asked.design(), tools, asked.tape());
         for (PlanMemory.RunAsked run : asked.runs()) {
-            designer.layOut(run.frame(), run.whole(), run.endsOnSeams(), asked.unit(), asked.ring(), asked.meeting());
+            designer.begin(run.frame(), run.whole(), run.endsOnSeams(), asked.unit());
         }
         if (!group.strip()) {
             designer.layOutCorners(asked.ring(), asked.meeting(), asked.repeat());
         }
+        asked.runs().forEach(run -> designer.layOut(run.frame(), asked.ring(), asked.meeting()));
         List<Segment> seams = shape.cornerSeams();
         List<RunPlan> plans = asked.runs().stream()
                 .map(run -> {

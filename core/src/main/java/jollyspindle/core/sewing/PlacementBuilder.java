@@ -184,8 +184,8 @@ public final class PlacementBuilder {
             for (int i = 1; i <= own; i++) {
                 part++;
                 Curve curve = own == 1 ? piece.curve() : piece.curve().piece((i - 1.0) / own, (double) i / own);
-                LineEnd next = i == own ? piece.reaches() : handOver(curve.end(), turn);
                 Registration laid = registration(piece, own, i, turn);
+                LineEnd next = next(piece, laid, curve.end(), i, own, turn);
                 placements.add(new Placement(
                         new PlacementId(line.id(), parts > 1 ? part : 0),
                         line,
@@ -226,18 +226,32 @@ public final class PlacementBuilder {
     }
 
     private static Registration registration(Piece piece, int parts, int part, Turn turn) {
+        if (piece.registration() instanceof Registration.OnStitching
+                && piece.tool() instanceof StitchingEdge.Straight) {
+            // Straight beside straight, it lies so all along.
+            return piece.registration();
+        }
         // A template that is re-laid part-way doesn't lie on the seam any more, unless its middle part stands upright.
         boolean upright = parts == 1 || parts % 2 == 1 && 2 * part == parts + 1;
-        return piece.registration() instanceof Registration.OnSeam && !upright || turn == Turn.SLIDING && part > 1
+        return piece.registration().standing().isPresent() && !upright || turn == Turn.SLIDING && part > 1
                 ? new Registration.FootOnBothMarks()
                 : piece.registration();
     }
 
-    private LineEnd handOver(Point place, Turn turn) {
-        if (turn != Turn.MARKED) {
-            return LineEnd.at(place, LineEnd.ShownBy.NEEDLE);
+    /** Where a placement ends. */
+    private LineEnd next(Piece piece, Registration laid, Point place, int part, int parts, Turn turn) {
+        // Of a straight edge that is slid on, the foot alone tells how it lies, so both ends are marked.
+        boolean foot = parts > 1
+                && laid instanceof Registration.FootOnBothMarks
+                && piece.tool() instanceof StitchingEdge.Straight;
+        if (part < parts) {
+            return foot || turn == Turn.MARKED
+                    ? LineEnd.at(marker.next(Mark.Kind.HAND_OVER, place, Mark.Stage.LOADED))
+                    : LineEnd.at(place, LineEnd.ShownBy.NEEDLE);
         }
-        return LineEnd.at(marker.next(Mark.Kind.HAND_OVER, place, Mark.Stage.LOADED));
+        return foot && piece.reaches().mark().isEmpty()
+                ? LineEnd.at(marker.next(Mark.Kind.LINE_END, place, Mark.Stage.LOADED))
+                : piece.reaches();
     }
 
     private static int parts(Piece piece) {
@@ -255,7 +269,7 @@ public final class PlacementBuilder {
         if (tool instanceof StitchingEdge.Round round) {
             Arc arc = (Arc) curve;
             double crown = arc.startAngle() + arc.sweep() / 2;
-            return new Pose(arc.centre(), laid instanceof Registration.OnSeam ? upright : crown - round.middle());
+            return new Pose(arc.centre(), laid.standing().isPresent() ? upright : crown - round.middle());
         }
         StitchingEdge.Straight straight = (StitchingEdge.Straight) tool;
         // The plate lies on the right of the way, the needle on its left; unless it is laid on a line at the other

@@ -86,13 +86,8 @@ class ArcsTest {
                 Design.of(Layer.of(Motif.Arcs.single())),
                 new EdgeCatalog(List.of(), Machine.usual()),
                 TapeScale.SIXTEENTHS);
-        designer.layOut(
-                frame,
-                set.divide(run, school).orElseThrow(),
-                frame.clearance() == 0,
-                OptionalDouble.empty(),
-                Map.of(),
-                Corners.MITRED);
+        designer.begin(frame, set.divide(run, school).orElseThrow(), frame.clearance() == 0, OptionalDouble.empty());
+        designer.layOut(frame, Map.of(), Corners.MITRED);
         return designer.laidOut(frame.id());
     }
 

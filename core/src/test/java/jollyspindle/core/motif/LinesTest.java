@@ -84,7 +84,7 @@ class LinesTest {
     @Test
     void crosshatchFillsJustTheArcsItIsPutInto() {
         Layer arcs = with(Motif.Arcs.single(), "orchard-hill");
-        Layer hatch = Layer.of(new Motif.Crosshatch(0.75, Math.PI / 4, false))
+        Layer hatch = Layer.of(new Motif.Crosshatch(0.75, Math.PI / 4, true, false))
                 .with(Layer.Space.INSIDE)
                 .with(Layer.Cells.ODD);
         WorkPlan plan = Planner.plan(square(new Design(List.of(arcs, hatch), CornerDesign.plain(), Map.of()), 6));
@@ -117,8 +117,8 @@ class LinesTest {
     @ValueSource(doubles = {0.5, 0.55, 0.45})
     void hatchingLikeTheEchoesIsTold(double spacing) {
         Layer arcs = with(new Motif.Arcs(Motif.Inner.LOWERED, 2, 0.5, List.of(), Optional.empty(), 1), "orchard-hill");
-        Layer hatch =
-                Layer.of(new Motif.Crosshatch(spacing, Math.PI / 4, false)).with(Layer.Space.INSIDE);
+        Layer hatch = Layer.of(new Motif.Crosshatch(spacing, Math.PI / 4, true, false))
+                .with(Layer.Space.INSIDE);
         WorkPlan plan = Planner.plan(square(new Design(List.of(arcs, hatch), CornerDesign.plain(), Map.of()), 6));
         Finding told = plan.findings().stream()
                 .filter(f -> f.code().equals("motif-hatch-like-echo"))
@@ -133,7 +133,7 @@ class LinesTest {
     @Test
     void aLineEngravedAtTheHatchsAngleSavesMarks() {
         Layer arcs = with(Motif.Arcs.single(), "orchard-hill");
-        Layer hatch = with(new Motif.Crosshatch(0.75, Math.PI / 4, false), "furrow-long")
+        Layer hatch = with(new Motif.Crosshatch(0.75, Math.PI / 4, true, false), "furrow-long")
                 .with(Layer.Space.INSIDE);
         QuiltJob with = square(new Design(List.of(arcs, hatch), CornerDesign.plain(), Map.of()), 6);
         Template ruler = StarterShelf.template("furrow-long");
@@ -148,11 +148,12 @@ class LinesTest {
                 .filter(p -> p.registration() instanceof Registration.AtAngle)
                 .toList();
         assertThat(onSeam).isNotEmpty().allSatisfy(p -> {
-            assertThat(p.start().mark()).isPresent();
-            assertThat(p.end().mark()).isEmpty();
-            // The needle's line against the seam, as the template is told to lie.
-            Point way = p.path().end().minus(p.path().start());
             RunFrame frame = fewer.run((RunId) p.region()).orElseThrow().frame();
+            boolean up = p.path().end().minus(p.path().start()).dot(frame.outward()) > 0;
+            assertThat((up ? p.start() : p.end()).mark()).as("the foot").isPresent();
+            assertThat((up ? p.end() : p.start()).mark()).isEmpty();
+            // The needle's line against the seam, as the template is told to lie.
+            Point way = p.path().end().minus(p.path().start()).times(up ? 1 : -1);
             assertThat(Math.atan2(way.dot(frame.outward()), way.dot(frame.along())))
                     .isCloseTo(((Registration.AtAngle) p.registration()).angle(), within(1e-9));
         });
@@ -164,7 +165,7 @@ class LinesTest {
     /** Square hatching: one set upright, the other level, and no line twice. */
     @Test
     void squareHatchingHasUprightAndLevelLines() {
-        Design design = Design.of(with(new Motif.Crosshatch(1, Math.PI / 2, false), "furrow-long"));
+        Design design = Design.of(with(new Motif.Crosshatch(1, Math.PI / 2, true, false), "furrow-long"));
         WorkPlan plan = Planner.plan(square(design, 6));
         check(plan);
         RunPlan top = plan.run(Side.TOP).orElseThrow();

@@ -37,7 +37,8 @@ abstract class RandomMotifs {
                 Combinators.combine(Arbitraries.of(Motif.Points.class), maybe, Arbitraries.of(0.0, 0.5, 1.0), few, step)
                         .as((p, h, r, n, s) -> (Motif) new Motif.Chevrons(p, h, r, n, s)),
                 Combinators.combine(few, angle).as((n, a) -> (Motif) new Motif.StraightLines(n, a)),
-                Combinators.combine(step, angle, flag).as((s, a, c) -> (Motif) new Motif.Crosshatch(s, a, c)));
+                Combinators.combine(step, angle, flag, flag)
+                        .as((s, a, e, c) -> (Motif) new Motif.Crosshatch(s, a, e, c)));
     }
 
     @Provide

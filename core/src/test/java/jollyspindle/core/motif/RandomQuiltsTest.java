@@ -63,7 +63,7 @@ class RandomQuiltsTest extends RandomMotifs {
                 Optional.empty(),
                 0);
         Layer second = new Layer(
-                new Motif.Crosshatch(0.3, Math.PI / 6, true),
+                new Motif.Crosshatch(0.3, Math.PI / 6, true, true),
                 Layer.Edge.OUTSIDE,
                 Layer.Space.ALL,
                 Layer.Cells.EVERY,

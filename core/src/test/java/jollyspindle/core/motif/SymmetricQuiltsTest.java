@@ -100,7 +100,7 @@ class SymmetricQuiltsTest extends RandomMotifs {
                 new Motif.Chevrons(Motif.Points.PEAKS, OptionalDouble.of(3), 0, 3, 0.5),
                 new Motif.Chevrons(Motif.Points.BOXES, OptionalDouble.of(3), 0, 2, 0.5),
                 new Motif.StraightLines(4, Math.PI / 2),
-                new Motif.Crosshatch(1, Math.PI / 4, false));
+                new Motif.Crosshatch(1, Math.PI / 4, true, false));
     }
 
     /** The same motif on a quilt turned by 90° gives the same ring, turned. */

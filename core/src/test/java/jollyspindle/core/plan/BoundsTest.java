@@ -211,8 +211,8 @@ class BoundsTest {
                 .withTemplates(List.of(arc, tiny))
                 .editing(
                         GroupId.border(1),
-                        l -> l.with(
-                                l.design().withLayer(Layer.of(new Motif.Crosshatch(1.0 / 16, Math.PI / 4, false)))));
+                        l -> l.with(l.design()
+                                .withLayer(Layer.of(new Motif.Crosshatch(1.0 / 16, Math.PI / 4, true, false)))));
         WorkPlan plan = Planner.plan(job);
         assertThat(plan.findings().stream()
                         .filter(Finding.MotifTrouble.class::isInstance)

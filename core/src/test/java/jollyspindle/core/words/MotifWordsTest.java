@@ -71,7 +71,7 @@ class MotifWordsTest {
                         "boxes, rounded, 2 lines 1/4 apart"),
                 Arguments.of(new Motif.StraightLines(6, Math.PI / 2), "straight lines across, 6 a repeat"),
                 Arguments.of(new Motif.StraightLines(4, Math.PI / 3), "straight lines at 60°, 4 a repeat"),
-                Arguments.of(new Motif.Crosshatch(0.75, Math.PI / 4, true), "curved crosshatch 3/4 apart"));
+                Arguments.of(new Motif.Crosshatch(0.75, Math.PI / 4, true, true), "curved crosshatch 3/4 apart"));
     }
 
     @ParameterizedTest

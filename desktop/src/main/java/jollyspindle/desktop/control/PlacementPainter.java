@@ -76,15 +76,15 @@ final class PlacementPainter {
             strokes(template, placement, line.belowCrown());
         }
         g.setLineDashes();
-        if (placement.registration() instanceof Registration.OnSeam on) {
+        placement.registration().standing().ifPresent(what -> {
             g.setStroke(p.chosen());
             g.setLineWidth(3.5);
-            if (on.what() instanceof SeamRegister.EngravedLine line) {
+            if (what instanceof SeamRegister.EngravedLine line) {
                 strokes(template, placement, line.belowEdge());
-            } else if (on.what() instanceof SeamRegister.Tape tape) {
+            } else if (what instanceof SeamRegister.Tape tape) {
                 strokes(template, placement, tape.belowEdge());
             }
-        }
+        });
     }
 
     private void strokes(ArcTemplate template, Placement placement, double below) {

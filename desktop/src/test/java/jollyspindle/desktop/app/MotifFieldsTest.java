@@ -223,10 +223,10 @@ class MotifFieldsTest extends Hands {
         lay(robot, new Motif.Serpentine(2, false), "orchard-hill");
         typed(robot, "#motif-apart", "1 3/4", new Motif.Serpentine(4, false));
         ticked(robot, "#motif-mirrored", new Motif.Serpentine(4, true));
-        lay(robot, new Motif.Crosshatch(1, Math.PI / 4, false), "furrow-long");
-        typed(robot, "#motif-spacing", "3/4", new Motif.Crosshatch(0.75, Math.PI / 4, false));
-        typed(robot, "#motif-angle", "30°", new Motif.Crosshatch(0.75, Math.toRadians(30), false));
-        ticked(robot, "#motif-curved", new Motif.Crosshatch(0.75, Math.toRadians(30), true));
+        lay(robot, new Motif.Crosshatch(1, Math.PI / 4, true, false), "furrow-long");
+        typed(robot, "#motif-spacing", "3/4", new Motif.Crosshatch(0.75, Math.PI / 4, true, false));
+        typed(robot, "#motif-angle", "30°", new Motif.Crosshatch(0.75, Math.toRadians(30), true, false));
+        ticked(robot, "#motif-curved", new Motif.Crosshatch(0.75, Math.toRadians(30), true, true));
     }
 
     @Test

@@ -101,11 +101,12 @@ final class LyingPicture {
     }
 
     private void laid(Sheet sheet, ArcTemplate template, Sheet.Mapping to) throws IOException {
-        if (placement.registration() instanceof Registration.OnSeam on) {
+        Optional<SeamRegister> standing = placement.registration().standing();
+        if (standing.isPresent()) {
             double below = Double.NaN;
-            if (on.what() instanceof SeamRegister.EngravedLine line) {
+            if (standing.get() instanceof SeamRegister.EngravedLine line) {
                 below = line.belowEdge();
-            } else if (on.what() instanceof SeamRegister.Tape tape) {
+            } else if (standing.get() instanceof SeamRegister.Tape tape) {
                 below = tape.belowEdge();
             }
             if (!Double.isNaN(below)) {

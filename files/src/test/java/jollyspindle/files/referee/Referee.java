@@ -10,6 +10,7 @@ import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -48,12 +49,18 @@ final class Referee {
         /** Nothing shows where the line ends. */
         END_UNSEEN,
         /** A mark that is made and not used. */
-        MARK_UNUSED
+        MARK_UNUSED,
+        /** An error of one placement runs on into more of the next ones than lines that are marked again. */
+        CHAIN
     }
 
     /** One fault. */
     record Complaint(Fault fault, String id, String what) {}
 
+    /** So many lines may be laid on each other without a mark between. */
+    private static final int LONGEST_CHAIN = 7;
+
+    private final Map<String, Integer> chains = new HashMap<>();
     private final ToldPlan plan;
     private final Map<String, Template> templates = new HashMap<>();
     private final Map<String, Cut> cuts = new HashMap<>();
@@ -86,15 +93,15 @@ final class Referee {
             Optional<ToldPlan.Step> next =
                     i + 1 < plan.steps().size() ? Optional.of(plan.steps().get(i + 1)) : Optional.empty();
             List<double[]> held = new ArrayList<>(laid(step));
-            if (start(step, before)) {
-                held.add(row(step, step.path().start(), normal(step.path(), true)));
-            } else {
+            if (!start(step, before)) {
                 complain(Fault.START_UNSEEN, step, where(step, step.path().start()) + step.start());
+            } else if (isPlace(step, step.path().start(), step.start()) || needle(step, before)) {
+                held.add(row(step, step.path().start(), normal(step.path(), true)));
             }
-            if (end(step, next)) {
-                held.add(row(step, step.path().end(), normal(step.path(), false)));
-            } else {
+            if (!end(step, next)) {
                 complain(Fault.END_UNSEEN, step, where(step, step.path().end()) + step.end());
+            } else if (isPlace(step, step.path().end(), step.end())) {
+                held.add(row(step, step.path().end(), normal(step.path(), false)));
             }
             if (!isHeld(step, held)) {
                 complain(
@@ -144,6 +151,10 @@ final class Referee {
         on.centreLineOn()
                 .map(id -> mark(step, id))
                 .ifPresent(mark -> held.addAll(centreLine(step, p -> true, Optional.of(mark))));
+        if (on.step().isPresent()) {
+            held.addAll(stepped(step));
+        }
+        chain(step);
         switch (on.kind()) {
             case "engraved-line" -> held.addAll(on.fromEdge().isPresent() ? alongStitching(step) : lineOnEdge(step));
             case "tape-on-back" -> held.addAll(on.fromEdge().isPresent() ? alongStitching(step) : lineOnEdge(step));
@@ -291,7 +302,50 @@ final class Referee {
                     step,
                     "the needle is " + gap + " beyond, told " + step.on().gap());
         }
-        return centreLine(step, p -> drawn.stream().anyMatch(d -> offLine(d, p) < ON), Optional.empty());
+        List<double[]> held = new ArrayList<>(
+                centreLine(step, p -> drawn.stream().anyMatch(d -> offLine(d, p) < ON), Optional.empty()));
+        held.add(row(step, needle, along));
+        return held;
+    }
+
+    /** The needle as far along the edge as is told from where the line before meets it. */
+    private List<double[]> stepped(ToldPlan.Step step) {
+        Segment edge = edge(step);
+        Point along = edge.to().minus(edge.from()).unit();
+        Optional<Point> foot = Stream.of(step.path().start(), step.path().end())
+                .filter(p -> offAnySeam(p) < ON)
+                .min(Comparator.comparingDouble(p -> offLine(edge, p)));
+        List<Path> before = stitched.getOrDefault(step.on().after().orElseThrow(), List.of());
+        if (foot.isEmpty() || before.isEmpty()) {
+            complain(Fault.NOT_THERE, step, step.on().toString());
+            return List.of();
+        }
+        double off = before.stream()
+                .flatMap(p -> Stream.of(p.start(), p.end()))
+                .mapToDouble(
+                        p -> Math.abs(p.distance(foot.get()) - step.on().step().getAsDouble()))
+                .min()
+                .orElseThrow();
+        if (off > ON) {
+            complain(Fault.BESIDE, step, "it steps " + off + " too far or too short");
+        }
+        return List.of(row(step, foot.get(), along));
+    }
+
+    private double offAnySeam(Point p) {
+        return plan.seams().stream().mapToDouble(s -> s.distance(p)).min().orElse(Double.MAX_VALUE);
+    }
+
+    /** Lines that are laid on lines that are laid on lines; rows beside each other, a line each, are looked at one by one. */
+    private void chain(ToldPlan.Step step) {
+        String on = step.on().after().orElse(step.on().on());
+        int chain = step.on().kind().equals("foot-on-both-marks") || !stitched.containsKey(on)
+                ? 0
+                : chains.getOrDefault(on, 0) + 1;
+        chains.merge(step.lineId(), chain, Math::max);
+        if (chain > LONGEST_CHAIN) {
+            complain(Fault.CHAIN, step, "laid on " + chain + " others");
+        }
     }
 
     private static double offLine(Segment line, Point p) {
@@ -426,9 +480,25 @@ final class Referee {
     // --- where it starts and ends ----------------------------------------------------------------------------------
 
     private boolean start(ToldPlan.Step step, Optional<ToldPlan.Step> before) {
-        Point at = step.path().start();
-        boolean needle = before.filter(b -> b.path().end().distance(at) < ON).isPresent();
-        return needle || isSeen(step, at, step.start());
+        return needle(step, before) || isSeen(step, step.path().start(), step.start());
+    }
+
+    /** Whether the needle is there already. */
+    private static boolean needle(ToldPlan.Step step, Optional<ToldPlan.Step> before) {
+        return before.filter(b -> b.path().end().distance(step.path().start()) < ON)
+                .isPresent();
+    }
+
+    /** Whether what shows a place shows that very one, and isn't a line that it lies somewhere on. */
+    private boolean isPlace(ToldPlan.Step step, Point at, ToldPlan.End told) {
+        return told.mark().isPresent()
+                || told.shownBy().equals(Optional.of("stitching"))
+                        && stitched.values().stream()
+                                .flatMap(List::stream)
+                                .anyMatch(p ->
+                                        p.start().distance(at) < ON || p.end().distance(at) < ON)
+                || plan.seams().stream().filter(s -> s.distance(at) < ON).count() > 1
+                        && !told.shownBy().equals(Optional.of("template"));
     }
 
     private boolean end(ToldPlan.Step step, Optional<ToldPlan.Step> next) {

@@ -78,7 +78,8 @@ record ToldPlan(
             Optional<String> mark,
             boolean legOnSeam,
             Optional<String> after,
-            OptionalDouble gap) {
+            OptionalDouble gap,
+            OptionalDouble step) {
 
         /** The same with tape so much further from the crown, in inches. */
         On lower(double by) {
@@ -98,7 +99,8 @@ record ToldPlan(
                     mark,
                     legOnSeam,
                     after,
-                    gap);
+                    gap,
+                    step);
         }
 
         On centred(boolean taped) {
@@ -116,7 +118,8 @@ record ToldPlan(
                     mark,
                     legOnSeam,
                     after,
-                    gap);
+                    gap,
+                    step);
         }
 
         On withLeg(boolean other) {
@@ -134,7 +137,8 @@ record ToldPlan(
                     mark,
                     other,
                     after,
-                    gap);
+                    gap,
+                    step);
         }
     }
 
@@ -240,13 +244,12 @@ record ToldPlan(
                                 text(m, "afterPass"),
                                 m.path("ofMotif").asInt()));
             }
-            for (JsonNode corner : root.get("corners")) {
-                if (corner.get("atLeftEndOf").asText().equals(run.id())) {
-                    steps(corner, run.id(), steps);
-                }
-            }
-            steps(node, run.id(), steps);
         }
+        // Corners are stitched before the runs.
+        for (JsonNode corner : root.get("corners")) {
+            steps(corner, corner.get("atLeftEndOf").asText(), steps);
+        }
+        root.get("runs").forEach(run -> steps(run, run.get("id").asText(), steps));
         return new ToldPlan(root.at("/machine/footRadius").asDouble(), seams, mitres, runs, marks, steps);
     }
 
@@ -286,7 +289,8 @@ record ToldPlan(
                             text(on, "mark"),
                             on.path("legOnSeam").asBoolean(),
                             text(on, "after"),
-                            number(on, "gap")),
+                            number(on, "gap"),
+                            number(on, "step")),
                     new End(text(p, "startMark"), text(p, "startShownBy")),
                     new End(text(p, "endMark"), text(p, "endShownBy")),
                     path(p.get("curves"))));
