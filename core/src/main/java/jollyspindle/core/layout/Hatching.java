@@ -1,6 +1,5 @@
 package jollyspindle.core.layout;
 
-import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -14,7 +13,6 @@ import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
-import jollyspindle.core.shelf.SeamRegister;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -27,7 +25,7 @@ import java.util.stream.Stream;
 /**
  * Stitches a set of lines side by side, one after the other: each laid beside the one before where that lies beside it, the
  * first in each figure on two marks, or by an engraved angle on the seam. Arcs that are moved on aren't equally far apart
- * everywhere; where they stand upright on the seam, they step along it from the one before, else each is marked.
+ * everywhere; where one is the one before again, moved on along the run, it is laid by that one, else it is marked.
  */
 public final class Hatching {
 
@@ -37,20 +35,11 @@ public final class Hatching {
     /** So many lines are laid on each other until one is marked again (the number is a choice). */
     public static final int MOST_CHAINED = 7;
 
-    /**
-     * How arcs stand upright on the edge of a run.
-     *
-     * @param what of the template lies on it
-     * @param far whether that is the run's outer edge and not its seam
-     * @param along the edge, a direction
-     */
-    public record Standing(SeamRegister what, boolean far, Point along) {}
-
     private final Map<LineId, Integer> chained = new HashMap<>();
     private final LayoutContext laying;
     private final StitchingEdge tool;
     private final int set;
-    private Optional<Standing> standing = Optional.empty();
+    private Optional<Point> stepping = Optional.empty();
     private int mostChained = Integer.MAX_VALUE;
     private final OptionalDouble angle;
     private final PlacementBuilder.Turn turn;
@@ -79,9 +68,13 @@ public final class Hatching {
         return this;
     }
 
-    /** Says that its lines are arcs that stand upright on the edge of a run. */
-    public Hatching standing(Standing how) {
-        standing = Optional.of(how);
+    /**
+     * Says that lines which are the one before again, moved on, are laid by that.
+     *
+     * @param way in which they move
+     */
+    public Hatching stepping(Point way) {
+        stepping = Optional.of(way);
         return this;
     }
 
@@ -128,12 +121,16 @@ public final class Hatching {
                     new Registration.OnStitching(beside.get().id(), fromEdge, LayoutContext.engraved(tool, fromEdge));
             return on(beside.get(), naming, line, laid);
         }
-        boolean up = laying.shown(line.start()).shownBy() == LineEnd.ShownBy.SEAM
-                || laying.shown(line.start()).shownBy() == LineEnd.ShownBy.FAR_EDGE && isFar();
-        Point foot = up ? line.start() : line.end();
-        if (standing.isPresent() && stands(line, foot)) {
-            return upright(line, foot, up, naming, spacing);
+        Optional<StitchLine> moved = moved(line, spacing).filter(this::goesOn);
+        if (moved.isPresent()) {
+            return on(
+                    moved.get(),
+                    naming,
+                    line,
+                    new Registration.Stepped(moved.get().id(), spacing));
         }
+        boolean up = laying.shown(line.start()).shownBy() == LineEnd.ShownBy.SEAM;
+        Point foot = up ? line.start() : line.end();
         if (hasAngle() && laying.shown(foot).shownBy() == LineEnd.ShownBy.SEAM) {
             // An engraved line at that angle lies on the seam and does the work of the second mark.
             return marked(naming, line, up, new Registration.AtAngle(angle.getAsDouble()));
@@ -157,46 +154,31 @@ public final class Hatching {
         return laying.sewing().stitch(naming, line, tool, laid, start, end, turn);
     }
 
-    // --- arcs that stand upright
-    // ---------------------------------------------------------------------------------------
-
-    private boolean isFar() {
-        return standing.filter(Standing::far).isPresent();
+    /** The line before if this one is the same again, moved on by the step, with both ends on something that goes on that way. */
+    private Optional<StitchLine> moved(Curve line, double step) {
+        return stepping.flatMap(way -> before.stream()
+                .filter(l -> {
+                    Path path = l.path();
+                    boolean back =
+                            path.start().distance(line.start()) > path.end().distance(line.start());
+                    Point from = back ? path.end() : path.start();
+                    Point to = back ? path.start() : path.end();
+                    return isStep(line.start().minus(from), way, step)
+                            && isStep(line.end().minus(to), way, step)
+                            && Stream.of(line.start(), line.end()).allMatch(this::isOnEdge);
+                })
+                .findFirst());
     }
 
-    /** Whether an arc goes on in one placement of the upright template, from a foot on the edge. */
-    private boolean stands(Curve line, Point foot) {
-        LineEnd.ShownBy edge = isFar() ? LineEnd.ShownBy.FAR_EDGE : LineEnd.ShownBy.SEAM;
-        Point up = standing.orElseThrow().along().turnedLeft().times(isFar() ? -1 : 1);
-        return tool instanceof StitchingEdge.Round round
-                && line instanceof Arc arc
-                && laying.shown(foot).shownBy() == edge
-                && Stream.of(0.0, 1.0)
-                        .map(part -> arc.at(part).minus(arc.centre()).unit())
-                        .allMatch(way -> Math.acos(Math.max(-1, Math.min(1, way.dot(up))))
-                                <= round.usable() / 2 + Tolerances.ROUNDING);
+    private static boolean isStep(Point by, Point way, double step) {
+        return Math.abs(by.dot(way) - step) < Tolerances.SAME_PLACE && Math.abs(by.cross(way)) < Tolerances.SAME_PLACE;
     }
 
-    private StitchLine upright(Curve line, Point foot, boolean up, PlacementBuilder.Naming naming, double spacing) {
-        Standing how = standing.orElseThrow();
-        Optional<StitchLine> earlier = before.stream()
-                .filter(l -> Stream.of(l.path().start(), l.path().end())
-                        .anyMatch(p -> Math.abs(p.distance(foot) - spacing) < Tolerances.SAME_PLACE
-                                && Math.abs(p.minus(foot).cross(how.along())) < Tolerances.SAME_PLACE))
-                .filter(this::goesOn)
-                .findFirst();
-        return earlier.isPresent()
-                ? on(
-                        earlier.get(),
-                        naming,
-                        line,
-                        new Registration.Stepped(
-                                how.what(), how.far(), earlier.get().id(), spacing))
-                : marked(naming, line, up, new Registration.OnSeam(how.what(), how.far(), Optional.empty(), false));
+    /** Whether a place lies on the seam or on the limit of stitching, which is drawn. */
+    private boolean isOnEdge(Point place) {
+        LineEnd.ShownBy by = laying.shown(place).shownBy();
+        return by == LineEnd.ShownBy.SEAM || by == LineEnd.ShownBy.FAR_EDGE;
     }
-
-    // --- straight lines
-    // ------------------------------------------------------------------------------------------------
 
     /** Whether another line may be laid on one before it is time for a mark. */
     private boolean goesOn(StitchLine earlier) {

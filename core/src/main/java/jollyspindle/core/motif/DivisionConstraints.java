@@ -76,7 +76,7 @@ public record DivisionConstraints(Repeating repeating, double shortest, Wish.Par
      * @param room from where the motif stands to the limit of stitching, in inches
      */
     public static <M extends Motif> OptionalDouble leastRadius(M motif, double repeat, double room) {
-        return MotifTypes.of(motif).leastRadius(repeat, room);
+        return MotifTypes.of(motif).leastRadius(motif, repeat, room);
     }
 
     /** What sort of template a motif is stitched with. */

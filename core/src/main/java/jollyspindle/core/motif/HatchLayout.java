@@ -3,6 +3,7 @@ package jollyspindle.core.motif;
 import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.layout.EdgeKind;
@@ -17,7 +18,6 @@ import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
-import jollyspindle.core.shelf.ArcFit;
 import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.List;
@@ -25,8 +25,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
- * Lays out {@link Motif.Crosshatch}: two sets of parallel lines, or of arcs of one template moved along the run, cut off where
- * the space they fill ends. If they are to come out even, the spacing nearest to the wanted one is taken that divides a repeat
+ * Lays out {@link Motif.Crosshatch}: two sets of parallel lines, or of arcs of one template from edge to edge, moved along the run, cut
+ * off where the space they fill ends. If they are to come out even, the spacing nearest to the wanted one is taken that divides a repeat
  * evenly, so that all repeats look alike; else the wanted one is kept, and the last line stands where it comes.
  */
 final class HatchLayout {
@@ -68,6 +68,11 @@ final class HatchLayout {
                                             .isPresent()
                             ? Optional.of(DivisionConstraints.anyRepeat())
                             : Optional.empty();
+                }
+
+                @Override
+                OptionalDouble leastRadius(Motif.Crosshatch motif, double repeat, double room) {
+                    return motif.curved() ? OptionalDouble.of(least(motif, room)) : OptionalDouble.empty();
                 }
 
                 @Override
@@ -189,25 +194,36 @@ final class HatchLayout {
         }
         double radius = template.get().stitchedRadius(laying.machine());
         StitchingEdge tool = StitchingEdge.Round.of(template.get(), laying.machine());
-        // The left and the right half of an arc that just reaches the limit, each moved along the run.
-        double up = Math.min(space.room(), radius);
-        double half = Math.sqrt(Math.max(0, radius * radius - (radius - up) * (radius - up)));
+        double lean = space.room() / Math.tan(motif.angle());
+        double chord = Math.hypot(lean, space.room());
+        double least = least(motif, space.room());
+        if (2 * radius < chord) {
+            laying.tell(new LayoutDiagnostic.TooFar(chord, 2 * radius));
+            return;
+        }
+        if (radius < least - Tolerances.CHALK) {
+            laying.tell(new MotifDiagnostic.TooRound(radius, least));
+        }
         double step = step(motif.spacing(), 1);
-        Hatching.Standing standing = new Hatching.Standing(
-                ArcFit.register(template.get(), laying.machine(), up + space.clearance()),
-                space.hanging(),
-                space.frame().along());
         for (int set = 1; set <= 2; set++) {
-            int first = (int) Math.floor((-zero - half) / step) - 1;
-            int last = (int) Math.ceil((space.length() + half) / step) + 1;
-            Hatching hatching = hatching(tool, set).standing(standing);
+            double over = set == 1 ? lean : -lean;
+            int first = (int) Math.floor((-zero - Math.max(over, 0) - radius) / step) - 1;
+            int last = (int) Math.ceil((space.length() - Math.min(over, 0) + radius) / step) + 1;
+            Hatching hatching = hatching(tool, set).stepping(space.place(1, 0).minus(space.place(0, 0)));
             for (int i = first; i <= last; i++) {
-                double crown = zero + i * step;
-                Arc whole = RunSpace.bulging(crown - half, crown + half, 0, radius);
-                Arc placed = space.placed(set == 1 ? whole.piece(0, 0.5) : whole.piece(0.5, 1));
+                Point foot = new Point(zero + i * step, 0);
+                // Both sets bulge upwards.
+                Arc own = ArcsBetween.of(foot, foot.plus(new Point(over, space.room())), radius, set == 1)
+                        .orElseThrow();
+                Arc placed = space.placed(own);
                 hatching.stitch(isUp(i) ? placed : placed.reversed(), i - first + 1, step);
             }
         }
+    }
+
+    /** The radius of an arc from the seam to the limit that lies level at its end: a smaller one bulges beyond (derived). */
+    private static double least(Motif.Crosshatch motif, double room) {
+        return room / (2 * Math.sin(motif.angle()) * Math.sin(motif.angle()));
     }
 
     /** The wanted spacing, or what the edge or a line engraved on it gives if that is as good. */

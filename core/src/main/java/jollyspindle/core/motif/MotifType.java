@@ -72,7 +72,7 @@ public abstract class MotifType<M extends Motif> {
      * @param repeat about what repeats will be, in inches
      * @param room from where the motif stands to the limit of stitching, in inches
      */
-    OptionalDouble leastRadius(double repeat, double room) {
+    OptionalDouble leastRadius(M motif, double repeat, double room) {
         return OptionalDouble.empty();
     }
 

@@ -76,7 +76,7 @@ final class SailsLayout {
                 }
 
                 @Override
-                OptionalDouble leastRadius(double repeat, double room) {
+                OptionalDouble leastRadius(Motif.Sails motif, double repeat, double room) {
                     return OptionalDouble.of(least(repeat / 2, room));
                 }
 

@@ -155,23 +155,16 @@ public sealed interface Registration {
     }
 
     /**
-     * The same upright arc again, moved on along the edge of the run that the motif stands on: the same of the template lies on
-     * that edge, and the needle so far along it from where the line before meets it.
+     * The same line again, moved on along the run: both its ends are so far beyond those of the line before, and the foot tells how
+     * the template lies, over the one and over the other.
      *
-     * @param what of the template lies on the edge
-     * @param far whether that is the run's outer edge and not its seam
      * @param lineId the line before
-     * @param step from there to the needle, in inches, over 0
+     * @param step along the run from its ends, in inches, over 0
      */
-    record Stepped(SeamRegister what, boolean far, LineId lineId, double step) implements Registration {
+    record Stepped(LineId lineId, double step) implements Registration {
         @Override
         public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
-            return new Stepped(what, far, lines.apply(lineId), step);
-        }
-
-        @Override
-        public Optional<SeamRegister> standing() {
-            return Optional.of(what);
+            return new Stepped(lines.apply(lineId), step);
         }
 
         @Override

@@ -362,9 +362,8 @@ public final class PlanJson {
             node.put("kind", "line-at-angle");
             degrees(node, "angleDegrees", at.angle());
         } else if (placement.registration() instanceof Registration.Stepped on) {
-            node.put("on", placement.region().code() + (on.far() ? "-outer-edge" : "-seam"));
-            register(node, on.what());
-            node.put("after", on.lineId().code());
+            node.put("on", on.lineId().code());
+            node.put("kind", "stepped");
             number(node, "step", on.step());
         } else if (placement.registration() instanceof Registration.InChain on) {
             node.put("on", "middle-line");

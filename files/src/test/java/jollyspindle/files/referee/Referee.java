@@ -10,7 +10,6 @@ import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -151,9 +150,6 @@ final class Referee {
         on.centreLineOn()
                 .map(id -> mark(step, id))
                 .ifPresent(mark -> held.addAll(centreLine(step, p -> true, Optional.of(mark))));
-        if (on.step().isPresent()) {
-            held.addAll(stepped(step));
-        }
         chain(step);
         switch (on.kind()) {
             case "engraved-line" -> held.addAll(on.fromEdge().isPresent() ? alongStitching(step) : lineOnEdge(step));
@@ -161,6 +157,7 @@ final class Referee {
             case "edge" -> held.addAll(alongStitching(step));
             case "centre" -> held.addAll(centre(step));
             case "centre-line" -> held.addAll(mitre(step));
+            case "stepped" -> held.addAll(stepped(step));
             case "in-chain" -> held.addAll(inChain(step));
             case "notch-on-mark" -> held.addAll(notch(step));
             case "line-at-angle" -> held.addAll(atAngle(step));
@@ -308,32 +305,29 @@ final class Referee {
         return held;
     }
 
-    /** The needle as far along the edge as is told from where the line before meets it. */
+    /** Both ends as far along the run from those of the line before as is told, on lines that lead there. */
     private List<double[]> stepped(ToldPlan.Step step) {
-        Segment edge = edge(step);
-        Point along = edge.to().minus(edge.from()).unit();
-        Optional<Point> foot = Stream.of(step.path().start(), step.path().end())
-                .filter(p -> offAnySeam(p) < ON)
-                .min(Comparator.comparingDouble(p -> offLine(edge, p)));
-        List<Path> before = stitched.getOrDefault(step.on().after().orElseThrow(), List.of());
-        if (foot.isEmpty() || before.isEmpty()) {
-            complain(Fault.NOT_THERE, step, step.on().toString());
+        List<Path> before = stitched.getOrDefault(step.on().on(), List.of());
+        if (before.isEmpty()) {
+            complain(Fault.NOT_THERE, step, step.on().on());
             return List.of();
         }
-        double off = before.stream()
-                .flatMap(p -> Stream.of(p.start(), p.end()))
-                .mapToDouble(
-                        p -> Math.abs(p.distance(foot.get()) - step.on().step().getAsDouble()))
-                .min()
-                .orElseThrow();
-        if (off > ON) {
-            complain(Fault.BESIDE, step, "it steps " + off + " too far or too short");
+        Point by = plan.runs().get(step.run()).along().times(step.on().step().orElseThrow());
+        List<double[]> held = new ArrayList<>();
+        for (boolean start : new boolean[] {true, false}) {
+            Point end = start ? step.path().start() : step.path().end();
+            double off = before.stream()
+                    .flatMap(p -> Stream.of(p.start(), p.end()))
+                    .flatMap(p -> Stream.of(p.plus(by), p.minus(by)))
+                    .mapToDouble(end::distance)
+                    .min()
+                    .orElseThrow();
+            if (off > ON) {
+                complain(Fault.BESIDE, step, "an end is " + off + " from a step beyond");
+            }
+            held.add(row(step, end, normal(step.path(), start)));
         }
-        return List.of(row(step, foot.get(), along));
-    }
-
-    private double offAnySeam(Point p) {
-        return plan.seams().stream().mapToDouble(s -> s.distance(p)).min().orElse(Double.MAX_VALUE);
+        return held;
     }
 
     /** Lines that are laid on lines that are laid on lines; rows beside each other, a line each, are looked at one by one. */
