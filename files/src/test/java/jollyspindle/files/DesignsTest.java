@@ -27,6 +27,7 @@ import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.words.MotifWords;
+import jollyspindle.core.words.Words;
 import jollyspindle.files.drawing.PlanSvg;
 import jollyspindle.files.job.JobFile;
 import jollyspindle.files.json.Schemas;
@@ -124,7 +125,7 @@ class DesignsTest {
                 run.laidOut().marks().stream()
                         .filter(m -> m.by() == Mark.MarkedBy.CHALK)
                         .forEach(m -> assertThat(text)
-                                .contains(m.readings().fromLeft().text()));
+                                .contains(Words.fromEnd(m.readings().fromLeft())));
             }
         }
     }

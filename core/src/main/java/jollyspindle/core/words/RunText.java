@@ -36,9 +36,9 @@ public final class RunText {
         for (Mark mark : run.laidOut().marks()) {
             text.append(Words.name(mark))
                     .append('\t')
-                    .append(mark.readings().fromLeft().text())
+                    .append(Words.fromEnd(mark.readings().fromLeft()))
                     .append('\t')
-                    .append(mark.readings().fromRight().text())
+                    .append(Words.fromEnd(mark.readings().fromRight()))
                     .append('\t')
                     .append(Words.fromCentre(mark.readings().fromCentre()));
             if (!Double.isNaN(zero)) {
@@ -47,10 +47,7 @@ public final class RunText {
                 text.append('\t').append(on ? Texts.plainly("run-text.zero") : Words.fromCentre(off));
             }
             text.append('\t')
-                    .append(
-                            mark.across() == 0
-                                    ? Texts.plainly("run-text.on-seam")
-                                    : mark.height().text())
+                    .append(Words.above(mark))
                     .append('\t')
                     .append(Words.making(mark))
                     .append('\n');

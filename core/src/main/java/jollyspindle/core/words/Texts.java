@@ -79,6 +79,7 @@ record Texts(Words words) {
             "length",
             "exact",
             "exactly",
+            "printed",
             "difference",
             "degrees",
             "whole",
@@ -271,6 +272,7 @@ record Texts(Words words) {
         return switch (how) {
             case "length" -> words.length(number(value));
             case "exact" -> words.exact(number(value));
+            case "printed" -> words.printed(number(value));
             case "exactly" -> words.exactly(number(value));
             case "difference" -> words.difference(number(value));
             case "degrees" -> Words.degrees(number(value));

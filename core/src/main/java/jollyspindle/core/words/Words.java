@@ -6,6 +6,7 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Fractions;
 import jollyspindle.core.measure.TapeReading;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.plan.ChalkLine;
@@ -67,7 +68,14 @@ public record Words(TapeScale tape) {
 
     /** A length as the tape shows it: {@code 5 15/16 generous}. */
     public String length(double inches) {
-        return tape.read(inches).text();
+        TapeReading reading = tape.read(inches);
+        // What is less than half a tick is told more finely.
+        return reading.ticks() == 0 && reading.lean() != TapeReading.Lean.ON ? difference(inches) : reading.text();
+    }
+
+    /** What is printed on a template, in inches: {@code 2}, {@code 2 1/4 in} beside metric lengths. */
+    public String printed(double inches) {
+        return Fractions.exact(inches, TapeScale.SIXTEENTHS) + (tape.isMetric() ? " in" : "");
     }
 
     /** The true length to a thousandth of an inch: {@code 6.150 in}. */
@@ -253,12 +261,46 @@ public record Words(TapeScale tape) {
 
     /** {@code 12 5/16 left of centre}, {@code on the centre}. */
     public static String fromCentre(TapeReading reading) {
-        if (reading.ticks() == 0 && reading.lean() == TapeReading.Lean.ON) {
-            return Texts.plainly("from-centre.on");
+        if (reading.ticks() == 0) {
+            return near(reading, "from-centre.on", "from-centre.just");
         }
         TapeReading distance = TapeReading.of(Math.abs(reading.exact()), reading.scale());
         return Texts.plainly(
                 reading.exact() < 0 ? "from-centre.left" : "from-centre.right", "distance", distance.text());
+    }
+
+    /** A reading from one end of a run, or from an area's edge: {@code 18 7/16}, {@code 3 7/16 before it}. */
+    public static String fromEnd(TapeReading reading) {
+        if (reading.ticks() == 0) {
+            return near(reading, "from-end.on", "from-end.just");
+        }
+        return reading.ticks() < 0
+                ? Texts.plainly(
+                        "from-end.before",
+                        "distance",
+                        TapeReading.of(-reading.exact(), reading.scale()).text())
+                : reading.text();
+    }
+
+    /** How high above the seam a mark is made: {@code on the seam}, {@code 3 1/2}, {@code 1/4 below it}. */
+    public static String above(Mark mark) {
+        TapeReading height = mark.height();
+        if (height.ticks() == 0) {
+            return near(height, "above.on", "above.just");
+        }
+        return height.ticks() < 0
+                ? Texts.plainly(
+                        "above.below",
+                        "distance",
+                        TapeReading.of(-height.exact(), height.scale()).text())
+                : height.text();
+    }
+
+    /** What the tape can't tell from its zero. */
+    private static String near(TapeReading reading, String on, String just) {
+        return Math.abs(reading.exact()) < Tolerances.UNSAID
+                ? Texts.plainly(on)
+                : Texts.plainly(just, "before", reading.exact() < 0);
     }
 
     /** How a mark is made, and when. */
@@ -307,17 +349,17 @@ public record Words(TapeScale tape) {
     public static String turn(double rotation) {
         double degrees = Math.toDegrees(rotation);
         long quarters = Math.round(degrees / 90);
-        double rest = degrees - quarters * 90;
-        String whole = Texts.plainly(
+        if (Math.abs(degrees - quarters * 90) >= 0.5) {
+            // One turn, the shorter way round.
+            return Texts.plainly("turn.by", "turn", Math.IEEEremainder(rotation, 2 * Math.PI));
+        }
+        return Texts.plainly(
                 switch ((int) Math.floorMod(quarters, 4L)) {
                     case 1 -> "turn.left";
                     case 2 -> "turn.half";
                     case 3 -> "turn.right";
                     default -> "turn.none";
                 });
-        return Math.abs(rest) < 0.5
-                ? whole
-                : Texts.plainly("turn.rest", "whole", whole, "none", quarters == 0, "rest", Math.toRadians(rest));
     }
 
     /** What the template is laid on. */

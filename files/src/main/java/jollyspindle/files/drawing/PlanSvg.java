@@ -226,7 +226,7 @@ public final class PlanSvg {
                             "mark",
                             Words.name(mark),
                             "reading",
-                            mark.readings().fromLeft().text()));
+                            Words.fromEnd(mark.readings().fromLeft())));
             line(mark.place().minus(reach), mark.place().plus(reach));
             out.writeEndElement();
         }

@@ -81,8 +81,8 @@ final class AreaLists {
                 .filter(m -> m.id().piece().equals(piece))
                 .map(mark -> List.of(
                         Words.name(mark),
-                        mark.readings().fromLeft().text(),
-                        mark.readings().fromRight().text(),
+                        Words.fromEnd(mark.readings().fromLeft()),
+                        Words.fromEnd(mark.readings().fromRight()),
                         Words.fromCentre(mark.readings().fromCentre()),
                         mark.height().text()))
                 .toList();

@@ -70,15 +70,15 @@ final class RunLists {
     private static void marks(RunPlan run, Predicate<Mark> which, List<List<String>> rows) {
         for (Mark mark : run.laidOut().marks()) {
             if (which.test(mark) && mark.by() != Mark.MarkedBy.TEMPLATE) {
-                String shown = mark.by() == Mark.MarkedBy.SEAM ? "seam" : mark.onCentre() ? "centre" : "none";
+                String shown = mark.by() == Mark.MarkedBy.SEAM
+                        ? "seam"
+                        : mark.onCentre() && mark.kind() != Mark.Kind.CENTRE ? "centre" : "none";
                 rows.add(List.of(
                         Said.say("marks.name", "mark", Words.name(mark), "shown", shown),
-                        mark.readings().fromLeft().text(),
-                        mark.readings().fromRight().text(),
+                        Words.fromEnd(mark.readings().fromLeft()),
+                        Words.fromEnd(mark.readings().fromRight()),
                         Words.fromCentre(mark.readings().fromCentre()),
-                        mark.across() == 0
-                                ? Said.say("marks.on-seam")
-                                : mark.height().text()));
+                        Words.above(mark)));
             }
         }
     }

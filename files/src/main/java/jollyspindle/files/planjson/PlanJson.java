@@ -38,6 +38,7 @@ import jollyspindle.core.words.Words;
 
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.function.Function;
 
 import static jollyspindle.files.planjson.Values.degrees;
 import static jollyspindle.files.planjson.Values.name;
@@ -262,7 +263,7 @@ public final class PlanJson {
         node.put("id", chalk.code());
         node.put("which", name(chalk.which()));
         points(node.putArray("line"), List.of(chalk.line().from(), chalk.line().to()));
-        reading(node.putObject("reading"), chalk.reading());
+        reading(node.putObject("reading"), chalk.reading(), TapeReading::text);
         node.put("text", words.chalkLine(chalk));
     }
 
@@ -282,14 +283,14 @@ public final class PlanJson {
             node.put("ofMotif", after.motif());
         });
         ObjectNode readings = node.putObject("readings");
-        reading(readings.putObject("fromLeft"), mark.readings().fromLeft());
-        reading(readings.putObject("fromRight"), mark.readings().fromRight());
-        reading(readings.putObject("fromCentre"), mark.readings().fromCentre());
-        reading(readings.putObject("height"), mark.height());
+        reading(readings.putObject("fromLeft"), mark.readings().fromLeft(), Words::fromEnd);
+        reading(readings.putObject("fromRight"), mark.readings().fromRight(), Words::fromEnd);
+        reading(readings.putObject("fromCentre"), mark.readings().fromCentre(), Words::fromCentre);
+        reading(readings.putObject("height"), mark.height(), height -> Words.above(mark));
     }
 
-    private static void reading(ObjectNode node, TapeReading reading) {
-        node.put("text", reading.text());
+    private static void reading(ObjectNode node, TapeReading reading, Function<TapeReading, String> said) {
+        node.put("text", said.apply(reading));
         number(node, "tick", reading.onTape());
         number(node, "exact", reading.exact());
     }
