@@ -82,4 +82,7 @@ public sealed interface LayoutDiagnostic extends Diagnostic {
             space = settled(space);
         }
     }
+
+    /** The template has no such edge as was asked for, so that another of its edges is taken. */
+    record EdgeGone() implements LayoutDiagnostic, Diagnostic.Warning {}
 }

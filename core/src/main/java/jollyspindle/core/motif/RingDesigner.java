@@ -169,6 +169,13 @@ public final class RingDesigner {
                     laying.tell(new MotifDiagnostic.NoSpace());
                 }
             }
+            boolean gone = layer.templateId().isPresent()
+                    && layer.guideId()
+                            .filter(guide -> tools.lacks(layer.templateId().get(), guide))
+                            .isPresent();
+            if (gone) {
+                laying.tell(new LayoutDiagnostic.EdgeGone());
+            }
             int number = i + 1;
             laying.diagnostics().forEach(o -> diagnosed.add(new Diagnosed(id, number, o)));
             before.add(laying);

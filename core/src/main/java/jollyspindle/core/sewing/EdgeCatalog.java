@@ -40,6 +40,11 @@ public final class EdgeCatalog {
         return templates.stream().filter(t -> t.id().equals(id)).findFirst();
     }
 
+    /** Whether a template that there is has no such edge. */
+    public boolean lacks(String templateId, String guideId) {
+        return template(templateId).filter(t -> cut(t).guide(guideId).isEmpty()).isPresent();
+    }
+
     private Cut cut(Template template) {
         return cuts.computeIfAbsent(template.id(), id -> template.cut());
     }

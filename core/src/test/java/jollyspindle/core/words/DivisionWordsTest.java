@@ -334,8 +334,10 @@ class DivisionWordsTest {
         String text = RunText.of(plan.run(Side.TOP).orElseThrow(), plan.job().quilt(), WORDS, 21.4875);
         assertThat(text.lines().findFirst()).contains("Top border, 71 5/8: 10 repeats. Left end: top left corner.");
         assertThat(text)
-                .contains("Valley 3\t21 1/2 scant\t50 1/8 generous\t14 5/16 generous left\t0\ton the seam\ton the frame");
-        assertThat(text).contains("Valley 4\t28 5/8 generous\t43 scant\t7 3/16 scant left\t7 3/16 scant right\ton the seam");
+                .contains(
+                        "Valley 3\t21 1/2 scant\t50 1/8 generous\t14 5/16 generous left\t0\ton the seam\ton the frame");
+        assertThat(text)
+                .contains("Valley 4\t28 5/8 generous\t43 scant\t7 3/16 scant left\t7 3/16 scant right\ton the seam");
         assertThat(text.lines().skip(1))
                 .allSatisfy(line -> assertThat(line.split("\t")).hasSize(7));
         assertThat(RunText.of(plan.run(Side.TOP).orElseThrow(), plan.job().quilt(), WORDS, Double.NaN))

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaMotifType;
 import jollyspindle.core.area.AreaMotifTypes;
+import jollyspindle.core.param.Params;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.Fields;
 import jollyspindle.files.json.ParamFields;
@@ -22,6 +23,9 @@ final class AreaMotifs {
     static AreaMotif read(Fields fields) throws FileTrouble {
         String code = fields.oneOf(
                 "motif", AreaMotifTypes.ALL.stream().map(AreaMotifType::code).toList());
-        return ParamFields.read(fields, AreaMotifTypes.of(code).orElseThrow().params());
+        Params<? extends AreaMotif> params =
+                AreaMotifTypes.of(code).orElseThrow().params();
+        ParamFields.refuseOthers(fields, AreaMotifTypes.ALL.stream().map(AreaMotifType::params), params);
+        return ParamFields.read(fields, params);
     }
 }

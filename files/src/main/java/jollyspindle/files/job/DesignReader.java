@@ -8,6 +8,7 @@ import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.MotifType;
 import jollyspindle.core.motif.MotifTypes;
+import jollyspindle.core.param.Params;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.json.Fields;
@@ -81,7 +82,9 @@ public final class DesignReader {
     private static Motif motif(Fields fields) throws FileTrouble {
         String code = fields.oneOf(
                 "motif", MotifTypes.ALL.stream().map(MotifType::code).toList());
-        return ParamFields.read(fields, MotifTypes.of(code).orElseThrow().params());
+        Params<? extends Motif> params = MotifTypes.of(code).orElseThrow().params();
+        ParamFields.refuseOthers(fields, MotifTypes.ALL.stream().map(MotifType::params), params);
+        return ParamFields.read(fields, params);
     }
 
     private static CornerDesign corner(Fields fields) throws FileTrouble {

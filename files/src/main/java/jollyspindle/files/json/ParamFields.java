@@ -14,6 +14,9 @@ import jollyspindle.files.FileTrouble;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Writes, reads and describes what is chosen about a thing, as its params say. */
 public final class ParamFields {
@@ -48,6 +51,29 @@ public final class ParamFields {
         } catch (RefusedValue e) {
             throw fields.trouble(e.code(), e.getMessage() + ".");
         }
+    }
+
+    /**
+     * Refuses what belongs to another kind: else what somebody chose would be left out without a word.
+     *
+     * @param kinds all there are
+     * @param own that of the thing that is read
+     * @throws FileTrouble if a field is there that only others have
+     */
+    public static void refuseOthers(Fields fields, Stream<Params<?>> kinds, Params<?> own) throws FileTrouble {
+        Set<String> mine = names(own).collect(Collectors.toSet());
+        Optional<String> foreign = kinds.flatMap(ParamFields::names)
+                .filter(name -> !mine.contains(name) && fields.has(name))
+                .findFirst();
+        if (foreign.isPresent()) {
+            throw fields.trouble(
+                    foreign.get(),
+                    FileTexts.say("field.foreign", "only", names(own).collect(Collectors.joining(", "))));
+        }
+    }
+
+    private static Stream<String> names(Params<?> params) {
+        return params.all().stream().map(ParamFields::field);
     }
 
     private static <M, T> void read(Fields fields, Param<M, T> param, Values<M> values) throws FileTrouble {

@@ -78,7 +78,11 @@ class SchemaFilesTest {
             part((ObjectNode) schema.at("/$defs/machine"), Machine.PARAMS, List.of());
         } else {
             ObjectNode parts = (ObjectNode) schema.get("$defs");
-            layer((ObjectNode) parts.get("layer"));
+            kinds(
+                    (ObjectNode) parts.get("layer"),
+                    "motif",
+                    params(MotifTypes.ALL, MotifType::code, MotifType::params),
+                    List.of("edge", "space", "cells", "template", "guide", "number"));
             corner((ObjectNode) parts.get("corner"));
             if (name.equals("job")) {
                 ObjectNode job = (ObjectNode) schema.get("properties");
@@ -165,30 +169,6 @@ class SchemaFilesTest {
             required.forEach(names::add);
         }
         of.set("properties", next);
-    }
-
-    /** One description for all kinds: what any of them has, in the widest range that any of them has it. */
-    private static void layer(ObjectNode layer) {
-        ObjectNode was = (ObjectNode) layer.get("properties");
-        ArrayNode codes = ((ObjectNode) was.get("motif")).putArray("enum");
-        ObjectNode any = JSON.createObjectNode();
-        for (MotifType<?> type : MotifTypes.ALL) {
-            codes.add(type.code());
-            ParamFields.schema(type.params()).get("properties").properties().forEach(field -> {
-                ObjectNode one = (ObjectNode) field.getValue();
-                // Whatever is usual with one kind needn't be with another.
-                one.remove("default");
-                if (any.get(field.getKey()) instanceof ObjectNode there && there.has("minimum")) {
-                    widen(there, one);
-                } else {
-                    any.set(field.getKey(), one);
-                }
-            });
-        }
-        ObjectNode next = was.deepCopy();
-        next.retain(List.of("motif", "edge", "space", "cells", "template", "number", "guide"));
-        next.setAll(described(any, was));
-        layer.set("properties", next);
     }
 
     private static void corner(ObjectNode corner) {
