@@ -83,6 +83,7 @@ class DesignsTest {
                 Optional.of("bulging"),
                 OptionalDouble.of(2.5),
                 3,
+                OptionalDouble.of(1.5),
                 true,
                 CornerAsk.ODD,
                 CornerDesign.Closing.ARC);

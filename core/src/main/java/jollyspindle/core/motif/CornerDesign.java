@@ -17,6 +17,7 @@ import java.util.OptionalDouble;
  * @param guideId which of its edges
  * @param feet how far from the inner corner a mitre arc's feet stand, in inches; nothing if they follow from the template
  * @param lines rings of a cornerstone, or arcs of a quarter fan; 1 to {@link Motif#MOST_LINES}
+ * @param rise of the second ring of a cornerstone, from the same midpoints; nothing if further rings are smaller ones inside
  * @param fromOuter whether a quarter fan stands about the outer corner
  * @param ask what it asks of the runs that end there
  * @param closing what closes a diagonal cut
@@ -27,6 +28,7 @@ public record CornerDesign(
         Optional<String> guideId,
         OptionalDouble feet,
         int lines,
+        OptionalDouble rise,
         boolean fromOuter,
         CornerAsk ask,
         Closing closing) {
@@ -41,6 +43,8 @@ public record CornerDesign(
     static final Param.Whole<CornerDesign> LINES = Param.<CornerDesign>whole(
                     "lines", 1, Motif.MOST_LINES, CornerDesign::lines)
             .usually(1);
+    static final Param.MaybeLength<CornerDesign> RISE =
+            Param.maybeLength("rise", NEAREST_FEET, FARTHEST_FEET, CornerDesign::rise);
     static final Param.Flag<CornerDesign> FROM_OUTER = Param.flag("fromOuter", CornerDesign::fromOuter, false);
     static final Param.Choice<CornerDesign, Closing> CLOSING = Param.<CornerDesign, Closing>choice(
                     "closing", Closing.class, CornerDesign::closing)
@@ -63,17 +67,18 @@ public record CornerDesign(
                             v.get(GUIDE),
                             v.get(FEET),
                             v.get(LINES),
+                            v.get(RISE),
                             v.get(FROM_OUTER),
                             v.get(ASKS),
                             v.get(CLOSING)),
                     Params.row(KIND),
                     Params.row(FEET),
                     Params.row(CLOSING),
-                    Params.row(LINES),
+                    Params.row(LINES, RISE),
                     Params.row(FROM_OUTER),
                     Params.row(TEMPLATE, GUIDE),
                     Params.row(ASKS))
-            .kept(KIND, TEMPLATE, GUIDE, FEET, LINES, FROM_OUTER, ASKS, CLOSING)
+            .kept(KIND, TEMPLATE, GUIDE, FEET, LINES, RISE, FROM_OUTER, ASKS, CLOSING)
             .brief(LINES)
             .brief(FROM_OUTER)
             .brief(ASKS)
@@ -112,6 +117,8 @@ public record CornerDesign(
         DIAMOND,
         /** One more arc, from one border's repeat beyond the corner to the other's. */
         ARC,
+        /** That arc, and a curve between its feet inside it, so that the two make a long diamond across the mitre. */
+        ARC_AND_CURVE,
         /** The repeats alone. */
         NOTHING
     }
@@ -119,6 +126,7 @@ public record CornerDesign(
     public CornerDesign {
         Guards.within("lines", lines, 1, Motif.MOST_LINES);
         feet.ifPresent(inches -> Guards.within("feet", inches, NEAREST_FEET, FARTHEST_FEET));
+        rise.ifPresent(inches -> Guards.within("rise", inches, NEAREST_FEET, FARTHEST_FEET));
     }
 
     public static CornerDesign plain() {
@@ -132,36 +140,41 @@ public record CornerDesign(
                 Optional.empty(),
                 OptionalDouble.empty(),
                 1,
+                OptionalDouble.empty(),
                 false,
                 CornerAsk.NOTHING,
                 Closing.DIAMOND);
     }
 
     public CornerDesign with(Kind other) {
-        return new CornerDesign(other, templateId, guideId, feet, lines, fromOuter, ask, closing);
+        return new CornerDesign(other, templateId, guideId, feet, lines, rise, fromOuter, ask, closing);
     }
 
     public CornerDesign withTemplate(Optional<String> id, Optional<String> guide) {
-        return new CornerDesign(kind, id, guide, feet, lines, fromOuter, ask, closing);
+        return new CornerDesign(kind, id, guide, feet, lines, rise, fromOuter, ask, closing);
     }
 
     public CornerDesign withFeet(OptionalDouble inches) {
-        return new CornerDesign(kind, templateId, guideId, inches, lines, fromOuter, ask, closing);
+        return new CornerDesign(kind, templateId, guideId, inches, lines, rise, fromOuter, ask, closing);
     }
 
     public CornerDesign withLines(int count) {
-        return new CornerDesign(kind, templateId, guideId, feet, count, fromOuter, ask, closing);
+        return new CornerDesign(kind, templateId, guideId, feet, count, rise, fromOuter, ask, closing);
+    }
+
+    public CornerDesign withRise(OptionalDouble inches) {
+        return new CornerDesign(kind, templateId, guideId, feet, lines, inches, fromOuter, ask, closing);
     }
 
     public CornerDesign withFromOuter(boolean outer) {
-        return new CornerDesign(kind, templateId, guideId, feet, lines, outer, ask, closing);
+        return new CornerDesign(kind, templateId, guideId, feet, lines, rise, outer, ask, closing);
     }
 
     public CornerDesign with(CornerAsk other) {
-        return new CornerDesign(kind, templateId, guideId, feet, lines, fromOuter, other, closing);
+        return new CornerDesign(kind, templateId, guideId, feet, lines, rise, fromOuter, other, closing);
     }
 
     public CornerDesign with(Closing other) {
-        return new CornerDesign(kind, templateId, guideId, feet, lines, fromOuter, ask, other);
+        return new CornerDesign(kind, templateId, guideId, feet, lines, rise, fromOuter, ask, other);
     }
 }

@@ -56,6 +56,18 @@ record CornerSpace(RunFrame left, RunFrame right, Corners corners) {
                 right.along());
     }
 
+    /**
+     * The middles of the four sides of a cornerstone, from that on the left run's line on: of its seams, and on the outer sides as far
+     * out as may be stitched.
+     */
+    List<Point> midpoints() {
+        return List.of(
+                meeting(left.clearance(), right.depth() / 2),
+                meeting(left.depth() / 2, right.depth() - right.reserve()),
+                meeting(left.depth() - left.reserve(), right.depth() / 2),
+                meeting(left.depth() / 2, right.clearance()));
+    }
+
     /** The corner's own cloth, its corners in order from the inner one. */
     Path outline() {
         return Path.polygon(List.of(inner(), beyondLeft(), outer(), beyondRight()));

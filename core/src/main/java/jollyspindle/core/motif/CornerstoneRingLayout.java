@@ -2,7 +2,9 @@ package jollyspindle.core.motif;
 
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.ArcsBetween;
+import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.param.Params;
@@ -14,17 +16,22 @@ import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Lays out arcs from midpoint to midpoint of the cornerstone, and again lower. */
 final class CornerstoneRingLayout {
 
-    static final CornerType TYPE = new CornerType(CornerDesign.Kind.CORNERSTONE_RING, Params.row(CornerDesign.LINES)) {
+    static final CornerType TYPE =
+            new CornerType(CornerDesign.Kind.CORNERSTONE_RING, Params.row(CornerDesign.LINES, CornerDesign.RISE)) {
 
-        @Override
-        void lay(CornerContext corner) {
-            corner.tool().ifPresent(tool -> new CornerstoneRingLayout(corner).lay(tool));
-        }
-    };
+                @Override
+                void lay(CornerContext corner) {
+                    corner.tool().ifPresent(tool -> new CornerstoneRingLayout(corner).lay(tool));
+                }
+            };
+
+    /** A rise so much off the wished one, in inches, is as good (common practice, no source: nobody sees 1/8). */
+    private static final double RISE_OFF = 1.0 / 8;
 
     private final CornerContext corner;
 
@@ -33,24 +40,47 @@ final class CornerstoneRingLayout {
     }
 
     private void lay(StitchingEdge.Round tool) {
-        double radius = tool.stitched();
-        List<Point> corners = List.of(
-                corner.space.inner(), corner.space.beyondLeft(), corner.space.outer(), corner.space.beyondRight());
-        List<Point> middles = new ArrayList<>();
-        for (int i = 0; i < 4; i++) {
-            middles.add(corners.get(i).midpoint(corners.get((i + 1) % 4)));
-        }
-        Point centre = middles.get(0).midpoint(middles.get(2));
+        List<Point> middles = corner.space.midpoints();
+        Point centre =
+                middles.get(0).midpoint(middles.get(2)).midpoint(middles.get(1).midpoint(middles.get(3)));
+        boolean lower = corner.design.rise().isPresent() && corner.design.lines() > 1;
         for (int ring = 0; ring < corner.design.lines(); ring++) {
-            double size = (corner.design.lines() - ring) / (double) corner.design.lines();
-            if (!ring(tool, radius, middles, centre, size, ring)) {
+            double size = lower ? 1 : (corner.design.lines() - ring) / (double) corner.design.lines();
+            Optional<List<StitchingEdge.Round>> edges =
+                    lower && ring > 0 ? lower(middles, ring) : Optional.of(List.of(tool, tool, tool, tool));
+            if (edges.isEmpty() || !ring(edges.get(), middles, centre, size, ring)) {
                 return;
             }
         }
     }
 
-    private boolean ring(
-            StitchingEdge.Round tool, double radius, List<Point> middles, Point centre, double size, int ring) {
+    /** What stitches a lower ring from the same midpoints: the second at the wished rise, each further one as much lower again. */
+    private Optional<List<StitchingEdge.Round>> lower(List<Point> middles, int ring) {
+        List<StitchingEdge.Round> edges = new ArrayList<>();
+        double rise = corner.design.rise().getAsDouble() / ring;
+        for (int i = 0; i < 4; i++) {
+            double chord = middles.get(i).distance(middles.get((i + 1) % 4));
+            if (rise > chord / 2) {
+                corner.tell(new LayoutDiagnostic.TooFar(rise, chord / 2));
+                return Optional.empty();
+            }
+            double radius = CircularSegment.ofChordAndHeight(chord, rise).radius();
+            Optional<StitchingEdge.Round> edge = corner.tools.nearest(radius);
+            if (edge.isEmpty()
+                    || Math.abs(rise
+                                    - CircularSegment.ofRadiusAndChord(
+                                                    Math.max(edge.get().stitched(), chord / 2), chord)
+                                            .height())
+                            > RISE_OFF) {
+                corner.tell(new LayoutDiagnostic.NoTool(EdgeKind.ARC, radius));
+                return Optional.empty();
+            }
+            edges.add(edge.get());
+        }
+        return Optional.of(edges);
+    }
+
+    private boolean ring(List<StitchingEdge.Round> edges, List<Point> middles, Point centre, double size, int ring) {
         List<Point> at = middles.stream()
                 .map(m -> centre.plus(m.minus(centre).times(size)))
                 .toList();
@@ -58,6 +88,7 @@ final class CornerstoneRingLayout {
         for (int i = 0; i < 4; i++) {
             Point from = at.get(i);
             Point to = at.get((i + 1) % 4);
+            double radius = edges.get(i).stitched();
             if (from.distance(to) > 2 * radius) {
                 corner.tell(new LayoutDiagnostic.TooFar(from.distance(to), 2 * radius));
                 return false;
@@ -71,7 +102,7 @@ final class CornerstoneRingLayout {
                     .mapToDouble(a -> a.start().distance(a.end()))
                     .max()
                     .orElseThrow();
-            corner.tell(new MotifDiagnostic.TooRound(radius, longest / Math.sqrt(2)));
+            corner.tell(new MotifDiagnostic.TooRound(edges.get(0).stitched(), longest / Math.sqrt(2)));
             return false;
         }
         List<Mark> marks = at.stream()
@@ -81,7 +112,7 @@ final class CornerstoneRingLayout {
             corner.sewing.stitch(
                     PlacementBuilder.Naming.of(Stitched.CORNER_ARC, ring + 1, i + 1),
                     arcs.get(i),
-                    tool,
+                    edges.get(i),
                     new Registration.FootOnBothMarks(),
                     LineEnd.at(marks.get(i)),
                     LineEnd.at(marks.get((i + 1) % 4)),

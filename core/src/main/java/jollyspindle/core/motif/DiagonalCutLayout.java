@@ -14,6 +14,7 @@ import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.List;
+import java.util.Optional;
 
 /** Lays out what closes a corner that the repeats run on into. */
 final class DiagonalCutLayout {
@@ -27,7 +28,8 @@ final class DiagonalCutLayout {
 
         @Override
         boolean isAstride(CornerDesign design) {
-            return design.closing() == CornerDesign.Closing.ARC;
+            return design.closing() == CornerDesign.Closing.ARC
+                    || design.closing() == CornerDesign.Closing.ARC_AND_CURVE;
         }
 
         @Override
@@ -54,6 +56,11 @@ final class DiagonalCutLayout {
                 }
             }
             case ARC -> corner.tool().ifPresent(this::closingArc);
+            case ARC_AND_CURVE ->
+                corner.tool().ifPresent(tool -> {
+                    closingArc(tool);
+                    curveInside(tool);
+                });
             case NOTHING -> {}
         }
     }
@@ -83,6 +90,31 @@ final class DiagonalCutLayout {
             return;
         }
         corner.outward(tool, least);
+    }
+
+    /** Between the closing arc's feet, bulging the other way: with it a long diamond across the mitre. */
+    private void curveInside(StitchingEdge.Round tool) {
+        Optional<Arc> closing = corner.lines().stream().findFirst().map(line ->
+                (Arc) line.path().curves().get(0));
+        if (closing.isEmpty()) {
+            return;
+        }
+        Arc arc = closing.get();
+        Arc back = ArcsBetween.bulgingTowards(arc.end(), arc.start(), tool.stitched(), corner.space.inner())
+                .orElseThrow();
+        if (!corner.staysInside(back)) {
+            corner.tell(
+                    new MotifDiagnostic.TooRound(tool.stitched(), arc.start().distance(arc.end()) / Math.sqrt(2)));
+            return;
+        }
+        corner.sewing.stitch(
+                PlacementBuilder.Naming.of(Stitched.CORNER_DIAMOND, 1, 1),
+                back,
+                tool,
+                corner.astride(back),
+                LineEnd.at(corner.leftMarker.next(Mark.Kind.FOOT, arc.end(), Mark.Stage.LOADED)),
+                LineEnd.at(corner.leftMarker.next(Mark.Kind.FOOT, arc.start(), Mark.Stage.LOADED)),
+                PlacementBuilder.Turn.MARKED);
     }
 
     private boolean clears(StitchingEdge.Round tool, double out) {

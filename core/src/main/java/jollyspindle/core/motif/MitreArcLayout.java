@@ -71,9 +71,10 @@ final class MitreArcLayout {
         if (design.feet().isPresent()) {
             return design.feet();
         }
-        double half = repeat / 2;
+        // A small arc's feet can't stand further out than it is round the corner.
+        double half = Math.min(repeat / 2, radius);
         double k = (Math.sqrt(Math.max(0, 2 * radius * radius - half * half)) - half) / 2;
-        if (half <= radius && k + radius <= room + Tolerances.ROUNDING) {
+        if (k + radius <= room + Tolerances.ROUNDING) {
             return OptionalDouble.of(half);
         }
         double most = room - radius;
@@ -116,7 +117,8 @@ final class MitreArcLayout {
         double over = Math.max(
                 corner.space.beyond(centre.plus(corner.space.left().outward().times(radius))),
                 corner.space.beyond(centre.plus(corner.space.right().outward().times(radius))));
-        if (over > Tolerances.ROUNDING) {
+        // Feet are reckoned for square corners; in one that is a little out, a chalk line's width is nothing to tell.
+        if (over > Tolerances.CHALK) {
             corner.tell(new MotifDiagnostic.TooHigh(over));
         }
         Mark from = corner.rightMarker.at(Mark.Kind.FOOT, 2, first, Mark.Stage.LOADED);

@@ -101,6 +101,14 @@ public final class EdgeCatalog {
                 .min(Comparator.comparingDouble(a -> Math.abs(a.stitchedRadius(machine) - radius)));
     }
 
+    /** The round edge of an arc template that stitches the radius nearest to one, whatever it is. */
+    public Optional<StitchingEdge.Round> nearest(double radius) {
+        return offered(Optional.empty()).stream()
+                .flatMap(t -> arcs(t).stream())
+                .min(Comparator.comparingDouble(a -> Math.abs(a.stitchedRadius(machine) - radius)))
+                .map(a -> StitchingEdge.Round.of(a, machine));
+    }
+
     /** All round edges of a kind of template that can be followed, from the smallest. */
     private List<StitchingEdge.Round> rounds(Template template) {
         return cut(template).guides().stream()
