@@ -178,7 +178,8 @@ final class ChevronStripLayout {
             List<List<Path>> outlines = new ArrayList<>();
             for (int line = 0; line < motif.lines(); line++) {
                 double drop = line * motif.spacing() / Math.cos(slope);
-                if (drop > height - LayoutContext.SHORTEST) {
+                // Lower than its points nothing of the strip lies on the seam any more.
+                if (drop > height - LayoutContext.SHORTEST || notch + drop > strip.top() - Tolerances.CHALK) {
                     laying.tell(new MotifDiagnostic.TooMany(motif.lines(), line));
                     break;
                 }
@@ -245,18 +246,24 @@ final class ChevronStripLayout {
             return outlines;
         }
 
-        /** A notch over the valley and tape on the edge, where the peaks stand on the valleys and the plate reaches so far. */
+        /** A notch over the valley, or the foot, and tape on the edge, where the plate reaches so far. */
         private Optional<Registration> notch(double width, double base) {
-            if (Math.abs(width - strip.module()) > Tolerances.CHALK || base < strip.bottom() + Tolerances.CHALK) {
+            if (base < strip.bottom() + Tolerances.CHALK) {
                 return Optional.empty();
+            }
+            if (Math.abs(width - strip.module()) > Tolerances.CHALK) {
+                // The peaks stand beside the valleys, so their own feet are marked.
+                return Optional.of(new Registration.NotchOnMark(
+                        Optional.empty(), strip.top() - base, laying.space().hanging()));
             }
             Mark valley = leftHalf ? laying.valley(index + 1, first.to(), 0) : laying.valley(index, first.from(), 0);
             return Optional.of(new Registration.NotchOnMark(
-                    valley, strip.top() - base, laying.space().hanging()));
+                    Optional.of(valley), strip.top() - base, laying.space().hanging()));
         }
 
         private void stitch(Path path, StitchingEdge tool, int line, int peak, Optional<Registration> notch) {
-            LineEnd start = spot(path.start(), line, notch.isPresent());
+            boolean laid = notch.filter(n -> n.marks().findAny().isPresent()).isPresent();
+            LineEnd start = spot(path.start(), line, laid);
             LineEnd end = spot(path.end(), line, notch.isPresent());
             List<Curve> curves = path.curves();
             laying.stitch(

@@ -12,6 +12,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.Hatching;
 import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
@@ -20,6 +21,7 @@ import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
@@ -87,6 +89,9 @@ final class SerpentineLayout {
                     new SerpentineLayout(laying, motif).lay();
                 }
             };
+
+    /** So much of the strip must be left beside tape that goes across it, in inches. */
+    private static final double TAPED = 1.0 / 4;
 
     private final RunContext laying;
     private final RunSpace space;
@@ -174,6 +179,7 @@ final class SerpentineLayout {
         double left = box.top() - own.start().y();
         double right = own.start().y() - box.bottom();
         List<Double> places = places();
+        List<StitchLine> before = List.of();
         for (int i = 0; i < places.size(); i++) {
             double along = places.get(i);
             double beyond = Math.max(left - along, along + right - space.length());
@@ -186,24 +192,62 @@ final class SerpentineLayout {
             Pose pose = new Pose(low.minus(own.start().turned(turned)), turned);
             StitchingEdge tool = new StitchingEdge.Lying(strip.id(), strip.name(), pose);
             Path line = own.posed(pose);
-            Mark start = laying.marker().next(Mark.Kind.LINE_START, low, Mark.Stage.LOADED);
-            Mark end = laying.marker().next(Mark.Kind.LINE_END, line.end(), Mark.Stage.LOADED);
             boolean up = i % 2 == 0;
-            List<Curve> way = (up ? line : line.reversed()).curves();
-            laying.stitch(
-                    PlacementBuilder.Naming.of(Stitched.SERPENTINE, i + 1),
-                    way.stream()
-                            .map(c -> new PlacementBuilder.Piece(
-                                    c,
-                                    tool,
-                                    new Registration.FootOnBothMarks(),
-                                    c == way.get(way.size() - 1)
-                                            ? LineEnd.at(up ? end : start)
-                                            : LineEnd.at(c.end(), LineEnd.ShownBy.NEEDLE)))
-                            .toList(),
-                    LineEnd.at(up ? start : end),
-                    PlacementBuilder.Turn.MARKED);
+            Path way = up ? line : line.reversed();
+            before = crosswise(strip, tool, own, over, way, i, i == 0 ? 0 : along - places.get(i - 1), before);
         }
+    }
+
+    /**
+     * A line across the strip lies on one edge of the run and holds it; where the S reaches from edge to edge, it steps on from the
+     * one before, and few lines are marked.
+     */
+    private List<StitchLine> crosswise(
+            StitchingEdge.Strip strip,
+            StitchingEdge tool,
+            Path own,
+            double over,
+            Path way,
+            int index,
+            double step,
+            List<StitchLine> before) {
+        double clearance = space.frame().clearance();
+        double reserve = space.frame().reserve();
+        double near = own.start().x() - over - (space.hanging() ? reserve : clearance);
+        double beyond = own.end().x() + over + (space.hanging() ? clearance : reserve);
+        double acrylic = strip.module() * strip.figures() / 2 - TAPED;
+        boolean onOther = Math.abs(near) > acrylic;
+        double across = onOther ? beyond : near;
+        boolean held = Math.abs(across) <= acrylic;
+        boolean reaches = over < Tolerances.ROUNDING;
+        boolean stepped = held && reaches && before.size() == 1 && index % (Hatching.MOST_CHAINED + 1) != 0;
+        Registration laid = held
+                ? new Registration.Crosswise(
+                        across,
+                        Math.abs(across) < Tolerances.ON_LINE && laying.tools().hasCentreLine(strip.id()),
+                        space.hanging() != onOther,
+                        stepped ? Optional.of(before.get(0).id()) : Optional.empty(),
+                        stepped ? step : 0)
+                : new Registration.FootOnBothMarks();
+        LineEnd start = stepped ? laying.shown(way.start()) : laying.marked(Mark.Kind.LINE_START, way.start());
+        LineEnd end = held && reaches ? laying.shown(way.end()) : laying.marked(Mark.Kind.LINE_END, way.end());
+        return stitch(tool, way, index + 1, laid, start, end);
+    }
+
+    private List<StitchLine> stitch(
+            StitchingEdge tool, Path way, int number, Registration laid, LineEnd start, LineEnd end) {
+        List<Curve> curves = way.curves();
+        return laying.stitch(
+                PlacementBuilder.Naming.of(Stitched.SERPENTINE, number),
+                curves.stream()
+                        .map(c -> new PlacementBuilder.Piece(
+                                c,
+                                tool,
+                                laid,
+                                c == curves.get(curves.size() - 1) ? end : LineEnd.at(c.end(), LineEnd.ShownBy.NEEDLE)))
+                        .toList(),
+                start,
+                PlacementBuilder.Turn.MARKED);
     }
 
     private void serpentine(StitchingEdge tool, double radius, double along, int number) {

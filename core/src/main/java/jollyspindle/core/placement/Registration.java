@@ -174,22 +174,45 @@ public sealed interface Registration {
     }
 
     /**
-     * A strip with a zigzag edge: one of its notches stands over a mark, and tape across its back lies on the edge of the run
-     * that the motif stands on.
+     * A strip with a zigzag edge: tape across its back lies on the edge of the run that the motif stands on, and one of its notches
+     * over a mark, or the foot.
      *
-     * @param mark under the needle in the notch, or straight below it
+     * @param mark under the needle in the notch, or straight below it; nothing if the start's own mark tells
      * @param below from the strip's points straight down to the tape's upper edge, in inches
      * @param far whether it lies on the run's outer edge and not on its seam
      */
-    record NotchOnMark(Mark mark, double below, boolean far) implements Registration {
+    record NotchOnMark(Optional<Mark> mark, double below, boolean far) implements Registration {
         @Override
         public Stream<Mark> marks() {
-            return Stream.of(mark);
+            return mark.stream();
         }
 
         @Override
         public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
-            return new NotchOnMark(marks.apply(mark), below, far);
+            return new NotchOnMark(mark.map(marks), below, far);
+        }
+    }
+
+    /**
+     * A strip that lies across the run: a line across it lies on the edge of the run, and its edge against the foot, with the
+     * needle on a mark there, or so far along the edge from where the line before meets it.
+     *
+     * @param fromMiddle from the strip's middle along it to the line, in inches, in its own frame to the right
+     * @param engraved whether that is the strip's engraved middle line; otherwise tape goes there
+     * @param far whether it lies on the run's outer edge and not on its seam
+     * @param lineId the line before; nothing if the start is marked
+     * @param step from there to the needle, in inches; 0 if the start is marked
+     */
+    record Crosswise(double fromMiddle, boolean engraved, boolean far, Optional<LineId> lineId, double step)
+            implements Registration {
+        @Override
+        public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
+            return new Crosswise(fromMiddle, engraved, far, lineId.map(lines), step);
+        }
+
+        @Override
+        public Optional<LineId> before() {
+            return lineId;
         }
     }
 

@@ -211,6 +211,13 @@ public final class EdgeCatalog {
                 .findFirst();
     }
 
+    /** Whether a line is engraved across the middle of a tool's template. */
+    public boolean hasCentreLine(ToolId tool) {
+        return template(tool.templateId())
+                .filter(t -> t.lines().stream().anyMatch(l -> l.kind() == EngravedLine.Kind.CENTRE))
+                .isPresent();
+    }
+
     /** Whether a line is engraved through the middle of a round edge's circle. */
     public boolean middleLine(ToolId tool) {
         return template(tool.templateId())

@@ -106,6 +106,9 @@ class StripTemplatesTest {
             assertThat(bulge).isCloseTo((i % 2 == 0) == mirrored ? -0.75 : 0.75, within(1e-9));
         }
         assertThat(told(plan)).isEmpty();
+        // Tape across the strip on one edge and a step from the one before lay the S; of ten, the first and the ninth
+        // are marked.
+        assertThat(plan.chalkMarks() / 4).isEqualTo(2);
     }
 
     /** "Any width that divides by the strip" means that many rows (common practice, no source). */

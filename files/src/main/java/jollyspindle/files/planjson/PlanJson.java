@@ -352,7 +352,7 @@ public final class PlanJson {
         } else if (placement.registration() instanceof Registration.NotchOnMark on) {
             node.put("on", placement.region().code() + (on.far() ? "-outer-edge" : "-seam"));
             node.put("kind", "notch-on-mark");
-            node.put("mark", on.mark().id().code());
+            on.mark().ifPresent(mark -> node.put("mark", mark.id().code()));
             number(node, "tapeBelowPoints", on.below());
         } else if (placement.registration() instanceof Registration.OnRay on) {
             node.put("on", on.ray().id().code());
@@ -366,6 +366,15 @@ public final class PlanJson {
             node.put("on", on.lineId().code());
             node.put("kind", "stepped");
             number(node, "step", on.step());
+        } else if (placement.registration() instanceof Registration.Crosswise on) {
+            node.put("on", placement.region().code() + (on.far() ? "-outer-edge" : "-seam"));
+            node.put("kind", "crosswise");
+            node.put("centreLine", on.engraved() ? "engraved" : "tape");
+            number(node, "fromMiddle", on.fromMiddle());
+            on.lineId().ifPresent(id -> {
+                node.put("after", id.code());
+                number(node, "step", on.step());
+            });
         } else if (placement.registration() instanceof Registration.InChain on) {
             node.put("on", "middle-line");
             node.put("kind", "in-chain");

@@ -158,6 +158,7 @@ final class Referee {
             case "centre" -> held.addAll(centre(step));
             case "centre-line" -> held.addAll(mitre(step));
             case "stepped" -> held.addAll(stepped(step));
+            case "crosswise" -> held.addAll(crosswise(step));
             case "in-chain" -> held.addAll(inChain(step));
             case "notch-on-mark" -> held.addAll(notch(step));
             case "line-at-angle" -> held.addAll(atAngle(step));
@@ -305,6 +306,37 @@ final class Referee {
         return held;
     }
 
+    /** A line across the strip on the edge of the run, and the needle as far along from the line before as is told. */
+    private List<double[]> crosswise(ToldPlan.Step step) {
+        double at = step.on().fromMiddle().orElseThrow();
+        List<Path> across = cut(step).chords(new Point(at, 0), new Point(0, 1), false).stream()
+                .map(s -> Path.of(s))
+                .toList();
+        boolean there = step.on().centreTaped()
+                ? !across.isEmpty()
+                : templates.get(step.template()).lines().stream()
+                        .anyMatch(l -> l.kind() == EngravedLine.Kind.CENTRE && Math.abs(at) < ON);
+        if (!there) {
+            complain(Fault.NOT_ON_TEMPLATE, step, step.on().toString());
+            return List.of();
+        }
+        List<double[]> held = new ArrayList<>(onStraight(step, across, edge(step), 0));
+        step.on().after().ifPresent(id -> {
+            Point needle = step.path().start();
+            double off = stitched.getOrDefault(id, List.of()).stream()
+                    .flatMap(p -> Stream.of(p.start(), p.end()))
+                    .mapToDouble(
+                            p -> Math.abs(p.distance(needle) - step.on().step().orElseThrow()))
+                    .min()
+                    .orElse(Double.MAX_VALUE);
+            if (off > ON) {
+                complain(Fault.BESIDE, step, "the needle is " + off + " from a step beyond");
+            }
+            held.add(row(step, needle, plan.runs().get(step.run()).along()));
+        });
+        return held;
+    }
+
     /** Both ends as far along the run from those of the line before as is told, on lines that lead there. */
     private List<double[]> stepped(ToldPlan.Step step) {
         List<Path> before = stitched.getOrDefault(step.on().on(), List.of());
@@ -431,7 +463,7 @@ final class Referee {
     }
 
     private List<double[]> notch(ToldPlan.Step step) {
-        ToldPlan.Mark mark = mark(step, step.on().mark().orElseThrow());
+        Optional<ToldPlan.Mark> mark = step.on().mark().map(id -> mark(step, id));
         double below = step.on().tapeBelowPoints().orElseThrow();
         double top = guide(step).edge().box().top();
         List<Path> tape = cut(step).chords(new Point(0, top - below), new Point(1, 0), false).stream()
@@ -442,10 +474,8 @@ final class Referee {
             return List.of();
         }
         List<double[]> held = new ArrayList<>(onStraight(step, tape, edge(step), 0));
-        if (mark != null) {
-            Point along = plan.runs().get(step.run()).along();
-            held.add(row(step, mark.place(), along));
-        }
+        mark.ifPresent(
+                m -> held.add(row(step, m.place(), plan.runs().get(step.run()).along())));
         return held;
     }
 

@@ -1,6 +1,7 @@
 package jollyspindle.files.referee;
 
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
@@ -12,6 +13,7 @@ import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.files.planjson.PlanJson;
@@ -30,6 +32,8 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -87,6 +91,28 @@ class RefereeTest {
                     foot == 0.25 ? List.of(Corners.MITRED, Corners.CORNERSTONES) : List.of(Corners.MITRED)) {
                 QuiltJob job = job(quilt(61.5, 73.25, 0.125, 8, corners), preset, CornerDesign.of(corner), foot);
                 assertThat(judged(job)).as("%s with foot %s", corners, foot).isEmpty();
+            }
+        }
+    }
+
+    /** On strips too, where both edges are seams, and with the templates that are strips themselves. */
+    @ParameterizedTest
+    @MethodSource("presets")
+    void soItIsOnStrips(Preset preset) {
+        for (double width : new double[] {4, 5.5}) {
+            Strip strip =
+                    new Strip("Lane", Strip.Kind.SASHING, new Point(-20, 0), 0.1, 40, width, OptionalDouble.empty());
+            GroupId group = GroupId.strip(1);
+            QuiltJob job = job(quilt(61.5, 73.25, 0.125, 8, Corners.MITRED), preset, CornerDesign.plain(), 0.25);
+            QuiltJob with = job.withQuilt(job.quilt().withStrips(List.of(strip)));
+            Layer layer = preset.layer(job.layout(INNER).design().layers().get(0));
+            Optional<String> own = Stream.of("brook-strip", "lane-strip")
+                    .filter(id -> preset.code().equals(id.equals("brook-strip") ? "serpentine" : "peaks"))
+                    .findFirst();
+            for (Layer one : List.of(layer, own.isPresent() ? layer.withTemplate(own, Optional.empty()) : layer)) {
+                QuiltJob laid = with.editing(
+                        group, l -> l.with(new Design(List.of(one), Map.of(), CornerDesign.plain(), Map.of())));
+                assertThat(judged(laid)).as("%s wide", width).isEmpty();
             }
         }
     }

@@ -79,7 +79,8 @@ record ToldPlan(
             boolean legOnSeam,
             Optional<String> after,
             OptionalDouble gap,
-            OptionalDouble step) {
+            OptionalDouble step,
+            OptionalDouble fromMiddle) {
 
         /** The same with tape so much further from the crown, in inches. */
         On lower(double by) {
@@ -100,7 +101,8 @@ record ToldPlan(
                     legOnSeam,
                     after,
                     gap,
-                    step);
+                    step,
+                    fromMiddle);
         }
 
         On centred(boolean taped) {
@@ -119,7 +121,8 @@ record ToldPlan(
                     legOnSeam,
                     after,
                     gap,
-                    step);
+                    step,
+                    fromMiddle);
         }
 
         On withLeg(boolean other) {
@@ -138,7 +141,8 @@ record ToldPlan(
                     other,
                     after,
                     gap,
-                    step);
+                    step,
+                    fromMiddle);
         }
     }
 
@@ -290,7 +294,8 @@ record ToldPlan(
                             on.path("legOnSeam").asBoolean(),
                             text(on, "after"),
                             number(on, "gap"),
-                            number(on, "step")),
+                            number(on, "step"),
+                            number(on, "fromMiddle")),
                     new End(text(p, "startMark"), text(p, "startShownBy")),
                     new End(text(p, "endMark"), text(p, "endShownBy")),
                     path(p.get("curves"))));
