@@ -27,6 +27,9 @@ public abstract class LayoutContext {
     /** A template that is laid on a line lies along so much of it, in inches, or it isn't held (common practice, no source). */
     private static final double LONG_ENOUGH = 0.5;
 
+    /** Along less than this nothing is laid, in inches. */
+    private static final double SHORT_ENOUGH = 0.25;
+
     /** Shorter pieces than this, in inches, are left out: a stitch or two. */
     public static final double SHORTEST = 1.0 / 8;
 
@@ -170,7 +173,7 @@ public abstract class LayoutContext {
             least = Math.min(least, along);
             most = Math.max(most, along);
         }
-        return most - least >= Math.min(LONG_ENOUGH, length / 4);
+        return most - least >= Math.max(SHORT_ENOUGH, Math.min(LONG_ENOUGH, length / 4));
     }
 
     // --- places ----------------------------------------------------------------------------------------------------

@@ -5,10 +5,14 @@ import jollyspindle.core.division.Wish;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.motif.Arrangement;
+import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.DivisionConstraints;
 import jollyspindle.core.motif.LaidOut;
 import jollyspindle.core.motif.Layer;
+import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.motif.Preset;
+import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
@@ -18,9 +22,13 @@ import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.UnaryOperator;
 
 /** What each motif would look like on a run, and what it would take. */
 public final class Gallery {
+
+    /** So many things in the way of an arrangement are mended at most. */
+    private static final int MOST_MENDED = 6;
 
     private Gallery() {}
 
@@ -56,6 +64,60 @@ public final class Gallery {
                 .orElse(adopted);
     }
 
+    /**
+     * A border laid out as an arrangement is, on this quilt and with its templates. A border's alone: a strip has no corners, and
+     * takes its motifs.
+     *
+     * @param job with all templates that may be taken
+     * @param run that is looked at
+     */
+    public static RunLayout adopted(QuiltJob job, RunLayout layout, RunId run, Arrangement arrangement) {
+        RunLayout main = adopted(job, layout, run, arrangement.main(), 0);
+        Corners meeting = Planner.meeting(job.quilt(), run.group());
+        Design design = arrangement.design(
+                main.design().layers().get(0).with(arrangement.layers().get(0).space()), meeting);
+        Wish wish = arrangement
+                .school()
+                .map(school -> main.wish().with(Wish.SCHOOL, Optional.of(school)))
+                .orElse(main.wish());
+        return fitted(job, run, main.with(design).with(wish));
+    }
+
+    /** A layout with what is in its way mended, as far as a finding says how: fewer lines, a larger template in a corner. */
+    private static RunLayout fitted(QuiltJob job, RunId run, RunLayout layout) {
+        RunLayout fitted = layout;
+        for (int i = 0; i < MOST_MENDED; i++) {
+            RunLayout now = fitted;
+            Optional<Design> better = Planner.plan(job.editing(run.group(), l -> now)).findings().stream()
+                    .filter(f -> f.severity() == Finding.Severity.PROBLEM)
+                    .filter(f ->
+                            f.run().filter(r -> r.group().equals(run.group())).isPresent())
+                    .flatMap(f -> mended(job, now.design(), f).stream())
+                    .findFirst();
+            if (better.isEmpty()) {
+                return fitted;
+            }
+            fitted = fitted.with(better.get());
+        }
+        return fitted;
+    }
+
+    private static Optional<Design> mended(QuiltJob job, Design design, Finding finding) {
+        if (finding instanceof Finding.CornerTrouble trouble
+                && trouble.diagnostic() instanceof MotifDiagnostic.TooRound round) {
+            Optional<ArcTemplate> larger = new EdgeCatalog(job.templates(), job.machine()).arcFrom(round.least());
+            if (larger.isPresent() && larger.get().stitchedRadius(job.machine()) > round.radius()) {
+                return Optional.of(design.withCorner(design.corner()
+                        .withTemplate(
+                                Optional.of(larger.get().templateId()),
+                                Optional.of(larger.get().guideId()))));
+            }
+        }
+        return finding instanceof Finding.CornerTrouble trouble
+                ? trouble.redesign()
+                : finding instanceof Finding.MotifTrouble motif ? motif.redesign() : Optional.empty();
+    }
+
     /** A layer whose template can stitch its motif: the one that is there, or the first that is large enough. */
     private static Layer served(QuiltJob job, RunLayout layout, double room, Layer layer) {
         EdgeCatalog tools = new EdgeCatalog(job.templates(), job.machine());
@@ -84,7 +146,16 @@ public final class Gallery {
      * @param job with all templates that may be taken
      */
     public static MotifShown<Optional<RunPlan>> entry(QuiltJob job, RunId run, Preset preset, int place) {
-        QuiltJob with = job.editing(run.group(), layout -> adopted(job, layout, run, preset, place));
+        return entry(job, run, layout -> adopted(job, layout, run, preset, place));
+    }
+
+    /**
+     * Lays a run out as something would have it, to look at.
+     *
+     * @param job with all templates that may be taken
+     */
+    public static MotifShown<Optional<RunPlan>> entry(QuiltJob job, RunId run, UnaryOperator<RunLayout> adopted) {
+        QuiltJob with = job.editing(run.group(), adopted);
         WorkPlan plan = Planner.plan(with);
         Optional<RunPlan> found = plan.run(run);
         LaidOut laid = found.map(RunPlan::laidOut).orElse(LaidOut.EMPTY);

@@ -3,6 +3,7 @@ package jollyspindle.core.words;
 import jollyspindle.core.code.Codes;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeReading;
+import jollyspindle.core.motif.Arrangement;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
@@ -27,6 +28,11 @@ public record MotifWords(Words words) {
     /** What a gallery calls it. */
     public static String name(Preset preset) {
         return Texts.name(preset);
+    }
+
+    /** What a gallery calls a whole border. */
+    public static String name(Arrangement arrangement) {
+        return Texts.name(arrangement);
     }
 
     /** What stands in a corner. */

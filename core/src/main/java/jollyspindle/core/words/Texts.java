@@ -20,6 +20,7 @@ import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.motif.Arrangement;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.MotifDiagnostic;
@@ -167,6 +168,11 @@ record Texts(Words words) {
     static String name(Preset preset) {
         String key = "run-preset." + preset.code();
         return KINDS.containsKey(key) ? KINDS.getString(key) : name(preset.motif());
+    }
+
+    /** What a gallery calls a whole border. */
+    static String name(Arrangement arrangement) {
+        return KINDS.getString("arrangement." + arrangement.code());
     }
 
     /** What a kind of motif of areas is called. */

@@ -1,5 +1,6 @@
 package jollyspindle.desktop.bench;
 
+import jollyspindle.core.motif.Arrangement;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
@@ -27,6 +28,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -299,13 +301,32 @@ final class MotifPane extends VBox {
         int place = looked;
         QuiltJob job = bench.job().offering(bench.shelf().templates());
         RunId run = bench.selection().whereProperty().get();
-        gallery.show(Preset.all().stream()
+        Stream<MotifGallery.Offered<Optional<RunPlan>>> motifs = Preset.all().stream()
                 .map(preset -> new MotifGallery.Offered<>(
                         preset.code(),
                         MotifWords.name(preset),
                         () -> Gallery.entry(job, run, preset, place),
-                        () -> adopt(preset)))
-                .toList());
+                        () -> adopt(preset)));
+        // Whole borders, where the main motif of all runs is chosen.
+        Stream<MotifGallery.Offered<Optional<RunPlan>>> whole = place > 0 || isAlone()
+                ? Stream.empty()
+                : Arrangement.all().stream()
+                        .map(arrangement -> new MotifGallery.Offered<>(
+                                arrangement.code(),
+                                MotifWords.name(arrangement),
+                                () -> Gallery.entry(job, run, layout -> Gallery.adopted(job, layout, run, arrangement)),
+                                () -> adopt(arrangement)));
+        gallery.show(Stream.concat(motifs, whole).toList());
+    }
+
+    private void adopt(Arrangement arrangement) {
+        QuiltJob all = bench.job().offering(bench.shelf().templates());
+        RunId run = bench.selection().whereProperty().get();
+        choosing = false;
+        bench.design(
+                Words.decapital(MotifWords.name(arrangement)),
+                layout -> Gallery.adopted(all, layout, run, arrangement));
+        show();
     }
 
     private void adopt(Preset preset) {

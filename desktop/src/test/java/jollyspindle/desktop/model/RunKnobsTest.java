@@ -2,6 +2,7 @@ package jollyspindle.desktop.model;
 
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
@@ -100,7 +101,10 @@ class RunKnobsTest {
             assertThat(there.number(there.place()))
                     .as("the number is shown again")
                     .isCloseTo(now + by, within(1e-6));
-            assertThat(there.place().dot(knob.way())).isCloseTo(to.dot(knob.way()), within(1e-6));
+            // Beside a curve the foot of an echo doesn't go along the seam in quite the same measure: less than a chalk
+            // line's width.
+            double near = layer.motif() instanceof Motif.Sails ? Tolerances.CHALK : Tolerances.SAME_PLACE;
+            assertThat(there.place().dot(knob.way())).isCloseTo(to.dot(knob.way()), within(near));
         }
     }
 

@@ -588,27 +588,37 @@ final class Referee {
         return rank(held) == rank(all);
     }
 
+    /** By elimination, the largest number first, so that none that is nearly 0 is divided by. */
     private static int rank(List<double[]> rows) {
         List<double[]> left = new ArrayList<>(rows.stream().map(double[]::clone).toList());
         int rank = 0;
-        for (int column = 0; column < 3; column++) {
-            int c = column;
+        while (rank < 3) {
             Optional<double[]> pivot = left.stream()
-                    .max((a, b) -> Double.compare(Math.abs(a[c]), Math.abs(b[c])))
-                    .filter(r -> Math.abs(r[c]) > 1e-6);
-            if (pivot.isPresent()) {
-                double[] p = pivot.get();
-                left.remove(p);
-                left.forEach(r -> {
-                    double factor = r[c] / p[c];
-                    for (int i = 0; i < 3; i++) {
-                        r[i] -= factor * p[i];
-                    }
-                });
-                rank++;
+                    .max((a, b) -> Double.compare(Math.abs(a[largest(a)]), Math.abs(b[largest(b)])))
+                    .filter(r -> Math.abs(r[largest(r)]) > 1e-6);
+            if (pivot.isEmpty()) {
+                break;
             }
+            double[] p = pivot.get();
+            int c = largest(p);
+            left.remove(p);
+            for (double[] r : left) {
+                double factor = r[c] / p[c];
+                for (int i = 0; i < 3; i++) {
+                    r[i] -= factor * p[i];
+                }
+            }
+            rank++;
         }
         return rank;
+    }
+
+    private static int largest(double[] row) {
+        int largest = 0;
+        for (int i = 1; i < row.length; i++) {
+            largest = Math.abs(row[i]) > Math.abs(row[largest]) ? i : largest;
+        }
+        return largest;
     }
 
     // --- marks -----------------------------------------------------------------------------------------------------

@@ -2,16 +2,21 @@ package jollyspindle.files.referee;
 
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.motif.Arrangement;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Preset;
+import jollyspindle.core.plan.Gallery;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.Quilt;
+import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.shelf.Machine;
@@ -91,6 +96,35 @@ class RefereeTest {
                     foot == 0.25 ? List.of(Corners.MITRED, Corners.CORNERSTONES) : List.of(Corners.MITRED)) {
                 QuiltJob job = job(quilt(61.5, 73.25, 0.125, 8, corners), preset, CornerDesign.of(corner), foot);
                 assertThat(judged(job)).as("%s with foot %s", corners, foot).isEmpty();
+            }
+        }
+    }
+
+    private static Stream<Arrangement> arrangements() {
+        return Arrangement.all().stream();
+    }
+
+    /** A whole border can be had by a click, has nothing in the way, and can be worked as it is told: at two sizes, on uneven sides. */
+    @ParameterizedTest
+    @MethodSource("arrangements")
+    void wholeBordersCanBeDoneAsTheyAreTold(Arrangement arrangement) {
+        for (double foot : new double[] {0.245, 0.25, 0.262}) {
+            for (Corners corners : List.of(Corners.MITRED, Corners.CORNERSTONES)) {
+                for (double depth : new double[] {8, 6.5}) {
+                    Quilt quilt =
+                            depth == 8 ? quilt(61.5, 73.25, 0.125, 8, corners) : quilt(44, 50.5, 0.25, 6.5, corners);
+                    QuiltJob job = DemoJob.heronWeir()
+                            .withTemplates(StarterShelf.templates())
+                            .withQuilt(quilt)
+                            .withMachine(new Machine(foot));
+                    QuiltJob laid = job.editing(INNER, l -> Gallery.adopted(job, l, RunId.of(Side.TOP), arrangement));
+                    WorkPlan plan = Planner.plan(laid);
+                    assertThat(plan.lines()).isNotEmpty();
+                    assertThat(plan.findings())
+                            .as("%s, %s, foot %s, %s deep", arrangement.code(), corners, foot, depth)
+                            .noneMatch(f -> f.severity() == Finding.Severity.PROBLEM);
+                    assertThat(judged(laid)).isEmpty();
+                }
             }
         }
     }

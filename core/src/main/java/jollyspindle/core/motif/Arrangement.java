@@ -1,0 +1,147 @@
+package jollyspindle.core.motif;
+
+import jollyspindle.core.division.school.SchoolKind;
+import jollyspindle.core.quilt.Corners;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+
+/**
+ * A whole border to begin with, as a gallery offers it: the motif that runs are divided for, what fills it, and the corners.
+ *
+ * <p>Common practice, no source, for what goes together.
+ *
+ * @param code lasting, letters and hyphens
+ * @param layers from the main one on, their templates not chosen yet
+ * @param mitred what stands in mitred corners, and in all others but cornerstones
+ * @param cornerstone what stands in cornerstones
+ * @param school by which runs are divided, if it is part of it
+ */
+public record Arrangement(
+        String code, List<Layer> layers, CornerDesign mitred, CornerDesign cornerstone, Optional<SchoolKind> school) {
+
+    public Arrangement {
+        layers = List.copyOf(layers);
+    }
+
+    private static final double QUARTER_TURN = Math.PI / 2;
+
+    private static final CornerDesign RING = CornerDesign.of(CornerDesign.Kind.CORNERSTONE_RING);
+
+    private static final List<Arrangement> ALL = List.of(
+            new Arrangement(
+                    "nested-from-corners",
+                    List.of(Layer.of(new Motif.Arcs(Motif.Inner.LOWERED, 3, 0.5, List.of(), Optional.empty(), 1))),
+                    CornerDesign.of(CornerDesign.Kind.MITRE_ARC),
+                    RING,
+                    Optional.of(SchoolKind.CORNERS_IN)),
+            new Arrangement(
+                    "hatched-arcs",
+                    List.of(
+                            Layer.of(new Motif.Arcs(Motif.Inner.SHIFTED, 2, 0.25, List.of(), Optional.empty(), 1)),
+                            Layer.of(new Motif.Crosshatch(0.5, QUARTER_TURN / 2, true, false))
+                                    .with(Layer.Space.INSIDE)
+                                    .with(Layer.Cells.EVEN)),
+                    CornerDesign.of(CornerDesign.Kind.DIAGONAL_CUT).with(CornerDesign.Closing.ARC_AND_CURVE),
+                    RING,
+                    Optional.empty()),
+            new Arrangement(
+                    "sails-and-echoes",
+                    List.of(Layer.of(new Motif.Sails(3, 0.75, Motif.Lean.RIGHT))),
+                    CornerDesign.of(CornerDesign.Kind.QUARTER_FAN).withLines(3),
+                    RING.withLines(2),
+                    Optional.of(SchoolKind.HALF_STEPS)),
+            new Arrangement(
+                    "lanterns",
+                    List.of(Layer.of(new Motif.FacingArcs(
+                            Motif.Facing.CROWNS,
+                            OptionalDouble.empty(),
+                            OptionalDouble.of(0.75),
+                            true,
+                            true,
+                            Optional.empty(),
+                            3))),
+                    CornerDesign.of(CornerDesign.Kind.TURNED),
+                    RING.withLines(2),
+                    Optional.of(SchoolKind.EVEN)),
+            new Arrangement(
+                    "fans-all-round",
+                    List.of(Layer.of(new Motif.Fans(4, 1))),
+                    CornerDesign.of(CornerDesign.Kind.QUARTER_FAN).withLines(4),
+                    CornerDesign.of(CornerDesign.Kind.QUARTER_FAN).withLines(4),
+                    Optional.empty()),
+            new Arrangement(
+                    "hanging-fans-all-round",
+                    List.of(Layer.of(new Motif.Fans(4, 1)).with(Layer.Edge.OUTSIDE)),
+                    CornerDesign.of(CornerDesign.Kind.QUARTER_FAN).withLines(4).withFromOuter(true),
+                    CornerDesign.of(CornerDesign.Kind.QUARTER_FAN).withLines(4).withFromOuter(true),
+                    Optional.empty()),
+            new Arrangement(
+                    "circles-and-lines",
+                    List.of(
+                            Layer.of(new Motif.Circles(0.25, 3, Motif.Turning.ALTERNATING, false)),
+                            Layer.of(new Motif.StraightLines(6, QUARTER_TURN)).with(Layer.Space.ABOVE)),
+                    CornerDesign.plain(),
+                    RING,
+                    Optional.empty()),
+            new Arrangement(
+                    "egg-and-dart-and-lines",
+                    List.of(
+                            Layer.of(new Motif.FacingArcs(
+                                    Motif.Facing.HALF_STEP,
+                                    OptionalDouble.empty(),
+                                    OptionalDouble.empty(),
+                                    false,
+                                    false,
+                                    Optional.empty(),
+                                    1)),
+                            Layer.of(new Motif.StraightLines(12, QUARTER_TURN)).with(Layer.Space.ABOVE)),
+                    CornerDesign.of(CornerDesign.Kind.TURNED),
+                    RING,
+                    Optional.of(SchoolKind.EVEN)),
+            new Arrangement(
+                    "peaks-face-to-face",
+                    List.of(Layer.of(peaks()), Layer.of(peaks()).with(Layer.Edge.OUTSIDE)),
+                    CornerDesign.plain(),
+                    RING,
+                    Optional.of(SchoolKind.EVEN)),
+            new Arrangement(
+                    "curves-there-and-back",
+                    List.of(Layer.of(new Motif.Serpentine(4, false))),
+                    CornerDesign.plain(),
+                    RING,
+                    Optional.empty()));
+
+    private static Motif peaks() {
+        return new Motif.Chevrons(Motif.Points.PEAKS, OptionalDouble.of(2), 0, 3, Preset.SPACING);
+    }
+
+    /** All there are. */
+    public static List<Arrangement> all() {
+        return ALL;
+    }
+
+    /** The main motif, as it is offered alone. */
+    public Preset main() {
+        return new Preset(code, layers.get(0).motif(), layers.get(0).edge());
+    }
+
+    /**
+     * A border laid out so.
+     *
+     * @param main the main motif with the template it is stitched with
+     */
+    public Design design(Layer main, Corners meeting) {
+        List<Layer> all =
+                Stream.concat(Stream.of(main), layers.stream().skip(1)).toList();
+        Design design = new Design(
+                List.of(all.get(0)), Map.of(), meeting == Corners.CORNERSTONES ? cornerstone : mitred, Map.of());
+        for (Layer layer : all.subList(1, all.size())) {
+            design = design.withLayer(layer);
+        }
+        return design;
+    }
+}
