@@ -300,6 +300,7 @@ final class SailsLayout {
                             sail.up().sweep() < 0)
                     .orElse(through);
             boolean down = echo % 2 == 1;
+            int number = (sail.number() - 1) * motif.echoes() + echo;
             for (Path piece : laying.kept(Path.of(space.placed(down ? own.reversed() : own)))) {
                 laying.sewing()
                         .stitch(
@@ -307,20 +308,25 @@ final class SailsLayout {
                                 piece.curves().get(0),
                                 edge,
                                 new Registration.FootOnBothMarks(),
-                                ending(piece.start(), own),
-                                ending(piece.end(), own),
+                                ending(piece.start(), own, number),
+                                ending(piece.end(), own, number),
                                 PlacementBuilder.Turn.MARKED);
             }
         }
     }
 
     /** An echo's end: marked on the seam, on the curve it meets, or where something cut it off. */
-    private LineEnd ending(Point place, Arc own) {
+    private LineEnd ending(Point place, Arc own, int number) {
         if (place.distance(space.placed(own).start()) < Tolerances.SAME_PLACE) {
-            return LineEnd.at(laying.marker().next(Mark.Kind.LINE_START, place, Mark.Stage.LOADED));
+            return LineEnd.at(laying.marker().at(Mark.Kind.LINE_START, number, place, Mark.Stage.LOADED));
         }
         return place.distance(space.placed(own).end()) < Tolerances.SAME_PLACE
-                ? LineEnd.at(laying.later(Mark.Kind.LINE_END, place, Mark.Pass.FIRST_LINES))
+                ? LineEnd.at(laying.marker()
+                        .later(
+                                Mark.Kind.LINE_END,
+                                number,
+                                place,
+                                new Mark.After(Mark.Pass.FIRST_LINES, laying.number())))
                 : laying.marked(Mark.Kind.LINE_END, place);
     }
 

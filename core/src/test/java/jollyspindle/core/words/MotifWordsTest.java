@@ -132,8 +132,8 @@ class MotifWordsTest {
 
     @ParameterizedTest
     @CsvSource({
-        "FIRST_LINES, 1, after first arcs",
-        "FIRST_LINES, 2, after first arcs of motif 2",
+        "FIRST_LINES, 1, after first lines",
+        "FIRST_LINES, 2, after first lines of motif 2",
         "BOTH_ROWS, 1, after both rows",
         "ROW_BELOW, 1, after row below",
         "MOTIFS_BEFORE, 2, after motif 1",

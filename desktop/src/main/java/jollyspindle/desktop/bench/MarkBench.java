@@ -45,18 +45,18 @@ public final class MarkBench extends VBox {
         note.setMinHeight(USE_PREF_SIZE);
         marks.setId("mark-list");
         marks.setAccessibleText("Marks");
-        column(marks, "Mark", 104, Words::name);
-        column(marks, "From left", 128, m -> Words.fromEnd(m.readings().fromLeft()), m -> m.readings()
+        column(marks, "Mark", 98, Words::name);
+        column(marks, "From left", 132, m -> Words.fromEnd(m.readings().fromLeft()), m -> m.readings()
                 .fromLeft()
                 .exactText());
-        column(marks, "From right", 128, m -> Words.fromEnd(m.readings().fromRight()), m -> m.readings()
+        column(marks, "From right", 136, m -> Words.fromEnd(m.readings().fromRight()), m -> m.readings()
                 .fromRight()
                 .exactText());
-        column(marks, "From centre", 166, m -> Words.fromCentre(m.readings().fromCentre()), m -> m.readings()
+        column(marks, "From centre", 160, m -> Words.fromCentre(m.readings().fromCentre()), m -> m.readings()
                 .fromCentre()
                 .exactText());
-        column(marks, "Height", 116, Words::above, m -> m.height().exactText());
-        column(marks, "Made", 122, Words::making);
+        column(marks, "Height", 124, Words::above, m -> m.height().exactText());
+        column(marks, "Made", 112, Words::making);
         placements.setId("placement-list");
         placements.setAccessibleText("Placements");
         column(placements, "Line", 120, Words::name);
