@@ -103,6 +103,11 @@ public final class PlacementBuilder {
             this(curve, tool, registration, reaches, Optional.empty());
         }
 
+        /** The same laid otherwise. */
+        Piece laid(Registration other) {
+            return new Piece(curve, tool, other, reaches, held);
+        }
+
         /** The same with something else that shows where it ends. */
         public Piece reaching(LineEnd other) {
             return new Piece(curve, tool, registration, other, held);
@@ -162,7 +167,14 @@ public final class PlacementBuilder {
         int part = 0;
         LineEnd at = start;
         for (List<Piece> group : groups) {
-            Piece piece = group.get(0);
+            // Of a line that begins away from the seam, and is longer than the edge, the first part doesn't reach it.
+            boolean beyond = parts(group.get(0)) > 1
+                    && group.get(0).registration() instanceof Registration.AtAngle
+                    && at.mark().isEmpty();
+            Piece piece = beyond ? group.get(0).laid(new Registration.FootOnBothMarks()) : group.get(0);
+            if (beyond) {
+                at = LineEnd.at(marker.next(Mark.Kind.LINE_START, at.place(), Mark.Stage.LOADED));
+            }
             if (piece.tool() instanceof StitchingEdge.Lying || group.size() > 1) {
                 part++;
                 LineEnd next = group.get(group.size() - 1).reaches();

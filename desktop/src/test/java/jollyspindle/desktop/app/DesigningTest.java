@@ -7,6 +7,7 @@ import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunId;
@@ -87,6 +88,27 @@ class DesigningTest extends Hands {
         assertThat(lines(Side.TOP, Stitched.ARC)).allMatch(l -> l.passes() == 2 && l.returns());
         robot.interact(bench::undo).interact(bench::undo);
         assertThat(((Motif.Arcs) motif()).step()).isEqualTo(0.5);
+    }
+
+    /** A whole border by one click: its motif, what fills it and the corners, with templates that can do it; one undo takes it back. */
+    @Test
+    void aWholeBorderIsLaidFromTheGallery(FxRobot robot) throws Exception {
+        demo(robot, WorkStage.LAY_OUT);
+        QuiltJob before = bench.job();
+        robot.clickOn("#show-motifs").clickOn("#motif-gallery");
+        gallery(robot, "sails-and-echoes");
+        assertThat(motif()).isEqualTo(new Motif.Sails(3, 0.75, Motif.Lean.RIGHT));
+        assertThat(lines(Side.TOP, Stitched.SAIL))
+                .isNotEmpty()
+                .allMatch(l -> l.path().curves().size() == 2);
+        assertThat(lines(Side.TOP, Stitched.ECHO))
+                .hasSize(3 * lines(Side.TOP, Stitched.SAIL).size());
+        assertThat(bench.plan().corners()).hasSize(4);
+        assertThat(bench.plan().hasProblems()).isFalse();
+        choose(robot, "#motif-lean", Motif.Lean.LEFT);
+        assertThat(((Motif.Sails) motif()).lean()).isEqualTo(Motif.Lean.LEFT);
+        robot.interact(bench::undo).interact(bench::undo);
+        assertThat(bench.job()).isEqualTo(before);
     }
 
     @Test

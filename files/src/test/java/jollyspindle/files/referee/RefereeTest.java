@@ -184,9 +184,20 @@ class RefereeTest {
     }
 
     private static ToldPlan demo(String preset) {
+        return demo(preset, Optional.empty());
+    }
+
+    private static ToldPlan demo(String preset, Optional<String> template) {
         Preset found =
                 presets().filter(p -> p.code().equals(preset)).findFirst().orElseThrow();
-        return told(job(DemoJob.heronWeir().quilt(), found, CornerDesign.of(CornerDesign.Kind.QUARTER_FAN), 0.25));
+        QuiltJob job = job(DemoJob.heronWeir().quilt(), found, CornerDesign.of(CornerDesign.Kind.QUARTER_FAN), 0.25);
+        Layer main = job.layout(INNER).design().main();
+        return told(
+                template.isEmpty()
+                        ? job
+                        : job.editing(
+                                INNER,
+                                l -> l.with(l.design().withLayer(0, main.withTemplate(template, Optional.empty())))));
     }
 
     /** A pose turned by a degree, tape moved by a sixteenth, a mark left out, made too late or never used: all is seen. */
@@ -221,5 +232,34 @@ class RefereeTest {
                 .contains(Referee.Fault.NOT_THERE);
         assertThat(faults(arcs.withoutSteps(s -> s.on().centreLineOn().isPresent())))
                 .containsExactly(Referee.Fault.MARK_UNUSED);
+    }
+
+    /** What is laid a step on from the line before, one sixteenth further; and a line that is marked again laid so, too. */
+    @Test
+    void stepsThatAreToldWrongAndChainsThatAreTooLongAreSeen() {
+        for (String preset : List.of("circles", "curved-hatch")) {
+            ToldPlan chain =
+                    demo(preset, preset.equals("circles") ? Optional.of("penny-stack") : Optional.of("wide-meadow"));
+            assertThat(faults(chain)).isEmpty();
+            assertThat(faults(changed(chain, s -> s.with(s.on().further(1.0 / 16)))))
+                    .as(preset)
+                    .contains(Referee.Fault.BESIDE);
+        }
+        ToldPlan hatched = demo("curved-hatch", Optional.of("wide-meadow"));
+        OptionalDouble step = hatched.steps().stream()
+                .map(s -> s.on().step())
+                .filter(OptionalDouble::isPresent)
+                .findFirst()
+                .orElseThrow();
+        List<ToldPlan.Step> steps = new ArrayList<>();
+        for (ToldPlan.Step next : hatched.steps()) {
+            ToldPlan.Step before = steps.isEmpty() ? next : steps.get(steps.size() - 1);
+            boolean marked = next.on().kind().equals("foot-on-both-marks")
+                    && before.on().kind().equals("stepped");
+            steps.add(marked ? next.with(next.on().steppedOn(before.lineId(), step)) : next);
+        }
+        assertThat(faults(new ToldPlan(
+                        hatched.foot(), hatched.seams(), hatched.mitres(), hatched.runs(), hatched.marks(), steps)))
+                .contains(Referee.Fault.CHAIN);
     }
 }

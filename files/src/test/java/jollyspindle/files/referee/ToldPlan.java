@@ -125,6 +125,52 @@ record ToldPlan(
                     fromMiddle);
         }
 
+        /** The same with its gap and its step so much larger, in inches, where it has one. */
+        On further(double by) {
+            return new On(
+                    kind,
+                    on,
+                    line,
+                    off,
+                    belowEdgeCrown,
+                    fromEdge,
+                    angle,
+                    tapeBelowPoints,
+                    centreLineOn,
+                    centreTaped,
+                    mark,
+                    legOnSeam,
+                    after,
+                    more(gap, by),
+                    more(step, by),
+                    more(fromMiddle, by));
+        }
+
+        private static OptionalDouble more(OptionalDouble length, double by) {
+            return length.isPresent() ? OptionalDouble.of(length.getAsDouble() + by) : length;
+        }
+
+        /** Laid a step on from another line. */
+        On steppedOn(String other, OptionalDouble along) {
+            return new On(
+                    "stepped",
+                    other,
+                    line,
+                    off,
+                    belowEdgeCrown,
+                    fromEdge,
+                    angle,
+                    tapeBelowPoints,
+                    centreLineOn,
+                    centreTaped,
+                    mark,
+                    legOnSeam,
+                    after,
+                    gap,
+                    along,
+                    fromMiddle);
+        }
+
         On withLeg(boolean other) {
             return new On(
                     kind,
