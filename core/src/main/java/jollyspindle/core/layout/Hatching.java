@@ -127,7 +127,7 @@ public final class Hatching {
                     moved.get(),
                     naming,
                     line,
-                    new Registration.Stepped(moved.get().id(), spacing));
+                    new Registration.Stepped(moved.get().id(), spacing, spacing));
         }
         boolean up = laying.shown(line.start()).shownBy() == LineEnd.ShownBy.SEAM;
         Point foot = up ? line.start() : line.end();

@@ -333,9 +333,11 @@ final class ArcRow {
         Arc whole = RunSpace.bulging(arc.crownAlong() - half, arc.crownAlong() + half, base, radius);
         Arc line =
                 space.placed(whole.piece(part(segment, from - arc.crownAlong()), part(segment, to - arc.crownAlong())));
-        LineEnd start = onBase(from, whole);
-        LineEnd end = onBase(to, whole);
         StitchingEdge.Round edge = StitchingEdge.Round.of(template.get(), laying.machine());
+        // What takes several placements is turned from mark to mark.
+        boolean several = Math.abs(line.sweep()) > edge.usable() + Tolerances.ROUNDING;
+        LineEnd start = onBase(from, whole, several);
+        LineEnd end = onBase(to, whole, several);
         Registration laid = innerRegistration(arc, template.get(), inner, drop, rise);
         boolean upright = laid.standing().isEmpty()
                 || to - from > segment.chord() - Tolerances.SAME_PLACE
@@ -351,7 +353,7 @@ final class ArcRow {
                 upright ? laid : new Registration.FootOnBothMarks(),
                 returns ? end : start,
                 returns ? start : end,
-                PlacementBuilder.Turn.SLIDING);
+                several ? PlacementBuilder.Turn.MARKED : PlacementBuilder.Turn.SLIDING);
         double really = arc.segment().radius() - radius;
         if (inner != Motif.Inner.PARALLEL) {
             laying.tell(new MotifDiagnostic.Pinched(gap(arc, which, segment)));
@@ -398,7 +400,7 @@ final class ArcRow {
     }
 
     /** Where a lowered line begins or ends: a foot on the seam, where there is one to see, or where the arc above is cut off. */
-    private LineEnd onBase(double along, Arc whole) {
+    private LineEnd onBase(double along, Arc whole, boolean marked) {
         double up = whole.centre().y()
                 + Math.sqrt(Math.max(
                         0,
@@ -412,7 +414,7 @@ final class ArcRow {
                     .map(by -> LineEnd.at(place, by))
                     .orElseGet(() -> LineEnd.at(laying.later(Mark.Kind.MEETING, place, Mark.Pass.FIRST_LINES)));
         }
-        if (base == 0 && space.clearance() == 0) {
+        if (base == 0 && space.clearance() == 0 && !marked) {
             return LineEnd.at(place, space.hanging() ? LineEnd.ShownBy.FAR_EDGE : LineEnd.ShownBy.SEAM);
         }
         return LineEnd.at(laying.later(Mark.Kind.FOOT, place, Mark.Pass.FIRST_LINES));

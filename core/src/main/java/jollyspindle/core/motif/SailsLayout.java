@@ -119,6 +119,16 @@ final class SailsLayout {
     /** A sail, in the space's own frame, and what is stitched of it. */
     private record Sail(int number, Arc up, Arc down, StitchLine line) {
 
+        /** Whether nothing is cut off it. */
+        boolean whole() {
+            return Math.abs(line.path().length() - up.length() - down.length()) < Tolerances.SAME_PLACE;
+        }
+
+        /** How far along the curve that leads down a place on it is, in inches. */
+        double along(Point place) {
+            return down.length() * down.nearest(place);
+        }
+
         double radius(int echo, double spacing) {
             // To the right of the way up lies the inside.
             return up.radius() + (up.sweep() < 0 ? -1 : 1) * echo * spacing;
@@ -286,8 +296,13 @@ final class SailsLayout {
         return templates.size() == most ? Optional.of(templates) : Optional.empty();
     }
 
-    /** Stitches a sail's echoes, the innermost first, so that the last one leads down to the seam. */
+    /**
+     * Stitches a sail's echoes, the innermost first, so that the last one leads down to the seam. Each is laid by the walk from the
+     * ends of the line before, along the seam and along the curve that leads down; where something cuts it off, its ends are marked.
+     */
     private void echo(Sail sail, List<Arc> echoes, StitchingEdge.Round tool, Optional<List<ArcTemplate>> parallel) {
+        Arc earlier = sail.up();
+        StitchLine before = sail.line();
         for (int echo = echoes.size(); echo >= 1; echo--) {
             Arc through = echoes.get(echo - 1);
             StitchingEdge.Round edge = parallel.isEmpty()
@@ -301,17 +316,29 @@ final class SailsLayout {
                     .orElse(through);
             boolean down = echo % 2 == 1;
             int number = (sail.number() - 1) * motif.echoes() + echo;
-            for (Path piece : laying.kept(Path.of(space.placed(down ? own.reversed() : own)))) {
-                laying.sewing()
+            double walk = own.start().distance(earlier.start());
+            double climb = Math.abs(sail.along(own.end()) - sail.along(earlier.end()));
+            List<Path> pieces = laying.kept(Path.of(space.placed(down ? own.reversed() : own)));
+            boolean whole = pieces.size() == 1
+                    && Math.abs(pieces.get(0).length() - own.length()) < Tolerances.SAME_PLACE
+                    && sail.whole()
+                    && space.isOnSeam()
+                    && Math.abs(own.sweep()) <= edge.usable() + Tolerances.ROUNDING;
+            for (Path piece : pieces) {
+                before = laying.sewing()
                         .stitch(
                                 PlacementBuilder.Naming.of(Stitched.ECHO, sail.number(), echo),
                                 piece.curves().get(0),
                                 edge,
-                                new Registration.FootOnBothMarks(),
-                                ending(piece.start(), own, number),
-                                ending(piece.end(), own, number),
+                                whole
+                                        ? new Registration.Stepped(
+                                                before.id(), down ? climb : walk, down ? walk : climb)
+                                        : new Registration.FootOnBothMarks(),
+                                whole ? laying.shown(piece.start()) : ending(piece.start(), own, number),
+                                whole ? laying.shown(piece.end()) : ending(piece.end(), own, number),
                                 PlacementBuilder.Turn.MARKED);
             }
+            earlier = own;
         }
     }
 

@@ -1,6 +1,7 @@
 package jollyspindle.core.placement;
 
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.SeamRegister;
 import jollyspindle.core.shelf.form.EngravedLine;
 
@@ -155,16 +156,23 @@ public sealed interface Registration {
     }
 
     /**
-     * The same line again, moved on along the run: both its ends are so far beyond those of the line before, and the foot tells how
-     * the template lies, over the one and over the other.
+     * Both ends are so far on from those of the line before, along what they lie on, and the foot tells how the template lies, over
+     * the one and over the other.
      *
      * @param lineId the line before
-     * @param step along the run from its ends, in inches, over 0
+     * @param atStart from its end that is next to the start, in inches, over 0
+     * @param atEnd from its end that is next to the end, in inches, over 0
      */
-    record Stepped(LineId lineId, double step) implements Registration {
+    record Stepped(LineId lineId, double atStart, double atEnd) implements Registration {
+
+        /** Whether it is as far at both ends. */
+        public boolean alike() {
+            return Math.abs(atStart - atEnd) < Tolerances.SAME_PLACE;
+        }
+
         @Override
         public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
-            return new Stepped(lines.apply(lineId), step);
+            return new Stepped(lines.apply(lineId), atStart, atEnd);
         }
 
         @Override

@@ -365,7 +365,8 @@ public final class PlanJson {
         } else if (placement.registration() instanceof Registration.Stepped on) {
             node.put("on", on.lineId().code());
             node.put("kind", "stepped");
-            number(node, "step", on.step());
+            number(node, "stepAtStart", on.atStart());
+            number(node, "stepAtEnd", on.atEnd());
         } else if (placement.registration() instanceof Registration.Crosswise on) {
             node.put("on", placement.region().code() + (on.far() ? "-outer-edge" : "-seam"));
             node.put("kind", "crosswise");

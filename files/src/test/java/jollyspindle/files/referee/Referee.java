@@ -337,29 +337,43 @@ final class Referee {
         return held;
     }
 
-    /** Both ends as far along the run from those of the line before as is told, on lines that lead there. */
+    /** Both ends as far from those of the line before as is told, along a seam or a line that is stitched. */
     private List<double[]> stepped(ToldPlan.Step step) {
         List<Path> before = stitched.getOrDefault(step.on().on(), List.of());
         if (before.isEmpty()) {
             complain(Fault.NOT_THERE, step, step.on().on());
             return List.of();
         }
-        Point by = plan.runs().get(step.run()).along().times(step.on().step().orElseThrow());
         List<double[]> held = new ArrayList<>();
         for (boolean start : new boolean[] {true, false}) {
             Point end = start ? step.path().start() : step.path().end();
+            double told = (start ? step.on().stepAtStart() : step.on().stepAtEnd()).orElseThrow();
             double off = before.stream()
-                    .flatMap(p -> Stream.of(p.start(), p.end()))
-                    .flatMap(p -> Stream.of(p.plus(by), p.minus(by)))
-                    .mapToDouble(end::distance)
+                    .flatMap(p -> p.curves().stream())
+                    .flatMap(c -> Stream.of(c.start(), c.end()))
+                    .flatMap(from -> ways(from, end))
+                    .mapToDouble(way -> Math.abs(way - told))
                     .min()
-                    .orElseThrow();
+                    .orElse(Double.MAX_VALUE);
             if (off > ON) {
-                complain(Fault.BESIDE, step, "an end is " + off + " from a step beyond");
+                complain(Fault.BESIDE, step, "an end is " + off + " from where it steps to");
             }
             held.add(row(step, end, normal(step.path(), start)));
         }
         return held;
+    }
+
+    /** How far it is from one place to another, along each seam and each stitched line that leads from one to the other. */
+    private Stream<Double> ways(Point from, Point to) {
+        return Stream.concat(
+                plan.seams().stream()
+                        .filter(s -> s.distance(from) < ON && s.distance(to) < ON)
+                        .map(s -> from.distance(to)),
+                stitched.values().stream()
+                        .flatMap(List::stream)
+                        .flatMap(p -> p.curves().stream())
+                        .filter(c -> c.distance(from) < ON && c.distance(to) < ON)
+                        .map(c -> c.length() * Math.abs(c.nearest(from) - c.nearest(to))));
     }
 
     /** Lines that are laid on lines that are laid on lines; rows beside each other, a line each, are looked at one by one. */

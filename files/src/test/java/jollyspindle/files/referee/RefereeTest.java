@@ -237,7 +237,7 @@ class RefereeTest {
     /** What is laid a step on from the line before, one sixteenth further; and a line that is marked again laid so, too. */
     @Test
     void stepsThatAreToldWrongAndChainsThatAreTooLongAreSeen() {
-        for (String preset : List.of("circles", "curved-hatch")) {
+        for (String preset : List.of("circles", "curved-hatch", "sails")) {
             ToldPlan chain =
                     demo(preset, preset.equals("circles") ? Optional.of("penny-stack") : Optional.of("wide-meadow"));
             assertThat(faults(chain)).isEmpty();
@@ -247,7 +247,7 @@ class RefereeTest {
         }
         ToldPlan hatched = demo("curved-hatch", Optional.of("wide-meadow"));
         OptionalDouble step = hatched.steps().stream()
-                .map(s -> s.on().step())
+                .map(s -> s.on().stepAtStart())
                 .filter(OptionalDouble::isPresent)
                 .findFirst()
                 .orElseThrow();

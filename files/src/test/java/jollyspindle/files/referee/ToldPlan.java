@@ -80,7 +80,9 @@ record ToldPlan(
             Optional<String> after,
             OptionalDouble gap,
             OptionalDouble step,
-            OptionalDouble fromMiddle) {
+            OptionalDouble fromMiddle,
+            OptionalDouble stepAtStart,
+            OptionalDouble stepAtEnd) {
 
         /** The same with tape so much further from the crown, in inches. */
         On lower(double by) {
@@ -102,7 +104,9 @@ record ToldPlan(
                     after,
                     gap,
                     step,
-                    fromMiddle);
+                    fromMiddle,
+                    stepAtStart,
+                    stepAtEnd);
         }
 
         On centred(boolean taped) {
@@ -122,7 +126,9 @@ record ToldPlan(
                     after,
                     gap,
                     step,
-                    fromMiddle);
+                    fromMiddle,
+                    stepAtStart,
+                    stepAtEnd);
         }
 
         /** The same with its gap and its step so much larger, in inches, where it has one. */
@@ -143,7 +149,9 @@ record ToldPlan(
                     after,
                     more(gap, by),
                     more(step, by),
-                    more(fromMiddle, by));
+                    more(fromMiddle, by),
+                    more(stepAtStart, by),
+                    more(stepAtEnd, by));
         }
 
         private static OptionalDouble more(OptionalDouble length, double by) {
@@ -167,8 +175,10 @@ record ToldPlan(
                     legOnSeam,
                     after,
                     gap,
+                    step,
+                    fromMiddle,
                     along,
-                    fromMiddle);
+                    along);
         }
 
         On withLeg(boolean other) {
@@ -188,7 +198,9 @@ record ToldPlan(
                     after,
                     gap,
                     step,
-                    fromMiddle);
+                    fromMiddle,
+                    stepAtStart,
+                    stepAtEnd);
         }
     }
 
@@ -341,7 +353,9 @@ record ToldPlan(
                             text(on, "after"),
                             number(on, "gap"),
                             number(on, "step"),
-                            number(on, "fromMiddle")),
+                            number(on, "fromMiddle"),
+                            number(on, "stepAtStart"),
+                            number(on, "stepAtEnd")),
                     new End(text(p, "startMark"), text(p, "startShownBy")),
                     new End(text(p, "endMark"), text(p, "endShownBy")),
                     path(p.get("curves"))));
