@@ -203,7 +203,9 @@ final class RunContext extends LayoutContext {
                 || !(of.curve() instanceof Arc arc)
                 || Math.abs(arc.sweep()) <= round.usable() + Tolerances.SAME_PLACE;
         // One that is laid from where the needle was can't be if it begins elsewhere.
-        boolean asMeant = upright && (fromStart || !(of.registration() instanceof Registration.InChain));
+        boolean asMeant = upright
+                && (fromStart || !(of.registration() instanceof Registration.InChain))
+                && (whole || !(of.registration() instanceof Registration.Stepped));
         Registration laid = asMeant ? of.registration() : new Registration.FootOnBothMarks();
         return new PlacementBuilder.Piece(
                 curve,

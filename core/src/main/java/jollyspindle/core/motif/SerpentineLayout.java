@@ -123,8 +123,16 @@ final class SerpentineLayout {
         }
         StitchingEdge tool = StitchingEdge.Round.of(template.get(), laying.machine());
         List<Double> places = places();
+        List<StitchLine> before = List.of();
         for (int i = 0; i < places.size(); i++) {
-            serpentine(tool, radius, places.get(i), i + 1);
+            boolean again = i % (Hatching.MOST_CHAINED + 1) == 0;
+            before = serpentine(
+                    tool,
+                    radius,
+                    places.get(i),
+                    i + 1,
+                    again || i == 0 ? OptionalDouble.empty() : OptionalDouble.of(places.get(i) - places.get(i - 1)),
+                    before);
         }
     }
 
@@ -250,7 +258,13 @@ final class SerpentineLayout {
                 PlacementBuilder.Turn.MARKED);
     }
 
-    private void serpentine(StitchingEdge tool, double radius, double along, int number) {
+    /**
+     * Stitches one of two arcs.
+     *
+     * @param step from the one before, by which it is laid; nothing if it is marked
+     */
+    private List<StitchLine> serpentine(
+            StitchingEdge tool, double radius, double along, int number, OptionalDouble step, List<StitchLine> before) {
         Point low = new Point(along, 0);
         Point middle = new Point(along, space.room() / 2);
         Point high = new Point(along, space.room());
@@ -259,16 +273,31 @@ final class SerpentineLayout {
         double bulge = first.radius() * (1 - Math.cos(first.sweep() / 2));
         if (along - bulge < -Tolerances.ROUNDING || along + bulge > space.length() + Tolerances.ROUNDING) {
             laying.tell(new MotifDiagnostic.TooHigh(Math.max(bulge - along, along + bulge - space.length())));
-            return;
+            return List.of();
+        }
+        boolean up = number % 2 == 1;
+        Arc one = up ? first : second.reversed();
+        Arc two = up ? second : first.reversed();
+        boolean whole = before.size() == 1
+                && Math.abs(before.get(0).path().length() - first.length() - second.length()) < Tolerances.SAME_PLACE;
+        if (whole && step.isPresent() && space.isOnSeam() && !space.runsOn()) {
+            // Both arcs step on from those before, along the seam, the middle line, and the limit.
+            Registration laid = new Registration.Stepped(before.get(0).id(), step.getAsDouble(), step.getAsDouble());
+            LineEnd turned = LineEnd.at(space.place(along, middle.y()), LineEnd.ShownBy.MIDDLE_LINE);
+            Arc last = space.placed(two);
+            return laying.stitch(
+                    PlacementBuilder.Naming.of(Stitched.SERPENTINE, number),
+                    List.of(
+                            new PlacementBuilder.Piece(space.placed(one), tool, laid, turned),
+                            new PlacementBuilder.Piece(last, tool, laid, laying.shown(last.end()))),
+                    laying.shown(space.placed(one).start()),
+                    PlacementBuilder.Turn.MARKED);
         }
         Mark start = laying.marker().next(Mark.Kind.LINE_START, space.place(along, 0), Mark.Stage.LOADED);
         Mark turn = laying.marker().next(Mark.Kind.TURN, space.place(along, middle.y()), Mark.Stage.LOADED);
         Mark end = laying.marker().next(Mark.Kind.LINE_END, space.place(along, space.room()), Mark.Stage.LOADED);
-        boolean up = number % 2 == 1;
-        Arc one = up ? first : second.reversed();
-        Arc two = up ? second : first.reversed();
         Registration registration = new Registration.FootOnBothMarks();
-        laying.stitch(
+        return laying.stitch(
                 PlacementBuilder.Naming.of(Stitched.SERPENTINE, number),
                 List.of(
                         new PlacementBuilder.Piece(space.placed(one), tool, registration, LineEnd.at(turn)),
