@@ -109,6 +109,12 @@ public record Arrangement(
                     RING,
                     Optional.of(SchoolKind.EVEN)),
             new Arrangement(
+                    "waves-on-both-edges",
+                    List.of(Layer.of(waves()), Layer.of(waves()).with(Layer.Edge.OUTSIDE)),
+                    CornerDesign.plain(),
+                    RING,
+                    Optional.empty()),
+            new Arrangement(
                     "curves-there-and-back",
                     List.of(Layer.of(new Motif.Serpentine(4, false))),
                     CornerDesign.plain(),
@@ -117,6 +123,10 @@ public record Arrangement(
 
     private static Motif peaks() {
         return new Motif.Chevrons(Motif.Points.PEAKS, OptionalDouble.of(2), 0, 3, Preset.SPACING);
+    }
+
+    private static Motif waves() {
+        return new Motif.Chevrons(Motif.Points.WAVES, OptionalDouble.empty(), 0, 1, Preset.SPACING);
     }
 
     /** All there are. */

@@ -27,7 +27,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Lays out {@link Motif.Chevrons} along a strip with a zigzag edge. The strip's peaks are of one size: where the repeats are
+ * Lays out {@link Motif.Chevrons} along a strip with a zigzag edge, or waves along one of waves. The strip's peaks are of one size: where the repeats are
  * its module, as many as it has are stitched in one placement; where they are a little wider, gaps stay between the peaks,
  * and where they are narrower, peaks end where the next begins. Lines inside are the same peaks lowered by s / cos β for a
  * spacing s and sides that rise at β (derived).
@@ -45,15 +45,19 @@ final class ChevronStripLayout {
 
     private final StitchingEdge.Strip strip;
 
+    /** Whether it is a strip of waves, which begins and ends half-way up one. */
+    private final boolean waves;
+
     /** How far up the needle comes to a point in the notches, in the strip's frame. */
     private final double notch;
 
     private final double height;
     private final double slope;
 
-    private ChevronStripLayout(StitchingEdge.Strip strip) {
+    private ChevronStripLayout(StitchingEdge.Strip strip, boolean waves) {
         this.strip = strip;
-        double tip = tip(strip.figures() / 2);
+        this.waves = waves;
+        double tip = tip(figures() / 2);
         double half = strip.module() / 2;
         Path figure = window(tip - half, tip + half, Double.NEGATIVE_INFINITY).get(0);
         this.notch = figure.start().y();
@@ -62,13 +66,18 @@ final class ChevronStripLayout {
         this.slope = rising.angle();
     }
 
-    /** For a layer of peaks that names a strip, or for which there is nothing but a strip. */
+    /** For a layer of waves; or of peaks that names a strip, or for which there is nothing but a strip. */
     static Optional<ChevronStripLayout> of(EdgeCatalog tools, Layer layer) {
-        boolean peaks = layer.motif() instanceof Motif.Chevrons c && c.points() == Motif.Points.PEAKS;
+        Motif.Points points = ((Motif.Chevrons) layer.motif()).points();
+        if (points == Motif.Points.WAVES) {
+            return tools.strip(Kind.SERPENTINE_STRIP, layer.templateId())
+                    .filter(strip -> strip.figures() > 1)
+                    .map(strip -> new ChevronStripLayout(strip, true));
+        }
         boolean edge = layer.templateId().isEmpty()
                 && tools.straight(Optional.empty(), Optional.empty()).isPresent();
-        return peaks && !edge
-                ? tools.strip(Kind.CHEVRON_STRIP, layer.templateId()).map(ChevronStripLayout::new)
+        return points == Motif.Points.PEAKS && !edge
+                ? tools.strip(Kind.CHEVRON_STRIP, layer.templateId()).map(strip -> new ChevronStripLayout(strip, false))
                 : Optional.empty();
     }
 
@@ -81,8 +90,16 @@ final class ChevronStripLayout {
         return height;
     }
 
+    /** How many whole figures it has, from one valley to the next. */
+    private int figures() {
+        return waves ? strip.figures() - 1 : strip.figures();
+    }
+
+    /** Where the point or the crest of one stands, in the strip's frame. */
     private double tip(int number) {
-        return (2 * number + 1 - strip.figures()) * strip.module() / 2;
+        return waves
+                ? (2 * number + 2.5 - strip.figures()) * strip.module() / 2
+                : (2 * number + 1 - strip.figures()) * strip.module() / 2;
     }
 
     /** What of the strip's line lies between two places and above a height, in the strip's frame. */
@@ -116,7 +133,7 @@ final class ChevronStripLayout {
     /** How many cells from one on are stitched in one placement; 0 if nothing stands on it. */
     private int together(List<Figure> figures, int from) {
         int count = 0;
-        for (int i = from; i < figures.size() && count < strip.figures(); i++) {
+        for (int i = from; i < figures.size() && count < figures(); i++) {
             Cell cell = figures.get(i).cell();
             boolean suits =
                     cell.kind() != Cell.Kind.HALF && Math.abs(cell.width() - strip.module()) < Tolerances.SAME_PLACE;
@@ -171,7 +188,7 @@ final class ChevronStripLayout {
             if (Math.abs(width - strip.module()) > SEEN) {
                 laying.tell(new MotifDiagnostic.OffModule(strip.module(), width));
             }
-            int firstTip = (strip.figures() - count) / 2;
+            int firstTip = (figures() - count) / 2;
             double own = (tip(firstTip) + tip(firstTip + count - 1)) / 2;
             double along = leftHalf ? first.from() : rightHalf ? first.to() : (first.from() + last.to()) / 2;
             double half = count > 1 ? count * strip.module() / 2 : Math.min(width, strip.module()) / 2;
@@ -179,7 +196,8 @@ final class ChevronStripLayout {
             for (int line = 0; line < motif.lines(); line++) {
                 double drop = line * motif.spacing() / Math.cos(slope);
                 // Lower than its points nothing of the strip lies on the seam any more.
-                if (drop > height - LayoutContext.SHORTEST || notch + drop > strip.top() - Tolerances.CHALK) {
+                if (drop > height - LayoutContext.SHORTEST
+                        || notch + drop - laying.space().clearance() > strip.top() - Tolerances.CHALK) {
                     laying.tell(new MotifDiagnostic.TooMany(motif.lines(), line));
                     break;
                 }
@@ -190,7 +208,7 @@ final class ChevronStripLayout {
                         own - (leftHalf ? 0 : half),
                         own + (rightHalf ? 0 : half),
                         line == 0 ? Double.NEGATIVE_INFINITY : base);
-                Optional<Registration> notch = notch(width, base);
+                Optional<Registration> notch = notch(width, base, along);
                 if (paths.isEmpty()) {
                     // So narrow a cell that not a stitch is left of the peak.
                     break;
@@ -247,18 +265,27 @@ final class ChevronStripLayout {
         }
 
         /** A notch over the valley, or the foot, and tape on the edge, where the plate reaches so far. */
-        private Optional<Registration> notch(double width, double base) {
-            if (base < strip.bottom() + Tolerances.CHALK) {
+        private Optional<Registration> notch(double width, double base, double along) {
+            // Where the peaks stand on the limit, the edge of the cloth lies further down the strip.
+            double edge = base - laying.space().clearance();
+            if (edge < strip.bottom() + Tolerances.CHALK) {
                 return Optional.empty();
             }
+            double below = strip.top() - edge;
             if (Math.abs(width - strip.module()) > Tolerances.CHALK) {
-                // The peaks stand beside the valleys, so their own feet are marked.
-                return Optional.of(new Registration.NotchOnMark(
-                        Optional.empty(), strip.top() - base, laying.space().hanging()));
+                // The peaks stand beside the valleys, so their own feet are marked; in a wave's hollow the foot alone
+                // would slide.
+                double hollow = along + (leftHalf ? 0.5 : -0.5) * strip.module();
+                Optional<Mark> mark = waves
+                        ? Optional.of(laying.marker()
+                                .next(Mark.Kind.FOOT, laying.space().place(hollow, 0), Mark.Stage.LOADED))
+                        : Optional.empty();
+                return Optional.of(
+                        new Registration.NotchOnMark(mark, below, laying.space().hanging()));
             }
             Mark valley = leftHalf ? laying.valley(index + 1, first.to(), 0) : laying.valley(index, first.from(), 0);
             return Optional.of(new Registration.NotchOnMark(
-                    Optional.of(valley), strip.top() - base, laying.space().hanging()));
+                    Optional.of(valley), below, laying.space().hanging()));
         }
 
         private void stitch(Path path, StitchingEdge tool, int line, int peak, Optional<Registration> notch) {
@@ -267,7 +294,8 @@ final class ChevronStripLayout {
             LineEnd end = spot(path.end(), line, notch.isPresent());
             List<Curve> curves = path.curves();
             laying.stitch(
-                    PlacementBuilder.Naming.of(line == 0 ? Stitched.CHEVRON : Stitched.ECHO, peak, line),
+                    PlacementBuilder.Naming.of(
+                            line > 0 ? Stitched.ECHO : waves ? Stitched.SERPENTINE : Stitched.CHEVRON, peak, line),
                     curves.stream()
                             .map(c -> new PlacementBuilder.Piece(
                                     c,
@@ -284,15 +312,17 @@ final class ChevronStripLayout {
         /** What shows where a line starts or ends. */
         private LineEnd spot(Point place, int line, boolean laid) {
             List<StitchLine> before = laying.sewing().lines();
+            // A wave that is cut short ends a little above the valley, where a point would end far from it.
+            double near = waves ? Tolerances.ON_LINE : Tolerances.CHALK;
             if (line == 0
                     && !before.isEmpty()
                     && before.get(before.size() - 1).path().end().distance(place) < Tolerances.SAME_PLACE) {
                 return LineEnd.at(place, LineEnd.ShownBy.NEEDLE);
             }
-            if (line == 0 && place.distance(laying.space().place(first.from(), 0)) < Tolerances.CHALK) {
+            if (line == 0 && place.distance(laying.space().place(first.from(), 0)) < near) {
                 return new LineEnd(place, LineEnd.ShownBy.MARK, Optional.of(laying.valley(index, first.from(), 0)));
             }
-            if (line == 0 && place.distance(laying.space().place(last.to(), 0)) < Tolerances.CHALK) {
+            if (line == 0 && place.distance(laying.space().place(last.to(), 0)) < near) {
                 return new LineEnd(
                         place, LineEnd.ShownBy.MARK, Optional.of(laying.valley(index + count, last.to(), 0)));
             }

@@ -64,7 +64,11 @@ final class ChevronsLayout {
 
                 @Override
                 EdgeKind edge(Motif.Chevrons motif) {
-                    return motif.points() == Motif.Points.PEAKS ? EdgeKind.ZIGZAG : EdgeKind.STRAIGHT_EDGE;
+                    return switch (motif.points()) {
+                        case PEAKS -> EdgeKind.ZIGZAG;
+                        case BOXES -> EdgeKind.STRAIGHT_EDGE;
+                        case WAVES -> EdgeKind.S_CURVE;
+                    };
                 }
 
                 @Override
@@ -77,7 +81,11 @@ final class ChevronsLayout {
                             Preset.onSeam(
                                     "boxes",
                                     new Motif.Chevrons(
-                                            Motif.Points.BOXES, OptionalDouble.empty(), 0, 2, Preset.SPACING)));
+                                            Motif.Points.BOXES, OptionalDouble.empty(), 0, 2, Preset.SPACING)),
+                            Preset.onSeam(
+                                    "waves",
+                                    new Motif.Chevrons(
+                                            Motif.Points.WAVES, OptionalDouble.empty(), 0, 1, Preset.SPACING)));
                 }
 
                 @Override
@@ -90,6 +98,9 @@ final class ChevronsLayout {
                                 ChevronStripLayout.WIDEST * module,
                                 strip.get().height(),
                                 ChevronStripLayout.NARROWEST * module));
+                    }
+                    if (motif.points() == Motif.Points.WAVES) {
+                        return Optional.empty();
                     }
                     return tools.straight(layer.templateId(), layer.guideId())
                             .map(edge -> motif.height().isPresent()
@@ -154,6 +165,10 @@ final class ChevronsLayout {
         Optional<ChevronStripLayout> strip = ChevronStripLayout.of(laying.tools(), laying.layer());
         if (strip.isPresent()) {
             strip.get().lay(laying, motif);
+            return;
+        }
+        if (motif.points() == Motif.Points.WAVES) {
+            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.S_CURVE));
             return;
         }
         Optional<StitchingEdge.Straight> found =

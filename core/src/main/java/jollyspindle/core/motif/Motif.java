@@ -261,11 +261,13 @@ public sealed interface Motif {
         /** Up to a point and down again. */
         PEAKS,
         /** Up, across, down, across. */
-        BOXES
+        BOXES,
+        /** Along the edge of a strip of waves. */
+        WAVES
     }
 
     /**
-     * A zigzag, or a row of boxes.
+     * A zigzag, a row of boxes, or of waves.
      *
      * @param points which of them
      * @param height from valley to tip; nothing for 90° points, or boxes as high as they are wide

@@ -37,6 +37,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 import static jollyspindle.core.motif.MotifChecks.INNER;
 import static jollyspindle.core.motif.MotifChecks.check;
@@ -121,6 +122,35 @@ class StripTemplatesTest {
         assertThat(first.path().curves()).hasSize(2 * rows);
         assertThat(local(top(plan), first.path().start()).y()).isCloseTo(over, within(1e-9));
         assertThat(told(plan)).isEqualTo(over == 0 ? List.of() : List.of(new MotifDiagnostic.Rows(rows, over)));
+    }
+
+    /**
+     * Crest to crest 4, trough to crest 1 1/2 (the strip's own label): a whole wave from one valley to the next, its crest half-way,
+     * held by tape on the seam and the foot on the valley's mark. From the outside edge the same wave hangs.
+     */
+    @Test
+    void wavesRunAlongTheEdge() {
+        Motif waves = new Motif.Chevrons(Motif.Points.WAVES, OptionalDouble.empty(), 0, 1, 0.5);
+        for (Layer.Edge edge : Layer.Edge.values()) {
+            WorkPlan plan = plan(with(waves, "brook-strip").with(edge), 60, 6, new Even(15));
+            List<StitchLine> lines = top(plan).laidOut().lines();
+            assertThat(lines).hasSize(15);
+            for (StitchLine line : lines) {
+                Point start = local(top(plan), line.path().start());
+                Point end = local(top(plan), line.path().end());
+                assertThat(Math.abs(end.x() - start.x())).isCloseTo(4, within(1e-6));
+                double base = edge == Layer.Edge.SEAM ? 0 : 6;
+                assertThat(start.y()).isCloseTo(base, within(1e-9));
+                double crest = line.path().curves().stream()
+                        .flatMap(c -> Stream.of(c.at(0), c.at(0.5), c.at(1)))
+                        .mapToDouble(p -> Math.abs(local(top(plan), p).y() - base))
+                        .max()
+                        .orElseThrow();
+                assertThat(crest).isCloseTo(1.5, within(1e-6));
+            }
+            assertThat(top(plan).laidOut().placements())
+                    .allMatch(p -> p.registration() instanceof Registration.NotchOnMark);
+        }
     }
 
     @Test

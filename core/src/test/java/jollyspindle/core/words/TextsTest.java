@@ -13,6 +13,7 @@ import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
 import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.motif.Arrangement;
 import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.motif.MotifTypes;
@@ -104,6 +105,10 @@ class TextsTest {
         assertThat(offered)
                 .containsAll(KINDS.keySet().stream()
                         .filter(key -> key.contains("-preset."))
+                        .toList());
+        assertThat(KINDS.keySet().stream().filter(key -> key.startsWith("arrangement.")))
+                .containsExactlyInAnyOrderElementsOf(Arrangement.all().stream()
+                        .map(whole -> "arrangement." + whole.code())
                         .toList());
     }
 

@@ -90,11 +90,12 @@ final class LayerFields {
 
     /** Whether it is stitched along a strip, whose figures are of one size and shape. */
     private boolean isStrip() {
-        return layer.motif() instanceof Motif.Chevrons
-                && layer.templateId()
-                        .flatMap(bench.job()::template)
-                        .filter(t -> t.kind() == Kind.CHEVRON_STRIP)
-                        .isPresent();
+        return layer.motif() instanceof Motif.Chevrons chevrons
+                && (chevrons.points() == Motif.Points.WAVES
+                        || layer.templateId()
+                                .flatMap(bench.job()::template)
+                                .filter(t -> t.kind() == Kind.CHEVRON_STRIP)
+                                .isPresent());
     }
 
     /** The rise follows from the repeat and the template; typed, it asks for the repeat that has it. */

@@ -96,6 +96,8 @@ final class RunLists {
                 "placements.note",
                 "lying",
                 lying(run),
+                "corners",
+                !plan.corners().isEmpty() && run.id().side().isPresent(),
                 "direction",
                 Words.direction(run.id()),
                 "turn",
