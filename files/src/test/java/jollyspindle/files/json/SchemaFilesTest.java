@@ -309,14 +309,4 @@ class SchemaFilesTest {
                         part.getKey(), described(part.getValue(), was == null ? null : was.get(part.getKey()))));
         return made;
     }
-
-    private static void widen(ObjectNode there, ObjectNode by) {
-        assertThat(by.get("type")).isEqualTo(there.get("type"));
-        there.put(
-                "minimum",
-                Math.min(there.get("minimum").doubleValue(), by.get("minimum").doubleValue()));
-        there.put(
-                "maximum",
-                Math.max(there.get("maximum").doubleValue(), by.get("maximum").doubleValue()));
-    }
 }
