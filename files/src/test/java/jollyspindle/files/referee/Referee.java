@@ -94,12 +94,12 @@ final class Referee {
             List<double[]> held = new ArrayList<>(laid(step));
             if (!start(step, before)) {
                 complain(Fault.START_UNSEEN, step, where(step, step.path().start()) + step.start());
-            } else if (isPlace(step, step.path().start(), step.start()) || needle(step, before)) {
+            } else if (isPlace(step.path().start(), step.start()) || needle(step, before)) {
                 held.add(row(step, step.path().start(), normal(step.path(), true)));
             }
             if (!end(step, next)) {
                 complain(Fault.END_UNSEEN, step, where(step, step.path().end()) + step.end());
-            } else if (isPlace(step, step.path().end(), step.end())) {
+            } else if (isPlace(step.path().end(), step.end())) {
                 held.add(row(step, step.path().end(), normal(step.path(), false)));
             }
             if (!isHeld(step, held)) {
@@ -528,7 +528,7 @@ final class Referee {
     }
 
     /** Whether what shows a place shows that very one, and isn't a line that it lies somewhere on. */
-    private boolean isPlace(ToldPlan.Step step, Point at, ToldPlan.End told) {
+    private boolean isPlace(Point at, ToldPlan.End told) {
         return told.mark().isPresent()
                 || told.shownBy().equals(Optional.of("stitching"))
                         && stitched.values().stream()
