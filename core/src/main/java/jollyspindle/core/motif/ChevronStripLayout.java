@@ -27,10 +27,10 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Lays out {@link Motif.Chevrons} along a strip with a zigzag edge, or waves along one of waves. The strip's peaks are of one size: where the repeats are
- * its module, as many as it has are stitched in one placement; where they are a little wider, gaps stay between the peaks,
- * and where they are narrower, peaks end where the next begins. Lines inside are the same peaks lowered by s / cos β for a
- * spacing s and sides that rise at β (derived).
+ * Lays out {@link Motif.Chevrons} along a strip with a zigzag edge, or waves along one of waves. The strip's figures are of one
+ * size: where the repeats are its module, as many as it has are stitched in one placement; where they are a little wider, gaps
+ * stay between the figures, and where they are narrower, figures end where the next begins. Lines inside are the same figures
+ * lowered by s / cos β for a spacing s and sides that rise at β (derived); of a wave, straight down by s.
  */
 final class ChevronStripLayout {
 

@@ -195,7 +195,7 @@ final class ChevronsLayout {
                 lined(figures.get(i).cell(), i, lined.size() + 1).ifPresent(lined::add);
             }
         }
-        Map<Lined, StitchLine> before = new HashMap<>();
+        Map<Integer, StitchLine> before = new HashMap<>();
         for (int line = 0; line < motif.lines(); line++) {
             // Rows are stitched out and back.
             boolean back = line % 2 == 1;
@@ -203,7 +203,8 @@ final class ChevronsLayout {
                 Lined figure = lined.get(back ? lined.size() - 1 - i : i);
                 if (line < figure.lines().size()) {
                     Path path = figure.lines().get(line);
-                    before.put(figure, stitch(back ? path.reversed() : path, figure, line, before.get(figure)));
+                    StitchLine outer = before.get(figure.number());
+                    before.put(figure.number(), stitch(back ? path.reversed() : path, figure, line, outer));
                 }
             }
         }

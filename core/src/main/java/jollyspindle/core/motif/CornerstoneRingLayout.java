@@ -54,7 +54,8 @@ final class CornerstoneRingLayout {
         }
     }
 
-    /** What stitches a lower ring from the same midpoints: the second at the wished rise, each further one as much lower again. */
+    /** What stitches a lower ring from the same midpoints: the second at the wished rise, a third at half of that, and
+     * so on. */
     private Optional<List<StitchingEdge.Round>> lower(List<Point> middles, int ring) {
         List<StitchingEdge.Round> edges = new ArrayList<>();
         double rise = corner.design.rise().getAsDouble() / ring;

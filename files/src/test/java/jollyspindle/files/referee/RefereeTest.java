@@ -256,7 +256,7 @@ class RefereeTest {
             ToldPlan.Step before = steps.isEmpty() ? next : steps.get(steps.size() - 1);
             boolean marked = next.on().kind().equals("foot-on-both-marks")
                     && before.on().kind().equals("stepped");
-            steps.add(marked ? next.with(next.on().steppedOn(before.lineId(), step)) : next);
+            steps.add(marked ? next.with(next.on().steppedOn(before.lineId(), step.getAsDouble())) : next);
         }
         assertThat(faults(new ToldPlan(
                         hatched.foot(), hatched.seams(), hatched.mitres(), hatched.runs(), hatched.marks(), steps)))

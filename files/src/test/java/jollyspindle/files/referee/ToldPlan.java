@@ -2,6 +2,7 @@ package jollyspindle.files.referee;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
@@ -17,8 +18,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Consumer;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /**
  * What a plan tells of borders and strips, as a foreign program reads it from the plan's JSON.
@@ -63,144 +66,122 @@ record ToldPlan(
         }
     }
 
-    /** What the template is laid on, field by field; what isn't told is empty. */
-    record On(
-            String kind,
-            String on,
-            OptionalDouble line,
-            double off,
-            OptionalDouble belowEdgeCrown,
-            OptionalDouble fromEdge,
-            OptionalDouble angle,
-            OptionalDouble tapeBelowPoints,
-            Optional<String> centreLineOn,
-            boolean centreTaped,
-            Optional<String> mark,
-            boolean legOnSeam,
-            Optional<String> after,
-            OptionalDouble gap,
-            OptionalDouble step,
-            OptionalDouble fromMiddle,
-            OptionalDouble stepAtStart,
-            OptionalDouble stepAtEnd) {
+    /**
+     * What the template is laid on; what isn't told is empty.
+     *
+     * @param told field by field
+     */
+    record On(JsonNode told) {
+
+        String kind() {
+            return told.get("kind").asText();
+        }
+
+        String on() {
+            return told.get("on").asText();
+        }
+
+        OptionalDouble line() {
+            return number(told, "line");
+        }
+
+        double off() {
+            return told.path("stitchesHigherBy").asDouble();
+        }
+
+        OptionalDouble belowEdgeCrown() {
+            return number(told, "belowEdgeCrown");
+        }
+
+        OptionalDouble fromEdge() {
+            return number(told, "fromEdge");
+        }
+
+        OptionalDouble angle() {
+            return number(told, "angleDegrees");
+        }
+
+        OptionalDouble tapeBelowPoints() {
+            return number(told, "tapeBelowPoints");
+        }
+
+        Optional<String> centreLineOn() {
+            return text(told, "centreLineOn");
+        }
+
+        boolean centreTaped() {
+            return text(told, "centreLine").equals(Optional.of("tape"));
+        }
+
+        Optional<String> mark() {
+            return text(told, "mark");
+        }
+
+        boolean legOnSeam() {
+            return told.path("legOnSeam").asBoolean();
+        }
+
+        Optional<String> after() {
+            return text(told, "after");
+        }
+
+        OptionalDouble gap() {
+            return number(told, "gap");
+        }
+
+        OptionalDouble step() {
+            return number(told, "step");
+        }
+
+        OptionalDouble fromMiddle() {
+            return number(told, "fromMiddle");
+        }
+
+        OptionalDouble stepAtStart() {
+            return number(told, "stepAtStart");
+        }
+
+        OptionalDouble stepAtEnd() {
+            return number(told, "stepAtEnd");
+        }
+
+        private On changed(Consumer<ObjectNode> change) {
+            ObjectNode other = told.deepCopy();
+            change.accept(other);
+            return new On(other);
+        }
+
+        /** The same with lengths so much larger, in inches, those of them that it has. */
+        private On more(double by, String... lengths) {
+            return changed(node -> Stream.of(lengths)
+                    .filter(node::has)
+                    .forEach(length -> node.put(length, node.get(length).asDouble() + by)));
+        }
 
         /** The same with tape so much further from the crown, in inches. */
         On lower(double by) {
-            OptionalDouble lower =
-                    belowEdgeCrown.isPresent() ? OptionalDouble.of(belowEdgeCrown.getAsDouble() + by) : belowEdgeCrown;
-            return new On(
-                    kind,
-                    on,
-                    line,
-                    off,
-                    lower,
-                    fromEdge,
-                    angle,
-                    tapeBelowPoints,
-                    centreLineOn,
-                    centreTaped,
-                    mark,
-                    legOnSeam,
-                    after,
-                    gap,
-                    step,
-                    fromMiddle,
-                    stepAtStart,
-                    stepAtEnd);
+            return more(by, "belowEdgeCrown");
+        }
+
+        /** The same with what it is away from the line before so much larger, in inches. */
+        On further(double by) {
+            return more(by, "gap", "step", "fromMiddle", "stepAtStart", "stepAtEnd");
         }
 
         On centred(boolean taped) {
-            return new On(
-                    kind,
-                    on,
-                    line,
-                    off,
-                    belowEdgeCrown,
-                    fromEdge,
-                    angle,
-                    tapeBelowPoints,
-                    centreLineOn,
-                    taped,
-                    mark,
-                    legOnSeam,
-                    after,
-                    gap,
-                    step,
-                    fromMiddle,
-                    stepAtStart,
-                    stepAtEnd);
-        }
-
-        /** The same with its gap and its step so much larger, in inches, where it has one. */
-        On further(double by) {
-            return new On(
-                    kind,
-                    on,
-                    line,
-                    off,
-                    belowEdgeCrown,
-                    fromEdge,
-                    angle,
-                    tapeBelowPoints,
-                    centreLineOn,
-                    centreTaped,
-                    mark,
-                    legOnSeam,
-                    after,
-                    more(gap, by),
-                    more(step, by),
-                    more(fromMiddle, by),
-                    more(stepAtStart, by),
-                    more(stepAtEnd, by));
-        }
-
-        private static OptionalDouble more(OptionalDouble length, double by) {
-            return length.isPresent() ? OptionalDouble.of(length.getAsDouble() + by) : length;
-        }
-
-        /** Laid a step on from another line. */
-        On steppedOn(String other, OptionalDouble along) {
-            return new On(
-                    "stepped",
-                    other,
-                    line,
-                    off,
-                    belowEdgeCrown,
-                    fromEdge,
-                    angle,
-                    tapeBelowPoints,
-                    centreLineOn,
-                    centreTaped,
-                    mark,
-                    legOnSeam,
-                    after,
-                    gap,
-                    step,
-                    fromMiddle,
-                    along,
-                    along);
+            return changed(node -> node.put("centreLine", taped ? "tape" : "engraved"));
         }
 
         On withLeg(boolean other) {
-            return new On(
-                    kind,
-                    on,
-                    line,
-                    off,
-                    belowEdgeCrown,
-                    fromEdge,
-                    angle,
-                    tapeBelowPoints,
-                    centreLineOn,
-                    centreTaped,
-                    mark,
-                    other,
-                    after,
-                    gap,
-                    step,
-                    fromMiddle,
-                    stepAtStart,
-                    stepAtEnd);
+            return changed(node -> node.put("legOnSeam", other));
+        }
+
+        /** Laid a step on from another line. */
+        On steppedOn(String other, double along) {
+            return changed(node -> node.put("kind", "stepped")
+                    .put("on", other)
+                    .put("stepAtStart", along)
+                    .put("stepAtEnd", along));
         }
     }
 
@@ -337,25 +318,7 @@ record ToldPlan(
                             point(pose.get("position")),
                             Math.toRadians(pose.get("rotationDegrees").asDouble()),
                             pose.path("faceDown").asBoolean()),
-                    new On(
-                            on.get("kind").asText(),
-                            on.get("on").asText(),
-                            number(on, "line"),
-                            on.path("stitchesHigherBy").asDouble(),
-                            number(on, "belowEdgeCrown"),
-                            number(on, "fromEdge"),
-                            number(on, "angleDegrees"),
-                            number(on, "tapeBelowPoints"),
-                            text(on, "centreLineOn"),
-                            text(on, "centreLine").equals(Optional.of("tape")),
-                            text(on, "mark"),
-                            on.path("legOnSeam").asBoolean(),
-                            text(on, "after"),
-                            number(on, "gap"),
-                            number(on, "step"),
-                            number(on, "fromMiddle"),
-                            number(on, "stepAtStart"),
-                            number(on, "stepAtEnd")),
+                    new On(on),
                     new End(text(p, "startMark"), text(p, "startShownBy")),
                     new End(text(p, "endMark"), text(p, "endShownBy")),
                     path(p.get("curves"))));
