@@ -79,6 +79,39 @@ public final class Region {
         return outlines.stream().flatMap(o -> o.curves().stream()).toList();
     }
 
+    /** What at least two outlines enclose: the lenses where they overlap. */
+    public static Region overlaps(List<Path> outlines) {
+        BoxIndex near = near(outlines);
+        return of(
+                curves(outlines),
+                p -> Arrays.stream(near.holding(p))
+                                .filter(i -> outlines.get(i).contains(p))
+                                .limit(2)
+                                .count()
+                        == 2);
+    }
+
+    /**
+     * What lies in this and at least so far from lines.
+     *
+     * @param distance in inches, over 0
+     */
+    public Region clearOf(List<Path> lines, double distance) {
+        List<Curve> beside = new ArrayList<>(edges);
+        for (Path line : lines) {
+            for (boolean left : new boolean[] {true, false}) {
+                Offsets.follow(line, left, distance).forEach(o -> beside.addAll(o.curves()));
+            }
+            beside.addAll(Path.circle(line.start(), distance).curves());
+            beside.addAll(Path.circle(line.end(), distance).curves());
+        }
+        BoxIndex near =
+                new BoxIndex(lines.stream().map(l -> l.box().grown(distance)).toList());
+        Predicate<Point> clear =
+                p -> Arrays.stream(near.holding(p)).noneMatch(i -> lines.get(i).distance(p) < distance - NOTHING);
+        return new Region(beside, p -> inside.test(p) && clear.test(p), p -> holds.test(p) && clear.test(p));
+    }
+
     /** What lies in both. */
     public Region and(Region other) {
         return new Region(

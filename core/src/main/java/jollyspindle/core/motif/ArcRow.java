@@ -294,7 +294,7 @@ final class ArcRow {
     void inner(int which, Motif.Inner inner, double drop, int asked) {
         boolean returns = which % 2 == 1;
         for (int i = 0; i < done.size(); i++) {
-            inner(done.get(returns ? done.size() - 1 - i : i), which, inner, drop, asked, returns);
+            inner(done.get(returns ? done.size() - 1 - i : i), which, inner, drop, asked, returns != back);
         }
     }
 

@@ -44,7 +44,8 @@ public record Arrangement(
                             Layer.of(new Motif.Arcs(Motif.Inner.SHIFTED, 2, 0.25, List.of(), Optional.empty(), 1)),
                             Layer.of(new Motif.Crosshatch(0.5, QUARTER_TURN / 2, true, false))
                                     .with(Layer.Space.INSIDE)
-                                    .with(Layer.Cells.EVEN)),
+                                    .with(Layer.Cells.EVEN),
+                            Layer.of(new Motif.Almonds(OptionalDouble.empty()))),
                     CornerDesign.of(CornerDesign.Kind.DIAGONAL_CUT).with(CornerDesign.Closing.ARC_AND_CURVE),
                     RING,
                     Optional.empty()),
@@ -62,6 +63,7 @@ public record Arrangement(
                             OptionalDouble.of(0.75),
                             true,
                             true,
+                            List.of(1.25, 0.75),
                             Optional.empty(),
                             3))),
                     CornerDesign.of(CornerDesign.Kind.TURNED),
@@ -110,10 +112,63 @@ public record Arrangement(
                     Optional.of(SchoolKind.EVEN)),
             new Arrangement(
                     "waves-on-both-edges",
-                    List.of(Layer.of(waves()), Layer.of(waves()).with(Layer.Edge.OUTSIDE)),
+                    List.of(
+                            Layer.of(waves()),
+                            Layer.of(waves()).with(Layer.Edge.OUTSIDE).withHalfStep(true)),
                     CornerDesign.plain(),
                     RING,
                     Optional.empty()),
+            new Arrangement(
+                    "half-circles-and-lines",
+                    List.of(
+                            Layer.of(halfCircles(1)),
+                            Layer.of(halfCircles(1)).with(Layer.Edge.OUTSIDE).withHalfStep(true),
+                            Layer.of(new Motif.StraightLines(6, QUARTER_TURN)).with(Layer.Space.ABOVE)),
+                    CornerDesign.plain(),
+                    RING,
+                    Optional.of(SchoolKind.CENTRE_OUT)),
+            new Arrangement(
+                    "crossing-half-circles",
+                    List.of(
+                            Layer.of(halfCircles(1)),
+                            Layer.of(halfCircles(1)).withHalfStep(true),
+                            Layer.of(halfCircles(2)),
+                            Layer.of(halfCircles(1)).with(Layer.Edge.OUTSIDE),
+                            Layer.of(halfCircles(1)).with(Layer.Edge.OUTSIDE).withHalfStep(true),
+                            Layer.of(halfCircles(2)).with(Layer.Edge.OUTSIDE)),
+                    CornerDesign.plain(),
+                    RING,
+                    Optional.of(SchoolKind.CENTRE_OUT)),
+            new Arrangement(
+                    "circles-in-arcs",
+                    List.of(
+                            Layer.of(parallel()),
+                            Layer.of(new Motif.Circles(0, 3, Motif.Turning.ALTERNATING, false, Motif.Channel.IN_ARCS)),
+                            Layer.of(new Motif.StraightLines(6, QUARTER_TURN)).with(Layer.Space.ABOVE)),
+                    CornerDesign.plain(),
+                    RING,
+                    Optional.empty()),
+            new Arrangement(
+                    "half-circles-on-arcs",
+                    List.of(
+                            Layer.of(parallel()),
+                            Layer.of(new Motif.Circles(0, 2, Motif.Turning.SAME, false, Motif.Channel.ON_ARCS)),
+                            Layer.of(peaks()).with(Layer.Edge.OUTSIDE)),
+                    CornerDesign.plain(),
+                    RING,
+                    Optional.of(SchoolKind.EVEN)),
+            new Arrangement(
+                    "hatched-lenses",
+                    List.of(
+                            Layer.of(halfCircles(1)),
+                            Layer.of(halfCircles(1)).withHalfStep(true),
+                            Layer.of(halfCircles(2)).with(Layer.Edge.OUTSIDE),
+                            Layer.of(new Motif.Crosshatch(0.75, QUARTER_TURN, true, true))
+                                    .with(Layer.Space.OVERLAPS)
+                                    .withBreathing(0.125)),
+                    CornerDesign.plain(),
+                    RING,
+                    Optional.of(SchoolKind.CENTRE_OUT)),
             new Arrangement(
                     "curves-there-and-back",
                     List.of(Layer.of(new Motif.Serpentine(4, false))),
@@ -123,6 +178,15 @@ public record Arrangement(
 
     private static Motif peaks() {
         return new Motif.Chevrons(Motif.Points.PEAKS, OptionalDouble.of(2), 0, 3, Preset.SPACING);
+    }
+
+    /** Two lines with a channel between, as wide everywhere. */
+    private static Motif parallel() {
+        return new Motif.Arcs(Motif.Inner.PARALLEL, 2, 1, List.of(), Optional.empty(), 1);
+    }
+
+    private static Motif halfCircles(int perRepeat) {
+        return new Motif.Chevrons(Motif.Points.HALF_CIRCLES, OptionalDouble.empty(), 0, perRepeat, 1, Preset.SPACING);
     }
 
     private static Motif waves() {

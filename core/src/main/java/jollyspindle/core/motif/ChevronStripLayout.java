@@ -1,7 +1,6 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.division.Cell;
-import jollyspindle.core.division.Figure;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -21,13 +20,16 @@ import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
- * Lays out {@link Motif.Chevrons} along a strip with a zigzag edge, or waves along one of waves. The strip's figures are of one
+ * Lays out {@link Motif.Chevrons} along a strip with a zigzag edge, waves along one of waves, half circles along a plate of
+ * bumps. The strip's figures are of one
  * size: where the repeats are its module, as many as it has are stitched in one placement; where they are a little wider, gaps
  * stay between the figures, and where they are narrower, figures end where the next begins. Lines inside are the same figures
  * lowered by s / cos β for a spacing s and sides that rise at β (derived); of a wave, straight down by s.
@@ -45,6 +47,8 @@ final class ChevronStripLayout {
 
     private final StitchingEdge.Strip strip;
 
+    private final Motif.Points points;
+
     /** Whether it is a strip of waves, which begins and ends half-way up one. */
     private final boolean waves;
 
@@ -54,31 +58,45 @@ final class ChevronStripLayout {
     private final double height;
     private final double slope;
 
-    private ChevronStripLayout(StitchingEdge.Strip strip, boolean waves) {
+    private ChevronStripLayout(StitchingEdge.Strip strip, Motif.Points points) {
         this.strip = strip;
-        this.waves = waves;
+        this.points = points;
+        this.waves = points == Motif.Points.WAVES;
         double tip = tip(figures() / 2);
         double half = strip.module() / 2;
         Path figure = window(tip - half, tip + half, Double.NEGATIVE_INFINITY).get(0);
         this.notch = figure.start().y();
         this.height = figure.box().top() - notch;
-        Point rising = figure.curves().get(0).direction(0);
-        this.slope = rising.angle();
+        // Curves are lowered straight down.
+        this.slope = points == Motif.Points.PEAKS
+                ? figure.curves().get(0).direction(0).angle()
+                : 0;
     }
 
-    /** For a layer of waves; or of peaks that names a strip, or for which there is nothing but a strip. */
-    static Optional<ChevronStripLayout> of(EdgeCatalog tools, Layer layer) {
+    /**
+     * For a layer of waves or half circles; or of peaks that names a strip, or for which there is nothing but a strip.
+     *
+     * @param room that it has, in inches
+     * @param width that one figure should have, in inches; the largest that has room if nobody says
+     */
+    static Optional<ChevronStripLayout> of(EdgeCatalog tools, Layer layer, double room, OptionalDouble width) {
         Motif.Points points = ((Motif.Chevrons) layer.motif()).points();
-        if (points == Motif.Points.WAVES) {
-            return tools.strip(Kind.SERPENTINE_STRIP, layer.templateId())
-                    .filter(strip -> strip.figures() > 1)
-                    .map(strip -> new ChevronStripLayout(strip, true));
-        }
         boolean edge = layer.templateId().isEmpty()
                 && tools.straight(Optional.empty(), Optional.empty()).isPresent();
-        return points == Motif.Points.PEAKS && !edge
-                ? tools.strip(Kind.CHEVRON_STRIP, layer.templateId()).map(strip -> new ChevronStripLayout(strip, false))
-                : Optional.empty();
+        Optional<StitchingEdge.Strip> strip =
+                switch (points) {
+                    case WAVES ->
+                        tools.strip(Kind.SERPENTINE_STRIP, layer.templateId()).filter(s -> s.figures() > 1);
+                    case HALF_CIRCLES ->
+                        tools.strips(Kind.SCALLOP_ROW, layer.templateId())
+                                .filter(s -> s.module() / 2 <= room + Tolerances.CHALK)
+                                .min(Comparator.comparingDouble(s ->
+                                        width.isPresent() ? Math.abs(s.module() - width.getAsDouble()) : -s.module()))
+                                .or(() -> tools.strip(Kind.SCALLOP_ROW, layer.templateId()));
+                    case PEAKS -> edge ? Optional.empty() : tools.strip(Kind.CHEVRON_STRIP, layer.templateId());
+                    case BOXES -> Optional.empty();
+                };
+        return strip.map(s -> new ChevronStripLayout(s, points));
     }
 
     double module() {
@@ -118,26 +136,33 @@ final class ChevronStripLayout {
             return;
         }
         Map<List<Double>, List<Path>> cut = new HashMap<>();
-        List<Figure> figures = space.divided();
+        List<ChevronsLayout.Standing> figures = ChevronsLayout.standing(space, motif.perRepeat());
         int number = 1;
+        int holds = 0;
         for (int i = 0; i < figures.size(); ) {
             int together = together(figures, i);
             if (together > 0) {
                 new Row(laying, motif, figures, i, together, number, cut).lay();
                 number += together;
+                holds++;
             }
             i += Math.max(1, together);
+        }
+        if (holds < number - 1) {
+            laying.tell(new MotifDiagnostic.Together(number - 1, holds));
+        } else if (figures() > 1 && number > 2) {
+            laying.tell(new MotifDiagnostic.OneByOne(figures(), strip.module()));
         }
     }
 
     /** How many cells from one on are stitched in one placement; 0 if nothing stands on it. */
-    private int together(List<Figure> figures, int from) {
+    private int together(List<ChevronsLayout.Standing> figures, int from) {
         int count = 0;
         for (int i = from; i < figures.size() && count < figures(); i++) {
             Cell cell = figures.get(i).cell();
             boolean suits =
                     cell.kind() != Cell.Kind.HALF && Math.abs(cell.width() - strip.module()) < Tolerances.SAME_PLACE;
-            if (figures.get(i) instanceof Figure.Empty || count > 0 && !suits) {
+            if (figures.get(i).empty() || count > 0 && !suits) {
                 return count;
             }
             count++;
@@ -153,6 +178,7 @@ final class ChevronStripLayout {
 
         private final RunContext laying;
         private final Motif.Chevrons motif;
+        private final List<ChevronsLayout.Standing> figures;
         private final int index;
         private final int count;
         private final int number;
@@ -165,13 +191,14 @@ final class ChevronStripLayout {
         Row(
                 RunContext laying,
                 Motif.Chevrons motif,
-                List<Figure> figures,
+                List<ChevronsLayout.Standing> figures,
                 int index,
                 int count,
                 int number,
                 Map<List<Double>, List<Path>> cut) {
             this.laying = laying;
             this.motif = motif;
+            this.figures = figures;
             this.index = index;
             this.count = count;
             this.number = number;
@@ -222,7 +249,7 @@ final class ChevronStripLayout {
                 int peak = k;
                 laying.enclosed()
                         .add(new RunContext.Enclosed(
-                                index + k + 1,
+                                figures.get(index + k).index() + 1,
                                 outlines.stream().map(line -> line.get(peak)).toList()));
             }
         }
@@ -283,7 +310,7 @@ final class ChevronStripLayout {
                 return Optional.of(
                         new Registration.NotchOnMark(mark, below, laying.space().hanging()));
             }
-            Mark valley = leftHalf ? laying.valley(index + 1, first.to(), 0) : laying.valley(index, first.from(), 0);
+            Mark valley = laying.valleyAt(leftHalf ? first.to() : first.from());
             return Optional.of(new Registration.NotchOnMark(
                     Optional.of(valley), below, laying.space().hanging()));
         }
@@ -294,8 +321,7 @@ final class ChevronStripLayout {
             LineEnd end = spot(path.end(), line, notch.isPresent());
             List<Curve> curves = path.curves();
             laying.stitch(
-                    PlacementBuilder.Naming.of(
-                            line > 0 ? Stitched.ECHO : waves ? Stitched.SERPENTINE : Stitched.CHEVRON, peak, line),
+                    PlacementBuilder.Naming.of(line > 0 ? Stitched.ECHO : stitched(), peak, line),
                     curves.stream()
                             .map(c -> new PlacementBuilder.Piece(
                                     c,
@@ -309,6 +335,14 @@ final class ChevronStripLayout {
                     PlacementBuilder.Turn.MARKED);
         }
 
+        private Stitched stitched() {
+            return switch (points) {
+                case WAVES -> Stitched.SERPENTINE;
+                case HALF_CIRCLES -> Stitched.ARC;
+                case PEAKS, BOXES -> Stitched.CHEVRON;
+            };
+        }
+
         /** What shows where a line starts or ends. */
         private LineEnd spot(Point place, int line, boolean laid) {
             List<StitchLine> before = laying.sewing().lines();
@@ -320,11 +354,10 @@ final class ChevronStripLayout {
                 return LineEnd.at(place, LineEnd.ShownBy.NEEDLE);
             }
             if (line == 0 && place.distance(laying.space().place(first.from(), 0)) < near) {
-                return new LineEnd(place, LineEnd.ShownBy.MARK, Optional.of(laying.valley(index, first.from(), 0)));
+                return new LineEnd(place, LineEnd.ShownBy.MARK, Optional.of(laying.valleyAt(first.from())));
             }
             if (line == 0 && place.distance(laying.space().place(last.to(), 0)) < near) {
-                return new LineEnd(
-                        place, LineEnd.ShownBy.MARK, Optional.of(laying.valley(index + count, last.to(), 0)));
+                return new LineEnd(place, LineEnd.ShownBy.MARK, Optional.of(laying.valleyAt(last.to())));
             }
             LineEnd shown = laying.shown(place);
             boolean edge = shown.shownBy() == LineEnd.ShownBy.SEAM

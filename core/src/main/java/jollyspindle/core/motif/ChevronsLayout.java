@@ -45,6 +45,9 @@ final class ChevronsLayout {
             Param.maybeLength("height", Motif.CLOSEST, Motif.FARTHEST, Motif.Chevrons::height);
     private static final Param.Length<Motif.Chevrons> ROUNDING =
             Param.length("rounding", 0, Motif.WIDEST, Motif.Chevrons::rounding).usually(0);
+    private static final Param.Whole<Motif.Chevrons> PER_REPEAT = Param.whole(
+                    "perRepeat", 1, Motif.MOST_LINES, Motif.Chevrons::perRepeat)
+            .usually(1);
     private static final Param.Whole<Motif.Chevrons> LINES =
             Param.whole("lines", 1, Motif.MOST_LINES, Motif.Chevrons::lines).usually(1);
     private static final Param.Length<Motif.Chevrons> SPACING = Param.length(
@@ -56,11 +59,18 @@ final class ChevronsLayout {
                     Motif.Chevrons.class,
                     "chevrons",
                     Params.of(
-                            v -> new Motif.Chevrons(
-                                    v.get(POINTS), v.get(HEIGHT), v.get(ROUNDING), v.get(LINES), v.get(SPACING)),
-                            Params.row(POINTS),
-                            Params.row(HEIGHT, ROUNDING),
-                            Params.row(LINES, SPACING))) {
+                                    v -> new Motif.Chevrons(
+                                            v.get(POINTS),
+                                            v.get(HEIGHT),
+                                            v.get(ROUNDING),
+                                            v.get(PER_REPEAT),
+                                            v.get(LINES),
+                                            v.get(SPACING)),
+                                    Params.row(POINTS),
+                                    Params.row(HEIGHT, ROUNDING),
+                                    Params.row(PER_REPEAT),
+                                    Params.row(LINES, SPACING))
+                            .brief(PER_REPEAT)) {
 
                 @Override
                 EdgeKind edge(Motif.Chevrons motif) {
@@ -68,6 +78,7 @@ final class ChevronsLayout {
                         case PEAKS -> EdgeKind.ZIGZAG;
                         case BOXES -> EdgeKind.STRAIGHT_EDGE;
                         case WAVES -> EdgeKind.S_CURVE;
+                        case HALF_CIRCLES -> EdgeKind.SCALLOPS;
                     };
                 }
 
@@ -85,32 +96,42 @@ final class ChevronsLayout {
                             Preset.onSeam(
                                     "waves",
                                     new Motif.Chevrons(
-                                            Motif.Points.WAVES, OptionalDouble.empty(), 0, 1, Preset.SPACING)));
+                                            Motif.Points.WAVES, OptionalDouble.empty(), 0, 1, Preset.SPACING)),
+                            Preset.onSeam(
+                                    "half-circles",
+                                    new Motif.Chevrons(
+                                            Motif.Points.HALF_CIRCLES, OptionalDouble.empty(), 0, 1, Preset.SPACING)));
                 }
 
                 @Override
                 Optional<DivisionConstraints> asks(Layer layer, Motif.Chevrons motif, EdgeCatalog tools, double room) {
-                    Optional<ChevronStripLayout> strip = ChevronStripLayout.of(tools, layer);
+                    Optional<ChevronStripLayout> strip =
+                            ChevronStripLayout.of(tools, layer, room, OptionalDouble.empty());
+                    int figures = motif.perRepeat();
                     if (strip.isPresent()) {
-                        double module = strip.get().module();
+                        double module = figures * strip.get().module();
                         return Optional.of(DivisionConstraints.figures(
                                 OptionalDouble.of(module),
                                 ChevronStripLayout.WIDEST * module,
                                 strip.get().height(),
                                 ChevronStripLayout.NARROWEST * module));
                     }
-                    if (motif.points() == Motif.Points.WAVES) {
+                    if (isOfAStrip(motif)) {
                         return Optional.empty();
                     }
                     return tools.straight(layer.templateId(), layer.guideId())
                             .map(edge -> motif.height().isPresent()
                                     ? DivisionConstraints.figures(
-                                            OptionalDouble.of(2 * motif.height().getAsDouble()),
+                                            OptionalDouble.of(
+                                                    figures * 2 * motif.height().getAsDouble()),
                                             Wish.LONGEST_REPEAT,
                                             motif.height().getAsDouble(),
                                             0)
                                     : DivisionConstraints.figures(
-                                            OptionalDouble.empty(), Math.min(2 * room, Wish.LONGEST_REPEAT), 0, 0));
+                                            OptionalDouble.empty(),
+                                            Math.min(figures * 2 * room, Wish.LONGEST_REPEAT),
+                                            0,
+                                            0));
                 }
 
                 @Override
@@ -156,19 +177,77 @@ final class ChevronsLayout {
         this.motif = motif;
     }
 
+    /**
+     * What one figure stands on, or nothing does.
+     *
+     * @param cell as wide as the figure, or half as wide at an end of the run
+     * @param index of the run's cell that it is part of
+     */
+    record Standing(Cell cell, int index, boolean empty) {}
+
+    /** So many figures to a repeat, from left to right. */
+    static List<Standing> standing(RunSpace space, int perRepeat) {
+        List<Standing> all = new ArrayList<>();
+        List<Figure> figures = space.divided();
+        for (int i = 0; i < figures.size(); i++) {
+            Cell cell = figures.get(i).cell();
+            if (figures.get(i) instanceof Figure.Empty) {
+                all.add(new Standing(cell, i, true));
+                continue;
+            }
+            boolean half = cell.kind() == Cell.Kind.HALF;
+            double width = (half ? 2 : 1) * cell.width() / perRepeat;
+            // Of an odd number half of one stands at the run's end.
+            boolean rest = half && perRepeat % 2 == 1;
+            int whole = half ? perRepeat / 2 : perRepeat;
+            double from = cell.from();
+            if (rest && i == 0) {
+                from = whole == 0 ? cell.to() : cell.from() + width / 2;
+                all.add(new Standing(new Cell(Cell.Kind.HALF, cell.from(), from), i, false));
+            }
+            for (int k = 1; k <= whole; k++) {
+                boolean last = k == whole && !(rest && i > 0);
+                double to = last ? cell.to() : from + width;
+                all.add(new Standing(new Cell(half ? Cell.Kind.REPEAT : cell.kind(), from, to), i, false));
+                from = to;
+            }
+            if (rest && i > 0) {
+                all.add(new Standing(new Cell(Cell.Kind.HALF, from, cell.to()), i, false));
+            }
+        }
+        return all;
+    }
+
+    /** Whether nothing but a strip stitches it. */
+    private static boolean isOfAStrip(Motif.Chevrons motif) {
+        return motif.points() == Motif.Points.WAVES || motif.points() == Motif.Points.HALF_CIRCLES;
+    }
+
     /** How high a figure over a cell is, in inches. */
     static double height(Motif.Chevrons motif, double width) {
         return motif.height().orElse(width / 2);
     }
 
+    /** How wide a figure should be, in inches: of a further motif; the first's repeats were found for its strip. */
+    private OptionalDouble width() {
+        return laying.number() == 1
+                ? OptionalDouble.empty()
+                : space.divided().stream()
+                        .map(Figure::cell)
+                        .filter(cell -> cell.kind() == Cell.Kind.REPEAT)
+                        .mapToDouble(cell -> cell.width() / motif.perRepeat())
+                        .findFirst();
+    }
+
     void lay() {
-        Optional<ChevronStripLayout> strip = ChevronStripLayout.of(laying.tools(), laying.layer());
+        Optional<ChevronStripLayout> strip =
+                ChevronStripLayout.of(laying.tools(), laying.layer(), space.room(), width());
         if (strip.isPresent()) {
             strip.get().lay(laying, motif);
             return;
         }
-        if (motif.points() == Motif.Points.WAVES) {
-            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.S_CURVE));
+        if (isOfAStrip(motif)) {
+            laying.tell(new LayoutDiagnostic.NoTool(TYPE.edge(motif)));
             return;
         }
         Optional<StitchingEdge.Straight> found =
@@ -188,11 +267,10 @@ final class ChevronsLayout {
                 return;
             }
         }
-        List<Figure> figures = space.divided();
         List<Lined> lined = new ArrayList<>();
-        for (int i = 0; i < figures.size(); i++) {
-            if (!(figures.get(i) instanceof Figure.Empty)) {
-                lined(figures.get(i).cell(), i, lined.size() + 1).ifPresent(lined::add);
+        for (Standing figure : standing(space, motif.perRepeat())) {
+            if (!figure.empty()) {
+                lined(figure.cell(), figure.index(), lined.size() + 1).ifPresent(lined::add);
             }
         }
         Map<Integer, StitchLine> before = new HashMap<>();

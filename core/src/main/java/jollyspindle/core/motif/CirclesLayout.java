@@ -40,16 +40,25 @@ final class CirclesLayout {
     private static final Param.Choice<Motif.Circles, Motif.Turning> TURNING =
             Param.choice("turning", Motif.Turning.class, Motif.Circles::turning).usually(Motif.Turning.SAME);
     private static final Param.Flag<Motif.Circles> SWIRL = Param.flag("swirl", Motif.Circles::swirl, false);
+    private static final Param.Choice<Motif.Circles, Motif.Channel> CHANNEL =
+            Param.choice("channel", Motif.Channel.class, Motif.Circles::channel).usually(Motif.Channel.STRAIGHT);
 
     static final MotifType<Motif.Circles> TYPE =
             new MotifType<>(
                     Motif.Circles.class,
                     "circles",
                     Params.of(
-                            v -> new Motif.Circles(v.get(GAP), v.get(HALF_TURNS), v.get(TURNING), v.get(SWIRL)),
-                            Params.row(GAP, HALF_TURNS),
-                            Params.row(TURNING),
-                            Params.row(SWIRL))) {
+                                    v -> new Motif.Circles(
+                                            v.get(GAP),
+                                            v.get(HALF_TURNS),
+                                            v.get(TURNING),
+                                            v.get(SWIRL),
+                                            v.get(CHANNEL)),
+                                    Params.row(CHANNEL),
+                                    Params.row(GAP, HALF_TURNS),
+                                    Params.row(TURNING),
+                                    Params.row(SWIRL))
+                            .brief(CHANNEL)) {
 
                 @Override
                 EdgeKind edge(Motif.Circles motif) {
@@ -64,6 +73,11 @@ final class CirclesLayout {
 
                 @Override
                 Optional<DivisionConstraints> asks(Layer layer, Motif.Circles motif, EdgeCatalog tools, double room) {
+                    if (motif.channel() != Motif.Channel.STRAIGHT) {
+                        return tools.circles(layer.templateId()).isEmpty()
+                                ? Optional.empty()
+                                : Optional.of(DivisionConstraints.anyRepeat());
+                    }
                     return tool(tools, layer.templateId(), layer.guideId(), room)
                             .map(t -> 2 * t.stitched())
                             .map(d -> DivisionConstraints.figures(
@@ -72,7 +86,11 @@ final class CirclesLayout {
 
                 @Override
                 void lay(RunContext laying, Motif.Circles motif, double echo) {
-                    new CirclesLayout(laying, motif).lay();
+                    if (motif.channel() == Motif.Channel.STRAIGHT) {
+                        new CirclesLayout(laying, motif).lay();
+                    } else {
+                        new CurvedChannelLayout(laying, motif).lay();
+                    }
                 }
             };
 
@@ -190,7 +208,7 @@ final class CirclesLayout {
                 LineEnd.at(west, LineEnd.ShownBy.MIDDLE_LINE),
                 PlacementBuilder.Turn.ABOUT_CENTRE);
         if (motif.swirl()) {
-            swirl(centre, radius, number, leavesOpposite ? east : west, way);
+            swirl(laying, placed, leavesOpposite ? east : west, number, way);
         }
         laying.enclosed().add(new RunContext.Enclosed(index + 1, List.of(Path.circle(placed, radius))));
     }
@@ -210,31 +228,35 @@ final class CirclesLayout {
                         laying.marker().at(Mark.Kind.MIDDLE, number, placed, Mark.Stage.LOADED), false);
     }
 
-    /** Two half circles of half the size, from one side through the middle to the other. */
-    private void swirl(Point centre, double radius, int number, Point from, int way) {
+    /**
+     * Stitches two half circles of half a circle's size, from one side of it through the middle to the other.
+     *
+     * @param centre of the circle, in the quilt's frame
+     * @param from the side where the needle is
+     * @param way 1 if the circle was stitched to the left, −1 to the right
+     */
+    static void swirl(RunContext laying, Point centre, Point from, int number, int way) {
+        double radius = from.distance(centre);
         Optional<StitchingEdge.Round> half =
                 laying.tools().round(radius / 2).filter(t -> t.stitched() >= radius / 2 - Tolerances.ROUNDING);
         if (half.isEmpty()) {
             laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.CIRCLE, radius / 2));
             return;
         }
-        boolean fromWest = from.isAt(space.place(centre.x() - radius, centre.y()));
-        Point near = new Point(centre.x() + (fromWest ? -radius : radius), centre.y());
-        Point far = new Point(centre.x() + (fromWest ? radius : -radius), centre.y());
-        Arc in = ArcsBetween.of(near, centre, half.get().stitched(), way < 0).orElseThrow();
+        Point far = centre.plus(centre.minus(from));
+        Arc in = ArcsBetween.of(from, centre, half.get().stitched(), way < 0).orElseThrow();
         Arc out = ArcsBetween.of(centre, far, half.get().stitched(), way > 0).orElseThrow();
         List<PlacementBuilder.Piece> pieces = List.of(
                 new PlacementBuilder.Piece(
-                        space.placed(in),
+                        in,
                         half.get(),
                         new Registration.FootOnBothMarks(),
-                        LineEnd.at(laying.marker()
-                                .at(Mark.Kind.MIDDLE, number, space.place(centre.x(), centre.y()), Mark.Stage.LOADED))),
+                        LineEnd.at(laying.marker().at(Mark.Kind.MIDDLE, number, centre, Mark.Stage.LOADED))),
                 new PlacementBuilder.Piece(
-                        space.placed(out),
+                        out,
                         half.get(),
                         new Registration.FootOnBothMarks(),
-                        LineEnd.at(space.placed(out).end(), LineEnd.ShownBy.STITCHING)));
+                        LineEnd.at(out.end(), LineEnd.ShownBy.STITCHING)));
         laying.stitch(
                 PlacementBuilder.Naming.of(Stitched.SWIRL, number),
                 pieces,

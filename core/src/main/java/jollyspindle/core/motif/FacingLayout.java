@@ -50,6 +50,8 @@ final class FacingLayout {
             Param.flag("crownLines", Motif.FacingArcs::crownLines, false);
     private static final Param.Flag<Motif.FacingArcs> VALLEY_LINES =
             Param.flag("valleyLines", Motif.FacingArcs::valleyLines, false);
+    private static final Param.Lengths<Motif.FacingArcs> RISES =
+            Param.maybeLengths("rises", Motif.CLOSEST, Motif.FARTHEST, Motif.MOST_LINES, Motif.FacingArcs::rises);
     private static final Param.MaybeText<Motif.FacingArcs> OTHER_TEMPLATE =
             Param.maybeText("otherTemplate", Motif.FacingArcs::otherTemplate);
     private static final Param.Whole<Motif.FacingArcs> PASSES = Param.whole(
@@ -67,14 +69,17 @@ final class FacingLayout {
                                             v.get(INSET),
                                             v.get(CROWN_LINES),
                                             v.get(VALLEY_LINES),
+                                            v.get(RISES),
                                             v.get(OTHER_TEMPLATE),
                                             v.get(PASSES)),
                                     Params.row(FACING),
                                     Params.row(CHANNEL, INSET),
                                     Params.row(CROWN_LINES),
                                     Params.row(VALLEY_LINES),
+                                    Params.row(RISES),
                                     Params.row(OTHER_TEMPLATE),
                                     Params.row(PASSES))
+                            .brief(RISES)
                             .brief(PASSES)) {
 
                 @Override
@@ -172,6 +177,7 @@ final class FacingLayout {
         for (int i = 0; i < figures.size(); i++) {
             near.lay(figures.get(i), i);
         }
+        lower(near);
         near.enclose();
         farRow(other.get());
         motif.inset().ifPresent(this::diamonds);
@@ -186,16 +192,36 @@ final class FacingLayout {
         for (int i = 0; i < figures.size(); i++) {
             near.lay(figures.get(i), i);
         }
+        lower(near);
         near.enclose();
         ArcRow second = new ArcRow(laying, 0, motif.passes());
         second.numberFrom(near.done().size());
-        second.goBack();
-        for (int i = figures.size() - 1; i >= 0; i--) {
+        boolean fromRight = !endsWhereItBegan();
+        if (fromRight) {
+            second.goBack();
+        }
+        for (int k = 0; k < figures.size(); k++) {
+            int i = fromRight ? figures.size() - 1 - k : k;
             if (figures.get(i) instanceof Figure.WholeArc arc) {
                 halfStep(second, template, figures, i, arc.cell());
             }
         }
+        lower(second);
         second.enclose();
+    }
+
+    /** Whether a row with its lower arcs, every second of them on the way back, leaves the needle at its beginning. */
+    private boolean endsWhereItBegan() {
+        return motif.rises().size() % 2 == 1;
+    }
+
+    /** The lower arcs of a row, each as high as is wished. */
+    private void lower(ArcRow row) {
+        List<Double> rises = motif.rises();
+        for (int k = 0; k < rises.size() && !row.done().isEmpty(); k++) {
+            double drop = row.done().get(0).segment().height() - rises.get(k);
+            row.inner(k + 1, Motif.Inner.LOWERED, drop, rises.size() + 1);
+        }
     }
 
     /** The row on the other edge, seen from there. */
@@ -214,7 +240,11 @@ final class FacingLayout {
         row.numberFrom(near.done().size());
         double length = space.length();
         List<Figure> cells = turned.divided();
-        for (int i = 0; i < cells.size(); i++) {
+        if (endsWhereItBegan()) {
+            row.goBack();
+        }
+        for (int k = 0; k < cells.size(); k++) {
+            int i = row.goesBack() ? cells.size() - 1 - k : k;
             if (cells.get(i) instanceof Figure.HalfArc half && motif.facing() == Motif.Facing.CROWNS) {
                 halfFacing(row, template, half.cell(), half.fromCrown(), i);
             }
@@ -227,12 +257,13 @@ final class FacingLayout {
             switch (motif.facing()) {
                 case CROWNS -> facing(row, template, from, to, i);
                 case TWO_TO_ONE -> {
-                    facing(row, template, from, middle, i);
-                    facing(row, template, middle, to, i);
+                    facing(row, template, row.goesBack() ? middle : from, row.goesBack() ? to : middle, i);
+                    facing(row, template, row.goesBack() ? from : middle, row.goesBack() ? middle : to, i);
                 }
                 case HALF_STEP, OVERLAPPING -> halfStep(row, template, cells, i, arc.cell());
             }
         }
+        lower(row);
         row.enclose();
         laying.enclosed().addAll(there.enclosed());
         there.diagnostics().forEach(laying::tell);

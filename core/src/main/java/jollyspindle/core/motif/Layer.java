@@ -1,5 +1,7 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.text.Guards;
+
 import java.util.Optional;
 
 /**
@@ -9,6 +11,8 @@ import java.util.Optional;
  * @param edge it stands on
  * @param space that it fills
  * @param cells which of the figures before it are filled, if it doesn't fill the whole run
+ * @param breathing space that stays free between it and the lines it fills up to, in inches, 0 to {@link #MOST_BREATHING}
+ * @param halfStep whether its figures stand half a repeat on, with half a figure at each end of the run
  * @param templateId the job's copy of the template it is stitched with; may name none that is there
  * @param guideId which of that template's edges; one that suits while none is chosen
  * @param number that it keeps among the motifs of its run while others come and go, from 1; 0 until it is among some
@@ -18,9 +22,18 @@ public record Layer(
         Edge edge,
         Space space,
         Cells cells,
+        double breathing,
+        boolean halfStep,
         Optional<String> templateId,
         Optional<String> guideId,
         int number) {
+
+    /** More than this stays free beside no line, in inches. */
+    public static final double MOST_BREATHING = 6;
+
+    public Layer {
+        Guards.within("breathing", breathing, 0, MOST_BREATHING);
+    }
 
     /** Which figures along a run. */
     public enum Cells {
@@ -51,38 +64,48 @@ public record Layer(
         INSIDE,
         /** What they don't enclose: above them. */
         ABOVE,
+        /** Where their figures overlap: in the lenses. */
+        OVERLAPS,
         /** Between a motif's outer line and the lines inside of it, or between the two rows of facing arcs. */
         BETWEEN
     }
 
     /** A motif on the seam that fills the whole run, its template not chosen yet. */
     public static Layer of(Motif motif) {
-        return new Layer(motif, Edge.SEAM, Space.ALL, Cells.EVERY, Optional.empty(), Optional.empty(), 0);
+        return new Layer(motif, Edge.SEAM, Space.ALL, Cells.EVERY, 0, false, Optional.empty(), Optional.empty(), 0);
     }
 
     public Layer with(Motif other) {
-        return new Layer(other, edge, space, cells, templateId, guideId, number);
+        return new Layer(other, edge, space, cells, breathing, halfStep, templateId, guideId, number);
     }
 
     public Layer with(Edge other) {
-        return new Layer(motif, other, space, cells, templateId, guideId, number);
+        return new Layer(motif, other, space, cells, breathing, halfStep, templateId, guideId, number);
     }
 
     public Layer with(Space other) {
-        return new Layer(motif, edge, other, cells, templateId, guideId, number);
+        return new Layer(motif, edge, other, cells, breathing, halfStep, templateId, guideId, number);
     }
 
     public Layer with(Cells other) {
-        return new Layer(motif, edge, space, other, templateId, guideId, number);
+        return new Layer(motif, edge, space, other, breathing, halfStep, templateId, guideId, number);
+    }
+
+    public Layer withBreathing(double other) {
+        return new Layer(motif, edge, space, cells, other, halfStep, templateId, guideId, number);
+    }
+
+    public Layer withHalfStep(boolean other) {
+        return new Layer(motif, edge, space, cells, breathing, other, templateId, guideId, number);
     }
 
     public Layer withTemplate(Optional<String> id, Optional<String> guide) {
-        return new Layer(motif, edge, space, cells, id, guide, number);
+        return new Layer(motif, edge, space, cells, breathing, halfStep, id, guide, number);
     }
 
     /** The same with another lasting number. */
     Layer withNumber(int other) {
-        return new Layer(motif, edge, space, cells, templateId, guideId, other);
+        return new Layer(motif, edge, space, cells, breathing, halfStep, templateId, guideId, other);
     }
 
     /** Whether the same is stitched, and in the same way. */

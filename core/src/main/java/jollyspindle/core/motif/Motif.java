@@ -62,14 +62,7 @@ public sealed interface Motif {
             checkLines(lines);
             checkDistance(step);
             checkPasses(passes);
-            rises = List.copyOf(rises);
-            checkLines(rises.size() + 1);
-            for (int i = 0; i < rises.size(); i++) {
-                checkDistance(rises.get(i));
-                if (i > 0 && rises.get(i) >= rises.get(i - 1)) {
-                    throw new RefusedValue("rises", Refusals.say("arcs.rises"));
-                }
-            }
+            rises = checkedRises(rises);
         }
 
         /** One arc a repeat. */
@@ -120,6 +113,7 @@ public sealed interface Motif {
      * @param inset how far from each crown the diamond in the middle starts; nothing if there is none
      * @param crownLines whether straight lines join the crowns
      * @param valleyLines whether straight lines join the valleys
+     * @param rises of lowered arcs inside those of both rows, each less than the one before; none if it is empty
      * @param otherTemplate of the far edge, if it is another one
      * @param passes over every arc
      */
@@ -129,29 +123,53 @@ public sealed interface Motif {
             OptionalDouble inset,
             boolean crownLines,
             boolean valleyLines,
+            List<Double> rises,
             Optional<String> otherTemplate,
             int passes)
             implements Motif {
+
+        /** Single rows. */
+        public FacingArcs(
+                Facing facing,
+                OptionalDouble channel,
+                OptionalDouble inset,
+                boolean crownLines,
+                boolean valleyLines,
+                Optional<String> otherTemplate,
+                int passes) {
+            this(facing, channel, inset, crownLines, valleyLines, List.of(), otherTemplate, passes);
+        }
+
         public FacingArcs {
+            rises = checkedRises(rises);
             checkPasses(passes);
             inset.ifPresent(Motif::checkDistance);
             channel.ifPresent(inches -> Guards.within("channel", inches, -FARTHEST, FARTHEST));
         }
 
         public FacingArcs with(Facing other) {
-            return new FacingArcs(other, channel, inset, crownLines, valleyLines, otherTemplate, passes);
+            return new FacingArcs(other, channel, inset, crownLines, valleyLines, rises, otherTemplate, passes);
         }
 
         public FacingArcs withChannel(OptionalDouble other) {
-            return new FacingArcs(facing, other, inset, crownLines, valleyLines, otherTemplate, passes);
+            return new FacingArcs(facing, other, inset, crownLines, valleyLines, rises, otherTemplate, passes);
+        }
+
+        /** How many lower arcs there are inside each. */
+        public int lowered() {
+            return rises.size();
+        }
+
+        public FacingArcs withRises(List<Double> other) {
+            return new FacingArcs(facing, channel, inset, crownLines, valleyLines, other, otherTemplate, passes);
         }
 
         public FacingArcs withOtherTemplate(Optional<String> other) {
-            return new FacingArcs(facing, channel, inset, crownLines, valleyLines, other, passes);
+            return new FacingArcs(facing, channel, inset, crownLines, valleyLines, rises, other, passes);
         }
 
         public FacingArcs withPasses(int other) {
-            return new FacingArcs(facing, channel, inset, crownLines, valleyLines, otherTemplate, other);
+            return new FacingArcs(facing, channel, inset, crownLines, valleyLines, rises, otherTemplate, other);
         }
     }
 
@@ -213,30 +231,51 @@ public sealed interface Motif {
         ALTERNATING
     }
 
+    /** Where a chain of circles runs. */
+    enum Channel {
+        /** Along the middle of the run. */
+        STRAIGHT,
+        /** Between the two outer lines of each arc of a motif before. */
+        IN_ARCS,
+        /** Half circles on the second line of each of those arcs. */
+        ON_ARCS
+    }
+
     /**
-     * A chain of circles in the middle of the run.
+     * A chain of circles in a channel.
      *
      * @param gap between neighbours and to both edges at least
      * @param halfTurns how far round each is stitched: 2 is once, 3 once and a half
      * @param turning which way
      * @param swirl whether a curl runs through the middle of each
+     * @param channel where
      */
-    record Circles(double gap, int halfTurns, Turning turning, boolean swirl) implements Motif {
+    record Circles(double gap, int halfTurns, Turning turning, boolean swirl, Channel channel) implements Motif {
+
+        /** Along the middle of the run. */
+        public Circles(double gap, int halfTurns, Turning turning, boolean swirl) {
+            this(gap, halfTurns, turning, swirl, Channel.STRAIGHT);
+        }
+
         public Circles {
             Guards.within("gap", gap, 0, WIDEST);
             Guards.within("halfTurns", halfTurns, 2, 6);
         }
 
         public Circles withGap(double other) {
-            return new Circles(other, halfTurns, turning, swirl);
+            return new Circles(other, halfTurns, turning, swirl, channel);
         }
 
         public Circles withHalfTurns(int other) {
-            return new Circles(gap, other, turning, swirl);
+            return new Circles(gap, other, turning, swirl, channel);
         }
 
         public Circles with(Turning other) {
-            return new Circles(gap, halfTurns, other, swirl);
+            return new Circles(gap, halfTurns, other, swirl, channel);
+        }
+
+        public Circles with(Channel other) {
+            return new Circles(gap, halfTurns, turning, swirl, other);
         }
     }
 
@@ -263,7 +302,9 @@ public sealed interface Motif {
         /** Up, across, down, across. */
         BOXES,
         /** Along the edge of a strip of waves. */
-        WAVES
+        WAVES,
+        /** Half circles along a plate with several bumps. */
+        HALF_CIRCLES
     }
 
     /**
@@ -272,11 +313,20 @@ public sealed interface Motif {
      * @param points which of them
      * @param height from valley to tip; nothing for 90° points, or boxes as high as they are wide
      * @param rounding radius of rounded corners; 0 if they are sharp
+     * @param perRepeat how many to a repeat, 1 to {@link #MOST_LINES}
      * @param lines how many, each beside the one before on the seam's side
      * @param spacing from line to line, square to them
      */
-    record Chevrons(Points points, OptionalDouble height, double rounding, int lines, double spacing) implements Motif {
+    record Chevrons(Points points, OptionalDouble height, double rounding, int perRepeat, int lines, double spacing)
+            implements Motif {
+
+        /** One to a repeat. */
+        public Chevrons(Points points, OptionalDouble height, double rounding, int lines, double spacing) {
+            this(points, height, rounding, 1, lines, spacing);
+        }
+
         public Chevrons {
+            checkLines(perRepeat);
             checkLines(lines);
             checkDistance(spacing);
             height.ifPresent(Motif::checkDistance);
@@ -284,11 +334,26 @@ public sealed interface Motif {
         }
 
         public Chevrons with(Points other) {
-            return new Chevrons(other, height, rounding, lines, spacing);
+            return new Chevrons(other, height, rounding, perRepeat, lines, spacing);
         }
 
         public Chevrons withLines(int other) {
-            return new Chevrons(points, height, rounding, other, spacing);
+            return new Chevrons(points, height, rounding, perRepeat, other, spacing);
+        }
+
+        public Chevrons withPerRepeat(int other) {
+            return new Chevrons(points, height, rounding, other, lines, spacing);
+        }
+    }
+
+    /**
+     * Almonds of two arcs, lying along the run: on the crowns of the arcs before, or on the edge they stand on.
+     *
+     * @param height of each; nothing for as high as there is room
+     */
+    record Almonds(OptionalDouble height) implements Motif {
+        public Almonds {
+            height.ifPresent(Motif::checkDistance);
         }
     }
 
@@ -340,6 +405,17 @@ public sealed interface Motif {
         public Crosshatch withAngle(double other) {
             return new Crosshatch(spacing, other, even, curved);
         }
+    }
+
+    private static List<Double> checkedRises(List<Double> rises) {
+        checkLines(rises.size() + 1);
+        for (int i = 0; i < rises.size(); i++) {
+            checkDistance(rises.get(i));
+            if (i > 0 && rises.get(i) >= rises.get(i - 1)) {
+                throw new RefusedValue("rises", Refusals.say("arcs.rises"));
+            }
+        }
+        return List.copyOf(rises);
     }
 
     private static void checkLines(int lines) {

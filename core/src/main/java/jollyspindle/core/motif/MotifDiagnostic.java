@@ -67,6 +67,27 @@ public sealed interface MotifDiagnostic extends Diagnostic {
      */
     record TooRound(double radius, double least) implements MotifDiagnostic {}
 
+    /** No arcs before have two lines that are as far from each other everywhere. */
+    record NoChannel() implements MotifDiagnostic {}
+
+    /**
+     * How the needle gets from one almond to the next where they don't touch.
+     *
+     * @param times how often
+     * @param apart from tip to tip
+     * @param retraced along what is stitched, from one to the next
+     * @param travel whether that is short enough to go back along it; otherwise thread is broken
+     */
+    record FromAlmond(int times, double apart, double retraced, boolean travel)
+            implements MotifDiagnostic, Diagnostic.Note {}
+
+    /**
+     * Arcs that aren't whole have no channel that circles go in.
+     *
+     * @param arcs how many
+     */
+    record WithoutCircles(int arcs) implements MotifDiagnostic, Diagnostic.Note {}
+
     /** The motifs before leave no such space. */
     record NoSpace() implements MotifDiagnostic {}
 
@@ -90,6 +111,22 @@ public sealed interface MotifDiagnostic extends Diagnostic {
             return module < repeat;
         }
     }
+
+    /**
+     * A template with several figures stitches several at once.
+     *
+     * @param figures there are
+     * @param holds that they take
+     */
+    record Together(int figures, int holds) implements MotifDiagnostic, Diagnostic.Note {}
+
+    /**
+     * A template with several figures stitches but one at once, since the repeats aren't exactly as wide as its figures.
+     *
+     * @param figures it has
+     * @param module of each
+     */
+    record OneByOne(int figures, double module) implements MotifDiagnostic, Diagnostic.Note {}
 
     /**
      * How often a strip's figure goes into the run's depth.

@@ -17,6 +17,7 @@ public final class MotifTypes {
             CirclesLayout.TYPE,
             SerpentineLayout.TYPE,
             ChevronsLayout.TYPE,
+            AlmondsLayout.TYPE,
             LinesLayout.TYPE,
             HatchLayout.TYPE);
 

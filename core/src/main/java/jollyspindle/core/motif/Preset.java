@@ -40,6 +40,8 @@ public record Preset(String code, Motif motif, Layer.Edge edge) {
                 edge,
                 instead.space(),
                 instead.cells(),
+                instead.breathing(),
+                instead.halfStep(),
                 same ? instead.templateId() : Optional.empty(),
                 same ? instead.guideId() : Optional.empty(),
                 0);

@@ -154,9 +154,13 @@ public final class RingDesigner {
         for (int i = 0; i < layers.size(); i++) {
             Layer layer = layers.get(i);
             DividedRun own = i == 0 && layer.isLike(design.main()) ? run : forItself(run, frame, layer);
-            RunSpace space = RunSpace.of(frame, own, layer.edge() == Layer.Edge.OUTSIDE, on);
+            RunSpace whole = RunSpace.of(frame, own, layer.edge() == Layer.Edge.OUTSIDE, on);
+            RunSpace space = layer.halfStep() ? whole.halfAStepOn(this::arc) : whole;
             Region all = taken.isEmpty() ? space.region() : space.region().minus(Region.union(taken));
-            Optional<Region> region = region(all, layer, before);
+            List<Path> stitched = sewing.lines().stream().map(StitchLine::path).toList();
+            Optional<Region> region = region(all, layer, before)
+                    .map(r ->
+                            layer.breathing() > 0 && !stitched.isEmpty() ? r.clearOf(stitched, layer.breathing()) : r);
             RunContext laying = new RunContext(space, sewing, tools, layer, i + 1, region.orElse(all), lowest);
             sewing.begin(i + 1, layer.number(), space.rotation());
             if (region.isEmpty()) {
@@ -270,6 +274,10 @@ public final class RingDesigner {
                 yield Optional.of(all.and(Region.union(inner)));
             }
             case ABOVE -> Optional.of(all.minus(Region.union(outer)));
+            case OVERLAPS ->
+                Optional.of(all.and(Region.overlaps(outer))
+                        .and(Region.union(
+                                chosen.stream().map(f -> f.outlines().get(0)).toList())));
             default -> between(all, chosen, outer);
         };
     }

@@ -1,6 +1,7 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.diagnostic.Diagnostic;
+import jollyspindle.core.division.Figure;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
@@ -136,6 +137,27 @@ final class RunContext extends LayoutContext {
                         valley,
                         space.place(along, up),
                         Mark.Stage.LOADED);
+    }
+
+    /** The mark at the valley that stands at a place along the run; one of its own where there is none. */
+    Mark valleyAt(double along) {
+        List<Figure> cells = space.divided();
+        int least = 0;
+        int most = cells.size();
+        while (least < most) {
+            int middle = (least + most) / 2;
+            if (cells.get(middle).cell().from() < along - Tolerances.ROUNDING) {
+                least = middle + 1;
+            } else {
+                most = middle;
+            }
+        }
+        double there = least < cells.size()
+                ? cells.get(least).cell().from()
+                : cells.get(least - 1).cell().to();
+        return Math.abs(there - along) < Tolerances.ROUNDING
+                ? valley(least, along, 0)
+                : marker().next(Mark.Kind.FOOT, space.place(along, 0), Mark.Stage.LOADED);
     }
 
     @Override

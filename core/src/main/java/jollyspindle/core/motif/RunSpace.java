@@ -13,6 +13,7 @@ import jollyspindle.core.layout.StitchSpace;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.quilt.RunFrame;
+import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -28,11 +29,12 @@ import java.util.Optional;
  * @param figures one a cell, in the order in which the motif sees them
  * @param divided the figures that stand on cells that were divided: all but the corners' own
  * @param on how it goes on beyond its ends
+ * @param halfStep whether its figures stand half a repeat on from the valleys that are marked
  */
-record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, List<Figure> divided, RunOn on)
+record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, List<Figure> divided, RunOn on, boolean halfStep)
         implements StitchSpace {
 
-    RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, RunOn on) {
+    RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, RunOn on, boolean halfStep) {
         this(
                 frame,
                 hanging,
@@ -40,7 +42,13 @@ record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, List<Figu
                 figures.stream()
                         .filter(f -> f.cell().kind() != Cell.Kind.CORNER)
                         .toList(),
-                on);
+                on,
+                halfStep);
+    }
+
+    /** How an arc is fitted to a cell of another width; half of one, with its crown at the left, or the right, end of the run. */
+    interface ArcFitting {
+        Figure fit(Cell cell, ArcTemplate template, double room, double clearance, boolean crownAtLeft);
     }
 
     /**
@@ -59,14 +67,14 @@ record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, List<Figu
     static RunSpace of(RunFrame frame, DividedRun divided, boolean hanging, RunOn on) {
         List<Figure> figures = beyond(divided, on);
         if (!hanging) {
-            return new RunSpace(frame, false, figures, on);
+            return new RunSpace(frame, false, figures, on, false);
         }
         double length = divided.division().length();
         List<Figure> all = new ArrayList<>();
         for (int i = figures.size() - 1; i >= 0; i--) {
             all.add(figures.get(i).turned(length));
         }
-        return new RunSpace(frame, true, List.copyOf(all), on);
+        return new RunSpace(frame, true, List.copyOf(all), on, false);
     }
 
     /** The figures with more of the first and the last one's kind beyond the ends. */
@@ -89,7 +97,49 @@ record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, List<Figu
         for (int i = figures.size() - 1; i >= 0; i--) {
             all.add(figures.get(i).turned(length()));
         }
-        return new RunSpace(frame, !hanging, List.copyOf(all), on);
+        return new RunSpace(frame, !hanging, List.copyOf(all), on, halfStep);
+    }
+
+    /**
+     * The same run with its figures half a repeat on: one astride every two that stand side by side, and half of one at each
+     * end; beside what is left free, half a cell stays free, too.
+     */
+    RunSpace halfAStepOn(ArcFitting arcs) {
+        List<Figure> all = new ArrayList<>();
+        for (int i = 0; i < figures.size(); i++) {
+            Figure figure = figures.get(i);
+            if (figure instanceof Figure.Empty) {
+                all.add(figure);
+                continue;
+            }
+            boolean first = i == 0 || figures.get(i - 1).cell().kind() == Cell.Kind.CORNER;
+            boolean last = i + 1 == figures.size() || figures.get(i + 1).cell().kind() == Cell.Kind.CORNER;
+            Cell cell = figure.cell();
+            double middle = middle(cell, first);
+            if (cell.from() < middle && (first || figures.get(i - 1) instanceof Figure.Empty)) {
+                Cell half = new Cell(Cell.Kind.HALF, cell.from(), middle);
+                all.add(first ? other(figure, half, arcs, true) : new Figure.Empty(half, Figure.Why.PLAIN));
+            }
+            if (!last && !(figures.get(i + 1) instanceof Figure.Empty)) {
+                double to = middle(figures.get(i + 1).cell(), false);
+                all.add(other(figure, new Cell(Cell.Kind.REPEAT, middle, to), arcs, false));
+            } else if (middle < cell.to()) {
+                Cell half = new Cell(Cell.Kind.HALF, middle, cell.to());
+                all.add(last ? other(figure, half, arcs, false) : new Figure.Empty(half, Figure.Why.PLAIN));
+            }
+        }
+        return new RunSpace(frame, hanging, List.copyOf(all), on, true);
+    }
+
+    /** Where the middle of what stands on a cell is: of half a figure at the run's end. */
+    private static double middle(Cell cell, boolean first) {
+        return cell.kind() != Cell.Kind.HALF ? cell.middle() : first ? cell.from() : cell.to();
+    }
+
+    private Figure other(Figure like, Cell cell, ArcFitting arcs, boolean crownAtLeft) {
+        return like.arcTemplate()
+                .map(template -> arcs.fit(cell, template, room(), clearance(), crownAtLeft))
+                .orElseGet(() -> new Figure.Other(cell, -1));
     }
 
     boolean runsOn() {
@@ -134,9 +184,9 @@ record RunSpace(RunFrame frame, boolean hanging, List<Figure> figures, List<Figu
         return frame.rotation() + (hanging ? Math.PI : 0);
     }
 
-    /** The number of the valley at a cell's start, as marks count them: along the run as it really is. */
+    /** The number of the valley at a cell's start, as marks count them: along the run as it really is; below 0 if it is none. */
     int valley(int index) {
-        return (hanging ? divided().size() - index : index) - on.leftCells();
+        return halfStep ? -1 : (hanging ? divided().size() - index : index) - on.leftCells();
     }
 
     /** How many valleys the run has, both ends counted. */

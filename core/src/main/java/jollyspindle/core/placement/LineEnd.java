@@ -24,6 +24,8 @@ public record LineEnd(Point place, ShownBy shownBy, Optional<Mark> mark) {
     public enum ShownBy {
         /** A mark. */
         MARK,
+        /** Nothing need show it: a whole circle may begin anywhere. */
+        ANYWHERE,
         /** The seam the motif stands on. */
         SEAM,
         /** The run's other edge, or the limit of stitching there. */

@@ -24,6 +24,8 @@ public enum Stitched {
     LINE,
     /** One of two sets of parallel lines. */
     HATCH,
+    /** One of the two arcs of an almond. */
+    ALMOND,
     /** One side of the diamond between facing arcs. */
     DIAMOND,
     /** An arm, turned about a centre. */

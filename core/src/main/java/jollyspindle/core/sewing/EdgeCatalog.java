@@ -16,6 +16,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** The edges that a job's templates offer, cut once. A template that is retired offers none unless it is asked for by name. */
 public final class EdgeCatalog {
@@ -201,14 +202,18 @@ public final class EdgeCatalog {
 
     /** The edge of a kind of strip: of the template asked for, or of the first there is. */
     public Optional<StitchingEdge.Strip> strip(Kind kind, Optional<String> id) {
+        return strips(kind, id).findFirst();
+    }
+
+    /** All strips of a kind there are, or the one that is asked for. */
+    public Stream<StitchingEdge.Strip> strips(Kind kind, Optional<String> id) {
         return offered(id).stream()
                 .filter(t -> t.kind() == kind)
                 .flatMap(t -> strips
                         .computeIfAbsent(t.id(), x -> cut(t).guides().stream()
                                 .flatMap(g -> StitchingEdge.Strip.of(t, g, machine).stream())
                                 .toList())
-                        .stream())
-                .findFirst();
+                        .stream());
     }
 
     /** Whether a line is engraved across the middle of a tool's template. */

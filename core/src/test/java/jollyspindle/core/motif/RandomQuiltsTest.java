@@ -59,6 +59,8 @@ class RandomQuiltsTest extends RandomMotifs {
                 Layer.Edge.OUTSIDE,
                 Layer.Space.ALL,
                 Layer.Cells.EVERY,
+                0,
+                false,
                 Optional.of("orchard-hill"),
                 Optional.empty(),
                 0);
@@ -67,6 +69,8 @@ class RandomQuiltsTest extends RandomMotifs {
                 Layer.Edge.OUTSIDE,
                 Layer.Space.ALL,
                 Layer.Cells.EVERY,
+                0,
+                false,
                 Optional.of("orchard-hill"),
                 Optional.empty(),
                 0);

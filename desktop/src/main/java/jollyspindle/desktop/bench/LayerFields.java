@@ -15,6 +15,7 @@ import jollyspindle.desktop.words.Said;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -64,6 +65,23 @@ final class LayerFields {
         if (index > 0) {
             parts.add(this::template);
             parts.add(() -> fields.choice(
+                    "motif-step",
+                    "Its figures stand",
+                    List.of(false, true),
+                    layer.halfStep(),
+                    half -> half ? "half a repeat on" : "on the repeats",
+                    half -> change.accept(
+                            layer.withHalfStep(half), half ? "moved half a repeat on" : "moved onto the repeats")));
+            parts.add(() -> fields.length(
+                    "motif-breathing",
+                    "Free beside other lines",
+                    false,
+                    OptionalDouble.of(layer.breathing()),
+                    0,
+                    Layer.MOST_BREATHING,
+                    free -> change.accept(
+                            layer.withBreathing(free.orElse(0)), "with another distance from the lines around")));
+            parts.add(() -> fields.choice(
                     "motif-space",
                     "Fills",
                     List.of(Layer.Space.values()),
@@ -92,6 +110,7 @@ final class LayerFields {
     private boolean isStrip() {
         return layer.motif() instanceof Motif.Chevrons chevrons
                 && (chevrons.points() == Motif.Points.WAVES
+                        || chevrons.points() == Motif.Points.HALF_CIRCLES
                         || layer.templateId()
                                 .flatMap(bench.job()::template)
                                 .filter(t -> t.kind() == Kind.CHEVRON_STRIP)

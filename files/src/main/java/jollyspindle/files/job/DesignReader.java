@@ -70,6 +70,8 @@ public final class DesignReader {
                 choice(fields, "edge", Layer.Edge.SEAM),
                 choice(fields, "space", Layer.Space.ALL),
                 choice(fields, "cells", Layer.Cells.EVERY),
+                fields.optionalNumber("breathing", 0, Layer.MOST_BREATHING).orElse(0),
+                fields.has("halfStep") && fields.flag("halfStep"),
                 fields.optionalText("template"),
                 fields.optionalText("guide"),
                 fields.has("number") ? fields.whole("number", 1, LastingNumbers.MOST) : place);

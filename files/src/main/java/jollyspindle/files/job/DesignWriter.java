@@ -60,6 +60,12 @@ public final class DesignWriter {
         if (layer.cells() != Layer.Cells.EVERY) {
             node.put("cells", Fields.name(layer.cells()));
         }
+        if (layer.breathing() > 0) {
+            node.put("breathing", layer.breathing());
+        }
+        if (layer.halfStep()) {
+            node.put("halfStep", true);
+        }
         layer.templateId().ifPresent(id -> node.put("template", id));
         layer.guideId().ifPresent(id -> node.put("guide", id));
         motif(node, layer.motif());

@@ -82,7 +82,7 @@ class SchemaFilesTest {
                     (ObjectNode) parts.get("layer"),
                     "motif",
                     params(MotifTypes.ALL, MotifType::code, MotifType::params),
-                    List.of("edge", "space", "cells", "template", "guide", "number"));
+                    List.of("edge", "space", "cells", "breathing", "halfStep", "template", "guide", "number"));
             corner((ObjectNode) parts.get("corner"));
             if (name.equals("job")) {
                 ObjectNode job = (ObjectNode) schema.get("properties");

@@ -1,5 +1,6 @@
 package jollyspindle.files.referee;
 
+import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -567,8 +568,22 @@ final class Referee {
                 plan.seams().stream().anyMatch(s -> s.distance(at) < ON);
             case "stitching" -> stitched.values().stream().flatMap(List::stream).anyMatch(path -> path.passes(at, ON));
             case "template" -> isOwnEnd(step, at);
+            case "anywhere" -> isCircle(step.lineId());
             default -> false;
         };
+    }
+
+    /** Whether a line goes all round one centre, so that it comes out alike wherever it begins. */
+    private boolean isCircle(String lineId) {
+        List<Curve> all = plan.steps().stream()
+                .filter(s -> s.lineId().equals(lineId))
+                .flatMap(s -> s.path().curves().stream())
+                .toList();
+        List<Arc> arcs =
+                all.stream().filter(Arc.class::isInstance).map(Arc.class::cast).toList();
+        return arcs.size() == all.size()
+                && arcs.stream().allMatch(a -> a.centre().distance(arcs.get(0).centre()) < ON)
+                && Math.abs(arcs.stream().mapToDouble(Arc::sweep).sum()) > 2 * Math.PI - ON;
     }
 
     /** Whether the foot can't run on there along the template. */
