@@ -84,6 +84,7 @@ class DesignsTest {
                 OptionalDouble.of(2.5),
                 3,
                 OptionalDouble.of(1.5),
+                List.of(8.0, 7.875, 8.125, 8.0),
                 true,
                 CornerAsk.ODD,
                 CornerDesign.Closing.ARC);

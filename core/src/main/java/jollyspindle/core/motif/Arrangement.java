@@ -111,6 +111,24 @@ public record Arrangement(
                     RING,
                     Optional.of(SchoolKind.EVEN)),
             new Arrangement(
+                    "boxes-face-to-face",
+                    List.of(Layer.of(boxes()), Layer.of(boxes()).with(Layer.Edge.OUTSIDE)),
+                    CornerDesign.plain(),
+                    RING,
+                    Optional.of(SchoolKind.EVEN)),
+            new Arrangement(
+                    "peaks-echoed-both-ways",
+                    List.of(Layer.of(echoed(0))),
+                    CornerDesign.plain(),
+                    RING,
+                    Optional.of(SchoolKind.EVEN)),
+            new Arrangement(
+                    "rounded-peaks",
+                    List.of(Layer.of(echoed(0.5))),
+                    CornerDesign.plain(),
+                    RING,
+                    Optional.of(SchoolKind.EVEN)),
+            new Arrangement(
                     "waves-on-both-edges",
                     List.of(
                             Layer.of(waves()),
@@ -176,6 +194,15 @@ public record Arrangement(
                     RING,
                     Optional.empty()));
 
+    private static Motif boxes() {
+        return new Motif.Chevrons(Motif.Points.BOXES, OptionalDouble.of(2), 0, 2, Preset.SPACING).withClosed(true);
+    }
+
+    /** Peaks with two lines inside and two outside. */
+    private static Motif echoed(double rounding) {
+        return new Motif.Chevrons(Motif.Points.PEAKS, OptionalDouble.of(3), rounding, 3, Preset.SPACING).withOuter(2);
+    }
+
     private static Motif peaks() {
         return new Motif.Chevrons(Motif.Points.PEAKS, OptionalDouble.of(2), 0, 3, Preset.SPACING);
     }
@@ -186,7 +213,8 @@ public record Arrangement(
     }
 
     private static Motif halfCircles(int perRepeat) {
-        return new Motif.Chevrons(Motif.Points.HALF_CIRCLES, OptionalDouble.empty(), 0, perRepeat, 1, Preset.SPACING);
+        return new Motif.Chevrons(Motif.Points.HALF_CIRCLES, OptionalDouble.empty(), 0, 1, Preset.SPACING)
+                .withPerRepeat(perRepeat);
     }
 
     private static Motif waves() {

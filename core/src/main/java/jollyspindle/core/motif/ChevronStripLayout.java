@@ -45,6 +45,9 @@ final class ChevronStripLayout {
     /** A difference that is seen (common practice, no source: nobody sees 1/8 in a repeat). */
     private static final double SEEN = 1.0 / 8;
 
+    /** What a figure is eased by at most, in inches (common practice, no source: piecing is out by up to 1/4). */
+    private static final double MOST_EASED = 1.0 / 4;
+
     private final StitchingEdge.Strip strip;
 
     private final Motif.Points points;
@@ -57,6 +60,9 @@ final class ChevronStripLayout {
 
     private final double height;
     private final double slope;
+
+    /** Whether what doesn't suit the strip is eased. */
+    private boolean easing;
 
     private ChevronStripLayout(StitchingEdge.Strip strip, Motif.Points points) {
         this.strip = strip;
@@ -137,6 +143,23 @@ final class ChevronStripLayout {
         }
         Map<List<Double>, List<Path>> cut = new HashMap<>();
         List<ChevronsLayout.Standing> figures = ChevronsLayout.standing(space, motif.perRepeat());
+        List<Cell> standing = figures.stream()
+                .filter(f -> !f.empty() && f.cell().kind() != Cell.Kind.HALF)
+                .map(ChevronsLayout.Standing::cell)
+                .toList();
+        long suiting = standing.stream()
+                .filter(c -> Math.abs(c.width() - strip.module()) < Tolerances.SAME_PLACE)
+                .count();
+        easing = motif.lines() == 1 && motif.outer() == 0 && 2 * suiting >= standing.size() && suiting > 0;
+        List<Double> eased = standing.stream()
+                .filter(this::isEased)
+                .map(c -> c.width() - strip.module())
+                .toList();
+        if (!eased.isEmpty()) {
+            laying.tell(new MotifDiagnostic.Eased(
+                    eased.size(),
+                    eased.stream().max(Comparator.comparingDouble(Math::abs)).orElseThrow()));
+        }
         int number = 1;
         int holds = 0;
         for (int i = 0; i < figures.size(); ) {
@@ -153,6 +176,15 @@ final class ChevronStripLayout {
         } else if (figures() > 1 && number > 2) {
             laying.tell(new MotifDiagnostic.OneByOne(figures(), strip.module()));
         }
+    }
+
+    /**
+     * Whether a figure is to be eased at its crown: on a run most of whose repeats are as wide as the strip's figures, and this one a
+     * little off. A single line alone; where there are more, gaps stay between the figures.
+     */
+    private boolean isEased(Cell cell) {
+        double off = Math.abs(cell.width() - strip.module());
+        return easing && off > Tolerances.SAME_PLACE && off <= MOST_EASED + Tolerances.ROUNDING;
     }
 
     /** How many cells from one on are stitched in one placement; 0 if nothing stands on it. */
@@ -212,7 +244,8 @@ final class ChevronStripLayout {
 
         void lay() {
             double width = leftHalf || rightHalf ? 2 * first.width() : first.width();
-            if (Math.abs(width - strip.module()) > SEEN) {
+            boolean ease = count == 1 && !leftHalf && !rightHalf && isEased(first);
+            if (Math.abs(width - strip.module()) > SEEN && !ease) {
                 laying.tell(new MotifDiagnostic.OffModule(strip.module(), width));
             }
             int firstTip = (figures() - count) / 2;
@@ -220,13 +253,24 @@ final class ChevronStripLayout {
             double along = leftHalf ? first.from() : rightHalf ? first.to() : (first.from() + last.to()) / 2;
             double half = count > 1 ? count * strip.module() / 2 : Math.min(width, strip.module()) / 2;
             List<List<Path>> outlines = new ArrayList<>();
-            for (int line = 0; line < motif.lines(); line++) {
+            if (ease) {
+                eased();
+                return;
+            }
+            for (int k = 0; k < motif.lines() + motif.outer(); k++) {
+                // The lines outside come after those inside.
+                int line = k < motif.lines() ? k : motif.lines() - 1 - k;
                 double drop = line * motif.spacing() / Math.cos(slope);
+                if (height - drop > laying.space().room() + Tolerances.SAME_PLACE) {
+                    laying.tell(new MotifDiagnostic.TooMany(motif.outer(), -line - 1));
+                    break;
+                }
                 // Lower than its points nothing of the strip lies on the seam any more.
                 if (drop > height - LayoutContext.SHORTEST
                         || notch + drop - laying.space().clearance() > strip.top() - Tolerances.CHALK) {
                     laying.tell(new MotifDiagnostic.TooMany(motif.lines(), line));
-                    break;
+                    k = motif.lines() - 1;
+                    continue;
                 }
                 double base = notch + drop;
                 Pose pose = pose(own, base, along);
@@ -234,16 +278,18 @@ final class ChevronStripLayout {
                 List<Path> paths = cut(
                         own - (leftHalf ? 0 : half),
                         own + (rightHalf ? 0 : half),
-                        line == 0 ? Double.NEGATIVE_INFINITY : base);
+                        line <= 0 ? Double.NEGATIVE_INFINITY : base);
                 Optional<Registration> notch = notch(width, base, along);
                 if (paths.isEmpty()) {
                     // So narrow a cell that not a stitch is left of the peak.
                     break;
                 }
-                for (int k = 0; k < paths.size(); k++) {
-                    stitch(paths.get(k).posed(pose), tool, line, number + k, notch);
+                for (int i = 0; i < paths.size(); i++) {
+                    stitch(paths.get(i).posed(pose), tool, line, number + i, notch);
                 }
-                outlines.add(outlines(firstTip, half, base, pose));
+                if (line >= 0) {
+                    outlines.add(outlines(firstTip, half, base, pose));
+                }
             }
             for (int k = 0; k < count && !outlines.isEmpty(); k++) {
                 int peak = k;
@@ -251,6 +297,66 @@ final class ChevronStripLayout {
                         .add(new RunContext.Enclosed(
                                 figures.get(index + k).index() + 1,
                                 outlines.stream().map(line -> line.get(peak)).toList()));
+            }
+        }
+
+        /**
+         * One figure in two halves, each over its own valley, so that what the repeat is wider or narrower by shows at the crown
+         * alone: a stitch or two straight on, or cut off.
+         */
+        private void eased() {
+            double off = first.width() - strip.module();
+            int whole = figures() / 2;
+            double half = Math.min(strip.module(), first.width()) / 2;
+            List<Path> outline = new ArrayList<>();
+            for (boolean left : new boolean[] {true, false}) {
+                double along = left ? first.from() + strip.module() / 2 : first.to() - strip.module() / 2;
+                Pose pose = pose(tip(whole), notch, along);
+                double valley = tip(whole) + (left ? -1 : 1) * strip.module() / 2;
+                Path own = window(
+                                left ? valley : valley - half, left ? valley + half : valley, Double.NEGATIVE_INFINITY)
+                        .get(0)
+                        .posed(pose);
+                StitchingEdge tool = new StitchingEdge.Lying(strip.id(), strip.name(), pose);
+                Mark foot = laying.valleyAt(left ? first.from() : first.to());
+                double below = strip.top() - notch + laying.space().clearance();
+                Registration laid = new Registration.NotchOnMark(
+                        Optional.of(foot), below, laying.space().hanging());
+                boolean joined = off < Tolerances.SAME_PLACE;
+                Mark crown = laying.marker()
+                        .next(
+                                joined ? Mark.Kind.MEETING : Mark.Kind.TURN,
+                                left ? own.end() : own.start(),
+                                Mark.Stage.LOADED);
+                LineEnd atCrown = new LineEnd(left ? own.end() : own.start(), LineEnd.ShownBy.MARK, Optional.of(crown));
+                LineEnd atFoot = new LineEnd(left ? own.start() : own.end(), LineEnd.ShownBy.MARK, Optional.of(foot));
+                List<Curve> curves = own.curves();
+                laying.stitch(
+                        PlacementBuilder.Naming.of(stitched(), number, left ? 0 : motif.lines() + motif.outer()),
+                        curves.stream()
+                                .map(c -> new PlacementBuilder.Piece(
+                                        c,
+                                        tool,
+                                        laid,
+                                        c == curves.get(curves.size() - 1)
+                                                ? left ? atCrown : atFoot
+                                                : LineEnd.at(c.end(), LineEnd.ShownBy.NEEDLE)))
+                                .toList(),
+                        left ? atFoot : atCrown,
+                        PlacementBuilder.Turn.MARKED);
+                outline.add(own);
+            }
+            List<Curve> closed = new ArrayList<>(outline.get(0).curves());
+            addTo(closed, outline.get(1).start());
+            closed.addAll(outline.get(1).curves());
+            addTo(closed, outline.get(0).start());
+            laying.enclosed().add(new RunContext.Enclosed(figures.get(index).index() + 1, List.of(new Path(closed))));
+        }
+
+        private static void addTo(List<Curve> curves, Point next) {
+            Point end = curves.get(curves.size() - 1).end();
+            if (end.distance(next) > Tolerances.SAME_PLACE) {
+                curves.add(new Segment(end, next));
             }
         }
 
@@ -321,7 +427,8 @@ final class ChevronStripLayout {
             LineEnd end = spot(path.end(), line, notch.isPresent());
             List<Curve> curves = path.curves();
             laying.stitch(
-                    PlacementBuilder.Naming.of(line > 0 ? Stitched.ECHO : stitched(), peak, line),
+                    PlacementBuilder.Naming.of(
+                            line != 0 ? Stitched.ECHO : stitched(), peak, line < 0 ? motif.lines() - 1 - line : line),
                     curves.stream()
                             .map(c -> new PlacementBuilder.Piece(
                                     c,

@@ -48,6 +48,9 @@ final class ChevronsLayout {
     private static final Param.Whole<Motif.Chevrons> PER_REPEAT = Param.whole(
                     "perRepeat", 1, Motif.MOST_LINES, Motif.Chevrons::perRepeat)
             .usually(1);
+    private static final Param.Flag<Motif.Chevrons> CLOSED = Param.flag("closed", Motif.Chevrons::closed, false);
+    private static final Param.Whole<Motif.Chevrons> OUTER =
+            Param.whole("outer", 0, Motif.MOST_LINES, Motif.Chevrons::outer).usually(0);
     private static final Param.Whole<Motif.Chevrons> LINES =
             Param.whole("lines", 1, Motif.MOST_LINES, Motif.Chevrons::lines).usually(1);
     private static final Param.Length<Motif.Chevrons> SPACING = Param.length(
@@ -64,13 +67,17 @@ final class ChevronsLayout {
                                             v.get(HEIGHT),
                                             v.get(ROUNDING),
                                             v.get(PER_REPEAT),
+                                            v.get(CLOSED),
+                                            v.get(OUTER),
                                             v.get(LINES),
                                             v.get(SPACING)),
                                     Params.row(POINTS),
                                     Params.row(HEIGHT, ROUNDING),
-                                    Params.row(PER_REPEAT),
+                                    Params.row(PER_REPEAT, OUTER),
+                                    Params.row(CLOSED),
                                     Params.row(LINES, SPACING))
-                            .brief(PER_REPEAT)) {
+                            .brief(PER_REPEAT)
+                            .brief(OUTER)) {
 
                 @Override
                 EdgeKind edge(Motif.Chevrons motif) {
@@ -273,6 +280,7 @@ final class ChevronsLayout {
                 lined(figure.cell(), figure.index(), lined.size() + 1).ifPresent(lined::add);
             }
         }
+        Map<Integer, StitchLine> first = new HashMap<>();
         Map<Integer, StitchLine> before = new HashMap<>();
         for (int line = 0; line < motif.lines(); line++) {
             // Rows are stitched out and back.
@@ -283,9 +291,128 @@ final class ChevronsLayout {
                     Path path = figure.lines().get(line);
                     StitchLine outer = before.get(figure.number());
                     before.put(figure.number(), stitch(back ? path.reversed() : path, figure, line, outer));
+                    first.putIfAbsent(figure.number(), before.get(figure.number()));
                 }
             }
         }
+        if (motif.outer() > 0 && motif.points() == Motif.Points.PEAKS) {
+            outer(lined, first);
+        } else if (motif.outer() > 0) {
+            laying.tell(new MotifDiagnostic.TooMany(motif.outer(), 0));
+        }
+    }
+
+    /**
+     * Stitches lines outside of peaks: the whole zigzag again, each time further up by s / cos β, from side to side of the row.
+     *
+     * @param first the peaks' own lines, by their numbers
+     */
+    private void outer(List<Lined> lined, Map<Integer, StitchLine> first) {
+        for (int from = 0; from < lined.size(); ) {
+            int to = from + 1;
+            while (to < lined.size() && goOn(lined.get(to - 1), lined.get(to))) {
+                to++;
+            }
+            List<Lined> row = lined.subList(from, to);
+            List<StitchLine> below = new ArrayList<>();
+            row.forEach(figure -> below.add(first.get(figure.number())));
+            for (int k = 1; k <= motif.outer(); k++) {
+                if (!outer(row, k, below)) {
+                    laying.tell(new MotifDiagnostic.TooMany(motif.outer(), k - 1));
+                    break;
+                }
+            }
+            from = to;
+        }
+    }
+
+    /** Whether the next figure begins where one ends, and rises as steeply. */
+    private static boolean goOn(Lined one, Lined next) {
+        return Math.abs(next.cell().from() - one.cell().to()) < Tolerances.ROUNDING
+                && Math.abs(next.slope() - one.slope()) < Tolerances.ROUNDING;
+    }
+
+    /** One line outside of a row of peaks; nothing and false if it has no room. */
+    private boolean outer(List<Lined> row, int k, List<StitchLine> below) {
+        boolean back = (motif.lines() + k) % 2 == 0;
+        double up = k * spacing / Math.cos(row.get(0).slope());
+        List<Point> corners = new ArrayList<>();
+        for (Lined figure : row) {
+            for (Point corner : figure.corners()) {
+                Point raised = corner.plus(new Point(0, up));
+                if (raised.y() > space.room() + Tolerances.ROUNDING) {
+                    return false;
+                }
+                if (corners.isEmpty() || corners.get(corners.size() - 1).distance(raised) > Tolerances.SAME_PLACE) {
+                    corners.add(raised);
+                }
+            }
+        }
+        Optional<Path> path = rounded(corners).map(space::placed);
+        if (path.isEmpty()) {
+            return false;
+        }
+        Path line = back ? path.get().reversed() : path.get();
+        double fromEdge = spacing - laying.machine().footRadius();
+        List<PlacementBuilder.Piece> pieces = new ArrayList<>();
+        for (int i = 0; i < line.curves().size(); i++) {
+            Curve curve = line.curves().get(i);
+            boolean last = i + 1 == line.curves().size();
+            StitchLine beside = below.size() == 1 ? below.get(0) : nearest(below, curve.at(0.5));
+            boolean round = curve instanceof Arc || !last && line.curves().get(i + 1) instanceof Arc;
+            LineEnd end = last
+                    ? end(curve.end())
+                    : round
+                            ? LineEnd.at(laying.marker().next(Mark.Kind.TURN, curve.end(), LOADED))
+                            : LineEnd.at(curve.end(), LineEnd.ShownBy.NEEDLE);
+            Registration laid = curve instanceof Segment && fromEdge >= 0
+                    ? new Registration.OnStitching(beside.id(), fromEdge, LayoutContext.engraved(straight, fromEdge))
+                    : new Registration.FootOnBothMarks();
+            pieces.add(new PlacementBuilder.Piece(
+                    curve, curve instanceof Arc ? corner.orElseThrow() : straight, laid, end));
+        }
+        List<StitchLine> stitched = laying.stitch(
+                PlacementBuilder.Naming.of(Stitched.ECHO, row.get(0).number(), motif.lines() - 1 + k),
+                pieces,
+                end(line.start()),
+                PlacementBuilder.Turn.MARKED);
+        if (!stitched.isEmpty()) {
+            below.clear();
+            below.addAll(stitched);
+        }
+        return true;
+    }
+
+    /** The end of a line that goes from side to side: on the run's end, or a mark. */
+    private LineEnd end(Point place) {
+        LineEnd shown = laying.shown(place);
+        return shown.shownBy() == LineEnd.ShownBy.RUN_END || shown.shownBy() == LineEnd.ShownBy.MITRE
+                ? shown
+                : LineEnd.at(laying.marker().next(Mark.Kind.LINE_END, place, LOADED));
+    }
+
+    private static Point middle(StitchLine line) {
+        return line.path().start().midpoint(line.path().end());
+    }
+
+    private static StitchLine nearest(List<StitchLine> lines, Point to) {
+        // They stand side by side in the order of their numbers, so that the ones left and right of a place are next to
+        // each other.
+        int least = 0;
+        int most = lines.size() - 1;
+        Point from = middle(lines.get(0));
+        Point way = middle(lines.get(most)).minus(from);
+        while (least < most) {
+            int middle = (least + most) / 2;
+            double here = middle(lines.get(middle)).minus(from).dot(way);
+            double next = middle(lines.get(middle + 1)).minus(from).dot(way);
+            if (to.minus(from).dot(way) < (here + next) / 2) {
+                most = middle;
+            } else {
+                least = middle + 1;
+            }
+        }
+        return lines.get(least);
     }
 
     /**
@@ -293,8 +420,17 @@ final class ChevronsLayout {
      *
      * @param index of the cell
      * @param number of the figure, from 1
+     * @param cell that it stands on
+     * @param corners of its first line, in the space's own frame
      */
-    private record Lined(int index, int number, List<Path> lines) {}
+    private record Lined(int index, int number, Cell cell, List<Point> corners, List<Path> lines) {
+
+        /** Of its sides, in radians. */
+        double slope() {
+            Point rising = corners.get(1).minus(corners.get(0));
+            return Math.atan2(Math.abs(rising.y()), Math.abs(rising.x()));
+        }
+    }
 
     private Optional<Lined> lined(Cell own, int index, int number) {
         boolean half = own.kind() == Cell.Kind.HALF;
@@ -311,10 +447,11 @@ final class ChevronsLayout {
         }
         List<Path> lines = new ArrayList<>();
         List<Path> outlines = new ArrayList<>();
+        List<Point> first = List.of();
         for (int line = 0; line < motif.lines(); line++) {
             List<Point> corners = motif.points() == Motif.Points.PEAKS
                     ? peak(cell, height, line * spacing)
-                    : box(cell, height, line * spacing);
+                    : box(cell, height, line * spacing, motif.closed() && !half);
             if (half && !corners.isEmpty()) {
                 corners = halved(corners, index == 0, cell.middle());
             }
@@ -325,6 +462,7 @@ final class ChevronsLayout {
                 // Else the cell is so narrow that not a stitch is left of the figure.
                 break;
             }
+            first = line == 0 ? corners : first;
             Optional<Path> path = rounded(corners);
             if (path.isEmpty()) {
                 laying.tell(new LayoutDiagnostic.TooFar(motif.rounding(), height));
@@ -337,7 +475,7 @@ final class ChevronsLayout {
                 Point middle = space.place(cell.middle(), 0);
                 closed.add(new Segment(placed.end(), middle));
                 closed.add(new Segment(middle, placed.start()));
-            } else {
+            } else if (placed.end().distance(placed.start()) > Tolerances.SAME_PLACE) {
                 closed.add(new Segment(placed.end(), placed.start()));
             }
             outlines.add(new Path(closed));
@@ -346,7 +484,7 @@ final class ChevronsLayout {
             return Optional.empty();
         }
         laying.enclosed().add(new RunContext.Enclosed(index + 1, List.copyOf(outlines)));
-        return Optional.of(new Lined(index, number, lines));
+        return Optional.of(new Lined(index, number, own, first, lines));
     }
 
     private static List<Point> peak(Cell cell, double height, double inside) {
@@ -356,6 +494,19 @@ final class ChevronsLayout {
         return tip <= LayoutContext.SHORTEST || 2 * in >= cell.width()
                 ? List.of()
                 : List.of(new Point(cell.from() + in, 0), new Point(cell.middle(), tip), new Point(cell.to() - in, 0));
+    }
+
+    private static List<Point> box(Cell cell, double height, double inside, boolean closed) {
+        List<Point> open = box(cell, height, inside);
+        if (!closed || open.isEmpty()) {
+            return open;
+        }
+        // The squares inside stand as far from its lower side as from the others.
+        Point left = new Point(open.get(0).x(), inside);
+        Point right = new Point(open.get(3).x(), inside);
+        return open.get(1).y() - inside <= LayoutContext.SHORTEST
+                ? List.of()
+                : List.of(left, open.get(1), open.get(2), right, left);
     }
 
     private static List<Point> box(Cell cell, double height, double inside) {
@@ -393,12 +544,19 @@ final class ChevronsLayout {
         for (int i = 1; i < corners.size(); i++) {
             Point next = corners.get(i);
             double length = corners.get(i - 1).distance(next);
-            if (r == 0 || i == corners.size() - 1) {
+            boolean tip = i < corners.size() - 1
+                    && next.y()
+                            > Math.min(
+                                            corners.get(i - 1).y(),
+                                            corners.get(i + 1).y())
+                                    + Tolerances.ROUNDING;
+            if (r == 0 || !tip) {
                 if (used > length - Tolerances.SAME_PLACE) {
                     return Optional.empty();
                 }
                 curves.add(new Segment(at, next));
                 at = next;
+                used = 0;
                 continue;
             }
             Point in = next.minus(corners.get(i - 1)).unit();
@@ -424,13 +582,15 @@ final class ChevronsLayout {
         List<PlacementBuilder.Piece> pieces = new ArrayList<>();
         double fromEdge = spacing - laying.machine().footRadius();
         boolean beside = before != null && fromEdge >= 0;
+        boolean closed = path.start().distance(path.end()) < Tolerances.SAME_PLACE;
         List<Curve> curves = path.curves();
-        LineEnd start = beside ? laying.shown(path.start()) : LineEnd.at(mark(path.start(), index));
+        LineEnd start = beside && !closed ? laying.shown(path.start()) : LineEnd.at(mark(path.start(), index));
         for (int i = 0; i < curves.size(); i++) {
             Curve curve = curves.get(i);
             boolean last = i == curves.size() - 1;
             LineEnd end;
-            if (beside) {
+            boolean round = curve instanceof Arc || !last && curves.get(i + 1) instanceof Arc;
+            if (beside && !round && !(last && closed)) {
                 end = last ? laying.shown(path.end()) : LineEnd.at(curve.end(), LineEnd.ShownBy.NEEDLE);
             } else {
                 end = LineEnd.at(

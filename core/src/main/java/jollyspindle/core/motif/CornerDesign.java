@@ -4,8 +4,11 @@ import jollyspindle.core.code.Coded;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
+import jollyspindle.core.param.RefusedValue;
 import jollyspindle.core.text.Guards;
+import jollyspindle.core.text.Refusals;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -18,6 +21,8 @@ import java.util.OptionalDouble;
  * @param feet how far from the inner corner a mitre arc's feet stand, in inches; nothing if they follow from the template
  * @param lines rings of a cornerstone, or arcs of a quarter fan; 1 to {@link Motif#MOST_LINES}
  * @param rise of the second ring of a cornerstone, from the same midpoints; nothing if further rings are smaller ones inside
+ * @param sides of a cornerstone as the tape measured them, four from the inner corner round, along the next side's seam first, in
+ *     inches; empty if it is as wide as its borders are deep
  * @param fromOuter whether a quarter fan stands about the outer corner
  * @param ask what it asks of the runs that end there
  * @param closing what closes a diagonal cut
@@ -29,6 +34,7 @@ public record CornerDesign(
         OptionalDouble feet,
         int lines,
         OptionalDouble rise,
+        List<Double> sides,
         boolean fromOuter,
         CornerAsk ask,
         Closing closing) {
@@ -38,6 +44,8 @@ public record CornerDesign(
 
     public static final double FARTHEST_FEET = 60;
 
+    private static final int SIDES_OF_A_STONE = 4;
+
     static final Param.MaybeLength<CornerDesign> FEET =
             Param.maybeLength("feet", NEAREST_FEET, FARTHEST_FEET, CornerDesign::feet);
     static final Param.Whole<CornerDesign> LINES = Param.<CornerDesign>whole(
@@ -45,6 +53,8 @@ public record CornerDesign(
             .usually(1);
     static final Param.MaybeLength<CornerDesign> RISE =
             Param.maybeLength("rise", NEAREST_FEET, FARTHEST_FEET, CornerDesign::rise);
+    static final Param.Lengths<CornerDesign> SIDES =
+            Param.maybeLengths("sides", NEAREST_FEET, FARTHEST_FEET, SIDES_OF_A_STONE, CornerDesign::sides);
     static final Param.Flag<CornerDesign> FROM_OUTER = Param.flag("fromOuter", CornerDesign::fromOuter, false);
     static final Param.Choice<CornerDesign, Closing> CLOSING = Param.<CornerDesign, Closing>choice(
                     "closing", Closing.class, CornerDesign::closing)
@@ -68,6 +78,7 @@ public record CornerDesign(
                             v.get(FEET),
                             v.get(LINES),
                             v.get(RISE),
+                            v.get(SIDES),
                             v.get(FROM_OUTER),
                             v.get(ASKS),
                             v.get(CLOSING)),
@@ -75,11 +86,13 @@ public record CornerDesign(
                     Params.row(FEET),
                     Params.row(CLOSING),
                     Params.row(LINES, RISE),
+                    Params.row(SIDES),
                     Params.row(FROM_OUTER),
                     Params.row(TEMPLATE, GUIDE),
                     Params.row(ASKS))
-            .kept(KIND, TEMPLATE, GUIDE, FEET, LINES, RISE, FROM_OUTER, ASKS, CLOSING)
+            .kept(KIND, TEMPLATE, GUIDE, FEET, LINES, RISE, SIDES, FROM_OUTER, ASKS, CLOSING)
             .brief(LINES)
+            .brief(SIDES)
             .brief(FROM_OUTER)
             .brief(ASKS)
             .brief(CLOSING);
@@ -127,6 +140,11 @@ public record CornerDesign(
         Guards.within("lines", lines, 1, Motif.MOST_LINES);
         feet.ifPresent(inches -> Guards.within("feet", inches, NEAREST_FEET, FARTHEST_FEET));
         rise.ifPresent(inches -> Guards.within("rise", inches, NEAREST_FEET, FARTHEST_FEET));
+        sides = List.copyOf(sides);
+        sides.forEach(inches -> Guards.within("sides", inches, NEAREST_FEET, FARTHEST_FEET));
+        if (!sides.isEmpty() && sides.size() != SIDES_OF_A_STONE) {
+            throw new RefusedValue("sides", Refusals.say("corner.sides", "found", sides.size()));
+        }
     }
 
     public static CornerDesign plain() {
@@ -141,40 +159,45 @@ public record CornerDesign(
                 OptionalDouble.empty(),
                 1,
                 OptionalDouble.empty(),
+                List.of(),
                 false,
                 CornerAsk.NOTHING,
                 Closing.DIAMOND);
     }
 
     public CornerDesign with(Kind other) {
-        return new CornerDesign(other, templateId, guideId, feet, lines, rise, fromOuter, ask, closing);
+        return new CornerDesign(other, templateId, guideId, feet, lines, rise, sides, fromOuter, ask, closing);
     }
 
     public CornerDesign withTemplate(Optional<String> id, Optional<String> guide) {
-        return new CornerDesign(kind, id, guide, feet, lines, rise, fromOuter, ask, closing);
+        return new CornerDesign(kind, id, guide, feet, lines, rise, sides, fromOuter, ask, closing);
     }
 
     public CornerDesign withFeet(OptionalDouble inches) {
-        return new CornerDesign(kind, templateId, guideId, inches, lines, rise, fromOuter, ask, closing);
+        return new CornerDesign(kind, templateId, guideId, inches, lines, rise, sides, fromOuter, ask, closing);
     }
 
     public CornerDesign withLines(int count) {
-        return new CornerDesign(kind, templateId, guideId, feet, count, rise, fromOuter, ask, closing);
+        return new CornerDesign(kind, templateId, guideId, feet, count, rise, sides, fromOuter, ask, closing);
     }
 
     public CornerDesign withRise(OptionalDouble inches) {
-        return new CornerDesign(kind, templateId, guideId, feet, lines, inches, fromOuter, ask, closing);
+        return new CornerDesign(kind, templateId, guideId, feet, lines, inches, sides, fromOuter, ask, closing);
+    }
+
+    public CornerDesign withSides(List<Double> measured) {
+        return new CornerDesign(kind, templateId, guideId, feet, lines, rise, measured, fromOuter, ask, closing);
     }
 
     public CornerDesign withFromOuter(boolean outer) {
-        return new CornerDesign(kind, templateId, guideId, feet, lines, rise, outer, ask, closing);
+        return new CornerDesign(kind, templateId, guideId, feet, lines, rise, sides, outer, ask, closing);
     }
 
     public CornerDesign with(CornerAsk other) {
-        return new CornerDesign(kind, templateId, guideId, feet, lines, rise, fromOuter, other, closing);
+        return new CornerDesign(kind, templateId, guideId, feet, lines, rise, sides, fromOuter, other, closing);
     }
 
     public CornerDesign with(Closing other) {
-        return new CornerDesign(kind, templateId, guideId, feet, lines, rise, fromOuter, ask, other);
+        return new CornerDesign(kind, templateId, guideId, feet, lines, rise, sides, fromOuter, ask, other);
     }
 }

@@ -7,6 +7,7 @@ import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.RunFrame;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The piece of cloth in a border's corner: between where the two runs end and the limit of stitching. On a quilt that isn't
@@ -66,6 +67,51 @@ record CornerSpace(RunFrame left, RunFrame right, Corners corners) {
                 meeting(left.depth() / 2, right.depth() - right.reserve()),
                 meeting(left.depth() - left.reserve(), right.depth() / 2),
                 meeting(left.depth() / 2, right.clearance()));
+    }
+
+    /**
+     * The same of a cornerstone whose sides were measured: its inner corner, and the seams that leave it, lie as they should, and the
+     * other two sides meet where circles of their lengths do.
+     *
+     * @param sides four, from the inner corner round, in inches
+     * @return nothing if such sides don't close
+     */
+    Optional<List<Point>> midpoints(List<Double> sides) {
+        if (sides.isEmpty()) {
+            return Optional.of(midpoints());
+        }
+        Point inner = meeting(left.clearance(), right.clearance());
+        Point first = inner.minus(away().times(sides.get(0)));
+        Point last = inner.plus(towards().times(sides.get(3)));
+        double across = first.distance(last);
+        // The far corner over the line between the other two, by the law of cosines.
+        double along = (across * across + square(sides.get(1)) - square(sides.get(2))) / (2 * across);
+        double over = square(sides.get(1)) - along * along;
+        if (over <= 0) {
+            return Optional.empty();
+        }
+        Point way = last.minus(first).unit();
+        Point outward = way.turnedLeft().dot(first.minus(inner)) > 0
+                ? way.turnedLeft()
+                : way.turnedLeft().times(-1);
+        Point outer = first.plus(way.times(along)).plus(outward.times(Math.sqrt(over)));
+        return Optional.of(List.of(
+                inner.midpoint(first),
+                inwards(first, outer, right.reserve()),
+                inwards(outer, last, left.reserve()),
+                last.midpoint(inner)));
+    }
+
+    /** The middle of a side, so far in from it that it may be stitched. */
+    private Point inwards(Point from, Point to, double reserve) {
+        Point middle = from.midpoint(to);
+        Point square = to.minus(from).unit().turnedLeft();
+        Point in = square.dot(inner().minus(middle)) > 0 ? square : square.times(-1);
+        return middle.plus(in.times(reserve));
+    }
+
+    private static double square(double inches) {
+        return inches * inches;
     }
 
     /** The corner's own cloth, its corners in order from the inner one. */

@@ -7,6 +7,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
@@ -15,14 +16,21 @@ import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Lays out arcs from midpoint to midpoint of the cornerstone, and again lower. */
 final class CornerstoneRingLayout {
 
     static final CornerType TYPE =
-            new CornerType(CornerDesign.Kind.CORNERSTONE_RING, Params.row(CornerDesign.LINES, CornerDesign.RISE)) {
+            new CornerType(
+                    CornerDesign.Kind.CORNERSTONE_RING,
+                    Stream.concat(
+                                    Params.row(CornerDesign.LINES, CornerDesign.RISE).stream(),
+                                    Params.row(CornerDesign.SIDES).stream())
+                            .toList()) {
 
                 @Override
                 void lay(CornerContext corner) {
@@ -40,7 +48,12 @@ final class CornerstoneRingLayout {
     }
 
     private void lay(StitchingEdge.Round tool) {
-        List<Point> middles = corner.space.midpoints();
+        Optional<List<Point>> found = corner.space.midpoints(corner.design.sides());
+        if (found.isEmpty()) {
+            corner.tell(new MotifDiagnostic.SidesOpen());
+            return;
+        }
+        List<Point> middles = found.get();
         Point centre =
                 middles.get(0).midpoint(middles.get(2)).midpoint(middles.get(1).midpoint(middles.get(3)));
         boolean lower = corner.design.rise().isPresent() && corner.design.lines() > 1;
@@ -51,6 +64,21 @@ final class CornerstoneRingLayout {
             if (edges.isEmpty() || !ring(edges.get(), middles, centre, size, ring)) {
                 return;
             }
+        }
+        eased();
+    }
+
+    /** On a stone that isn't square each arc is shifted until it meets its own two points. */
+    private void eased() {
+        DoubleSummaryStatistics rises = corner.lines().stream()
+                .filter(line -> line.number() == 1)
+                .map(line -> (Arc) line.path().curves().get(0))
+                .mapToDouble(arc -> CircularSegment.ofRadiusAndChord(
+                                arc.radius(), arc.start().distance(arc.end()))
+                        .height())
+                .summaryStatistics();
+        if (!corner.design.sides().isEmpty() && rises.getMax() - rises.getMin() > Tolerances.CHALK) {
+            corner.tell(new MotifDiagnostic.StoneEased(rises.getMin(), rises.getMax()));
         }
     }
 

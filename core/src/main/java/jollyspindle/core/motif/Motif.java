@@ -314,19 +314,30 @@ public sealed interface Motif {
      * @param height from valley to tip; nothing for 90° points, or boxes as high as they are wide
      * @param rounding radius of rounded corners; 0 if they are sharp
      * @param perRepeat how many to a repeat, 1 to {@link #MOST_LINES}
+     * @param closed whether boxes are closed along the edge they stand on
+     * @param outer lines outside of it, 0 to {@link #MOST_LINES}
      * @param lines how many, each beside the one before on the seam's side
      * @param spacing from line to line, square to them
      */
-    record Chevrons(Points points, OptionalDouble height, double rounding, int perRepeat, int lines, double spacing)
+    record Chevrons(
+            Points points,
+            OptionalDouble height,
+            double rounding,
+            int perRepeat,
+            boolean closed,
+            int outer,
+            int lines,
+            double spacing)
             implements Motif {
 
         /** One to a repeat. */
         public Chevrons(Points points, OptionalDouble height, double rounding, int lines, double spacing) {
-            this(points, height, rounding, 1, lines, spacing);
+            this(points, height, rounding, 1, false, 0, lines, spacing);
         }
 
         public Chevrons {
             checkLines(perRepeat);
+            Guards.within("outer", outer, 0, MOST_LINES);
             checkLines(lines);
             checkDistance(spacing);
             height.ifPresent(Motif::checkDistance);
@@ -334,15 +345,23 @@ public sealed interface Motif {
         }
 
         public Chevrons with(Points other) {
-            return new Chevrons(other, height, rounding, perRepeat, lines, spacing);
+            return new Chevrons(other, height, rounding, perRepeat, closed, outer, lines, spacing);
         }
 
         public Chevrons withLines(int other) {
-            return new Chevrons(points, height, rounding, perRepeat, other, spacing);
+            return new Chevrons(points, height, rounding, perRepeat, closed, outer, other, spacing);
         }
 
         public Chevrons withPerRepeat(int other) {
-            return new Chevrons(points, height, rounding, other, lines, spacing);
+            return new Chevrons(points, height, rounding, other, closed, outer, lines, spacing);
+        }
+
+        public Chevrons withClosed(boolean other) {
+            return new Chevrons(points, height, rounding, perRepeat, other, outer, lines, spacing);
+        }
+
+        public Chevrons withOuter(int other) {
+            return new Chevrons(points, height, rounding, perRepeat, closed, other, lines, spacing);
         }
     }
 

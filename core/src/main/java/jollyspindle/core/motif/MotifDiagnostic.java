@@ -88,6 +88,25 @@ public sealed interface MotifDiagnostic extends Diagnostic {
      */
     record WithoutCircles(int arcs) implements MotifDiagnostic, Diagnostic.Note {}
 
+    /** A cornerstone's four sides can't meet. */
+    record SidesOpen() implements MotifDiagnostic {}
+
+    /**
+     * A cornerstone isn't square, so that each arc is shifted until it meets its own two points, and they rise unlike.
+     *
+     * @param least rise of one of them
+     * @param most rise of one of them
+     */
+    record StoneEased(double least, double most) implements MotifDiagnostic, Diagnostic.Note {}
+
+    /**
+     * A strip's figure is stretched or shortened at its crown, since the piecing is out.
+     *
+     * @param cells in how many repeats
+     * @param by how much in each at most; below 0 if it is shortened
+     */
+    record Eased(int cells, double by) implements MotifDiagnostic, Diagnostic.Note {}
+
     /** The motifs before leave no such space. */
     record NoSpace() implements MotifDiagnostic {}
 
