@@ -175,7 +175,7 @@ class DesignsTest {
                 "\"lines\" : 3 | \"lines\" : 99 | between 1 and 24",
                 "\"step\" : 0.75 | \"step\" : 0.01 | step",
                 "\"motif\" : \"arcs\" | \"motif\" : \"waves\" | Known are: arcs, facing-arcs",
-                "\"space\" : \"between\" | \"space\" : \"beside\" | all, inside, above, between",
+                "\"space\" : \"between\" | \"space\" : \"beside\" | all, inside, above, overlaps, between",
                 "\"kind\" : \"mitre-arc\" | \"kind\" : \"knot\" | plain, mitre-arc",
                 "\"feet\" : 2.5 | \"feet\" : 0 | feet",
                 "\"rises\" : [ 1.5, 0.5 ] | \"rises\" : [ 0.5, 1.5 ] | less and less",

@@ -76,6 +76,13 @@ public record Arrangement(
                     CornerDesign.of(CornerDesign.Kind.QUARTER_FAN).withLines(4),
                     Optional.empty()),
             new Arrangement(
+                    "fans-of-two-sets",
+                    List.of(Layer.of(new Motif.Fans(6, 1, false, Optional.of("odd-fan")))
+                            .withTemplate(Optional.of("even-fan"), Optional.empty())),
+                    CornerDesign.of(CornerDesign.Kind.QUARTER_FAN).withLines(3),
+                    CornerDesign.of(CornerDesign.Kind.QUARTER_FAN).withLines(3),
+                    Optional.empty()),
+            new Arrangement(
                     "hanging-fans-all-round",
                     List.of(Layer.of(new Motif.Fans(4, 1)).with(Layer.Edge.OUTSIDE)),
                     CornerDesign.of(CornerDesign.Kind.QUARTER_FAN).withLines(4).withFromOuter(true),

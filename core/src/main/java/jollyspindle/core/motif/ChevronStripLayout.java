@@ -262,7 +262,7 @@ final class ChevronStripLayout {
                 int line = k < motif.lines() ? k : motif.lines() - 1 - k;
                 double drop = line * motif.spacing() / Math.cos(slope);
                 if (height - drop > laying.space().room() + Tolerances.SAME_PLACE) {
-                    laying.tell(new MotifDiagnostic.TooMany(motif.outer(), -line - 1));
+                    laying.tell(new MotifDiagnostic.TooManyOutside(motif.outer(), -line - 1));
                     break;
                 }
                 // Lower than its points nothing of the strip lies on the seam any more.

@@ -77,6 +77,7 @@ final class ChevronsLayout {
                                     Params.row(CLOSED),
                                     Params.row(LINES, SPACING))
                             .brief(PER_REPEAT)
+                            .brief(CLOSED)
                             .brief(OUTER)) {
 
                 @Override
@@ -298,7 +299,7 @@ final class ChevronsLayout {
         if (motif.outer() > 0 && motif.points() == Motif.Points.PEAKS) {
             outer(lined, first);
         } else if (motif.outer() > 0) {
-            laying.tell(new MotifDiagnostic.TooMany(motif.outer(), 0));
+            laying.tell(new MotifDiagnostic.TooManyOutside(motif.outer(), 0));
         }
     }
 
@@ -318,7 +319,7 @@ final class ChevronsLayout {
             row.forEach(figure -> below.add(first.get(figure.number())));
             for (int k = 1; k <= motif.outer(); k++) {
                 if (!outer(row, k, below)) {
-                    laying.tell(new MotifDiagnostic.TooMany(motif.outer(), k - 1));
+                    laying.tell(new MotifDiagnostic.TooManyOutside(motif.outer(), k - 1));
                     break;
                 }
             }

@@ -4,9 +4,7 @@ import jollyspindle.core.code.Coded;
 import jollyspindle.core.division.CornerAsk;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
-import jollyspindle.core.param.RefusedValue;
 import jollyspindle.core.text.Guards;
-import jollyspindle.core.text.Refusals;
 
 import java.util.List;
 import java.util.Optional;
@@ -21,8 +19,8 @@ import java.util.OptionalDouble;
  * @param feet how far from the inner corner a mitre arc's feet stand, in inches; nothing if they follow from the template
  * @param lines rings of a cornerstone, or arcs of a quarter fan; 1 to {@link Motif#MOST_LINES}
  * @param rise of the second ring of a cornerstone, from the same midpoints; nothing if further rings are smaller ones inside
- * @param sides of a cornerstone as the tape measured them, four from the inner corner round, along the next side's seam first, in
- *     inches; empty if it is as wide as its borders are deep
+ * @param sides of a cornerstone as the tape measured them, up to four from the inner corner round, along the next side\'s seam first, in
+ *     inches; those that are left out are as wide as their border is deep
  * @param fromOuter whether a quarter fan stands about the outer corner
  * @param ask what it asks of the runs that end there
  * @param closing what closes a diagonal cut
@@ -142,9 +140,7 @@ public record CornerDesign(
         rise.ifPresent(inches -> Guards.within("rise", inches, NEAREST_FEET, FARTHEST_FEET));
         sides = List.copyOf(sides);
         sides.forEach(inches -> Guards.within("sides", inches, NEAREST_FEET, FARTHEST_FEET));
-        if (!sides.isEmpty() && sides.size() != SIDES_OF_A_STONE) {
-            throw new RefusedValue("sides", Refusals.say("corner.sides", "found", sides.size()));
-        }
+        Guards.within("stoneSides", sides.size(), 0, SIDES_OF_A_STONE);
     }
 
     public static CornerDesign plain() {

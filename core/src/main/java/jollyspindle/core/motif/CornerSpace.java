@@ -6,6 +6,7 @@ import jollyspindle.core.geometry.Region;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.RunFrame;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -73,12 +74,16 @@ record CornerSpace(RunFrame left, RunFrame right, Corners corners) {
      * The same of a cornerstone whose sides were measured: its inner corner, and the seams that leave it, lie as they should, and the
      * other two sides meet where circles of their lengths do.
      *
-     * @param sides four, from the inner corner round, in inches
+     * @param measured up to four sides, from the inner corner round, in inches; the others are as wide as their border is deep
      * @return nothing if such sides don't close
      */
-    Optional<List<Point>> midpoints(List<Double> sides) {
-        if (sides.isEmpty()) {
+    Optional<List<Point>> midpoints(List<Double> measured) {
+        if (measured.isEmpty()) {
             return Optional.of(midpoints());
+        }
+        List<Double> sides = new ArrayList<>(measured);
+        while (sides.size() < 4) {
+            sides.add(sides.size() % 2 == 0 ? right.depth() : left.depth());
         }
         Point inner = meeting(left.clearance(), right.clearance());
         Point first = inner.minus(away().times(sides.get(0)));

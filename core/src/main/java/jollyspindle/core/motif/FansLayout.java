@@ -21,6 +21,8 @@ import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -38,12 +40,20 @@ final class FansLayout {
             Param.whole("blades", 1, Motif.MOST_LINES, Motif.Fans::blades);
     private static final Param.Whole<Motif.Fans> ROWS =
             Param.whole("rows", 1, 6, Motif.Fans::rows).usually(1);
+    private static final Param.Flag<Motif.Fans> BACK = Param.flag("back", Motif.Fans::back, false);
+    private static final Param.MaybeText<Motif.Fans> OTHER_TEMPLATE =
+            Param.maybeText("otherTemplate", Motif.Fans::otherTemplate);
 
     static final MotifType<Motif.Fans> TYPE =
             new MotifType<>(
                     Motif.Fans.class,
                     "fans",
-                    Params.of(v -> new Motif.Fans(v.get(BLADES), v.get(ROWS)), Params.row(BLADES, ROWS))) {
+                    Params.of(
+                                    v -> new Motif.Fans(v.get(BLADES), v.get(ROWS), v.get(BACK), v.get(OTHER_TEMPLATE)),
+                                    Params.row(BLADES, ROWS),
+                                    Params.row(BACK),
+                                    Params.row(OTHER_TEMPLATE))
+                            .brief(BACK)) {
 
                 @Override
                 EdgeKind edge(Motif.Fans motif) {
@@ -59,7 +69,7 @@ final class FansLayout {
 
                 @Override
                 Optional<DivisionConstraints> asks(Layer layer, Motif.Fans motif, EdgeCatalog tools, double room) {
-                    return tools.fan(layer.templateId()).flatMap(fan -> fan.blades().stream()
+                    return tools.fan(layer.templateId()).flatMap(fan -> blades(fan, other(motif, tools)).stream()
                             .map(StitchingEdge.Round::stitched)
                             .filter(r -> r <= room + Tolerances.ROUNDING)
                             .limit(motif.blades())
@@ -77,7 +87,10 @@ final class FansLayout {
     private final RunSpace space;
     private final Motif.Fans motif;
     private final List<Path> covered = new ArrayList<>();
-    private EdgeCatalog.Fan set;
+
+    /** The sets, that with the outermost blade first. */
+    private final List<EdgeCatalog.Fan> sets = new ArrayList<>();
+
     private int fans;
     private int swivels;
     private int most;
@@ -95,8 +108,11 @@ final class FansLayout {
             laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.FAN, 0));
             return;
         }
-        set = found.get();
-        List<StitchingEdge.Round> all = set.blades();
+        Optional<EdgeCatalog.Fan> other = other(motif, laying.tools());
+        if (motif.otherTemplate().isPresent() && other.isEmpty()) {
+            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.FAN, 0));
+        }
+        List<StitchingEdge.Round> all = blades(found.get(), other);
         List<StitchingEdge.Round> fitting = all.stream()
                 .filter(b -> b.stitched() <= laying.lowest() + Tolerances.ROUNDING)
                 .toList();
@@ -109,13 +125,19 @@ final class FansLayout {
         }
         // The number of blades holds for every fan of the quilt.
         List<StitchingEdge.Round> used = fitting.subList(0, blades);
-        double radius = used.get(blades - 1).stitched();
+        StitchingEdge.Round outermost = used.get(blades - 1);
+        double radius = outermost.stitched();
+        sets.add(found.get());
+        other.ifPresent(set -> sets.add(outermost.id().templateId().equals(template(set)) ? 0 : 1, set));
         List<Double> pivots = pivots();
-        for (int i = 0; i < pivots.size(); i++) {
-            fan(used, pivots.get(i), 0, i == 0 ? Double.NaN : pivots.get(i) - pivots.get(i - 1));
+        for (int i = 1; i < pivots.size(); i++) {
+            if (pivots.get(i) - pivots.get(i - 1) >= 2 * radius) {
+                laying.tell(new MotifDiagnostic.FansApart(pivots.get(i) - pivots.get(i - 1), radius));
+            }
         }
         List<Point> row =
                 new ArrayList<>(pivots.stream().map(x -> new Point(x, 0)).toList());
+        row(used, row, false);
         rows(used, radius, row);
         if (swivels > 0) {
             laying.tell(new MotifDiagnostic.Swivels(radius, most, swivels));
@@ -130,9 +152,49 @@ final class FansLayout {
                 laying.tell(new MotifDiagnostic.TooManyRows(motif.rows(), r - 1));
                 return;
             }
-            for (Point pivot : row) {
-                fan(used, pivot.x(), pivot.y(), Double.NaN);
-            }
+            row(used, row, motif.back() && sets.size() == 1 && r % 2 == 0);
+        }
+    }
+
+    /** The second set, if there is to be one. */
+    private static Optional<EdgeCatalog.Fan> other(Motif.Fans motif, EdgeCatalog tools) {
+        return motif.otherTemplate().flatMap(id -> tools.fan(Optional.of(id)));
+    }
+
+    /** The blades of both sets, from the pivot outward; of two on each other the first set's. */
+    private static List<StitchingEdge.Round> blades(EdgeCatalog.Fan set, Optional<EdgeCatalog.Fan> other) {
+        List<StitchingEdge.Round> all = new ArrayList<>(set.blades());
+        other.stream()
+                .flatMap(o -> o.blades().stream())
+                .filter(b -> all.stream().noneMatch(a -> Math.abs(a.stitched() - b.stitched()) < Tolerances.CHALK))
+                .toList()
+                .forEach(all::add);
+        all.sort(Comparator.comparingDouble(StitchingEdge.Round::stitched));
+        return all;
+    }
+
+    private static String template(EdgeCatalog.Fan set) {
+        return set.blades().get(0).id().templateId();
+    }
+
+    /**
+     * A fan: its blades as far as they are stitched, in the quilt's frame, by the number of the blade.
+     *
+     * @param onDitch a whole blade, beginning on the ditch
+     */
+    private record Laid(int number, Point pivot, double up, boolean inside, Arc onDitch, List<List<Arc>> kept) {}
+
+    /** A row of fans with the set that has the outermost blade, and with the other set on the way back. */
+    private void row(List<StitchingEdge.Round> used, List<Point> pivots, boolean back) {
+        List<Laid> row = new ArrayList<>();
+        for (int i = 0; i < pivots.size(); i++) {
+            Laid fan = fan(used, pivots.get(back ? pivots.size() - 1 - i : i), back);
+            row.add(fan);
+            stitch(used, fan, sets.get(0));
+        }
+        if (sets.size() > 1) {
+            Collections.reverse(row);
+            row.forEach(fan -> stitch(used, fan, sets.get(1)));
         }
     }
 
@@ -166,39 +228,56 @@ final class FansLayout {
         return next;
     }
 
-    private void fan(List<StitchingEdge.Round> blades, double along, double up, double pitch) {
+    /** From the ditch on the one side up and over to the fan before. */
+    private Laid fan(List<StitchingEdge.Round> blades, Point at, boolean back) {
         fans++;
         double radius = blades.get(blades.size() - 1).stitched();
-        Point centre = space.place(along, up);
-        if (pitch >= 2 * radius) {
-            laying.tell(new MotifDiagnostic.FansApart(pitch, radius));
-        }
+        Point centre = space.place(at.x(), at.y());
         Region before = Region.union(covered);
-        boolean inside = along >= -Tolerances.ROUNDING && along <= space.length() + Tolerances.ROUNDING;
-        // From the ditch on the right, up and over to the fan before.
+        boolean inside = at.x() >= -Tolerances.ROUNDING && at.x() <= space.length() + Tolerances.ROUNDING;
         List<Arc> wholes = blades.stream()
-                .map(blade -> space.placed(new Arc(new Point(along, up), blade.stitched(), 0, Math.PI)))
+                .map(blade ->
+                        space.placed(new Arc(at, blade.stitched(), back ? Math.PI : 0, back ? -Math.PI : Math.PI)))
                 .toList();
-        List<List<Arc>> kept = wholes.stream().map(whole -> kept(whole, before)).toList();
-        List<Arc> all = kept.stream().flatMap(List::stream).toList();
-        if (!all.isEmpty()) {
-            Mark pivot = inside
-                    ? up == 0 ? pivot(along) : laying.later(Mark.Kind.PIVOT, centre, Mark.Pass.ROW_BELOW)
-                    : laying.marker().next(Mark.Kind.PIVOT, centre, Mark.Stage.LOADED);
-            // An odd number begins by climbing the back of the fan before, so that the last blade leads down to the
-            // ditch.
-            climbing = all.size() % 2 == 0;
-            FanHolds holds = FanHolds.of(set, wholes.get(0), all, up == 0 && space.isOnSeam());
-            for (int b = 0; b < blades.size(); b++) {
-                for (Arc piece : kept.get(b)) {
-                    stitch(b, piece, blades.get(b), holds, pivot);
+        Arc last = wholes.get(wholes.size() - 1);
+        Path outermost = new Path(List.of(last, new Segment(last.end(), centre), new Segment(centre, last.start())));
+        Laid fan = new Laid(
+                fans,
+                centre,
+                at.y(),
+                inside,
+                wholes.get(0),
+                wholes.stream().map(whole -> kept(whole, before)).toList());
+        covered.add(Path.circle(centre, radius));
+        laying.enclosed().add(new RunContext.Enclosed(fans, List.of(outermost)));
+        return fan;
+    }
+
+    /** Stitches the blades of a fan that one set has. */
+    private void stitch(List<StitchingEdge.Round> blades, Laid fan, EdgeCatalog.Fan set) {
+        List<Arc> all = new ArrayList<>();
+        for (int b = 0; b < blades.size(); b++) {
+            if (blades.get(b).id().templateId().equals(template(set))) {
+                all.addAll(fan.kept().get(b));
+            }
+        }
+        if (all.isEmpty()) {
+            return;
+        }
+        Mark pivot = fan.inside()
+                ? fan.up() == 0 ? pivot(fan.pivot()) : laying.later(Mark.Kind.PIVOT, fan.pivot(), Mark.Pass.ROW_BELOW)
+                : laying.marker().next(Mark.Kind.PIVOT, fan.pivot(), Mark.Stage.LOADED);
+        // An odd number begins by climbing the back of the fan before, so that the last blade leads down to the
+        // ditch.
+        climbing = all.size() % 2 == 0;
+        FanHolds holds = FanHolds.of(set, fan.onDitch(), all, fan.up() == 0 && space.isOnSeam());
+        for (int b = 0; b < blades.size(); b++) {
+            if (blades.get(b).id().templateId().equals(template(set))) {
+                for (Arc piece : fan.kept().get(b)) {
+                    stitch(fan.number(), b, piece, blades.get(b), holds, pivot);
                 }
             }
         }
-        Arc last = wholes.get(wholes.size() - 1);
-        Path outermost = new Path(List.of(last, new Segment(last.end(), centre), new Segment(centre, last.start())));
-        covered.add(Path.circle(centre, radius));
-        laying.enclosed().add(new RunContext.Enclosed(fans, List.of(outermost)));
     }
 
     /** What of a blade is stitched: what lies on the run, and on no fan before. */
@@ -211,7 +290,7 @@ final class FansLayout {
     }
 
     /** Up one blade, a tap on the fan before, down the next. */
-    private void stitch(int b, Arc piece, StitchingEdge.Round blade, FanHolds holds, Mark pivot) {
+    private void stitch(int number, int b, Arc piece, StitchingEdge.Round blade, FanHolds holds, Mark pivot) {
         Arc way = climbing ? piece : piece.reversed();
         List<PlacementBuilder.Piece> pieces = holds.pieces(way, blade, pivot, laying.shown(way.end()));
         int turns = pieces.size() - 1;
@@ -219,20 +298,15 @@ final class FansLayout {
         most = Math.max(most, turns);
         laying.sewing()
                 .stitch(
-                        PlacementBuilder.Naming.of(Stitched.BLADE, fans, b + 1),
+                        PlacementBuilder.Naming.of(Stitched.BLADE, number, b + 1),
                         pieces,
                         laying.shown(way.start()),
                         PlacementBuilder.Turn.ABOUT_CENTRE);
         climbing = !climbing;
     }
 
-    private Mark pivot(double along) {
-        List<Figure> figures = space.divided();
-        for (int i = 0; i < figures.size(); i++) {
-            if (Math.abs(figures.get(i).cell().from() - along) < Tolerances.ROUNDING) {
-                return laying.valley(i, along, 0);
-            }
-        }
-        return laying.valley(figures.size(), along, 0);
+    private Mark pivot(Point place) {
+        Point from = place.minus(space.place(0, 0));
+        return laying.valleyAt(from.dot(space.place(1, 0).minus(space.place(0, 0))));
     }
 }

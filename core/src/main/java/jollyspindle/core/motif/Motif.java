@@ -207,19 +207,35 @@ public sealed interface Motif {
      *
      * @param blades arcs of every fan, from the pivot outward; 1 to {@link #MOST_LINES}
      * @param rows one above the other, each on the cusps of the row below; 1 to 6
+     * @param back whether every second row is stitched on the way back, its fans leaning the other way
+     * @param otherTemplate a second set, whose blades stand between those of the first
      */
-    record Fans(int blades, int rows) implements Motif {
+    record Fans(int blades, int rows, boolean back, Optional<String> otherTemplate) implements Motif {
+
+        /** Of one set, all rows from the left. */
+        public Fans(int blades, int rows) {
+            this(blades, rows, false, Optional.empty());
+        }
+
         public Fans {
             checkLines(blades);
             Guards.within("rows", rows, 1, 6);
         }
 
         public Fans withBlades(int other) {
-            return new Fans(other, rows);
+            return new Fans(other, rows, back, otherTemplate);
         }
 
         public Fans withRows(int other) {
-            return new Fans(blades, other);
+            return new Fans(blades, other, back, otherTemplate);
+        }
+
+        public Fans withBack(boolean other) {
+            return new Fans(blades, rows, other, otherTemplate);
+        }
+
+        public Fans withOtherTemplate(Optional<String> other) {
+            return new Fans(blades, rows, back, other);
         }
     }
 

@@ -29,6 +29,14 @@ public sealed interface MotifDiagnostic extends Diagnostic {
     record TooMany(int asked, int room) implements MotifDiagnostic {}
 
     /**
+     * Fewer lines have room outside of peaks than were asked for.
+     *
+     * @param asked how many
+     * @param room for how many
+     */
+    record TooManyOutside(int asked, int room) implements MotifDiagnostic {}
+
+    /**
      * Fewer rows of fans have room than were asked for.
      *
      * @param asked how many
@@ -105,7 +113,13 @@ public sealed interface MotifDiagnostic extends Diagnostic {
      * @param cells in how many repeats
      * @param by how much in each at most; below 0 if it is shortened
      */
-    record Eased(int cells, double by) implements MotifDiagnostic, Diagnostic.Note {}
+    record Eased(int cells, double by) implements MotifDiagnostic, Diagnostic.Note {
+
+        /** By how much, whichever way. */
+        public double much() {
+            return Math.abs(by);
+        }
+    }
 
     /** The motifs before leave no such space. */
     record NoSpace() implements MotifDiagnostic {}

@@ -58,6 +58,14 @@ final class Redesigns {
         if (diagnostic instanceof LayoutDiagnostic.HatchLikeEcho && motif instanceof Motif.Crosshatch hatch) {
             return Optional.of(hatch.withSpacing(2 * hatch.spacing()));
         }
+        if (diagnostic instanceof MotifDiagnostic.TooManyOutside outside && motif instanceof Motif.Chevrons c) {
+            return Optional.of(c.withOuter(outside.room()));
+        }
+        if (diagnostic instanceof MotifDiagnostic.TooHigh
+                && motif instanceof Motif.Almonds a
+                && a.height().isPresent()) {
+            return Optional.of(new Motif.Almonds(OptionalDouble.empty()));
+        }
         if (diagnostic instanceof MotifDiagnostic.TooHigh
                 && motif instanceof Motif.FacingArcs f
                 && f.channel().isPresent()) {
@@ -75,6 +83,9 @@ final class Redesigns {
         }
         if (motif instanceof Motif.Fans f) {
             return Optional.of(f.withBlades(many.room()));
+        }
+        if (motif instanceof Motif.FacingArcs f && many.room() <= f.rises().size()) {
+            return Optional.of(f.withRises(f.rises().subList(0, many.room() - 1)));
         }
         if (motif instanceof Motif.Chevrons c) {
             return Optional.of(c.withLines(many.room()));

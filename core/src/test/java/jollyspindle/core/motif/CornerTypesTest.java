@@ -42,6 +42,6 @@ class CornerTypesTest {
         assertThat(params.all().stream()
                         .filter(p -> params.isLeftOut(p, CornerDesign.plain()))
                         .map(p -> p.code()))
-                .containsExactly("lines", "fromOuter", "asks", "closing");
+                .containsExactly("lines", "sides", "fromOuter", "asks", "closing");
     }
 }

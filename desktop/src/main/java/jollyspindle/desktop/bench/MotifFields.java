@@ -44,15 +44,25 @@ final class MotifFields extends EntryFields {
             }
             form.instead(
                     "otherTemplate",
-                    name -> other(name, arcs.otherTemplate(), id -> change.accept(arcs.withOtherTemplate(id))));
+                    name -> other(
+                            name, EdgeKind.ARC, arcs.otherTemplate(), id -> change.accept(arcs.withOtherTemplate(id))));
             form.instead("passes", name -> passes(name, arcs.passes(), n -> change.accept(arcs.withPasses(n))));
         } else if (motif instanceof Motif.FacingArcs facing) {
             form.instead(
                     "otherTemplate",
-                    name -> other(name, facing.otherTemplate(), id -> change.accept(facing.withOtherTemplate(id))));
+                    name -> other(
+                            name,
+                            EdgeKind.ARC,
+                            facing.otherTemplate(),
+                            id -> change.accept(facing.withOtherTemplate(id))));
             form.instead("passes", name -> passes(name, facing.passes(), n -> change.accept(facing.withPasses(n))));
         } else if (motif instanceof Motif.Circles circles) {
             form.instead("halfTurns", name -> turns(name, circles));
+        } else if (motif instanceof Motif.Fans fans) {
+            form.instead(
+                    "otherTemplate",
+                    name -> other(
+                            name, EdgeKind.FAN, fans.otherTemplate(), id -> change.accept(fans.withOtherTemplate(id))));
         } else if (motif instanceof Motif.Serpentine s) {
             form.instead(
                     "perRepeat",
@@ -104,10 +114,10 @@ final class MotifFields extends EntryFields {
     }
 
     /** A second template, or none. */
-    private Node other(String name, Optional<String> now, Consumer<Optional<String>> take) {
+    private Node other(String name, EdgeKind kind, Optional<String> now, Consumer<Optional<String>> take) {
         List<Optional<String>> ids = new ArrayList<>(List.of(Optional.empty()));
         Map<String, String> names = new HashMap<>();
-        for (TemplateChoice c : TemplateChoice.of(bench.job(), now, bench.shelf(), EdgeKind.ARC)) {
+        for (TemplateChoice c : TemplateChoice.of(bench.job(), now, bench.shelf(), kind)) {
             if (names.put(c.template().id(), c.template().name()) == null) {
                 ids.add(Optional.of(c.template().id()));
             }
@@ -117,7 +127,7 @@ final class MotifFields extends EntryFields {
                 name,
                 ids,
                 now,
-                t -> t.map(n -> names.getOrDefault(n, n)).orElse("the same"),
+                t -> t.map(n -> names.getOrDefault(n, n)).orElse(kind == EdgeKind.FAN ? "none" : "the same"),
                 take);
     }
 
