@@ -39,6 +39,9 @@ final class CornerContext {
     final RunDivision rightDivision;
     final PlacementBuilder sewing;
 
+    /** The radius of the arcs on the left run's seam, in inches; nothing if there are none. */
+    final OptionalDouble arcs;
+
     /** How far from the corner the feet of its arc stand, in inches, if it has any and they go there. */
     final OptionalDouble feet;
 
@@ -71,6 +74,7 @@ final class CornerContext {
         this.design = design;
         this.tools = tools;
         this.arc = arc;
+        this.arcs = left.arcs();
         this.leftMarker = left.marker();
         this.rightMarker = right.marker();
         this.leftDivision = left.division();
@@ -83,8 +87,12 @@ final class CornerContext {
         rightMarker.begin(0);
     }
 
-    /** A run that ends in the corner. */
-    record Beside(Marker marker, RunDivision division) {}
+    /**
+     * A run that ends in the corner.
+     *
+     * @param arcs the radius of the arcs that stand on its seam, in inches; nothing if none do
+     */
+    record Beside(Marker marker, RunDivision division, OptionalDouble arcs) {}
 
     /**
      * How far out the feet of an arc in the corner stand.
@@ -134,6 +142,11 @@ final class CornerContext {
             tell(new LayoutDiagnostic.NoTool(EdgeKind.ARC, 0));
         }
         return arc.map(a -> StitchingEdge.Round.of(a, tools.machine()));
+    }
+
+    /** How far the template's edge goes straight on at both ends of a half circle, in inches; 0 if it doesn't. */
+    double legs() {
+        return arc.map(tools::legs).orElse(0.0);
     }
 
     /** Whether an arc keeps within the limits of stitching. */

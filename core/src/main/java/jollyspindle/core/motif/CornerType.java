@@ -48,12 +48,23 @@ public abstract class CornerType {
      * How far from the inner corner its feet stand on both seams; so much is taken of the runs.
      *
      * @param radius stitched, in inches
+     * @param legs how far the template's edge goes straight on at both ends of a half circle, in inches; 0 if it doesn't
      * @param room from the seam to the limit of stitching, in inches
      * @param repeat about what the runs' repeats will be, in inches
      * @return nothing if it has no feet there, or they can't stand
      */
-    OptionalDouble feet(CornerDesign design, double radius, double room, double repeat) {
+    OptionalDouble feet(CornerDesign design, double radius, double legs, double room, double repeat) {
         return OptionalDouble.empty();
+    }
+
+    /**
+     * How far its feet stand out in one corner, which may not be quite square.
+     *
+     * @param feet as they stand in a square one, in inches
+     * @param radius stitched, in inches
+     */
+    double feetIn(CornerSpace space, double feet, double radius) {
+        return feet;
     }
 
     /** Whether the repeats run on to the mitre and are cut off there. */

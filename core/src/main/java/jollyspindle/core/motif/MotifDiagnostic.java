@@ -2,6 +2,8 @@ package jollyspindle.core.motif;
 
 import jollyspindle.core.diagnostic.Diagnostic;
 
+import java.util.OptionalDouble;
+
 /** Why a motif can't be laid out as it was asked for, or what there is to know about it. All lengths in inches. */
 public sealed interface MotifDiagnostic extends Diagnostic {
 
@@ -120,6 +122,14 @@ public sealed interface MotifDiagnostic extends Diagnostic {
             return Math.abs(by);
         }
     }
+
+    /**
+     * A mitre arc runs along the run's first arc for a while.
+     *
+     * @param gap between them, half an inch from their foot
+     * @param better how far out its feet stand clear of that; nothing if no feet do
+     */
+    record RunsAlong(double gap, OptionalDouble better) implements MotifDiagnostic, Diagnostic.Warning {}
 
     /** The motifs before leave no such space. */
     record NoSpace() implements MotifDiagnostic {}

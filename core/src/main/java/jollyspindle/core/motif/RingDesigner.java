@@ -345,7 +345,7 @@ public final class RingDesigner {
         }
         for (Side side : frames.keySet()) {
             CornerSpace space = new CornerSpace(frames.get(side), frames.get(side.previous()), corners);
-            feet(design, design.corner(side), tools, frames, repeat).ifPresent(feet -> {
+            feet(design, design.corner(side), tools, frames, repeat, space).ifPresent(feet -> {
                 taken.get(space.left().id())[0] = space.takesOfLeft(feet);
                 taken.get(space.right().id())[1] = space.takesOfRight(feet);
             });
@@ -355,14 +355,23 @@ public final class RingDesigner {
 
     /** How far a corner's feet stand from it: as far in all corners that are asked for alike. */
     private static OptionalDouble feet(
-            Design design, CornerDesign corner, EdgeCatalog tools, Map<Side, RunFrame> frames, double repeat) {
+            Design design,
+            CornerDesign corner,
+            EdgeCatalog tools,
+            Map<Side, RunFrame> frames,
+            double repeat,
+            CornerSpace space) {
+        Optional<ArcTemplate> arc = arc(design, corner, tools);
+        if (arc.isEmpty()) {
+            return OptionalDouble.empty();
+        }
         double room = frames.values().stream().mapToDouble(RunFrame::room).min().orElseThrow();
-        return arc(design, corner, tools)
-                .map(a -> CornerTypes.of(corner.kind())
-                        .feet(corner, a.stitchedRadius(tools.machine()), room, comingOut(frames, repeat)))
-                .filter(OptionalDouble::isPresent)
-                .filter(d -> d.getAsDouble() <= mostFeet(frames))
-                .orElse(OptionalDouble.empty());
+        double radius = arc.get().stitchedRadius(tools.machine());
+        CornerType type = CornerTypes.of(corner.kind());
+        OptionalDouble feet = type.feet(corner, radius, tools.legs(arc.get()), room, comingOut(frames, repeat));
+        return feet.isPresent() && feet.getAsDouble() <= mostFeet(frames)
+                ? OptionalDouble.of(type.feetIn(space, feet.getAsDouble(), radius))
+                : OptionalDouble.empty();
     }
 
     /** Further out a corner's feet would leave the runs less than a third of their length. */
@@ -408,16 +417,15 @@ public final class RingDesigner {
                     || !divided.containsKey(right.id())) {
                 continue;
             }
+            CornerSpace space = new CornerSpace(left, right, meeting);
             CornerContext corner = new CornerContext(
-                    new CornerSpace(left, right, meeting),
+                    space,
                     wanted,
                     tools,
                     arc(design, wanted, tools),
-                    new CornerContext.Beside(
-                            markers.get(left.id()), divided.get(left.id()).division()),
-                    new CornerContext.Beside(
-                            markers.get(right.id()), divided.get(right.id()).division()),
-                    new CornerContext.Feet(feet(design, wanted, tools, ring, repeat), mostFeet(ring)),
+                    beside(left.id()),
+                    beside(right.id()),
+                    new CornerContext.Feet(feet(design, wanted, tools, ring, repeat, space), mostFeet(ring)),
                     free());
             corner.lay();
             corner.diagnostics().forEach(o -> diagnosed.add(new Diagnosed(left.id(), 0, o)));
@@ -431,6 +439,17 @@ public final class RingDesigner {
                 diagnosed.add(new Diagnosed(ring.get(Side.TOP).id(), 0, new MotifDiagnostic.CornersDiffer(apart)));
             }
         }
+    }
+
+    /** What a run has beside a corner. */
+    private CornerContext.Beside beside(RunId id) {
+        OptionalDouble arcs =
+                design.main().motif() instanceof Motif.Arcs && design.main().edge() == Layer.Edge.SEAM
+                        ? tools.arc(design.main().templateId(), design.main().guideId()).stream()
+                                .mapToDouble(arc -> arc.stitchedRadius(tools.machine()))
+                                .findFirst()
+                        : OptionalDouble.empty();
+        return new CornerContext.Beside(markers.get(id), divided.get(id).division(), arcs);
     }
 
     /** Whether nothing of the runs reaches into corners they run on into: arcs on the seam stay low there. */

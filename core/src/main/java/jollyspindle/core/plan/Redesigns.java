@@ -94,7 +94,8 @@ final class Redesigns {
     }
 
     private static Optional<Design> corner(Design design, RingDesigner.Diagnosed diagnosed) {
-        if (!diagnosed.diagnostic().stops()) {
+        boolean mended = diagnosed.diagnostic().stops() || diagnosed.diagnostic() instanceof MotifDiagnostic.RunsAlong;
+        if (!mended) {
             return Optional.empty();
         }
         Side side = diagnosed.run().side().orElseThrow();
@@ -109,6 +110,9 @@ final class Redesigns {
     private static Optional<CornerDesign> corner(CornerDesign corner, Diagnostic diagnostic) {
         if (diagnostic instanceof MotifDiagnostic.TooMany many && many.room() >= 1) {
             return Optional.of(corner.withLines(many.room()));
+        }
+        if (diagnostic instanceof MotifDiagnostic.RunsAlong along) {
+            return along.better().isPresent() ? Optional.of(corner.withFeet(along.better())) : Optional.empty();
         }
         boolean feet =
                 diagnostic instanceof MotifDiagnostic.TooHigh || diagnostic instanceof MotifDiagnostic.FeetTooFar;

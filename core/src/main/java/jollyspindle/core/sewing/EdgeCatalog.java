@@ -1,5 +1,8 @@
 package jollyspindle.core.sewing;
 
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.ToolId;
 import jollyspindle.core.shelf.ArcTemplate;
@@ -214,6 +217,22 @@ public final class EdgeCatalog {
                                 .flatMap(g -> StitchingEdge.Strip.of(t, g, machine).stream())
                                 .toList())
                         .stream());
+    }
+
+    /** How far a round edge goes straight on at both ends of a half circle, as it is stitched, in inches; 0 if it doesn't. */
+    public double legs(ArcTemplate arc) {
+        List<Curve> curves = template(arc.templateId())
+                .flatMap(t -> cut(t).guide(arc.guideId()))
+                .map(guide -> guide.stitched(machine.footRadius()))
+                .filter(stitched -> stitched.size() == 1)
+                .map(stitched -> stitched.get(0).curves())
+                .orElse(List.of());
+        boolean arch = curves.size() == 3
+                && curves.get(0) instanceof Segment
+                && curves.get(1) instanceof Arc half
+                && Math.abs(half.sweep()) > Math.PI - Tolerances.ROUNDING
+                && curves.get(2) instanceof Segment;
+        return arch ? Math.min(curves.get(0).length(), curves.get(2).length()) : 0;
     }
 
     /** Whether a line is engraved across the middle of a tool's template. */
