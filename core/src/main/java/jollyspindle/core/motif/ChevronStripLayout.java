@@ -61,6 +61,9 @@ final class ChevronStripLayout {
     private final double height;
     private final double slope;
 
+    /** Whether its hollows are level, so that the foot alone would slide in them: a wave's, or a gap wider than the foot. */
+    private final boolean level;
+
     /** Whether what doesn't suit the strip is eased. */
     private boolean easing;
 
@@ -73,6 +76,7 @@ final class ChevronStripLayout {
         Path figure = window(tip - half, tip + half, Double.NEGATIVE_INFINITY).get(0);
         this.notch = figure.start().y();
         this.height = figure.box().top() - notch;
+        this.level = Math.abs(Math.sin(figure.curves().get(0).direction(0).angle())) < Tolerances.ON_LINE;
         // Curves are lowered straight down.
         this.slope = points == Motif.Points.PEAKS
                 ? figure.curves().get(0).direction(0).angle()
@@ -406,10 +410,10 @@ final class ChevronStripLayout {
             }
             double below = strip.top() - edge;
             if (Math.abs(width - strip.module()) > Tolerances.CHALK) {
-                // The peaks stand beside the valleys, so their own feet are marked; in a wave's hollow the foot alone
+                // The peaks stand beside the valleys, so their own feet are marked; in a level hollow the foot alone
                 // would slide.
                 double hollow = along + (leftHalf ? 0.5 : -0.5) * strip.module();
-                Optional<Mark> mark = waves
+                Optional<Mark> mark = level
                         ? Optional.of(laying.marker()
                                 .next(Mark.Kind.FOOT, laying.space().place(hollow, 0), Mark.Stage.LOADED))
                         : Optional.empty();

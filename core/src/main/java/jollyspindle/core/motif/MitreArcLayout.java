@@ -175,8 +175,9 @@ final class MitreArcLayout {
 
     /** Feet that keep the arc off the run's first one, next to those it has; nothing if none do. */
     private OptionalDouble clear(double d, double radius) {
-        for (double by = FEET_STEP; by <= d; by += FEET_STEP) {
-            for (double feet : new double[] {d - by, d + by}) {
+        double tick = Math.rint(d / FEET_STEP) * FEET_STEP;
+        for (double by = 0; by <= d; by += FEET_STEP) {
+            for (double feet : new double[] {tick - by, tick + by}) {
                 double k = (Math.sqrt(Math.max(0, 2 * radius * radius - feet * feet)) - feet) / 2;
                 boolean goes = feet > FEET_STEP
                         && feet <= Math.min(corner.mostFeet, radius * Math.sqrt(2))

@@ -39,8 +39,7 @@ record AreaJson(PlanJson all, Words words, QuiltJob job, AreaPlan area) {
         area.marks().forEach(m -> all.mark(marks.addObject(), m));
         ArrayNode lines = node.putArray("lines");
         area.lines().forEach(l -> PlanJson.line(lines.addObject(), l));
-        ArrayNode placements = node.putArray("placements");
-        area.placements().forEach(p -> all.placement(placements.addObject(), p));
+        all.placements(area.placements(), node.putArray("placements"));
         ArrayNode travels = node.putArray("travels");
         area.travels().forEach(t -> {
             ObjectNode one = travels.addObject();

@@ -36,7 +36,9 @@ import jollyspindle.core.words.FindingWords;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.Words;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.Function;
 
@@ -191,7 +193,7 @@ public final class PlanJson {
                 (cell, figure) -> division.cell(cell, figure, run.divided()));
         each(plan.chalkLines(run.id()), node.putArray("chalkLines"), this::chalkLine);
         each(run.laidOut().marks(), node.putArray("marks"), this::mark);
-        each(run.laidOut().placements(), node.putArray("placements"), this::placement);
+        placements(run.laidOut().placements(), node.putArray("placements"));
         ArrayNode lines = node.putArray("stitchLines");
         run.laidOut().lines().forEach(line -> line(lines.addObject(), line));
     }
@@ -199,7 +201,7 @@ public final class PlanJson {
     private void corner(ObjectNode node, RingDesigner.Corner corner) {
         node.put("atLeftEndOf", corner.run().code());
         node.put("kind", name(corner.design().kind()));
-        each(corner.placements(), node.putArray("placements"), this::placement);
+        placements(corner.placements(), node.putArray("placements"));
         ArrayNode lines = node.putArray("stitchLines");
         corner.lines().forEach(line -> line(lines.addObject(), line));
     }
@@ -295,7 +297,25 @@ public final class PlanJson {
         number(node, "exact", reading.exact());
     }
 
-    void placement(ObjectNode node, Placement placement) {
+    /** All placements of a region, with how many others each hangs on: an error of the first runs on into as many. */
+    void placements(List<Placement> placements, ArrayNode array) {
+        Map<LineId, Integer> chains = new HashMap<>();
+        for (Placement placement : placements) {
+            ObjectNode node = array.addObject();
+            placement(node, placement);
+            int chain = placement
+                    .registration()
+                    .before()
+                    .map(before -> chains.getOrDefault(before, 0) + 1)
+                    .orElse(0);
+            chains.merge(placement.of().id(), chain, Math::max);
+            if (chain > 0) {
+                ((ObjectNode) node.get("registration")).put("chain", chain);
+            }
+        }
+    }
+
+    private void placement(ObjectNode node, Placement placement) {
         node.put("id", placement.id().code());
         node.put("lineId", placement.of().id().code());
         block(node, placement.id().line().piece());

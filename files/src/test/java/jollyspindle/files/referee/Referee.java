@@ -36,6 +36,8 @@ final class Referee {
 
     /** What is wrong with what is told. */
     enum Fault {
+        /** The line isn't what the needle draws along the edge of the template as it is told to lie. */
+        OFF_EDGE,
         /** What is said to lie on something doesn't. */
         BESIDE,
         /** What is said to be on the template isn't. */
@@ -92,6 +94,7 @@ final class Referee {
                     i == 0 ? Optional.empty() : Optional.of(plan.steps().get(i - 1));
             Optional<ToldPlan.Step> next =
                     i + 1 < plan.steps().size() ? Optional.of(plan.steps().get(i + 1)) : Optional.empty();
+            offEdge(step);
             List<double[]> held = new ArrayList<>(laid(step));
             if (!start(step, before)) {
                 complain(Fault.START_UNSEEN, step, where(step, step.path().start()) + step.start());
@@ -109,6 +112,25 @@ final class Referee {
             }
             stitched.computeIfAbsent(step.lineId(), id -> new ArrayList<>()).add(step.path());
             byLayer.computeIfAbsent(step.layer(), n -> new ArrayList<>()).add(step.path());
+        }
+    }
+
+    /** The line told is a foot's radius beside the told edge of the template, all along. */
+    private void offEdge(ToldPlan.Step step) {
+        List<Curve> along = guide(step).stitched(plan.foot()).stream()
+                .flatMap(path -> path.curves().stream())
+                .toList();
+        Point origin = guide(step).round().map(Guide.Round::centre).orElse(Point.ORIGIN);
+        for (Curve curve : step.path().curves()) {
+            for (double part : new double[] {0, 0.25, 0.5, 0.75, 1}) {
+                Point own = step.pose().undo(curve.at(part)).plus(origin);
+                double off =
+                        along.stream().mapToDouble(c -> c.distance(own)).min().orElse(Double.MAX_VALUE);
+                if (off > ON) {
+                    complain(Fault.OFF_EDGE, step, "the needle is " + off + " off the edge's line");
+                    return;
+                }
+            }
         }
     }
 
@@ -384,6 +406,12 @@ final class Referee {
                 ? 0
                 : chains.getOrDefault(on, 0) + 1;
         chains.merge(step.lineId(), chain, Math::max);
+        if (chain > 0 && step.on().chain().orElse(0) != chain) {
+            complain(
+                    Fault.CHAIN,
+                    step,
+                    "hangs on " + chain + " others, told " + step.on().chain());
+        }
         if (chain > LONGEST_CHAIN) {
             complain(Fault.CHAIN, step, "laid on " + chain + " others");
         }

@@ -129,6 +129,10 @@ record ToldPlan(
             return number(told, "gap");
         }
 
+        OptionalDouble chain() {
+            return number(told, "chain");
+        }
+
         OptionalDouble step() {
             return number(told, "step");
         }
