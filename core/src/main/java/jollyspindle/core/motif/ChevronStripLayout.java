@@ -154,7 +154,9 @@ final class ChevronStripLayout {
         long suiting = standing.stream()
                 .filter(c -> Math.abs(c.width() - strip.module()) < Tolerances.SAME_PLACE)
                 .count();
-        easing = motif.lines() == 1 && motif.outer() == 0 && 2 * suiting >= standing.size() && suiting > 0;
+        // Tape on the edge holds both halves.
+        boolean taped = notch - space.clearance() >= strip.bottom() + Tolerances.CHALK;
+        easing = taped && motif.lines() == 1 && motif.outer() == 0 && 2 * suiting >= standing.size() && suiting > 0;
         List<Double> eased = standing.stream()
                 .filter(this::isEased)
                 .map(c -> c.width() - strip.module())
@@ -184,11 +186,15 @@ final class ChevronStripLayout {
 
     /**
      * Whether a figure is to be eased at its crown: on a run most of whose repeats are as wide as the strip's figures, and this one a
-     * little off. A single line alone; where there are more, gaps stay between the figures.
+     * little off. A single line alone; where there are more, gaps stay between the figures, as they do between peaks that would get
+     * two tips.
      */
     private boolean isEased(Cell cell) {
-        double off = Math.abs(cell.width() - strip.module());
-        return easing && off > Tolerances.SAME_PLACE && off <= MOST_EASED + Tolerances.ROUNDING;
+        double off = cell.width() - strip.module();
+        return easing
+                && Math.abs(off) > Tolerances.SAME_PLACE
+                && Math.abs(off) <= MOST_EASED + Tolerances.ROUNDING
+                && (off < 0 || points != Motif.Points.PEAKS);
     }
 
     /** How many cells from one on are stitched in one placement; 0 if nothing stands on it. */
@@ -306,12 +312,11 @@ final class ChevronStripLayout {
 
         /**
          * One figure in two halves, each over its own valley, so that what the repeat is wider or narrower by shows at the crown
-         * alone: a stitch or two straight on, or cut off.
+         * alone: they meet a little beyond it, or before it.
          */
         private void eased() {
-            double off = first.width() - strip.module();
             int whole = figures() / 2;
-            double half = Math.min(strip.module(), first.width()) / 2;
+            double half = first.width() / 2;
             List<Path> outline = new ArrayList<>();
             for (boolean left : new boolean[] {true, false}) {
                 double along = left ? first.from() + strip.module() / 2 : first.to() - strip.module() / 2;
@@ -326,12 +331,7 @@ final class ChevronStripLayout {
                 double below = strip.top() - notch + laying.space().clearance();
                 Registration laid = new Registration.NotchOnMark(
                         Optional.of(foot), below, laying.space().hanging());
-                boolean joined = off < Tolerances.SAME_PLACE;
-                Mark crown = laying.marker()
-                        .next(
-                                joined ? Mark.Kind.MEETING : Mark.Kind.TURN,
-                                left ? own.end() : own.start(),
-                                Mark.Stage.LOADED);
+                Mark crown = laying.marker().next(Mark.Kind.MEETING, left ? own.end() : own.start(), Mark.Stage.LOADED);
                 LineEnd atCrown = new LineEnd(left ? own.end() : own.start(), LineEnd.ShownBy.MARK, Optional.of(crown));
                 LineEnd atFoot = new LineEnd(left ? own.start() : own.end(), LineEnd.ShownBy.MARK, Optional.of(foot));
                 List<Curve> curves = own.curves();
@@ -428,7 +428,8 @@ final class ChevronStripLayout {
         private void stitch(Path path, StitchingEdge tool, int line, int peak, Optional<Registration> notch) {
             boolean laid = notch.filter(n -> n.marks().findAny().isPresent()).isPresent();
             LineEnd start = spot(path.start(), line, laid);
-            LineEnd end = spot(path.end(), line, notch.isPresent());
+            // Half a figure that begins on its level crown, with no mark under a notch, would slide.
+            LineEnd end = spot(path.end(), line, notch.isPresent() && (laid || !leftHalf));
             List<Curve> curves = path.curves();
             laying.stitch(
                     PlacementBuilder.Naming.of(
