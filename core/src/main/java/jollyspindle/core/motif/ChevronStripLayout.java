@@ -260,8 +260,11 @@ final class ChevronStripLayout {
             }
             int firstTip = (figures() - count) / 2;
             double own = (tip(firstTip) + tip(firstTip + count - 1)) / 2;
-            double along = leftHalf ? first.from() : rightHalf ? first.to() : (first.from() + last.to()) / 2;
-            double half = count > 1 ? count * strip.module() / 2 : Math.min(width, strip.module()) / 2;
+            boolean byValley = isByValley(width);
+            double half = count > 1 || byValley ? count * strip.module() / 2 : Math.min(width, strip.module()) / 2;
+            double along = byValley
+                    ? leftHalf ? first.to() - half : first.from() + half
+                    : leftHalf ? first.from() : rightHalf ? first.to() : (first.from() + last.to()) / 2;
             List<List<Path>> outlines = new ArrayList<>();
             if (ease) {
                 eased();
@@ -364,6 +367,14 @@ final class ChevronStripLayout {
             }
         }
 
+        /**
+         * Whether a single figure is laid with its notch right over a valley: where the repeat is wider or narrower by what nobody
+         * draws. Its other foot may stand beside its valley by so much.
+         */
+        private boolean isByValley(double width) {
+            return count == 1 && Math.abs(width - strip.module()) <= 2 * Tolerances.CHALK;
+        }
+
         private List<Path> cut(double left, double right, double above) {
             return cut.computeIfAbsent(List.of(left, right, above), key -> window(left, right, above).stream()
                     .filter(p -> p.length() >= LayoutContext.SHORTEST)
@@ -409,7 +420,7 @@ final class ChevronStripLayout {
                 return Optional.empty();
             }
             double below = strip.top() - edge;
-            if (Math.abs(width - strip.module()) > Tolerances.CHALK) {
+            if (count == 1 && !isByValley(width)) {
                 // The peaks stand beside the valleys, so their own feet are marked; in a level hollow the foot alone
                 // would slide.
                 double hollow = along + (leftHalf ? 0.5 : -0.5) * strip.module();
@@ -458,8 +469,7 @@ final class ChevronStripLayout {
         /** What shows where a line starts or ends. */
         private LineEnd spot(Point place, int line, boolean laid) {
             List<StitchLine> before = laying.sewing().lines();
-            // A wave that is cut short ends a little above the valley, where a point would end far from it.
-            double near = waves ? Tolerances.ON_LINE : Tolerances.CHALK;
+            double near = Tolerances.ON_LINE;
             if (line == 0
                     && !before.isEmpty()
                     && before.get(before.size() - 1).path().end().distance(place) < Tolerances.SAME_PLACE) {

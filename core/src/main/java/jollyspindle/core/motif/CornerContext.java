@@ -6,6 +6,7 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Region;
 import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
@@ -151,7 +152,12 @@ final class CornerContext {
 
     /** Whether an arc keeps within the limits of stitching. */
     boolean staysInside(Arc arc) {
-        return space.region().within(Path.of(arc)).stream()
+        return staysInside(space.region(), arc);
+    }
+
+    /** Whether all of an arc lies in a region. */
+    static boolean staysInside(Region region, Arc arc) {
+        return region.within(Path.of(arc)).stream()
                 .anyMatch(p -> Math.abs(p.length() - arc.length()) < Tolerances.SAME_PLACE);
     }
 

@@ -71,21 +71,18 @@ record CornerSpace(RunFrame left, RunFrame right, Corners corners) {
     }
 
     /**
-     * The same of a cornerstone whose sides were measured: its inner corner, and the seams that leave it, lie as they should, and the
-     * other two sides meet where circles of their lengths do.
+     * The corners of a cornerstone whose sides were measured, from the inner one round: that, and the seams that leave it, lie as
+     * they should, and the other two sides meet where circles of their lengths do.
      *
      * @param measured up to four sides, from the inner corner round, in inches; the others are as wide as their border is deep
      * @return nothing if such sides don't close
      */
-    Optional<List<Point>> midpoints(List<Double> measured) {
-        if (measured.isEmpty()) {
-            return Optional.of(midpoints());
-        }
+    Optional<List<Point>> stone(List<Double> measured) {
         List<Double> sides = new ArrayList<>(measured);
         while (sides.size() < 4) {
             sides.add(sides.size() % 2 == 0 ? right.depth() : left.depth());
         }
-        Point inner = meeting(left.clearance(), right.clearance());
+        Point inner = inner();
         Point first = inner.minus(away().times(sides.get(0)));
         Point last = inner.plus(towards().times(sides.get(3)));
         double across = first.distance(last);
@@ -100,19 +97,41 @@ record CornerSpace(RunFrame left, RunFrame right, Corners corners) {
                 ? way.turnedLeft()
                 : way.turnedLeft().times(-1);
         Point outer = first.plus(way.times(along)).plus(outward.times(Math.sqrt(over)));
-        return Optional.of(List.of(
-                inner.midpoint(first),
-                inwards(first, outer, right.reserve()),
-                inwards(outer, last, left.reserve()),
-                last.midpoint(inner)));
+        return Optional.of(List.of(inner, first, outer, last));
     }
 
-    /** The middle of a side, so far in from it that it may be stitched. */
-    private Point inwards(Point from, Point to, double reserve) {
-        Point middle = from.midpoint(to);
+    /** The middles of such a stone's sides: of its seams, and on the outer sides as far out as may be stitched. */
+    List<Point> midpoints(List<Point> stone) {
+        Point inner = stone.get(0);
+        Point first = stone.get(1);
+        Point outer = stone.get(2);
+        Point last = stone.get(3);
+        return List.of(
+                inner.midpoint(first),
+                first.midpoint(outer).plus(inward(first, outer).times(right.reserve())),
+                outer.midpoint(last).plus(inward(outer, last).times(left.reserve())),
+                last.midpoint(inner));
+    }
+
+    /** What of such a stone may be stitched. */
+    Region region(List<Point> stone) {
+        Point inner = stone.get(0);
+        Point first = stone.get(1);
+        Point outer = stone.get(2);
+        Point last = stone.get(3);
+        Point one = first.plus(inward(first, outer).times(right.reserve()));
+        Point other = last.plus(inward(outer, last).times(left.reserve()));
+        return Region.of(Path.polygon(List.of(
+                inner,
+                Point.meeting(inner, away(), one, outer.minus(first)),
+                Point.meeting(one, outer.minus(first), other, last.minus(outer)),
+                Point.meeting(inner, towards(), other, last.minus(outer)))));
+    }
+
+    /** Square to a side and in from it, 1 long. */
+    private Point inward(Point from, Point to) {
         Point square = to.minus(from).unit().turnedLeft();
-        Point in = square.dot(inner().minus(middle)) > 0 ? square : square.times(-1);
-        return middle.plus(in.times(reserve));
+        return square.dot(inner().minus(from.midpoint(to))) > 0 ? square : square.times(-1);
     }
 
     private static double square(double inches) {

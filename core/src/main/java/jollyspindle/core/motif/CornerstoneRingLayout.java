@@ -4,6 +4,7 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.ArcsBetween;
 import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Region;
 import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
@@ -43,17 +44,22 @@ final class CornerstoneRingLayout {
 
     private final CornerContext corner;
 
+    /** What of the stone may be stitched. */
+    private Region region;
+
     private CornerstoneRingLayout(CornerContext corner) {
         this.corner = corner;
     }
 
     private void lay(StitchingEdge.Round tool) {
-        Optional<List<Point>> found = corner.space.midpoints(corner.design.sides());
-        if (found.isEmpty()) {
+        List<Double> measured = corner.design.sides();
+        Optional<List<Point>> stone = measured.isEmpty() ? Optional.empty() : corner.space.stone(measured);
+        if (!measured.isEmpty() && stone.isEmpty()) {
             corner.tell(new MotifDiagnostic.SidesOpen());
             return;
         }
-        List<Point> middles = found.get();
+        region = stone.map(corner.space::region).orElseGet(corner.space::region);
+        List<Point> middles = stone.map(corner.space::midpoints).orElseGet(corner.space::midpoints);
         Point centre =
                 middles.get(0).midpoint(middles.get(2)).midpoint(middles.get(1).midpoint(middles.get(3)));
         boolean lower = corner.design.rise().isPresent() && corner.design.lines() > 1;
@@ -125,7 +131,7 @@ final class CornerstoneRingLayout {
             Point away = from.midpoint(to).plus(from.midpoint(to).minus(centre));
             arcs.add(ArcsBetween.bulgingTowards(from, to, radius, away).orElseThrow());
         }
-        if (arcs.stream().anyMatch(a -> !corner.staysInside(a))) {
+        if (arcs.stream().anyMatch(a -> !CornerContext.staysInside(region, a))) {
             // A chord from midpoint to midpoint lies at 45° to the sides, and so may the arc at its ends at most.
             double longest = arcs.stream()
                     .mapToDouble(a -> a.start().distance(a.end()))
