@@ -4,6 +4,7 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.route.Routed;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.Words;
 
@@ -103,7 +104,9 @@ final class RunLists {
                 "turn",
                 Words.turn(first.pose().rotation()),
                 "rotation",
-                first.pose().rotation());
+                first.pose().rotation(),
+                "starts",
+                Routed.starts(all.stream().map(Placement::of).distinct().toList()));
         double below = pages.table(title, note, columns, new PlacementTable(plan).rows(all));
         double room = pages.bottom() - below;
         if (room > LEAST_PICTURE) {

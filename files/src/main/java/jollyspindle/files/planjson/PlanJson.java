@@ -28,6 +28,7 @@ import jollyspindle.core.quilt.PieceId;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Squareness;
+import jollyspindle.core.route.Routed;
 import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.SeamRegister;
@@ -194,6 +195,7 @@ public final class PlanJson {
         each(plan.chalkLines(run.id()), node.putArray("chalkLines"), this::chalkLine);
         each(run.laidOut().marks(), node.putArray("marks"), this::mark);
         placements(run.laidOut().placements(), node.putArray("placements"));
+        node.put("starts", Routed.starts(run.laidOut().lines()));
         ArrayNode lines = node.putArray("stitchLines");
         run.laidOut().lines().forEach(line -> line(lines.addObject(), line));
     }
