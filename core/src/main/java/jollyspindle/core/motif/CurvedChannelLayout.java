@@ -77,14 +77,14 @@ final class CurvedChannelLayout {
                 laying.tools(),
                 laying.layer().templateId(),
                 laying.layer().guideId(),
-                halves ? 2 * narrowest : narrowest);
+                (halves ? 2 * narrowest : narrowest) + Tolerances.CHALK);
         if (found.isEmpty()) {
             laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.CIRCLE, halves ? narrowest : narrowest / 2));
             return;
         }
         double radius = found.get().stitched();
         double high = halves ? radius : 2 * radius;
-        if (high > narrowest + Tolerances.ROUNDING) {
+        if (high > narrowest + Tolerances.CHALK + Tolerances.ROUNDING) {
             laying.tell(new LayoutDiagnostic.TooFar(high, narrowest));
             return;
         }
