@@ -172,7 +172,7 @@ public record Arrangement(
                             Layer.of(new Motif.StraightLines(6, QUARTER_TURN)).with(Layer.Space.ABOVE)),
                     CornerDesign.plain(),
                     RING,
-                    Optional.empty()),
+                    Optional.of(SchoolKind.EVEN)),
             new Arrangement(
                     "half-circles-on-arcs",
                     List.of(

@@ -205,12 +205,19 @@ final class CirclesLayout {
         before = laying.stitch(
                 PlacementBuilder.Naming.of(Stitched.CIRCLE, number),
                 pieces,
-                LineEnd.at(west, LineEnd.ShownBy.MIDDLE_LINE),
+                start(west, centre.x() - radius),
                 PlacementBuilder.Turn.ABOUT_CENTRE);
         if (motif.swirl()) {
             swirl(laying, placed, leavesOpposite ? east : west, number, way);
         }
         laying.enclosed().add(new RunContext.Enclosed(index + 1, List.of(Path.circle(placed, radius))));
+    }
+
+    /** Where a circle starts: on the line along the middle, which is drawn as far as the run goes. */
+    private LineEnd start(Point place, double along) {
+        return along < 0 || along > space.length()
+                ? laying.marked(Mark.Kind.LINE_START, place)
+                : LineEnd.at(place, LineEnd.ShownBy.MIDDLE_LINE);
     }
 
     /** The template slides on from the circle before; the first of every few is marked, so that no error adds up for long. */

@@ -239,6 +239,10 @@ final class RunContext extends LayoutContext {
 
     /** Where a line is cut off: what shows the place, or a mark if the foot alone tells how the template lies. */
     private LineEnd cutOff(Point place, Registration laid, Mark.Kind kind) {
-        return laid instanceof Registration.FootOnBothMarks ? marked(kind, place) : shown(place);
+        // So it is with a strip that is taped on the edge and no notch of which lies over a mark.
+        boolean slides = laid instanceof Registration.FootOnBothMarks
+                || laid instanceof Registration.NotchOnMark notch
+                        && notch.mark().isEmpty();
+        return slides ? marked(kind, place) : shown(place);
     }
 }

@@ -1,12 +1,16 @@
 package jollyspindle.files.referee;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.inspection.Finding;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.motif.Arrangement;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.motif.Layer;
+import jollyspindle.core.motif.Motif;
 import jollyspindle.core.motif.Preset;
 import jollyspindle.core.plan.Gallery;
 import jollyspindle.core.plan.Planner;
@@ -32,7 +36,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -41,10 +47,14 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import java.util.stream.StreamSupport;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 /** Whatever a border's plan tells can be done as it is told. */
 class RefereeTest {
@@ -168,6 +178,77 @@ class RefereeTest {
             @ForAll @DoubleRange(min = 0.2, max = 0.3) double foot) {
         QuiltJob job = job(quilt(top, left, uneven, depth, corners), preset, CornerDesign.of(corner), foot);
         assertThat(judged(job)).isEmpty();
+    }
+
+    @Provide
+    Arbitrary<Arrangement> whole() {
+        return Arbitraries.of(Arrangement.all());
+    }
+
+    @Property(tries = 60, seed = "20261202")
+    void soItIsWithWholeBordersOnQuiltsOfAnySize(
+            @ForAll("whole") Arrangement arrangement,
+            @ForAll Corners corners,
+            @ForAll @DoubleRange(min = 20, max = 100) double top,
+            @ForAll @DoubleRange(min = 20, max = 100) double left,
+            @ForAll @DoubleRange(min = -0.4, max = 0.4) double uneven,
+            @ForAll @DoubleRange(min = 3, max = 12) double depth,
+            @ForAll @DoubleRange(min = 0.2, max = 0.3) double foot) {
+        QuiltJob job = DemoJob.heronWeir()
+                .withTemplates(StarterShelf.templates())
+                .withQuilt(quilt(top, left, uneven, depth, corners))
+                .withMachine(new Machine(foot));
+        assertThat(judged(job.editing(INNER, l -> Gallery.adopted(job, l, RunId.of(Side.TOP), arrangement))))
+                .isEmpty();
+    }
+
+    /** What hatching is said to come out at is what lies between its lines: in the plan's own words against its own curves. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.5, 0.75, 1.1, 1.4})
+    void hatchingIsAsFarApartAsItIsTold(double wanted) throws IOException {
+        Motif hatch = new Motif.Crosshatch(wanted, Math.PI / 4, true, false);
+        QuiltJob job = job(
+                quilt(61.5, 73.25, 0.125, 8, Corners.MITRED),
+                new Preset("hatch", hatch, Layer.Edge.SEAM),
+                CornerDesign.plain(),
+                0.25);
+        JsonNode plan = new ObjectMapper().readTree(PlanJson.format(Planner.plan(job)));
+        Optional<String> told = StreamSupport.stream(plan.get("findings").spliterator(), false)
+                .filter(f -> f.get("code").asText().equals("motif-evened")
+                        && f.get("run").asText().equals("top"))
+                .map(f -> f.get("text").asText())
+                .findFirst();
+        Matcher come = Pattern.compile("come (\\d*\\.\\d+)").matcher(told.orElse("come " + wanted));
+        assertThat(come.find()).as(told.toString()).isTrue();
+        // Told to a thousandth; what isn't told is off by less than is worth a word.
+        double off = told.isPresent() ? 0.0006 : Tolerances.UNSAID;
+        List<double[]> lines = new ArrayList<>();
+        for (JsonNode line : plan.get("runs").get(0).get("stitchLines")) {
+            JsonNode curve = line.get("curves").get(0);
+            double x = curve.get("end").get(0).asDouble()
+                    - curve.get("start").get(0).asDouble();
+            double y = curve.get("end").get(1).asDouble()
+                    - curve.get("start").get(1).asDouble();
+            double length = Math.hypot(x, y);
+            double over = (curve.get("start").get(0).asDouble() * y
+                            - curve.get("start").get(1).asDouble() * x)
+                    / length;
+            boolean leansRight = x * y > 0;
+            lines.add(new double[] {leansRight ? 1 : 0, y > 0 ? over : -over});
+        }
+        for (int set = 0; set < 2; set++) {
+            int which = set;
+            double[] sorted = lines.stream()
+                    .filter(l -> l[0] == which)
+                    .mapToDouble(l -> l[1])
+                    .sorted()
+                    .toArray();
+            assertThat(sorted).hasSizeGreaterThan(20);
+            for (int i = 1; i < sorted.length; i++) {
+                // Told to a thousandth.
+                assertThat(sorted[i] - sorted[i - 1]).isCloseTo(Double.parseDouble(come.group(1)), within(off));
+            }
+        }
     }
 
     // --- the referee itself ----------------------------------------------------------------------------------------
