@@ -28,6 +28,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -316,8 +317,12 @@ final class ChevronsLayout {
             }
             List<Lined> row = lined.subList(from, to);
             List<StitchLine> below = new ArrayList<>();
-            row.forEach(figure -> below.add(first.get(figure.number())));
-            for (int k = 1; k <= motif.outer(); k++) {
+            // Of a peak that another motif takes the place of nothing is stitched.
+            row.stream()
+                    .map(figure -> first.get(figure.number()))
+                    .filter(Objects::nonNull)
+                    .forEach(below::add);
+            for (int k = 1; k <= motif.outer() && !below.isEmpty(); k++) {
                 if (!outer(row, k, below)) {
                     laying.tell(new MotifDiagnostic.TooManyOutside(motif.outer(), k - 1));
                     break;
@@ -363,7 +368,7 @@ final class ChevronsLayout {
             boolean round = curve instanceof Arc || !last && line.curves().get(i + 1) instanceof Arc;
             LineEnd end = last
                     ? end(curve.end())
-                    : round
+                    : round || fromEdge < 0
                             ? LineEnd.at(laying.marker().next(Mark.Kind.TURN, curve.end(), LOADED))
                             : LineEnd.at(curve.end(), LineEnd.ShownBy.NEEDLE);
             Registration laid = curve instanceof Segment && fromEdge >= 0

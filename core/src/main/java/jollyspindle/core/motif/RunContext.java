@@ -190,9 +190,15 @@ final class RunContext extends LayoutContext {
         List<StitchLine> lines = new ArrayList<>();
         for (Path path : kept(whole)) {
             boolean fromStart = path.start().distance(whole.start()) < Tolerances.SAME_PLACE;
-            List<PlacementBuilder.Piece> cut = path.curves().stream()
+            List<PlacementBuilder.Piece> cut = new ArrayList<>(path.curves().stream()
                     .map(curve -> cut(pieces, curve, fromStart))
-                    .toList();
+                    .toList());
+            PlacementBuilder.Piece last = cut.get(cut.size() - 1);
+            // What followed was left out, so the needle doesn't go on there.
+            if (last.reaches().shownBy() == LineEnd.ShownBy.NEEDLE
+                    && path.end().distance(whole.end()) > Tolerances.SAME_PLACE) {
+                cut.set(cut.size() - 1, last.reaching(cutOff(path.end(), last.registration(), Mark.Kind.LINE_END)));
+            }
             LineEnd from = fromStart ? start : cutOff(path.start(), cut.get(0).registration(), Mark.Kind.LINE_START);
             lines.add(sewing().stitch(naming, cut, from, turn));
         }
