@@ -57,6 +57,9 @@ final class FacingLayout {
     private static final Param.Whole<Motif.FacingArcs> PASSES = Param.whole(
                     "passes", 1, Motif.MOST_PASSES, Motif.FacingArcs::passes)
             .usually(1);
+    private static final Param.Whole<Motif.FacingArcs> DIAMOND_PASSES = Param.whole(
+                    "diamondPasses", 1, Motif.MOST_PASSES, Motif.FacingArcs::diamondPasses)
+            .usually(1);
 
     static final MotifType<Motif.FacingArcs> TYPE =
             new MotifType<>(
@@ -71,16 +74,19 @@ final class FacingLayout {
                                             v.get(VALLEY_LINES),
                                             v.get(RISES),
                                             v.get(OTHER_TEMPLATE),
-                                            v.get(PASSES)),
+                                            v.get(PASSES),
+                                            v.get(DIAMOND_PASSES)),
                                     Params.row(FACING),
                                     Params.row(CHANNEL, INSET),
                                     Params.row(CROWN_LINES),
                                     Params.row(VALLEY_LINES),
                                     Params.row(RISES),
                                     Params.row(OTHER_TEMPLATE),
-                                    Params.row(PASSES))
+                                    Params.row(PASSES),
+                                    Params.row(DIAMOND_PASSES))
                             .brief(RISES)
-                            .brief(PASSES)) {
+                            .brief(PASSES)
+                            .brief(DIAMOND_PASSES)) {
 
                 @Override
                 EdgeKind edge(Motif.FacingArcs motif) {
@@ -383,7 +389,7 @@ final class FacingLayout {
         for (int i = 0; i < 4; i++) {
             laying.sewing()
                     .stitch(
-                            PlacementBuilder.Naming.of(Stitched.DIAMOND, number, i + 1),
+                            new PlacementBuilder.Naming(Stitched.DIAMOND, number, i + 1, motif.diamondPasses()),
                             sides.get(i),
                             StitchingEdge.Round.of((i == 0 || i == 3 ? a : b).template(), laying.machine()),
                             new Registration.FootOnBothMarks(),

@@ -116,6 +116,7 @@ public sealed interface Motif {
      * @param rises of lowered arcs inside those of both rows, each less than the one before; none if it is empty
      * @param otherTemplate of the far edge, if it is another one
      * @param passes over every arc
+     * @param diamondPasses over every side of the diamonds
      */
     record FacingArcs(
             Facing facing,
@@ -125,7 +126,8 @@ public sealed interface Motif {
             boolean valleyLines,
             List<Double> rises,
             Optional<String> otherTemplate,
-            int passes)
+            int passes,
+            int diamondPasses)
             implements Motif {
 
         /** Single rows. */
@@ -137,22 +139,25 @@ public sealed interface Motif {
                 boolean valleyLines,
                 Optional<String> otherTemplate,
                 int passes) {
-            this(facing, channel, inset, crownLines, valleyLines, List.of(), otherTemplate, passes);
+            this(facing, channel, inset, crownLines, valleyLines, List.of(), otherTemplate, passes, 1);
         }
 
         public FacingArcs {
             rises = checkedRises(rises);
             checkPasses(passes);
+            checkPasses(diamondPasses);
             inset.ifPresent(Motif::checkDistance);
             channel.ifPresent(inches -> Guards.within("channel", inches, -FARTHEST, FARTHEST));
         }
 
         public FacingArcs with(Facing other) {
-            return new FacingArcs(other, channel, inset, crownLines, valleyLines, rises, otherTemplate, passes);
+            return new FacingArcs(
+                    other, channel, inset, crownLines, valleyLines, rises, otherTemplate, passes, diamondPasses);
         }
 
         public FacingArcs withChannel(OptionalDouble other) {
-            return new FacingArcs(facing, other, inset, crownLines, valleyLines, rises, otherTemplate, passes);
+            return new FacingArcs(
+                    facing, other, inset, crownLines, valleyLines, rises, otherTemplate, passes, diamondPasses);
         }
 
         /** How many lower arcs there are inside each. */
@@ -161,15 +166,21 @@ public sealed interface Motif {
         }
 
         public FacingArcs withRises(List<Double> other) {
-            return new FacingArcs(facing, channel, inset, crownLines, valleyLines, other, otherTemplate, passes);
+            return new FacingArcs(
+                    facing, channel, inset, crownLines, valleyLines, other, otherTemplate, passes, diamondPasses);
         }
 
         public FacingArcs withOtherTemplate(Optional<String> other) {
-            return new FacingArcs(facing, channel, inset, crownLines, valleyLines, rises, other, passes);
+            return new FacingArcs(facing, channel, inset, crownLines, valleyLines, rises, other, passes, diamondPasses);
+        }
+
+        public FacingArcs withDiamondPasses(int other) {
+            return new FacingArcs(facing, channel, inset, crownLines, valleyLines, rises, otherTemplate, passes, other);
         }
 
         public FacingArcs withPasses(int other) {
-            return new FacingArcs(facing, channel, inset, crownLines, valleyLines, rises, otherTemplate, other);
+            return new FacingArcs(
+                    facing, channel, inset, crownLines, valleyLines, rises, otherTemplate, other, diamondPasses);
         }
     }
 

@@ -46,7 +46,9 @@ final class MotifFields extends EntryFields {
                     "otherTemplate",
                     name -> other(
                             name, EdgeKind.ARC, arcs.otherTemplate(), id -> change.accept(arcs.withOtherTemplate(id))));
-            form.instead("passes", name -> passes(name, arcs.passes(), n -> change.accept(arcs.withPasses(n))));
+            form.instead(
+                    "passes",
+                    name -> passes("motif-passes", name, arcs.passes(), n -> change.accept(arcs.withPasses(n))));
         } else if (motif instanceof Motif.FacingArcs facing) {
             form.instead(
                     "otherTemplate",
@@ -55,7 +57,19 @@ final class MotifFields extends EntryFields {
                             EdgeKind.ARC,
                             facing.otherTemplate(),
                             id -> change.accept(facing.withOtherTemplate(id))));
-            form.instead("passes", name -> passes(name, facing.passes(), n -> change.accept(facing.withPasses(n))));
+            form.instead(
+                    "passes",
+                    name -> passes("motif-passes", name, facing.passes(), n -> change.accept(facing.withPasses(n))));
+            form.instead(
+                    "diamondPasses",
+                    name -> passes(
+                            "motif-diamond-passes",
+                            name,
+                            facing.diamondPasses(),
+                            n -> change.accept(facing.withDiamondPasses(n))));
+            if (facing.inset().isEmpty()) {
+                form.without("diamondPasses");
+            }
         } else if (motif instanceof Motif.Circles circles) {
             form.instead("halfTurns", name -> turns(name, circles));
         } else if (motif instanceof Motif.Fans fans) {
@@ -141,9 +155,9 @@ final class MotifFields extends EntryFields {
                 n -> change.accept(circles.withHalfTurns(n)));
     }
 
-    private Node passes(String name, int now, Consumer<Integer> take) {
+    private Node passes(String id, String name, int now, Consumer<Integer> take) {
         return choice(
-                "motif-passes",
+                id,
                 name,
                 List.of(1, 2, 3),
                 now,

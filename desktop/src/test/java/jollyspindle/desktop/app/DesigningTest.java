@@ -111,6 +111,35 @@ class DesigningTest extends Hands {
         assertThat(bench.job()).isEqualTo(before);
     }
 
+    /** Whole jobs as quilters work them, each by a click, and its steps gone through. */
+    @Test
+    void wholeJobsAreLaidOutByClicksAndGoneThrough(FxRobot robot) throws Exception {
+        demo(robot, WorkStage.LAY_OUT);
+        for (String job : List.of(
+                "curves-there-and-back",
+                "hatched-arcs",
+                "nested-from-corners",
+                "lanterns",
+                "fans-all-round",
+                "circles-in-arcs",
+                "crossing-half-circles",
+                "waves-on-both-edges")) {
+            robot.clickOn("#show-motifs");
+            scrollTo(robot, "#motif-gallery");
+            robot.clickOn("#motif-gallery");
+            gallery(robot, job);
+            assertThat(bench.plan().hasProblems()).as(job).isFalse();
+            assertThat(bench.plan().placements(RunId.of(Side.TOP))).as(job).hasSizeGreaterThan(5);
+            Slider steps = robot.lookup("#placement-slider").queryAs(Slider.class);
+            double first = steps.getValue();
+            for (int step = 0; step < 4; step++) {
+                robot.clickOn("#placement-next");
+                WaitForAsyncUtils.waitForFxEvents();
+            }
+            assertThat(steps.getValue()).as(job).isEqualTo(first + 4);
+        }
+    }
+
     @Test
     void aMotifBringsItsTemplateAndRepeatFromTheShelf(FxRobot robot) throws Exception {
         demo(robot, WorkStage.LAY_OUT);
