@@ -397,6 +397,13 @@ final class ChevronsLayout {
                 : LineEnd.at(laying.marker().next(Mark.Kind.LINE_END, place, LOADED));
     }
 
+    /** Whether it is one of the valleys at the ends of a cell. */
+    private boolean isFoot(Point place, int index) {
+        Cell cell = space.divided().get(index).cell();
+        return place.distance(space.place(cell.from(), 0)) < Tolerances.ROUNDING
+                || place.distance(space.place(cell.to(), 0)) < Tolerances.ROUNDING;
+    }
+
     private static Point middle(StitchLine line) {
         return line.path().start().midpoint(line.path().end());
     }
@@ -456,7 +463,7 @@ final class ChevronsLayout {
         List<Point> first = List.of();
         for (int line = 0; line < motif.lines(); line++) {
             List<Point> corners = motif.points() == Motif.Points.PEAKS
-                    ? peak(cell, height, line * spacing)
+                    ? peak(cell, height, line * spacing, motif.closed() && !half)
                     : box(cell, height, line * spacing, motif.closed() && !half);
             if (half && !corners.isEmpty()) {
                 corners = halved(corners, index == 0, cell.middle());
@@ -468,7 +475,10 @@ final class ChevronsLayout {
                 // Else the cell is so narrow that not a stitch is left of the figure.
                 break;
             }
-            first = line == 0 ? corners : first;
+            if (line == 0) {
+                // Of a closed one all but the way back to where it begins.
+                first = motif.closed() && !half ? corners.subList(0, corners.size() - 1) : corners;
+            }
             Optional<Path> path = rounded(corners);
             if (path.isEmpty()) {
                 laying.tell(new LayoutDiagnostic.TooFar(motif.rounding(), height));
@@ -491,6 +501,18 @@ final class ChevronsLayout {
         }
         laying.enclosed().add(new RunContext.Enclosed(index + 1, List.copyOf(outlines)));
         return Optional.of(new Lined(index, number, own, first, lines));
+    }
+
+    private static List<Point> peak(Cell cell, double height, double inside, boolean closed) {
+        List<Point> open = peak(cell, height, inside);
+        if (!closed || open.isEmpty()) {
+            return open;
+        }
+        // The triangles inside stand as far from the lower side as from the others.
+        double in = inside * cell.width() / 2 / height;
+        Point left = open.get(0).plus(new Point(in, inside));
+        Point right = open.get(2).plus(new Point(-in, inside));
+        return right.x() - left.x() <= LayoutContext.SHORTEST ? List.of() : List.of(left, open.get(1), right, left);
     }
 
     private static List<Point> peak(Cell cell, double height, double inside) {
@@ -600,7 +622,9 @@ final class ChevronsLayout {
                 end = last ? laying.shown(path.end()) : LineEnd.at(curve.end(), LineEnd.ShownBy.NEEDLE);
             } else {
                 end = LineEnd.at(
-                        last ? mark(curve.end(), index) : laying.marker().next(Mark.Kind.TURN, curve.end(), LOADED));
+                        last || isFoot(curve.end(), index)
+                                ? mark(curve.end(), index)
+                                : laying.marker().next(Mark.Kind.TURN, curve.end(), LOADED));
             }
             StitchingEdge tool = curve instanceof Arc ? corner.orElseThrow() : straight;
             Registration registration = beside && curve instanceof Segment

@@ -152,6 +152,9 @@ final class FansLayout {
                 laying.tell(new MotifDiagnostic.TooManyRows(motif.rows(), r - 1));
                 return;
             }
+            if (r == 2 && !motif.back() && sets.size() == 1) {
+                laying.tell(new MotifDiagnostic.RowsFromLeft(space.length()));
+            }
             row(used, row, motif.back() && sets.size() == 1 && r % 2 == 0);
         }
     }

@@ -341,7 +341,7 @@ public sealed interface Motif {
      * @param height from valley to tip; nothing for 90° points, or boxes as high as they are wide
      * @param rounding radius of rounded corners; 0 if they are sharp
      * @param perRepeat how many to a repeat, 1 to {@link #MOST_LINES}
-     * @param closed whether boxes are closed along the edge they stand on
+     * @param closed whether peaks and boxes are closed along the edge they stand on
      * @param outer lines outside of it, 0 to {@link #MOST_LINES}
      * @param lines how many, each beside the one before on the seam's side
      * @param spacing from line to line, square to them

@@ -131,6 +131,13 @@ public sealed interface MotifDiagnostic extends Diagnostic {
      */
     record RunsAlong(double gap, OptionalDouble better) implements MotifDiagnostic, Diagnostic.Warning {}
 
+    /**
+     * Every row of fans begins at the same end, so that the needle has to go back along the run.
+     *
+     * @param back how far
+     */
+    record RowsFromLeft(double back) implements MotifDiagnostic, Diagnostic.Note {}
+
     /** The motifs before leave no such space. */
     record NoSpace() implements MotifDiagnostic {}
 

@@ -470,14 +470,24 @@ class WholeBordersTest {
         assertThat(told(many)).contains(new MotifDiagnostic.TooManyOutside(9, 6));
     }
 
-    /** A closed box of 3 by 2, and the one inside 1/2 from it all round. */
+    /** A closed box of 3 by 2, and the one inside 1/2 from it all round; triangles of 6 by 3 likewise. */
     @Test
-    void boxesCloseOnThemselves() {
+    void boxesAndPeaksCloseOnThemselves() {
         Motif boxes = new Motif.Chevrons(Motif.Points.BOXES, OptionalDouble.of(2), 0, 2, 0.5).withClosed(true);
         WorkPlan plan = plan(design(with(boxes, "furrow-long")), 60, 7.5, new Even(10), 0.25);
         for (StitchLine line : lines(plan, 1)) {
             assertThat(line.path().start().distance(line.path().end())).isLessThan(1e-9);
             assertThat(line.path().length()).isCloseTo(line.sub() == 0 ? 2 * (3 + 2) : 2 * (2 + 1), within(1e-9));
+        }
+        Motif peaks = new Motif.Chevrons(Motif.Points.PEAKS, OptionalDouble.of(3), 0, 2, 0.5).withClosed(true);
+        WorkPlan closed = plan(design(with(peaks, "furrow-long")), 60, 7.5, new Even(10), 0.25);
+        // The incircle's radius is area / half the perimeter = 9 / (3 + 3√2); a triangle 1/2 inside is smaller by 1/2
+        // of that.
+        double around = 6 + 6 * Math.sqrt(2);
+        double inside = around * (1 - 0.5 / (9 / (around / 2)));
+        for (StitchLine line : lines(closed, 1)) {
+            assertThat(line.path().start().distance(line.path().end())).isLessThan(1e-9);
+            assertThat(line.path().length()).isCloseTo(line.sub() == 0 ? around : inside, within(1e-9));
         }
     }
 

@@ -97,7 +97,7 @@ final class MotifFields extends EntryFields {
     /** The choices that a strip of its own shape leaves. */
     List<Supplier<Node>> alongStrip(Motif.Chevrons chevrons) {
         ParamForm<Motif.Chevrons> form = form(chevrons);
-        return (chevrons.points() == Motif.Points.BOXES ? form : form.without("height", "rounding")).rows();
+        return (chevrons.points() == Motif.Points.BOXES ? form : form.without("height", "rounding", "closed")).rows();
     }
 
     private Node perRepeat(String name, int now, double angle, IntConsumer take) {
