@@ -4,6 +4,7 @@ import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -405,7 +406,9 @@ final class ChevronsLayout {
     }
 
     private static Point middle(StitchLine line) {
-        return line.path().start().midpoint(line.path().end());
+        // A closed one ends where it begins.
+        Box box = line.path().box();
+        return new Point((box.left() + box.right()) / 2, (box.bottom() + box.top()) / 2);
     }
 
     private static StitchLine nearest(List<StitchLine> lines, Point to) {

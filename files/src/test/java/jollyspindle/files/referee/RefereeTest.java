@@ -35,6 +35,7 @@ import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -106,6 +107,30 @@ class RefereeTest {
                     foot == 0.25 ? List.of(Corners.MITRED, Corners.CORNERSTONES) : List.of(Corners.MITRED)) {
                 QuiltJob job = job(quilt(61.5, 73.25, 0.125, 8, corners), preset, CornerDesign.of(corner), foot);
                 assertThat(judged(job)).as("%s with foot %s", corners, foot).isEmpty();
+            }
+        }
+    }
+
+    /** Zigzags and boxes with all that can be chosen about them. */
+    @ParameterizedTest
+    @EnumSource(
+            value = Motif.Points.class,
+            names = {"PEAKS", "BOXES"})
+    void soItIsHoweverPeaksAndBoxesAre(Motif.Points points) {
+        for (double rounding : new double[] {0, 0.5}) {
+            for (int outer : points == Motif.Points.PEAKS ? new int[] {0, 2} : new int[] {0}) {
+                for (int perRepeat : new int[] {1, 3}) {
+                    Motif motif = new Motif.Chevrons(points, OptionalDouble.of(1.5), rounding, 2, 0.5)
+                            .withClosed(true)
+                            .withOuter(outer)
+                            .withPerRepeat(perRepeat);
+                    QuiltJob job = job(
+                            quilt(61.5, 73.25, 0.125, 8, Corners.MITRED),
+                            new Preset("zigzag", motif, Layer.Edge.SEAM),
+                            CornerDesign.plain(),
+                            0.262);
+                    assertThat(judged(job)).as(motif.toString()).isEmpty();
+                }
             }
         }
     }
