@@ -194,7 +194,7 @@ public abstract class LayoutContext {
     }
 
     /** Where a line ends that was cut off: what shows the place. */
-    public final LineEnd shown(Point place) {
+    public LineEnd shown(Point place) {
         return LineEnd.at(place, space().shownBy(place).orElseGet(() -> shownInside(place)));
     }
 

@@ -160,6 +160,14 @@ final class RunContext extends LayoutContext {
                 : marker().next(Mark.Kind.FOOT, space.place(along, 0), Mark.Stage.LOADED);
     }
 
+    /** Where something stays free beside what is stitched, a line that is cut off there ends on nothing but a mark. */
+    @Override
+    public LineEnd shown(Point place) {
+        return layer.breathing() > 0 && space.shownBy(place).isEmpty()
+                ? marked(Mark.Kind.LINE_END, place)
+                : super.shown(place);
+    }
+
     @Override
     protected LineEnd.ShownBy shownInside(Point place) {
         return LineEnd.ShownBy.STITCHING;
