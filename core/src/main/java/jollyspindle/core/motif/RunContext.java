@@ -208,7 +208,12 @@ final class RunContext extends LayoutContext {
                 cut.set(cut.size() - 1, last.reaching(cutOff(path.end(), last.registration(), Mark.Kind.LINE_END)));
             }
             LineEnd from = fromStart ? start : cutOff(path.start(), cut.get(0).registration(), Mark.Kind.LINE_START);
-            lines.add(sewing().stitch(naming, cut, from, turn));
+            // One that stands on the seam can still slide along it, if neither end is marked.
+            boolean slides = cut.get(0).registration() instanceof Registration.OnSeam on
+                    && on.centre().isEmpty()
+                    && from.mark().isEmpty()
+                    && cut.get(cut.size() - 1).reaches().mark().isEmpty();
+            lines.add(sewing().stitch(naming, cut, slides ? marked(Mark.Kind.LINE_START, path.start()) : from, turn));
         }
         return lines;
     }
