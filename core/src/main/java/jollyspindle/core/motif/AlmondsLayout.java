@@ -25,8 +25,11 @@ import jollyspindle.core.shelf.ArcTemplate;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 
 /**
  * Lays out {@link Motif.Almonds}: one on the crown of each arc of the motifs before, between them and the limit; where there are
@@ -153,6 +156,8 @@ final class AlmondsLayout {
                 cells.add(new Spot(i + 1, cell.middle(), 0, cell.width(), cell.width()));
             }
         }
+        NavigableMap<Double, Spot> byStart = new TreeMap<>();
+        cells.forEach(c -> byStart.put(c.along() - c.width() / 2, c));
         Point origin = space.place(0, 0);
         Point up = space.place(0, 1).minus(origin);
         Point on = space.place(1, 0).minus(origin);
@@ -170,9 +175,9 @@ final class AlmondsLayout {
                     && crown.minus(from).dot(up) > 0;
             if (whole) {
                 double along = crown.minus(origin).dot(on);
-                cells.stream()
+                Optional.ofNullable(byStart.floorEntry(along))
+                        .map(Map.Entry::getValue)
                         .filter(c -> Math.abs(c.along() - along) < c.width() / 2)
-                        .findFirst()
                         .ifPresent(c -> crowns.add(new Spot(
                                 c.cell(),
                                 along,
