@@ -9,7 +9,6 @@ import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
-import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.sewing.EdgeCatalog;
@@ -99,16 +98,17 @@ final class PieceContext extends LayoutContext {
         return marker().next(kind, place, Mark.Stage.LOADED);
     }
 
-    /** A seam in the piece, what is stitched already, or the template's own end. */
+    /** The edge of the piece, a seam in it, what is stitched already, or the template's own end. */
     @Override
-    protected LineEnd.ShownBy shownInside(Point place) {
+    public LineEnd shown(Point place) {
+        return LineEnd.at(place, space().shownBy(place).orElseGet(() -> shownInside(place)));
+    }
+
+    private LineEnd.ShownBy shownInside(Point place) {
         if (seams.stream().anyMatch(path -> path.passes(place, Tolerances.SAME_PLACE))) {
             return LineEnd.ShownBy.SEAM;
         }
-        boolean stitched = sewing().placements().stream()
-                .map(Placement::path)
-                .anyMatch(path -> path.passes(place, Tolerances.SAME_PLACE));
-        return stitched ? LineEnd.ShownBy.STITCHING : LineEnd.ShownBy.TEMPLATE;
+        return sewing().passes(place) ? LineEnd.ShownBy.STITCHING : LineEnd.ShownBy.TEMPLATE;
     }
 
     // --- stitching ---------------------------------------------------------------------------------------------

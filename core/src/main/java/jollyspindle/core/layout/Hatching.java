@@ -129,15 +129,17 @@ public final class Hatching {
                     line,
                     new Registration.Stepped(moved.get().id(), spacing, spacing));
         }
-        boolean up = laying.shown(line.start()).shownBy() == LineEnd.ShownBy.SEAM;
+        boolean up = laying.isShownBy(line.start(), LineEnd.ShownBy.SEAM);
         Point foot = up ? line.start() : line.end();
-        if (hasAngle() && laying.shown(foot).shownBy() == LineEnd.ShownBy.SEAM) {
+        if (hasAngle() && laying.isShownBy(foot, LineEnd.ShownBy.SEAM)) {
             // An engraved line at that angle lies on the seam and does the work of the second mark.
             return marked(naming, line, up, new Registration.AtAngle(angle.getAsDouble()));
         }
         LineEnd start = laying.marked(Mark.Kind.LINE_START, line.start());
         LineEnd end = laying.marked(Mark.Kind.LINE_END, line.end());
-        return laying.sewing().stitch(naming, line, tool, new Registration.FootOnBothMarks(), start, end, turn);
+        // A round edge that ends before the line does is held by marks alone, also where it is laid anew.
+        PlacementBuilder.Turn anew = tool instanceof StitchingEdge.Round ? PlacementBuilder.Turn.MARKED : turn;
+        return laying.sewing().stitch(naming, line, tool, new Registration.FootOnBothMarks(), start, end, anew);
     }
 
     private StitchLine on(StitchLine earlier, PlacementBuilder.Naming naming, Curve line, Registration laid) {
@@ -156,18 +158,19 @@ public final class Hatching {
 
     /** The line before if this one is the same again, moved on by the step, with both ends on something that goes on that way. */
     private Optional<StitchLine> moved(Curve line, double step) {
-        return stepping.flatMap(way -> before.stream()
-                .filter(l -> {
-                    Path path = l.path();
-                    boolean back =
-                            path.start().distance(line.start()) > path.end().distance(line.start());
-                    Point from = back ? path.end() : path.start();
-                    Point to = back ? path.start() : path.end();
-                    return isStep(line.start().minus(from), way, step)
-                            && isStep(line.end().minus(to), way, step)
-                            && Stream.of(line.start(), line.end()).allMatch(this::isOnEdge);
-                })
-                .findFirst());
+        return stepping.filter(way -> PlacementBuilder.placements(line, tool) == 1)
+                .flatMap(way -> before.stream()
+                        .filter(l -> {
+                            Path path = l.path();
+                            boolean back = path.start().distance(line.start())
+                                    > path.end().distance(line.start());
+                            Point from = back ? path.end() : path.start();
+                            Point to = back ? path.start() : path.end();
+                            return isStep(line.start().minus(from), way, step)
+                                    && isStep(line.end().minus(to), way, step)
+                                    && Stream.of(line.start(), line.end()).allMatch(this::isOnEdge);
+                        })
+                        .findFirst());
     }
 
     private static boolean isStep(Point by, Point way, double step) {
@@ -176,8 +179,7 @@ public final class Hatching {
 
     /** Whether a place lies on the seam or on the limit of stitching, which is drawn. */
     private boolean isOnEdge(Point place) {
-        LineEnd.ShownBy by = laying.shown(place).shownBy();
-        return by == LineEnd.ShownBy.SEAM || by == LineEnd.ShownBy.FAR_EDGE;
+        return laying.isShownBy(place, LineEnd.ShownBy.SEAM, LineEnd.ShownBy.FAR_EDGE);
     }
 
     /** Whether another line may be laid on one before it is time for a mark. */

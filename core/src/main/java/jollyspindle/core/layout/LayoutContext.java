@@ -16,6 +16,7 @@ import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
 
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -173,7 +174,12 @@ public abstract class LayoutContext {
             least = Math.min(least, along);
             most = Math.max(most, along);
         }
-        return most - least >= Math.max(SHORT_ENOUGH, Math.min(LONG_ENOUGH, length / 4));
+        return isLongEnough(most - least, length);
+    }
+
+    /** Whether a template that lies so far along something, in inches, is held for a line of a length. */
+    protected static boolean isLongEnough(double along, double length) {
+        return along >= Math.max(SHORT_ENOUGH, Math.min(LONG_ENOUGH, length / 4));
     }
 
     // --- places ----------------------------------------------------------------------------------------------------
@@ -194,12 +200,12 @@ public abstract class LayoutContext {
     }
 
     /** Where a line ends that was cut off: what shows the place. */
-    public LineEnd shown(Point place) {
-        return LineEnd.at(place, space().shownBy(place).orElseGet(() -> shownInside(place)));
-    }
+    public abstract LineEnd shown(Point place);
 
-    /** What shows a place that doesn't lie on the edge of the space. */
-    protected abstract LineEnd.ShownBy shownInside(Point place);
+    /** Whether a place lies on the edge of the space, shown by one of some. */
+    public final boolean isShownBy(Point place, LineEnd.ShownBy... by) {
+        return space().shownBy(place).filter(Arrays.asList(by)::contains).isPresent();
+    }
 
     /** Whether a line lies in a seam, and so is no line of its own. */
     public boolean inSeam(Curve line) {

@@ -24,7 +24,9 @@ import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.SeamRegister;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -65,6 +67,9 @@ final class ArcRow {
     private final int passes;
     private final List<Done> done = new ArrayList<>();
     private int arcs;
+
+    /** What is stitched of each arc and below it, by its number. */
+    private final Map<Integer, List<StitchLine>> lines = new HashMap<>();
 
     /** Whether it is stitched from right to left. */
     private boolean back;
@@ -254,6 +259,7 @@ final class ArcRow {
         if (lines.isEmpty()) {
             return;
         }
+        this.lines.put(arcs, new ArrayList<>(lines));
         CircularSegment segment = fit.segment();
         done.add(new Done(
                 index + 1,
@@ -336,13 +342,19 @@ final class ArcRow {
         StitchingEdge.Round edge = StitchingEdge.Round.of(template.get(), laying.machine());
         // What takes several placements is turned from mark to mark.
         boolean several = Math.abs(line.sweep()) > edge.usable() + Tolerances.ROUNDING;
-        LineEnd start = onBase(from, whole, several);
-        LineEnd end = onBase(to, whole, several);
         Registration laid = innerRegistration(arc, template.get(), inner, drop, rise);
-        boolean upright = laid.standing().isEmpty()
-                || to - from > segment.chord() - Tolerances.SAME_PLACE
-                || Math.abs(whole.sweep()) <= edge.usable() + Tolerances.SAME_PLACE;
-        laying.stitch(
+        // So low that nothing of the template reaches the seam, it is the foot that tells.
+        boolean off = laid.standing()
+                .filter(SeamRegister.OffThePlate.class::isInstance)
+                .isPresent();
+        boolean upright = !off
+                && (laid.standing().isEmpty()
+                        || to - from > segment.chord() - Tolerances.SAME_PLACE
+                        || Math.abs(whole.sweep()) <= edge.usable() + Tolerances.SAME_PLACE);
+        LineEnd start = onBase(from, whole, several || !upright);
+        LineEnd end = onBase(to, whole, several || !upright);
+        List<StitchLine> above = List.copyOf(lines.get(arc.line().number()));
+        List<StitchLine> stitched = laying.stitch(
                 new PlacementBuilder.Naming(
                         inner == Motif.Inner.LOWERED ? Stitched.NESTED_ARC : Stitched.ECHO,
                         arc.line().number(),
@@ -354,9 +366,10 @@ final class ArcRow {
                 returns ? end : start,
                 returns ? start : end,
                 several ? PlacementBuilder.Turn.MARKED : PlacementBuilder.Turn.SLIDING);
+        lines.get(arc.line().number()).addAll(stitched);
         double really = arc.segment().radius() - radius;
         if (inner != Motif.Inner.PARALLEL) {
-            laying.tell(new MotifDiagnostic.Pinched(gap(arc, which, segment)));
+            laying.tell(new MotifDiagnostic.Pinched(gap(arc, above, segment)));
         } else if (Math.abs(really - drop) > 1.0 / 512) {
             laying.tell(new MotifDiagnostic.Spacing(drop, really));
         }
@@ -383,14 +396,8 @@ final class ArcRow {
     }
 
     /** How near a lowered line comes to the one above it, at its feet. */
-    private double gap(Done arc, int which, CircularSegment lower) {
+    private double gap(Done arc, List<StitchLine> above, CircularSegment lower) {
         double narrowest = Double.MAX_VALUE;
-        // The line just above is the last one that was stitched for this arc.
-        List<StitchLine> above = laying.sewing().lines().stream()
-                .filter(l -> l.number() == arc.line().number()
-                        && l.layer() == arc.line().layer()
-                        && l.sub() < which)
-                .toList();
         boolean left = arc.from() < arc.crownAlong() - lower.chord() / 2;
         Point foot = space.place(arc.crownAlong() + (left ? -1 : 1) * lower.chord() / 2, base);
         for (StitchLine line : above) {
@@ -408,6 +415,9 @@ final class ArcRow {
         boolean foot = Math.abs(along - whole.start().x()) < Tolerances.SAME_PLACE
                 || Math.abs(along - whole.end().x()) < Tolerances.SAME_PLACE;
         Point place = space.place(along, foot ? base : up);
+        if (!foot && marked) {
+            return LineEnd.at(laying.later(Mark.Kind.MEETING, place, Mark.Pass.FIRST_LINES));
+        }
         if (!foot) {
             return space.shownBy(place)
                     .filter(by -> by == LineEnd.ShownBy.RUN_END || by == LineEnd.ShownBy.MITRE)
@@ -433,15 +443,12 @@ final class ArcRow {
                             crownKind(),
                             arc.line().number(),
                             space.place(arc.crownAlong(), base + arc.segment().height()));
-            List<Path> outlines = new ArrayList<>();
-            laying.sewing().lines().stream()
-                    .filter(l -> l.layer() == arc.line().layer()
-                            && l.number() == arc.line().number()
-                            && (l.kind() == Stitched.ARC
-                                    || l.kind() == Stitched.NESTED_ARC
-                                    || l.kind() == Stitched.ECHO))
-                    .forEach(l -> outlines.add(closed(l.path())));
-            laying.enclosed().add(new RunContext.Enclosed(arc.cell(), List.copyOf(outlines)));
+            laying.enclosed()
+                    .add(new RunContext.Enclosed(
+                            arc.cell(),
+                            lines.get(arc.line().number()).stream()
+                                    .map(l -> closed(l.path()))
+                                    .toList()));
         }
     }
 

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -15,7 +16,7 @@ import java.util.stream.Stream;
  * <p>Common practice, no source, for what goes together.
  *
  * @param code lasting, letters and hyphens
- * @param layers from the main one on, their templates not chosen yet
+ * @param layers from the main one on, their templates not chosen yet, as they are where there is {@link #USUAL_ROOM}
  * @param mitred what stands in mitred corners, and in all others but cornerstones
  * @param cornerstone what stands in cornerstones
  * @param school by which runs are divided, if it is part of it
@@ -27,9 +28,18 @@ public record Arrangement(
         layers = List.copyOf(layers);
     }
 
+    /** The room of a border of 8 inches, for which heights are given. */
+    private static final double USUAL_ROOM = 7.5;
+
+    /** Heights come in steps of this many inches. */
+    private static final double HEIGHT_STEP = 1.0 / 4;
+
     private static final double QUARTER_TURN = Math.PI / 2;
 
     private static final CornerDesign RING = CornerDesign.of(CornerDesign.Kind.CORNERSTONE_RING);
+
+    private static final Set<String> ABOUT_CORNERS =
+            Set.of("nested-from-corners", "fans-all-round", "hanging-fans-all-round");
 
     private static final List<Arrangement> ALL = List.of(
             new Arrangement(
@@ -200,6 +210,12 @@ public record Arrangement(
                     List.of(Layer.of(new Motif.Serpentine(4, false))),
                     CornerDesign.plain(),
                     RING,
+                    Optional.empty()),
+            new Arrangement(
+                    "curves-mirrored",
+                    List.of(Layer.of(new Motif.Serpentine(4, true))),
+                    CornerDesign.plain(),
+                    RING,
                     Optional.empty()));
 
     private static Motif boxes() {
@@ -234,21 +250,46 @@ public record Arrangement(
         return ALL;
     }
 
-    /** The main motif, as it is offered alone. */
-    public Preset main() {
-        return new Preset(code, layers.get(0).motif(), layers.get(0).edge());
+    /** Whether it is about corners, and so nothing for a strip. */
+    public boolean needsCorners() {
+        return ABOUT_CORNERS.contains(code);
+    }
+
+    /**
+     * The main motif, as it is offered alone.
+     *
+     * @param room that it has, in inches
+     */
+    public Preset main(double room) {
+        return new Preset(
+                code, scaled(layers.get(0), room).motif(), layers.get(0).edge());
+    }
+
+    /** A layer whose height, if it has one, is as large a part of the room as it usually is. */
+    private static Layer scaled(Layer layer, double room) {
+        if (!(layer.motif() instanceof Motif.Chevrons chevrons)
+                || chevrons.height().isEmpty()
+                || room <= 0) {
+            return layer;
+        }
+        double steps = chevrons.height().getAsDouble() * room / USUAL_ROOM / HEIGHT_STEP;
+        double height = Math.max(1, Math.round(steps)) * HEIGHT_STEP;
+        return layer.with(chevrons.withHeight(OptionalDouble.of(Math.max(Motif.CLOSEST, height))));
     }
 
     /**
      * A border laid out so.
      *
      * @param main the main motif with the template it is stitched with
+     * @param room that it has, in inches
+     * @param meeting how borders meet; nothing for a strip
      */
-    public Design design(Layer main, Corners meeting) {
-        List<Layer> all =
-                Stream.concat(Stream.of(main), layers.stream().skip(1)).toList();
-        Design design = new Design(
-                List.of(all.get(0)), Map.of(), meeting == Corners.CORNERSTONES ? cornerstone : mitred, Map.of());
+    public Design design(Layer main, double room, Optional<Corners> meeting) {
+        List<Layer> all = Stream.concat(Stream.of(main), layers.stream().skip(1).map(layer -> scaled(layer, room)))
+                .toList();
+        CornerDesign corners = meeting.map(m -> m == Corners.CORNERSTONES ? cornerstone : mitred)
+                .orElseGet(CornerDesign::plain);
+        Design design = new Design(List.of(all.get(0)), Map.of(), corners, Map.of());
         for (Layer layer : all.subList(1, all.size())) {
             design = design.withLayer(layer);
         }

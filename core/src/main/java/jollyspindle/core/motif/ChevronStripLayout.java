@@ -145,6 +145,15 @@ final class ChevronStripLayout {
             laying.tell(new MotifDiagnostic.TooHigh(height - space.room()));
             return;
         }
+        if (motif.height().isPresent() && Math.abs(motif.height().getAsDouble() - height) > Tolerances.CHALK) {
+            laying.tell(new MotifDiagnostic.AsCut(MotifDiagnostic.Figure.HEIGHT));
+        }
+        if (motif.rounding() > 0) {
+            laying.tell(new MotifDiagnostic.AsCut(MotifDiagnostic.Figure.ROUNDING));
+        }
+        if (motif.closed()) {
+            laying.tell(new MotifDiagnostic.AsCut(MotifDiagnostic.Figure.CLOSED));
+        }
         Map<List<Double>, List<Path>> cut = new HashMap<>();
         List<ChevronsLayout.Standing> figures = ChevronsLayout.standing(space, motif.perRepeat());
         List<Cell> standing = figures.stream()
@@ -481,11 +490,11 @@ final class ChevronStripLayout {
             if (line == 0 && place.distance(laying.space().place(last.to(), 0)) < near) {
                 return new LineEnd(place, LineEnd.ShownBy.MARK, Optional.of(laying.valleyAt(last.to())));
             }
-            LineEnd shown = laying.shown(place);
-            boolean edge = shown.shownBy() == LineEnd.ShownBy.SEAM
-                    || shown.shownBy() == LineEnd.ShownBy.FAR_EDGE
-                    || shown.shownBy() == LineEnd.ShownBy.RUN_END;
-            return laid && edge ? shown : LineEnd.at(laying.marker().next(Mark.Kind.FOOT, place, Mark.Stage.LOADED));
+            boolean edge =
+                    laying.isShownBy(place, LineEnd.ShownBy.SEAM, LineEnd.ShownBy.FAR_EDGE, LineEnd.ShownBy.RUN_END);
+            return laid && edge
+                    ? laying.shown(place)
+                    : LineEnd.at(laying.marker().next(Mark.Kind.FOOT, place, Mark.Stage.LOADED));
         }
     }
 }

@@ -392,9 +392,8 @@ final class ChevronsLayout {
 
     /** The end of a line that goes from side to side: on the run's end, or a mark. */
     private LineEnd end(Point place) {
-        LineEnd shown = laying.shown(place);
-        return shown.shownBy() == LineEnd.ShownBy.RUN_END || shown.shownBy() == LineEnd.ShownBy.MITRE
-                ? shown
+        return laying.isShownBy(place, LineEnd.ShownBy.RUN_END, LineEnd.ShownBy.MITRE)
+                ? laying.shown(place)
                 : LineEnd.at(laying.marker().next(Mark.Kind.LINE_END, place, LOADED));
     }
 

@@ -182,13 +182,13 @@ final class CirclesLayout {
         double radius = tool.stitched();
         int way = motif.turning() == Motif.Turning.ALTERNATING && number % 2 == 0 ? -1 : 1;
         Point placed = space.place(centre.x(), centre.y());
-        Registration registration = registration(tool, placed, number, gap);
         // Its middle line lies along the run.
         Optional<Pose> held = tool.usable() > 2 * Math.PI - Tolerances.ROUNDING
                 ? Optional.of(new Pose(placed, space.rotation() + Math.PI / 2))
                 : Optional.empty();
         Point west = space.place(centre.x() - radius, centre.y());
         Point east = space.place(centre.x() + radius, centre.y());
+        Registration registration = registration(tool, placed, west, number, gap);
         boolean leavesOpposite = motif.halfTurns() % 2 == 1;
         List<PlacementBuilder.Piece> pieces = new ArrayList<>();
         int left = motif.halfTurns();
@@ -221,10 +221,14 @@ final class CirclesLayout {
     }
 
     /** The template slides on from the circle before; the first of every few is marked, so that no error adds up for long. */
-    private Registration registration(StitchingEdge.Round tool, Point placed, int number, OptionalDouble gap) {
+    private Registration registration(
+            StitchingEdge.Round tool, Point placed, Point needle, int number, OptionalDouble gap) {
+        // Of one that was cut off, the side may be missing that the gap begins at.
         boolean slides = gap.isPresent()
                 && (number - 1) % MARKED_EVERY != 0
                 && before.size() == 1
+                && Math.abs(before.get(0).path().distance(needle) - Math.max(0, gap.getAsDouble()))
+                        < Tolerances.SAME_PLACE
                 && tool.usable() > 2 * Math.PI - Tolerances.ROUNDING;
         return slides
                 ? new Registration.InChain(

@@ -232,15 +232,8 @@ final class FacingLayout {
 
     /** The row on the other edge, seen from there. */
     private void farRow(ArcTemplate template) {
-        RunSpace turned = space.fromOtherEdge();
-        RunContext there = new RunContext(
-                turned,
-                laying.sewing(),
-                laying.tools(),
-                laying.layer(),
-                laying.number(),
-                laying.region(),
-                laying.lowest());
+        RunContext there = laying.fromOtherEdge();
+        RunSpace turned = there.space();
         laying.sewing().begin(laying.number(), laying.layer().number(), turned.rotation());
         ArcRow row = new ArcRow(there, base, motif.passes());
         row.numberFrom(near.done().size());

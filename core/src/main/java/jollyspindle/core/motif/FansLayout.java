@@ -24,8 +24,10 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 
 /**
  * Lays out {@link Motif.Fans}: a pivot on every valley, the first at the run's left end. Each blade starts on the ditch and
@@ -86,7 +88,8 @@ final class FansLayout {
     private final RunContext laying;
     private final RunSpace space;
     private final Motif.Fans motif;
-    private final List<Path> covered = new ArrayList<>();
+    /** What fans cover already, by where along the run their pivots stand. */
+    private final NavigableMap<Double, List<Path>> covered = new TreeMap<>();
 
     /** The sets, that with the outermost blade first. */
     private final List<EdgeCatalog.Fan> sets = new ArrayList<>();
@@ -236,7 +239,10 @@ final class FansLayout {
         fans++;
         double radius = blades.get(blades.size() - 1).stitched();
         Point centre = space.place(at.x(), at.y());
-        Region before = Region.union(covered);
+        Region before =
+                Region.union(covered.subMap(at.x() - 2 * radius, true, at.x() + 2 * radius, true).values().stream()
+                        .flatMap(List::stream)
+                        .toList());
         boolean inside = at.x() >= -Tolerances.ROUNDING && at.x() <= space.length() + Tolerances.ROUNDING;
         List<Arc> wholes = blades.stream()
                 .map(blade ->
@@ -251,7 +257,7 @@ final class FansLayout {
                 inside,
                 wholes.get(0),
                 wholes.stream().map(whole -> kept(whole, before)).toList());
-        covered.add(Path.circle(centre, radius));
+        covered.computeIfAbsent(at.x(), x -> new ArrayList<>()).add(Path.circle(centre, radius));
         laying.enclosed().add(new RunContext.Enclosed(fans, List.of(outermost)));
         return fan;
     }

@@ -243,13 +243,11 @@ final class LinesLayout {
     }
 
     private LineEnd spot(Point place, boolean low, boolean engraved) {
-        LineEnd shown = laying.shown(place);
-        boolean onStitching = shown.shownBy() == LineEnd.ShownBy.STITCHING;
-        if (engraved && (!low || onStitching)) {
-            return shown;
+        boolean inside = space.shownBy(place).isEmpty();
+        if (engraved && (!low || inside)) {
+            return laying.shown(place);
         }
         Mark.Kind kind = low ? Mark.Kind.LINE_START : Mark.Kind.LINE_END;
-        return LineEnd.at(
-                onStitching ? laying.mark(kind, place) : laying.marker().next(kind, place, Mark.Stage.LOADED));
+        return LineEnd.at(inside ? laying.mark(kind, place) : laying.marker().next(kind, place, Mark.Stage.LOADED));
     }
 }

@@ -375,6 +375,10 @@ public sealed interface Motif {
             return new Chevrons(other, height, rounding, perRepeat, closed, outer, lines, spacing);
         }
 
+        public Chevrons withHeight(OptionalDouble other) {
+            return new Chevrons(points, other, rounding, perRepeat, closed, outer, lines, spacing);
+        }
+
         public Chevrons withLines(int other) {
             return new Chevrons(points, height, rounding, perRepeat, closed, outer, other, spacing);
         }

@@ -162,6 +162,20 @@ public sealed interface MotifDiagnostic extends Diagnostic {
         }
     }
 
+    /** What is chosen about figures that a template stitches just as they are cut. */
+    enum Figure {
+        HEIGHT,
+        ROUNDING,
+        CLOSED
+    }
+
+    /**
+     * Something was chosen about the figures that the template has no say in.
+     *
+     * @param what was chosen
+     */
+    record AsCut(Figure what) implements MotifDiagnostic, Diagnostic.Warning {}
+
     /**
      * A template with several figures stitches several at once.
      *

@@ -145,6 +145,8 @@ public final class RingDesigner {
         PlacementBuilder sewing = sewings.get(id);
         RunSpace.RunOn on = runOn(frame, run, ring, meeting);
         List<Path> taken = enclosedByCorners(frame, ring, meeting);
+        List<StitchLine> inCorners =
+                cornersAt(frame).flatMap(at -> corners.get(at).lines().stream()).toList();
         List<RunContext> before = new ArrayList<>();
         List<Layer> layers = design.layers(id);
         double lowest = Stream.concat(Stream.of(frame), ring.values().stream())
@@ -161,7 +163,8 @@ public final class RingDesigner {
             Optional<Region> region = region(all, layer, before)
                     .map(r ->
                             layer.breathing() > 0 && !stitched.isEmpty() ? r.clearOf(stitched, layer.breathing()) : r);
-            RunContext laying = new RunContext(space, sewing, tools, layer, i + 1, region.orElse(all), lowest);
+            RunContext laying =
+                    new RunContext(space, sewing, tools, layer, i + 1, region.orElse(all), lowest, inCorners);
             sewing.begin(i + 1, layer.number(), space.rotation());
             if (region.isEmpty()) {
                 laying.tell(new MotifDiagnostic.NoSpace());
@@ -188,17 +191,20 @@ public final class RingDesigner {
 
     /** What motifs in the corners at both ends of a run enclose of it. */
     private List<Path> enclosedByCorners(RunFrame frame, Map<Side, RunFrame> ring, Corners meeting) {
-        Optional<Side> side = frame.id().side();
-        return side.isEmpty()
-                ? List.of()
-                : Stream.of(side.get(), side.get().next())
-                        .filter(corners::containsKey)
-                        .flatMap(at -> CornerTypes.of(corners.get(at).design().kind())
-                                .encloses(
-                                        new CornerSpace(ring.get(at), ring.get(at.previous()), meeting),
-                                        corners.get(at).lines())
-                                .stream())
-                        .toList();
+        return cornersAt(frame)
+                .flatMap(at -> CornerTypes.of(corners.get(at).design().kind())
+                        .encloses(
+                                new CornerSpace(ring.get(at), ring.get(at.previous()), meeting),
+                                corners.get(at).lines())
+                        .stream())
+                .toList();
+    }
+
+    /** The sides whose left ends the corners at both ends of a run are at, as far as something is stitched there. */
+    private Stream<Side> cornersAt(RunFrame frame) {
+        return frame.id().side().stream()
+                .flatMap(side -> Stream.of(side, side.next()))
+                .filter(corners::containsKey);
     }
 
     /** How a run goes on into corners that the repeats are to be cut off in. */

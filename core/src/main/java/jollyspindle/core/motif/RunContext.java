@@ -7,6 +7,7 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Region;
+import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
@@ -16,6 +17,7 @@ import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.SeamRegister;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -33,12 +35,19 @@ final class RunContext extends LayoutContext {
      */
     record Enclosed(int cell, List<Path> outlines) {}
 
+    /** A line that leaves its edge less steeply than 1 in 20 leaves a template free to slide along it (the number is a choice). */
+    private static final double LEAST_SLOPE = 1.0 / 20;
+
+    /** Along straight lines, places are looked at so many times. */
+    private static final int LOOKS = 32;
+
     private final RunSpace space;
     private final Layer layer;
     private final Region region;
     private final List<Enclosed> enclosed = new ArrayList<>();
     private final int number;
     private final double lowest;
+    private final List<StitchLine> corners;
 
     /**
      * A run's context.
@@ -46,6 +55,7 @@ final class RunContext extends LayoutContext {
      * @param number which motif of the run, from 1
      * @param region what may be stitched by this motif
      * @param lowest the room of the lowest run that is to look like this one, in inches
+     * @param corners what is stitched in the corners at the run's ends
      */
     RunContext(
             RunSpace space,
@@ -54,13 +64,20 @@ final class RunContext extends LayoutContext {
             Layer layer,
             int number,
             Region region,
-            double lowest) {
+            double lowest,
+            List<StitchLine> corners) {
         super(sewing, tools, layer.templateId(), layer.guideId(), new ArrayList<>());
         this.lowest = lowest;
+        this.corners = corners;
         this.number = number;
         this.space = space;
         this.layer = layer;
         this.region = region;
+    }
+
+    /** The same seen from the run's other edge. */
+    RunContext fromOtherEdge() {
+        return new RunContext(space.fromOtherEdge(), sewing(), tools(), layer, number, region, lowest, corners);
     }
 
     @Override
@@ -109,15 +126,17 @@ final class RunContext extends LayoutContext {
 
     /** A mark that is made once a pass of this motif is stitched; where nothing is left of that, as soon as it can be. */
     Mark later(Mark.Kind kind, Point place, Mark.Pass pass) {
-        boolean stitched = sewing().lines().stream().anyMatch(line -> line.layer() == number);
+        List<StitchLine> lines = sewing().lines();
+        // One motif's lines come after the other's.
+        boolean stitched = !lines.isEmpty() && lines.get(lines.size() - 1).layer() == number;
         return stitched ? marker().later(kind, place, new Mark.After(pass, number)) : mark(kind, place);
     }
 
     /** A mark on what the motifs before have stitched; where there is nothing, it can be made at once. */
     @Override
     public Mark mark(Mark.Kind kind, Point place) {
-        // Of the first motif there are none, and nothing to look through.
-        boolean stitched = number > 1 && sewing().lines().stream().anyMatch(line -> line.layer() < number);
+        List<StitchLine> lines = sewing().lines();
+        boolean stitched = !lines.isEmpty() && lines.get(0).layer() < number;
         return stitched
                 ? marker().later(kind, place, new Mark.After(Mark.Pass.MOTIFS_BEFORE, number))
                 : marker().next(kind, place, Mark.Stage.LOADED);
@@ -160,17 +179,19 @@ final class RunContext extends LayoutContext {
                 : marker().next(Mark.Kind.FOOT, space.place(along, 0), Mark.Stage.LOADED);
     }
 
-    /** Where something stays free beside what is stitched, a line that is cut off there ends on nothing but a mark. */
+    /** The edge of the run, or stitching that is there; where there is neither, a mark is made. */
     @Override
     public LineEnd shown(Point place) {
-        return layer.breathing() > 0 && space.shownBy(place).isEmpty()
-                ? marked(Mark.Kind.LINE_END, place)
-                : super.shown(place);
+        return space.shownBy(place)
+                .or(() -> isStitched(place) ? Optional.of(LineEnd.ShownBy.STITCHING) : Optional.empty())
+                .map(by -> LineEnd.at(place, by))
+                .orElseGet(() -> marked(Mark.Kind.LINE_END, place));
     }
 
-    @Override
-    protected LineEnd.ShownBy shownInside(Point place) {
-        return LineEnd.ShownBy.STITCHING;
+    /** Whether a line passes a place that is stitched already, here or in a corner at the run's ends. */
+    private boolean isStitched(Point place) {
+        return sewing().passes(place)
+                || corners.stream().anyMatch(line -> line.path().passes(place, Tolerances.SAME_PLACE));
     }
 
     /**
@@ -207,15 +228,41 @@ final class RunContext extends LayoutContext {
                     && path.end().distance(whole.end()) > Tolerances.SAME_PLACE) {
                 cut.set(cut.size() - 1, last.reaching(cutOff(path.end(), last.registration(), Mark.Kind.LINE_END)));
             }
-            LineEnd from = fromStart ? start : cutOff(path.start(), cut.get(0).registration(), Mark.Kind.LINE_START);
-            // One that stands on the seam can still slide along it, if neither end is marked.
-            boolean slides = cut.get(0).registration() instanceof Registration.OnSeam on
-                    && on.centre().isEmpty()
-                    && from.mark().isEmpty()
-                    && cut.get(cut.size() - 1).reaches().mark().isEmpty();
-            lines.add(sewing().stitch(naming, cut, slides ? marked(Mark.Kind.LINE_START, path.start()) : from, turn));
+            boolean marked = start.mark().isPresent()
+                    || !(cut.get(0).registration() instanceof Registration.FootOnBothMarks)
+                    || pieces.get(0).registration() instanceof Registration.FootOnBothMarks;
+            LineEnd from = fromStart && marked
+                    ? start
+                    : cutOff(path.start(), cut.get(0).registration(), Mark.Kind.LINE_START);
+            if (slides(path, from, cut)) {
+                if (from.mark().isEmpty() && isAcross(path.curves().get(0).direction(0))) {
+                    from = marked(Mark.Kind.LINE_START, path.start());
+                } else {
+                    last = cut.get(cut.size() - 1);
+                    cut.set(cut.size() - 1, last.reaching(marked(Mark.Kind.LINE_END, path.end())));
+                }
+            }
+            lines.add(sewing().stitch(naming, cut, from, turn));
         }
         return lines;
+    }
+
+    /**
+     * Whether what stands on the edge of the run can still slide along it: where neither end is marked, or only one that the line
+     * leaves, or comes to, along the edge.
+     */
+    private boolean slides(Path path, LineEnd from, List<PlacementBuilder.Piece> pieces) {
+        LineEnd to = pieces.get(pieces.size() - 1).reaches();
+        Curve last = path.curves().get(path.curves().size() - 1);
+        return pieces.get(0).registration() instanceof Registration.OnSeam on
+                && on.centre().isEmpty()
+                && (from.mark().isEmpty() || !isAcross(path.curves().get(0).direction(0)))
+                && (to.mark().isEmpty() || !isAcross(last.direction(1)));
+    }
+
+    /** Whether a way leads away from the edge so far that a mark on it holds a template along the edge. */
+    private boolean isAcross(Point way) {
+        return Math.abs(way.dot(space.frame().outward())) > LEAST_SLOPE;
     }
 
     List<StitchLine> stitch(
@@ -247,19 +294,52 @@ final class RunContext extends LayoutContext {
         boolean asMeant = upright
                 && (fromStart || !(of.registration() instanceof Registration.InChain))
                 && (whole || !(of.registration() instanceof Registration.Stepped));
-        Registration laid = asMeant ? of.registration() : new Registration.FootOnBothMarks();
+        Registration laid = asMeant ? beside(of.registration(), curve) : new Registration.FootOnBothMarks();
         return new PlacementBuilder.Piece(
                 curve,
                 of.tool(),
                 laid,
-                toEnd ? of.reaches() : cutOff(curve.end(), laid, Mark.Kind.LINE_END),
+                toEnd
+                                && (laid.equals(of.registration())
+                                        || of.reaches().mark().isPresent()
+                                        || laid.before().isPresent())
+                        ? of.reaches()
+                        : cutOff(curve.end(), laid, toEnd ? Mark.Kind.TURN : Mark.Kind.LINE_END),
                 asMeant ? of.held() : Optional.empty());
+    }
+
+    /** What is laid on an earlier line that was cut off likewise is laid on that piece of it that it runs along, if one is there. */
+    private Registration beside(Registration laid, Curve curve) {
+        if (!(laid instanceof Registration.OnStitching on)) {
+            return laid;
+        }
+        return sewing().sections(on.lineId()).stream()
+                .filter(line -> isBeside(line, curve, on.fromEdge() + machine().footRadius()))
+                .findFirst()
+                .<Registration>map(line -> new Registration.OnStitching(line.id(), on.fromEdge(), on.engraved()))
+                .orElseGet(Registration.FootOnBothMarks::new);
+    }
+
+    /** Whether a line runs as far beside one that is stitched as it is to, far enough for the template to be laid on that one. */
+    private static boolean isBeside(StitchLine stitched, Curve line, double spacing) {
+        if (!(line instanceof Segment segment)) {
+            return isAlong(stitched, line);
+        }
+        int longest = 0;
+        int beside = 0;
+        for (int i = 0; i <= LOOKS; i++) {
+            double off = stitched.path().distance(segment.at((double) i / LOOKS));
+            beside = Math.abs(off - spacing) < Tolerances.ON_LINE ? beside + 1 : 0;
+            longest = Math.max(longest, beside);
+        }
+        return isLongEnough((longest - 1) * segment.length() / LOOKS, segment.length());
     }
 
     /** Where a line is cut off: what shows the place, or a mark if the foot alone tells how the template lies. */
     private LineEnd cutOff(Point place, Registration laid, Mark.Kind kind) {
         // So it is with a strip that is taped on the edge and no notch of which lies over a mark.
         boolean slides = laid instanceof Registration.FootOnBothMarks
+                || laid instanceof Registration.OnSeam on && on.what() instanceof SeamRegister.OffThePlate
                 || laid instanceof Registration.NotchOnMark notch
                         && notch.mark().isEmpty();
         return slides ? marked(kind, place) : shown(place);

@@ -12,7 +12,6 @@ import jollyspindle.core.motif.LaidOut;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.MotifDiagnostic;
 import jollyspindle.core.motif.Preset;
-import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
@@ -45,9 +44,7 @@ public final class Gallery {
         if (place >= layers.size()) {
             return layout.with(layout.design().withLayer(preset.layer(Layer.of(preset.motif()))));
         }
-        double room = job.quilt().missing().isEmpty()
-                ? QuiltShape.of(job.quilt()).find(run).map(RunFrame::room).orElse(0.0)
-                : 0;
+        double room = room(job, run);
         Layer layer = served(job, layout, room, preset.layer(layers.get(place)));
         RunLayout adopted = layout.with(layout.design().withLayer(place, layer));
         if (place > 0 || !job.quilt().missing().isEmpty()) {
@@ -64,18 +61,26 @@ public final class Gallery {
                 .orElse(adopted);
     }
 
+    /** How high a motif may be on a run, in inches; 0 as long as that isn't known. */
+    private static double room(QuiltJob job, RunId run) {
+        return job.quilt().missing().isEmpty()
+                ? QuiltShape.of(job.quilt()).find(run).map(RunFrame::room).orElse(0.0)
+                : 0;
+    }
+
     /**
-     * A border laid out as an arrangement is, on this quilt and with its templates. A border's alone: a strip has no corners, and
-     * takes its motifs.
+     * A border laid out as an arrangement is, on this quilt and with its templates; of a strip, which has no corners, its motifs.
      *
      * @param job with all templates that may be taken
      * @param run that is looked at
      */
     public static RunLayout adopted(QuiltJob job, RunLayout layout, RunId run, Arrangement arrangement) {
-        RunLayout main = adopted(job, layout, run, arrangement.main(), 0);
-        Corners meeting = Planner.meeting(job.quilt(), run.group());
+        double room = room(job, run);
+        RunLayout main = adopted(job, layout, run, arrangement.main(room), 0);
         Design design = arrangement.design(
-                main.design().layers().get(0).with(arrangement.layers().get(0).space()), meeting);
+                main.design().layers().get(0).with(arrangement.layers().get(0).space()),
+                room,
+                run.side().map(side -> Planner.meeting(job.quilt(), run.group())));
         Wish wish = arrangement
                 .school()
                 .map(school -> main.wish().with(Wish.SCHOOL, Optional.of(school)))

@@ -3,6 +3,7 @@ package jollyspindle.core.sewing;
 import jollyspindle.core.effort.Effort;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.CurveIndex;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
@@ -23,7 +24,9 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Collects what the motifs of a run stitch. For each line it finds how the template lies, piece by piece: a round edge lies
@@ -36,6 +39,11 @@ public final class PlacementBuilder {
     private final List<StitchLine> lines = new ArrayList<>();
     private final List<Placement> placements = new ArrayList<>();
     private final Map<LineId, StitchLine> byId = new HashMap<>();
+
+    /** Where the first so many lines are, as far as somebody asked. */
+    private CurveIndex places = new CurveIndex();
+
+    private int placed;
 
     /** How many sections there are of each line, by its first. */
     private final Map<LineId, Integer> sections = new HashMap<>();
@@ -140,6 +148,22 @@ public final class PlacementBuilder {
         return stitch(naming, List.of(new Piece(curve, tool, registration, end)), start, turn);
     }
 
+    /** What an earlier line was cut into, from the piece that is named. */
+    public List<StitchLine> sections(LineId from) {
+        return Stream.iterate(from, id -> id.section(id.section() + 1))
+                .map(byId::get)
+                .takeWhile(Objects::nonNull)
+                .toList();
+    }
+
+    /** Whether a line that is stitched already passes a place. */
+    public boolean passes(Point place) {
+        for (; placed < lines.size(); placed++) {
+            places.add(lines.get(placed).path());
+        }
+        return places.passes(place);
+    }
+
     /** Lets the lines go that were stitched after the first so many, with their placements. */
     public void discardAfter(int first) {
         List<StitchLine> late = lines.subList(first, lines.size());
@@ -148,6 +172,8 @@ public final class PlacementBuilder {
             sections.merge(line.id().section(1), line.id().section() - 1, Math::min);
         }
         late.clear();
+        places = new CurveIndex();
+        placed = 0;
         placements.removeIf(p -> !byId.containsKey(p.of().id()));
     }
 
@@ -270,11 +296,16 @@ public final class PlacementBuilder {
         if (piece.tool() instanceof StitchingEdge.Lying || piece.held().isPresent()) {
             return 1;
         }
-        if (piece.curve() instanceof Arc arc && piece.tool() instanceof StitchingEdge.Round round) {
+        return placements(piece.curve(), piece.tool());
+    }
+
+    /** How many placements a curve takes along an edge that follows it. */
+    public static int placements(Curve curve, StitchingEdge tool) {
+        if (curve instanceof Arc arc && tool instanceof StitchingEdge.Round round) {
             return (int) Math.max(1, Math.ceil(Math.abs(arc.sweep()) / round.usable() - Tolerances.ROUNDING));
         }
-        double length = piece.tool() instanceof StitchingEdge.Straight straight ? straight.length() : Double.MAX_VALUE;
-        return (int) Math.max(1, Math.ceil(piece.curve().length() / length - Tolerances.ROUNDING));
+        double length = tool instanceof StitchingEdge.Straight straight ? straight.length() : Double.MAX_VALUE;
+        return (int) Math.max(1, Math.ceil(curve.length() / length - Tolerances.ROUNDING));
     }
 
     private Pose pose(StitchingEdge tool, Curve curve, Registration laid) {

@@ -112,6 +112,10 @@ class MotifWordsTest {
                         new MotifDiagnostic.Chain(1.75, 0.25, 0.5, 0.375), "Circles of 1 3/4, 1/4 apart, 1/2", false),
                 Arguments.of(new MotifDiagnostic.CornersDiffer(0.25), "differ by up to 1/4", false),
                 Arguments.of(new LayoutDiagnostic.HatchLikeEcho(0.5), "one texture", false),
+                Arguments.of(
+                        new MotifDiagnostic.AsCut(MotifDiagnostic.Figure.CLOSED),
+                        "they can't be closed along the edge they stand on",
+                        false),
                 Arguments.of(new MotifDiagnostic.Parity(true), "an odd count", false));
     }
 

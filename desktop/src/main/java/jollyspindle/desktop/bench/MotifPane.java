@@ -311,6 +311,7 @@ final class MotifPane extends VBox {
         Stream<MotifGallery.Offered<Optional<RunPlan>>> whole = place > 0 || isAlone()
                 ? Stream.empty()
                 : Arrangement.all().stream()
+                        .filter(arrangement -> !isStrip() || !arrangement.needsCorners())
                         .map(arrangement -> new MotifGallery.Offered<>(
                                 arrangement.code(),
                                 MotifWords.name(arrangement),

@@ -15,6 +15,7 @@ import jollyspindle.core.motif.Preset;
 import jollyspindle.core.plan.Gallery;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.Dimension;
@@ -28,6 +29,7 @@ import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.files.planjson.PlanJson;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Combinators;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
@@ -56,6 +58,7 @@ import java.util.stream.StreamSupport;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assumptions.assumeThat;
 
 /** Whatever a border's plan tells can be done as it is told. */
 class RefereeTest {
@@ -164,16 +167,40 @@ class RefereeTest {
         }
     }
 
+    private static QuiltJob withStrip(QuiltJob job, double width) {
+        Strip strip = new Strip("Lane", Strip.Kind.SASHING, new Point(-20, 0), 0.1, 40, width, OptionalDouble.empty());
+        return job.withQuilt(job.quilt().withStrips(List.of(strip)));
+    }
+
+    /** What goes together on a border goes together on a strip, with nothing in the way that is wide enough for its templates. */
+    @ParameterizedTest
+    @MethodSource("arrangements")
+    void soItIsWithWholeBordersOnStrips(Arrangement arrangement) {
+        assumeThat(arrangement.needsCorners()).isFalse();
+        RunId lane = RunId.strip(1);
+        for (double width : new double[] {3, 4.5, 7}) {
+            QuiltJob job = withStrip(
+                    DemoJob.heronWeir()
+                            .withTemplates(StarterShelf.templates())
+                            .withQuilt(quilt(61.5, 73.25, 0.125, 8, Corners.MITRED)),
+                    width);
+            QuiltJob laid = job.editing(lane.group(), l -> Gallery.adopted(job, l, lane, arrangement));
+            assertThat(judged(laid)).as("%s wide", width).isEmpty();
+            if (width == 7) {
+                assertThat(Planner.plan(laid).run(lane).orElseThrow().laidOut().lines())
+                        .isNotEmpty();
+            }
+        }
+    }
+
     /** On strips too, where both edges are seams, and with the templates that are strips themselves. */
     @ParameterizedTest
     @MethodSource("presets")
     void soItIsOnStrips(Preset preset) {
         for (double width : new double[] {4, 5.5}) {
-            Strip strip =
-                    new Strip("Lane", Strip.Kind.SASHING, new Point(-20, 0), 0.1, 40, width, OptionalDouble.empty());
             GroupId group = GroupId.strip(1);
             QuiltJob job = job(quilt(61.5, 73.25, 0.125, 8, Corners.MITRED), preset, CornerDesign.plain(), 0.25);
-            QuiltJob with = job.withQuilt(job.quilt().withStrips(List.of(strip)));
+            QuiltJob with = withStrip(job, width);
             Layer layer = preset.layer(job.layout(INNER).design().layers().get(0));
             Optional<String> own = Stream.of("brook-strip", "lane-strip")
                     .filter(id -> preset.code().equals(id.equals("brook-strip") ? "serpentine" : "peaks"))
@@ -224,6 +251,43 @@ class RefereeTest {
                 .withQuilt(quilt(top, left, uneven, depth, corners))
                 .withMachine(new Machine(foot));
         assertThat(judged(job.editing(INNER, l -> Gallery.adopted(job, l, RunId.of(Side.TOP), arrangement))))
+                .isEmpty();
+    }
+
+    /** Whatever fills what another motif leaves, in one way or another. */
+    @Provide
+    Arbitrary<Layer> fillings() {
+        return Combinators.combine(
+                        Arbitraries.of(Preset.all()),
+                        Arbitraries.of(Layer.Space.class),
+                        Arbitraries.of(Layer.Edge.class),
+                        Arbitraries.of(true, false),
+                        Arbitraries.of(0.0, 0.125, 0.3))
+                .as((preset, space, edge, halfStep, breathing) -> preset.layer(Layer.of(preset.motif()))
+                        .with(space)
+                        .with(edge)
+                        .withHalfStep(halfStep)
+                        .withBreathing(breathing));
+    }
+
+    @Property(tries = 150, seed = "20261203")
+    void soItIsWithOneMotifInWhatAnotherLeaves(
+            @ForAll("offered") Preset first,
+            @ForAll("fillings") Layer second,
+            @ForAll Corners corners,
+            @ForAll @DoubleRange(min = 20, max = 80) double top,
+            @ForAll @DoubleRange(min = 20, max = 80) double left,
+            @ForAll @DoubleRange(min = -0.4, max = 0.4) double uneven,
+            @ForAll @DoubleRange(min = 3, max = 12) double depth,
+            @ForAll @DoubleRange(min = 0.2, max = 0.3) double foot) {
+        QuiltJob job = DemoJob.heronWeir()
+                .withTemplates(StarterShelf.templates())
+                .withQuilt(quilt(top, left, uneven, depth, corners))
+                .withMachine(new Machine(foot));
+        assertThat(judged(job.editing(INNER, l -> {
+                    RunLayout laid = Gallery.adopted(job, l, RunId.of(Side.TOP), first, 0);
+                    return laid.with(laid.design().withLayer(second));
+                })))
                 .isEmpty();
     }
 
