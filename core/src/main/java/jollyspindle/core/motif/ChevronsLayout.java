@@ -4,7 +4,6 @@ import jollyspindle.core.division.Cell;
 import jollyspindle.core.division.Figure;
 import jollyspindle.core.division.Wish;
 import jollyspindle.core.geometry.Arc;
-import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -29,7 +28,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -115,16 +113,15 @@ final class ChevronsLayout {
 
                 @Override
                 Optional<DivisionConstraints> asks(Layer layer, Motif.Chevrons motif, EdgeCatalog tools, double room) {
-                    Optional<ChevronStripLayout> strip =
-                            ChevronStripLayout.of(tools, layer, room, OptionalDouble.empty());
+                    Optional<FigureRowLayout> strip = FigureRowLayout.of(tools, layer, room, OptionalDouble.empty());
                     int figures = motif.perRepeat();
                     if (strip.isPresent()) {
                         double module = figures * strip.get().module();
                         return Optional.of(DivisionConstraints.figures(
                                 OptionalDouble.of(module),
-                                ChevronStripLayout.WIDEST * module,
+                                FigureRowLayout.WIDEST * module,
                                 strip.get().height(),
-                                ChevronStripLayout.NARROWEST * module));
+                                FigureRowLayout.NARROWEST * module));
                     }
                     if (isOfAStrip(motif)) {
                         return Optional.empty();
@@ -250,8 +247,7 @@ final class ChevronsLayout {
     }
 
     void lay() {
-        Optional<ChevronStripLayout> strip =
-                ChevronStripLayout.of(laying.tools(), laying.layer(), space.room(), width());
+        Optional<FigureRowLayout> strip = FigureRowLayout.of(laying.tools(), laying.layer(), space.room(), width());
         if (strip.isPresent()) {
             strip.get().lay(laying, motif);
             return;
@@ -299,102 +295,10 @@ final class ChevronsLayout {
             }
         }
         if (motif.outer() > 0 && motif.points() == Motif.Points.PEAKS) {
-            outer(lined, first);
+            new LinesOutsidePeaks(laying, motif, straight, corner, spacing, this::rounded).lay(lined, first);
         } else if (motif.outer() > 0) {
             laying.tell(new MotifDiagnostic.TooManyOutside(motif.outer(), 0));
         }
-    }
-
-    /**
-     * Stitches lines outside of peaks: the whole zigzag again, each time further up by s / cos β, from side to side of the row.
-     *
-     * @param first the peaks' own lines, by their numbers
-     */
-    private void outer(List<Lined> lined, Map<Integer, StitchLine> first) {
-        for (int from = 0; from < lined.size(); ) {
-            int to = from + 1;
-            while (to < lined.size() && goOn(lined.get(to - 1), lined.get(to))) {
-                to++;
-            }
-            List<Lined> row = lined.subList(from, to);
-            List<StitchLine> below = new ArrayList<>();
-            // Of a peak that another motif takes the place of nothing is stitched.
-            row.stream()
-                    .map(figure -> first.get(figure.number()))
-                    .filter(Objects::nonNull)
-                    .forEach(below::add);
-            for (int k = 1; k <= motif.outer() && !below.isEmpty(); k++) {
-                if (!outer(row, k, below)) {
-                    laying.tell(new MotifDiagnostic.TooManyOutside(motif.outer(), k - 1));
-                    break;
-                }
-            }
-            from = to;
-        }
-    }
-
-    /** Whether the next figure begins where one ends, and rises as steeply. */
-    private static boolean goOn(Lined one, Lined next) {
-        return Math.abs(next.cell().from() - one.cell().to()) < Tolerances.ROUNDING
-                && Math.abs(next.slope() - one.slope()) < Tolerances.ROUNDING;
-    }
-
-    /** One line outside of a row of peaks; nothing and false if it has no room. */
-    private boolean outer(List<Lined> row, int k, List<StitchLine> below) {
-        boolean back = (motif.lines() + k) % 2 == 0;
-        double up = k * spacing / Math.cos(row.get(0).slope());
-        List<Point> corners = new ArrayList<>();
-        for (Lined figure : row) {
-            for (Point corner : figure.corners()) {
-                Point raised = corner.plus(new Point(0, up));
-                if (raised.y() > space.room() + Tolerances.ROUNDING) {
-                    return false;
-                }
-                if (corners.isEmpty() || corners.get(corners.size() - 1).distance(raised) > Tolerances.SAME_PLACE) {
-                    corners.add(raised);
-                }
-            }
-        }
-        Optional<Path> path = rounded(corners).map(space::placed);
-        if (path.isEmpty()) {
-            return false;
-        }
-        Path line = back ? path.get().reversed() : path.get();
-        double fromEdge = spacing - laying.machine().footRadius();
-        List<PlacementBuilder.Piece> pieces = new ArrayList<>();
-        for (int i = 0; i < line.curves().size(); i++) {
-            Curve curve = line.curves().get(i);
-            boolean last = i + 1 == line.curves().size();
-            StitchLine beside = below.size() == 1 ? below.get(0) : nearest(below, curve.at(0.5));
-            boolean round = curve instanceof Arc || !last && line.curves().get(i + 1) instanceof Arc;
-            LineEnd end = last
-                    ? end(curve.end())
-                    : round || fromEdge < 0
-                            ? LineEnd.at(laying.marker().next(Mark.Kind.TURN, curve.end(), LOADED))
-                            : LineEnd.at(curve.end(), LineEnd.ShownBy.NEEDLE);
-            Registration laid = curve instanceof Segment && fromEdge >= 0
-                    ? new Registration.OnStitching(beside.id(), fromEdge, LayoutContext.engraved(straight, fromEdge))
-                    : new Registration.FootOnBothMarks();
-            pieces.add(new PlacementBuilder.Piece(
-                    curve, curve instanceof Arc ? corner.orElseThrow() : straight, laid, end));
-        }
-        List<StitchLine> stitched = laying.stitch(
-                PlacementBuilder.Naming.of(Stitched.ECHO, row.get(0).number(), motif.lines() - 1 + k),
-                pieces,
-                end(line.start()),
-                PlacementBuilder.Turn.MARKED);
-        if (!stitched.isEmpty()) {
-            below.clear();
-            below.addAll(stitched);
-        }
-        return true;
-    }
-
-    /** The end of a line that goes from side to side: on the run's end, or a mark. */
-    private LineEnd end(Point place) {
-        return laying.isShownBy(place, LineEnd.ShownBy.RUN_END, LineEnd.ShownBy.MITRE)
-                ? laying.shown(place)
-                : LineEnd.at(laying.marker().next(Mark.Kind.LINE_END, place, LOADED));
     }
 
     /** Whether it is one of the valleys at the ends of a cell. */
@@ -402,32 +306,6 @@ final class ChevronsLayout {
         Cell cell = space.divided().get(index).cell();
         return place.distance(space.place(cell.from(), 0)) < Tolerances.ROUNDING
                 || place.distance(space.place(cell.to(), 0)) < Tolerances.ROUNDING;
-    }
-
-    private static Point middle(StitchLine line) {
-        // A closed one ends where it begins.
-        Box box = line.path().box();
-        return new Point((box.left() + box.right()) / 2, (box.bottom() + box.top()) / 2);
-    }
-
-    private static StitchLine nearest(List<StitchLine> lines, Point to) {
-        // They stand side by side in the order of their numbers, so that the ones left and right of a place are next to
-        // each other.
-        int least = 0;
-        int most = lines.size() - 1;
-        Point from = middle(lines.get(0));
-        Point way = middle(lines.get(most)).minus(from);
-        while (least < most) {
-            int middle = (least + most) / 2;
-            double here = middle(lines.get(middle)).minus(from).dot(way);
-            double next = middle(lines.get(middle + 1)).minus(from).dot(way);
-            if (to.minus(from).dot(way) < (here + next) / 2) {
-                most = middle;
-            } else {
-                least = middle + 1;
-            }
-        }
-        return lines.get(least);
     }
 
     /**
@@ -438,7 +316,7 @@ final class ChevronsLayout {
      * @param cell that it stands on
      * @param corners of its first line, in the space's own frame
      */
-    private record Lined(int index, int number, Cell cell, List<Point> corners, List<Path> lines) {
+    record Lined(int index, int number, Cell cell, List<Point> corners, List<Path> lines) {
 
         /** Of its sides, in radians. */
         double slope() {

@@ -34,7 +34,7 @@ import java.util.OptionalDouble;
  * stay between the figures, and where they are narrower, figures end where the next begins. Lines inside are the same figures
  * lowered by s / cos β for a spacing s and sides that rise at β (derived); of a wave, straight down by s.
  */
-final class ChevronStripLayout {
+final class FigureRowLayout {
 
     /** Repeats narrower than this part of the module cut the peaks too low. */
     static final double NARROWEST = 0.75;
@@ -67,7 +67,7 @@ final class ChevronStripLayout {
     /** Whether what doesn't suit the strip is eased. */
     private boolean easing;
 
-    private ChevronStripLayout(StitchingEdge.Strip strip, Motif.Points points) {
+    private FigureRowLayout(StitchingEdge.Strip strip, Motif.Points points) {
         this.strip = strip;
         this.points = points;
         this.waves = points == Motif.Points.WAVES;
@@ -89,7 +89,7 @@ final class ChevronStripLayout {
      * @param room that it has, in inches
      * @param width that one figure should have, in inches; the largest that has room if nobody says
      */
-    static Optional<ChevronStripLayout> of(EdgeCatalog tools, Layer layer, double room, OptionalDouble width) {
+    static Optional<FigureRowLayout> of(EdgeCatalog tools, Layer layer, double room, OptionalDouble width) {
         Motif.Points points = ((Motif.Chevrons) layer.motif()).points();
         boolean edge = layer.templateId().isEmpty()
                 && tools.straight(Optional.empty(), Optional.empty()).isPresent();
@@ -106,7 +106,7 @@ final class ChevronStripLayout {
                     case PEAKS -> edge ? Optional.empty() : tools.strip(Kind.CHEVRON_STRIP, layer.templateId());
                     case BOXES -> Optional.empty();
                 };
-        return strip.map(s -> new ChevronStripLayout(s, points));
+        return strip.map(s -> new FigureRowLayout(s, points));
     }
 
     double module() {
