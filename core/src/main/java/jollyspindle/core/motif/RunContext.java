@@ -235,7 +235,9 @@ final class RunContext extends LayoutContext {
                     ? start
                     : cutOff(path.start(), cut.get(0).registration(), Mark.Kind.LINE_START);
             if (slides(path, from, cut)) {
-                if (from.mark().isEmpty() && isAcross(path.curves().get(0).direction(0))) {
+                boolean atEnd = cut.get(cut.size() - 1).reaches().mark().isPresent();
+                if (from.mark().isEmpty()
+                        && (atEnd || isAcross(path.curves().get(0).direction(0)))) {
                     from = marked(Mark.Kind.LINE_START, path.start());
                 } else {
                     last = cut.get(cut.size() - 1);

@@ -1,6 +1,7 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.division.school.Even;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.geometry.Curve;
@@ -12,6 +13,7 @@ import jollyspindle.core.marking.MarkId;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
@@ -23,6 +25,7 @@ import jollyspindle.core.quilt.RunFrame;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.sewing.PlacedEdges;
+import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
@@ -67,6 +70,31 @@ final class MotifChecks {
                 .withQuilt(quilt)
                 .withTemplates(StarterShelf.templates())
                 .editing(INNER, l -> l.with(design).with(l.wish().withRepeat(repeat)));
+    }
+
+    /** A square quilt whose mitred border has a room of its own between seam and reserve, all sides divided alike; checked. */
+    static WorkPlan plan(Design design, double side, double room, School school, double foot) {
+        QuiltJob job = job(quilt(side, side, side, side, room + 0.5, Corners.MITRED), design, 6)
+                .withMachine(new Machine(foot));
+        Map<RunId, School> all = new TreeMap<>();
+        for (Side s : Side.values()) {
+            all.put(RunId.of(s), school);
+        }
+        WorkPlan plan = Planner.plan(job.choosing(all));
+        check(plan);
+        return plan;
+    }
+
+    static RunPlan top(WorkPlan plan) {
+        return plan.run(Side.TOP).orElseThrow();
+    }
+
+    /** What is told of motifs and corners. */
+    static List<Diagnostic> told(WorkPlan plan) {
+        return plan.findings().stream()
+                .filter(Finding.Diagnosed.class::isInstance)
+                .map(f -> ((Finding.Diagnosed) f).diagnostic())
+                .toList();
     }
 
     static QuiltJob square(Design design, double repeat) {

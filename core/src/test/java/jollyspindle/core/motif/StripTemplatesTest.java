@@ -1,7 +1,6 @@
 package jollyspindle.core.motif;
 
 import jollyspindle.core.demo.DemoJob;
-import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.division.EndUse;
 import jollyspindle.core.division.school.CentreOut;
 import jollyspindle.core.division.school.Even;
@@ -16,7 +15,6 @@ import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.plan.Gallery;
 import jollyspindle.core.plan.MotifShown;
-import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.plan.RunLayout;
 import jollyspindle.core.plan.RunPlan;
@@ -24,7 +22,6 @@ import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Corners;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
-import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
 import org.junit.jupiter.api.Test;
@@ -33,16 +30,15 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.TreeMap;
 import java.util.stream.Stream;
 
 import static jollyspindle.core.motif.MotifChecks.INNER;
-import static jollyspindle.core.motif.MotifChecks.check;
 import static jollyspindle.core.motif.MotifChecks.job;
 import static jollyspindle.core.motif.MotifChecks.quilt;
+import static jollyspindle.core.motif.MotifChecks.told;
+import static jollyspindle.core.motif.MotifChecks.top;
 import static jollyspindle.core.motif.MotifChecks.with;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -52,28 +48,8 @@ class StripTemplatesTest {
 
     private static final Motif PEAKS = new Motif.Chevrons(Motif.Points.PEAKS, OptionalDouble.empty(), 0, 1, 0.25);
 
-    /** A square quilt whose border has a room of its own between seam and reserve. */
     private static WorkPlan plan(Layer layer, double side, double room, School school) {
-        QuiltJob job = job(quilt(side, side, side, side, room + 0.5, Corners.MITRED), Design.of(layer), 6)
-                .withMachine(new Machine(0.25));
-        Map<RunId, School> all = new TreeMap<>();
-        for (Side s : Side.values()) {
-            all.put(RunId.of(s), school);
-        }
-        WorkPlan plan = Planner.plan(job.choosing(all));
-        check(plan);
-        return plan;
-    }
-
-    private static RunPlan top(WorkPlan plan) {
-        return plan.run(Side.TOP).orElseThrow();
-    }
-
-    private static List<Diagnostic> told(WorkPlan plan) {
-        return plan.findings().stream()
-                .filter(Finding.MotifTrouble.class::isInstance)
-                .map(f -> ((Finding.MotifTrouble) f).diagnostic())
-                .toList();
+        return MotifChecks.plan(Design.of(layer), side, room, school, 0.25);
     }
 
     /** A place in the run's own measure: along it, and from the seam outwards. */

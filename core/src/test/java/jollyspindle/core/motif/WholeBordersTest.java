@@ -1,9 +1,7 @@
 package jollyspindle.core.motif;
 
-import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.division.school.Even;
 import jollyspindle.core.division.school.Fudged;
-import jollyspindle.core.division.school.School;
 import jollyspindle.core.division.school.Spread;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Curve;
@@ -17,11 +15,8 @@ import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
-import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.Corners;
-import jollyspindle.core.quilt.RunId;
-import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
@@ -43,7 +38,10 @@ import java.util.TreeMap;
 import static jollyspindle.core.motif.MotifChecks.INNER;
 import static jollyspindle.core.motif.MotifChecks.check;
 import static jollyspindle.core.motif.MotifChecks.job;
+import static jollyspindle.core.motif.MotifChecks.plan;
 import static jollyspindle.core.motif.MotifChecks.quilt;
+import static jollyspindle.core.motif.MotifChecks.told;
+import static jollyspindle.core.motif.MotifChecks.top;
 import static jollyspindle.core.motif.MotifChecks.with;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -61,29 +59,12 @@ class WholeBordersTest {
         return with(((Motif.Chevrons) HALF_CIRCLES).withPerRepeat(perRepeat), template);
     }
 
-    /** On a square quilt with a reserve of 1/2 beyond the room, mitred. */
-    private static WorkPlan plan(Design design, double side, double room, School school, double foot) {
-        QuiltJob job = job(quilt(side, side, side, side, room + 0.5, Corners.MITRED), design, 6)
-                .withMachine(new Machine(foot));
-        Map<RunId, School> all = new TreeMap<>();
-        for (Side s : Side.values()) {
-            all.put(RunId.of(s), school);
-        }
-        WorkPlan plan = Planner.plan(job.choosing(all));
-        check(plan);
-        return plan;
-    }
-
     private static Design design(Layer... layers) {
         Design design = Design.of(layers[0]);
         for (int i = 1; i < layers.length; i++) {
             design = design.withLayer(layers[i]);
         }
         return design;
-    }
-
-    private static RunPlan top(WorkPlan plan) {
-        return plan.run(Side.TOP).orElseThrow();
     }
 
     /** Along the run and outward from its seam. */
@@ -104,13 +85,6 @@ class WholeBordersTest {
                 .flatMap(l -> l.path().curves().stream())
                 .filter(Arc.class::isInstance)
                 .map(Arc.class::cast)
-                .toList();
-    }
-
-    private static List<Diagnostic> told(WorkPlan plan) {
-        return plan.findings().stream()
-                .filter(Finding.Diagnosed.class::isInstance)
-                .map(f -> ((Finding.Diagnosed) f).diagnostic())
                 .toList();
     }
 
