@@ -1,5 +1,7 @@
 package jollyspindle.core.motif;
 
+import jollyspindle.core.division.EndUse;
+import jollyspindle.core.division.school.CentreOut;
 import jollyspindle.core.division.school.Even;
 import jollyspindle.core.division.school.Fudged;
 import jollyspindle.core.division.school.Spread;
@@ -372,6 +374,32 @@ class WholeBordersTest {
                         Map.entry(Math.round(1e4 * (4 - Math.sqrt(7))), 20));
         assertThat(places).hasSize(60);
         assertThat(farthest(lines)).isLessThan(8.5);
+    }
+
+    /**
+     * A rise of 2 taken as wished: radius 4 spans 2√(2·4·2 − 4) = 6.928 for it, eight of which go into 60 from the centre out, with
+     * 60 − 8·6.928 = 4.574 over, half of it at each end.
+     */
+    @Test
+    void aWishedRiseComesExactlyFromTheCentreOut() {
+        double span = 2 * Math.sqrt(12);
+        Motif facing = new Motif.FacingArcs(
+                Motif.Facing.CROWNS, OptionalDouble.empty(), OptionalDouble.of(0.75), true, true, Optional.empty(), 3);
+        WorkPlan plan = plan(design(with(facing, "orchard-hill")), 60, 5.5, new CentreOut(span, 8, EndUse.PLAIN), 0.25);
+        List<StitchLine> arcs = lines(plan, 1).stream()
+                .filter(l ->
+                        l.kind() == Stitched.ARC && l.path().curves().get(0).length() > span)
+                .toList();
+        assertThat(arcs).hasSize(16);
+        assertThat(arcs).allSatisfy(line -> {
+            double up = local(plan, line.path().curves().get(0).at(0.5)).y();
+            assertThat(Math.min(up, 5.5 - up)).isCloseTo(2, within(1e-9));
+        });
+        assertThat(arcs.stream()
+                        .mapToDouble(l -> local(plan, l.path().start()).x())
+                        .min()
+                        .orElseThrow())
+                .isCloseTo((60 - 8 * span) / 2, within(1e-9));
     }
 
     /** How far the needle has to go from one line to the next at most, in inches. */

@@ -1,7 +1,5 @@
 package jollyspindle.desktop.bench;
 
-import jollyspindle.core.division.RunSet;
-import jollyspindle.core.division.Wish;
 import jollyspindle.core.motif.DivisionConstraints;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.Motif;
@@ -53,7 +51,7 @@ final class LayerFields {
         boolean strip = isStrip();
         parts.addAll(strip ? fields.alongStrip((Motif.Chevrons) layer.motif()) : fields.of(layer.motif()));
         if (index == 0) {
-            bench.group().flatMap(g -> rise(fields, g.set())).ifPresent(rise -> parts.add(() -> rise));
+            bench.group().ifPresent(g -> parts.addAll(new RiseFields(bench, fields, g.set()).parts()));
         }
         parts.add(() -> fields.choice(
                 "motif-edge",
@@ -115,29 +113,6 @@ final class LayerFields {
                                 .flatMap(bench.job()::template)
                                 .filter(t -> t.kind() == Kind.CHEVRON_STRIP)
                                 .isPresent());
-    }
-
-    /** The rise follows from the repeat and the template; typed, it asks for the repeat that has it. */
-    private Optional<Node> rise(MotifFields fields, RunSet set) {
-        return set.template()
-                .flatMap(t -> bench.run())
-                .flatMap(run -> run.divided().fit())
-                .map(fit -> {
-                    double most = set.template()
-                            .orElseThrow()
-                            .stitchedRadius(bench.job().machine());
-                    return fields.length(
-                            "motif-rise",
-                            "Rise of about",
-                            false,
-                            fields.about(fit.segment().height()),
-                            1.0 / 16,
-                            most,
-                            rise -> set.repeatRising(rise.orElse(0))
-                                    .ifPresent(repeat -> bench.design(
-                                            Said.say(bench.words(), "step.rise", "rise", rise.orElse(0)),
-                                            l -> l.with(l.wish().withRepeat(Math.max(Wish.SHORTEST_REPEAT, repeat))))));
-                });
     }
 
     /** Which counts it comes out with. */

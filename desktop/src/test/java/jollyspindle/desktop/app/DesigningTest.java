@@ -12,6 +12,7 @@ import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
+import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.desktop.model.Knob;
 import jollyspindle.desktop.model.WorkStage;
@@ -29,6 +30,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -235,6 +237,26 @@ class DesigningTest extends Hands {
                 bench.job().arc().orElseThrow().stitchedRadius(bench.job().machine());
         assertThat(bench.job().layout(GroupId.border(1)).wish().repeat())
                 .isCloseTo(2 * Math.sqrt(3 * radius - 2.25), within(1e-6));
+        // Higher than its half circle another template rises, with its own span: found by itself, or picked.
+        type(robot, "#motif-rise", "5");
+        ArcTemplate other = bench.job().arc().orElseThrow();
+        double larger = other.stitchedRadius(bench.job().machine());
+        assertThat(larger).isGreaterThan(5);
+        assertThat(bench.undoName()).contains("rise of about 5, with " + other.name());
+        assertThat(bench.job().layout(GroupId.border(1)).wish().repeat())
+                .isCloseTo(2 * Math.sqrt(10 * larger - 25), within(1e-6));
+        robot.interact(() -> bench.undo());
+        WaitForAsyncUtils.waitForFxEvents();
+        scrollTo(robot, "#rise-others");
+        Hyperlink link = robot.lookup("#rise-others .hyperlink").queryAs(Hyperlink.class);
+        robot.clickOn(link);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(link.getText())
+                .startsWith(bench.job().arc().orElseThrow().name() + ", ")
+                .endsWith(" wide");
+        robot.interact(() -> bench.undo());
+        WaitForAsyncUtils.waitForFxEvents();
+        scrollTo(robot, "#motif-rise");
         type(robot, "#motif-rise", "9");
         assertThat(read(robot, "#motif-rise-said")).contains("Between 1/16 and");
         robot.interact(() -> {
