@@ -18,6 +18,7 @@ import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.PieceId;
+import jollyspindle.core.route.Joining;
 import jollyspindle.core.route.Routed;
 import jollyspindle.core.route.Router;
 import jollyspindle.core.route.Travel;
@@ -26,6 +27,7 @@ import jollyspindle.core.sewing.PlacementBuilder;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -34,6 +36,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Lays out what is stitched in an area: in each of its blocks, or about the centre. */
 public final class AreaDesigner {
@@ -58,6 +61,16 @@ public final class AreaDesigner {
     private final Map<Character, AreaPlan.Sum> sums = new TreeMap<>();
 
     private final Set<Stitching> stitched = new HashSet<>();
+
+    /** What is stitched in a piece. */
+    private record Stitched(AreaSpace space, char letter, Routed routed, List<Path> seams) {}
+
+    private final List<Stitched> stitchedPieces = new ArrayList<>();
+
+    private int planned;
+
+    /** Whether blocks lie side by side, so that seams lead from one to another. */
+    private boolean touching;
 
     /** A piece that nothing is in the way of, laid out for all with its letter. */
     private record Model(AreaSpace space, LaidPiece laid) {}
@@ -131,6 +144,7 @@ public final class AreaDesigner {
     private AreaPlan plan() {
         List<AreaSpace> spaces = AreaSpace.of(area, around);
         List<AreaPlan.Piece> pieces = new ArrayList<>();
+        touching = area instanceof Area.Blocks blocks && blocks.gap() == 0 && spaces.size() > 1;
         for (AreaSpace space : spaces) {
             char letter = design.letter(space.column(), space.row());
             pieces.add(new AreaPlan.Piece(
@@ -141,6 +155,7 @@ public final class AreaDesigner {
                     new AreaPlan.Cloth(space.cloth(), space.outline(), space.centre())));
             piece(space, letter, new PieceId(id, spaces.size() == 1 ? 0 : space.number()));
         }
+        join(spaces);
         nothingStitched();
         List.of(piles, cutOff, unstitched)
                 .forEach(worst ->
@@ -170,14 +185,15 @@ public final class AreaDesigner {
                 models.put(letter, new Model(space, laid));
             }
         }
-        if (placements.size() + laid.routed().placements().size() > Effort.MOST) {
+        if (planned + laid.routed().placements().size() > Effort.MOST) {
             diagnosed.add(new AreaPlan.Diagnosed(letter, 0, new LayoutDiagnostic.TooFine(Effort.MOST)));
             laid = LaidPiece.NOTHING;
         }
         Routed routed = laid.routed();
-        lines.addAll(routed.lines());
-        placements.addAll(routed.placements());
-        travels.addAll(routed.travels());
+        planned += routed.placements().size();
+        if (!routed.lines().isEmpty()) {
+            stitchedPieces.add(new Stitched(space, letter, routed, laid.seams()));
+        }
         marks.addAll(laid.marks());
         sum(letter, routed);
         routed.lines().forEach(l -> stitched.add(new Stitching(letter, l.layer())));
@@ -219,28 +235,33 @@ public final class AreaDesigner {
         if (!own.all().isEmpty()) {
             turnings.putIfAbsent(letter, new AreaPlan.Turning(letter, own.all(), own.stepping()));
         }
-        Routed routed = Router.route(
-                sewing.lines(), sewing.placements(), seams, !space.inTheWay().isEmpty());
+        Routed routed = Router.route(sewing.lines(), sewing.placements(), seams, touching);
         Set<MarkId> used = routed.placements().stream()
                 .flatMap(Placement::marks)
                 .map(Mark::id)
                 .collect(Collectors.toSet());
         return new LaidPiece(
                 routed,
-                marker.marks().stream().filter(m -> used.contains(m.id())).toList());
+                marker.marks().stream().filter(m -> used.contains(m.id())).toList(),
+                seams);
     }
 
-    /** The edges that the needle can travel along in a piece. */
+    /** The seams and edges that the needle can travel along in a piece: not along what is but kept clear. */
     private static List<Path> ditches(AreaSpace space) {
         List<Path> ditches = new ArrayList<>();
         if (space.inTheWay().isEmpty()) {
-            return List.of(space.outline());
+            return space.seams().toList();
         }
         Region covered = Region.union(space.inTheWay());
         Region piece = Region.of(space.outline());
-        ditches.addAll(covered.without(space.outline()));
+        if (space.onSeam()) {
+            ditches.addAll(covered.without(space.outline()));
+        }
         BoxIndex boxes = new BoxIndex(space.inTheWay().stream().map(Path::box).toList());
         for (int i = 0; i < space.inTheWay().size(); i++) {
+            if (space.open().contains(space.inTheWay().get(i))) {
+                continue;
+            }
             int own = i;
             List<Path> others = Arrays.stream(
                             boxes.meeting(space.inTheWay().get(i).box()))
@@ -255,6 +276,49 @@ public final class AreaDesigner {
             }
         }
         return ditches;
+    }
+
+    /**
+     * Puts pieces one after the other, letter by letter, along the rows there and back; where they touch, the thread goes on from one
+     * to the next through the seams, unless that is further than round a whole one.
+     */
+    private void join(List<AreaSpace> spaces) {
+        List<Stitched> order = new ArrayList<>(stitchedPieces);
+        if (touching) {
+            List<Character> letters =
+                    order.stream().map(Stitched::letter).distinct().toList();
+            order.sort(Comparator.comparingInt((Stitched s) -> letters.indexOf(s.letter()))
+                    .thenComparingInt(s -> s.space().row())
+                    .thenComparingInt(
+                            s -> (s.space().row() % 2 == 0 ? 1 : -1) * s.space().column()));
+        }
+        Set<Integer> there = order.stream().map(piece -> piece.space().number()).collect(Collectors.toSet());
+        List<Path> seams = touching
+                ? Stream.concat(
+                                spaces.stream()
+                                        .filter(space -> !there.contains(space.number()))
+                                        .flatMap(space -> ditches(space).stream()),
+                                order.stream().flatMap(piece -> piece.seams().stream()))
+                        .toList()
+                : List.of();
+        double most = order.isEmpty() ? 0 : order.get(0).space().cloth().length();
+        List<Optional<Travel>> between = touching && !seams.isEmpty()
+                ? Joining.between(order.stream().map(Stitched::routed).toList(), seams, most)
+                : List.of();
+        for (int i = 0; i < order.size(); i++) {
+            Stitched piece = order.get(i);
+            if (i > 0 && !between.isEmpty() && order.get(i - 1).letter() == piece.letter()) {
+                between.get(i - 1).ifPresent(travel -> {
+                    travels.add(travel);
+                    sums.computeIfPresent(
+                            piece.letter(),
+                            (letter, sum) -> sum.joined(travel.path().length()));
+                });
+            }
+            lines.addAll(piece.routed().lines());
+            placements.addAll(piece.routed().placements());
+            travels.addAll(piece.routed().travels());
+        }
     }
 
     private void sum(char letter, Routed routed) {

@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * One piece of cloth that a motif lies in: a medallion, a block, or the body.
@@ -26,9 +27,18 @@ import java.util.stream.IntStream;
  * @param outline of what may be stitched, counter-clockwise: the seam, or as far inside it as is kept clear
  * @param region of it that may be stitched
  * @param inTheWay outlines that nothing is stitched in
+ * @param open those of them that lie on open cloth
  */
 record AreaSpace(
-        int number, int column, int row, Point centre, Path cloth, Path outline, Region region, List<Path> inTheWay)
+        int number,
+        int column,
+        int row,
+        Point centre,
+        Path cloth,
+        Path outline,
+        Region region,
+        List<Path> inTheWay,
+        List<Path> open)
         implements StitchSpace {
 
     /**
@@ -44,15 +54,24 @@ record AreaSpace(
                     .filter(i -> boxes.get(i).meets(space.box()))
                     .mapToObj(around.inTheWay()::get)
                     .toList();
-            free.add(space.without(there));
+            free.add(space.without(there, around));
         }
         return free;
     }
 
-    private AreaSpace without(List<Path> there) {
+    private AreaSpace without(List<Path> there, AreaSurroundings around) {
         return there.isEmpty()
                 ? this
-                : new AreaSpace(number, column, row, centre, cloth, outline, region.minus(Region.union(there)), there);
+                : new AreaSpace(
+                        number,
+                        column,
+                        row,
+                        centre,
+                        cloth,
+                        outline,
+                        region.minus(Region.union(there)),
+                        there,
+                        there.stream().filter(around.open()::contains).toList());
     }
 
     /** What is kept free of an appliqué: its outline with the clearance round it. */
@@ -106,14 +125,14 @@ record AreaSpace(
     }
 
     private static AreaSpace piece(int number, int column, int row, Point centre, Path cloth, Path outline) {
-        return new AreaSpace(number, column, row, centre, cloth, outline, Region.of(outline), List.of());
+        return new AreaSpace(number, column, row, centre, cloth, outline, Region.of(outline), List.of(), List.of());
     }
 
     /** What of the body lies round this piece, with what is in the way there. */
     AreaSpace outside(AreaSurroundings around) {
         Region outside = Region.of(around.body()).minus(Region.of(outline));
-        return new AreaSpace(number, column, row, centre, around.body(), around.body(), outside, List.of())
-                .without(around.inTheWay());
+        return new AreaSpace(number, column, row, centre, around.body(), around.body(), outside, List.of(), List.of())
+                .without(around.inTheWay(), around);
     }
 
     /** Whether the outline is the seam. */
@@ -129,9 +148,16 @@ record AreaSpace(
 
     @Override
     public Optional<LineEnd.ShownBy> shownBy(Point place) {
-        return onEdge(place)
-                ? Optional.of(onSeam() ? LineEnd.ShownBy.SEAM : LineEnd.ShownBy.KEPT_CLEAR)
-                : Optional.empty();
+        boolean onSeam = seams().anyMatch(path -> path.passes(place, Tolerances.SAME_PLACE));
+        return onSeam
+                ? Optional.of(LineEnd.ShownBy.SEAM)
+                : onEdge(place) ? Optional.of(LineEnd.ShownBy.KEPT_CLEAR) : Optional.empty();
+    }
+
+    /** Whole outlines of the piece and of what is in its way that are seams, or edges of an appliqué. */
+    Stream<Path> seams() {
+        return Stream.concat(
+                onSeam() ? Stream.of(outline) : Stream.of(), inTheWay.stream().filter(path -> !open.contains(path)));
     }
 
     Box box() {

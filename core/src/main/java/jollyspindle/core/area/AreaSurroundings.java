@@ -12,13 +12,20 @@ import java.util.List;
  *
  * @param body its edge, counter-clockwise in the quilt's frame
  * @param inTheWay outlines that nothing is stitched in
+ * @param open those of them that lie on open cloth: an appliqué's clearance
  * @param echoes spacings of the echoes round what lies on it, in inches
  */
-public record AreaSurroundings(Path body, List<Path> inTheWay, List<Double> echoes) {
+public record AreaSurroundings(Path body, List<Path> inTheWay, List<Path> open, List<Double> echoes) {
 
     public AreaSurroundings {
+        open = List.copyOf(open);
         echoes = List.copyOf(echoes);
         inTheWay = List.copyOf(inTheWay);
+    }
+
+    /** What lies round an area where everything on it ends at a seam or an edge. */
+    public AreaSurroundings(Path body, List<Path> inTheWay, List<Double> echoes) {
+        this(body, inTheWay, List.of(), echoes);
     }
 
     /** A body larger than any quilt, and nothing else. */

@@ -1,5 +1,6 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.marking.Mark;
@@ -21,9 +22,9 @@ import java.util.Map;
  * What is stitched in a piece, in the order of the needle, and the marks it takes. Blocks that nothing lies on are alike up to
  * where they are: one is laid out, and moved to where the others are.
  */
-record LaidPiece(Routed routed, List<Mark> marks) {
+record LaidPiece(Routed routed, List<Mark> marks, List<Path> seams) {
 
-    static final LaidPiece NOTHING = new LaidPiece(new Routed(List.of(), List.of(), List.of()), List.of());
+    static final LaidPiece NOTHING = new LaidPiece(new Routed(List.of(), List.of(), List.of()), List.of(), List.of());
 
     /**
      * The same in another piece.
@@ -59,7 +60,8 @@ record LaidPiece(Routed routed, List<Mark> marks) {
                                     .map(t -> new Travel(
                                             t.to().on(to), t.how(), t.path().moved(by)))
                                     .toList()),
-                    piece.marks.stream().map(this::mark).toList());
+                    piece.marks.stream().map(this::mark).toList(),
+                    piece.seams.stream().map(seam -> seam.moved(by)).toList());
         }
 
         private StitchLine line(StitchLine line) {

@@ -74,14 +74,18 @@ final class AreaPlanning {
         Quilt quilt = job.quilt();
         Area area = quilt.area(id).orElseThrow();
         List<Path> inTheWay = new ArrayList<>();
+        List<Path> open = new ArrayList<>();
         List<Double> echoes = new ArrayList<>();
         for (AreaId other : quilt.areaIds()) {
             Area on = quilt.area(other).orElseThrow();
             if (!other.equals(id) && on.isOver(area)) {
                 inTheWay.addAll(memory.keptFree(on, body));
+                if (on instanceof Area.Applique && on.clearance() > 0) {
+                    open.addAll(memory.keptFree(on, body));
+                }
                 echoes.addAll(job.design(other).echoesOutside());
             }
         }
-        return new AreaSurroundings(body, inTheWay, echoes);
+        return new AreaSurroundings(body, inTheWay, open, echoes);
     }
 }

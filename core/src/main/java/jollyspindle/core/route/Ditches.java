@@ -9,21 +9,23 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.measure.Tolerances;
 import org.jgrapht.GraphPath;
-import org.jgrapht.alg.connectivity.ConnectivityInspector;
 import org.jgrapht.alg.interfaces.ShortestPathAlgorithm.SingleSourcePaths;
 import org.jgrapht.alg.shortestpath.AStarShortestPath;
 import org.jgrapht.alg.shortestpath.DijkstraShortestPath;
+import org.jgrapht.alg.util.UnionFind;
 import org.jgrapht.graph.WeightedMultigraph;
+import org.jgrapht.traverse.ClosestFirstIterator;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import java.util.function.Predicate;
 
 /**
- * The seams and edges that a needle can travel along, between places known beforehand.
+ * The seams and edges that a needle can travel along, between places known beforehand; and lines, once they are stitched.
  *
  * <p>The shortest way is found after E. W. Dijkstra, “A note on two problems in connexion with graphs”, Numerische Mathematik 1
  * (1959), by JGraphT; it takes O(n log n) for n places.
@@ -37,13 +39,22 @@ final class Ditches {
         private final Curve curve;
         private final Point from;
         private final Point to;
+        private final boolean stitched;
 
-        Way(Curve curve, Point from, Point to) {
+        Way(Curve curve, Point from, Point to, boolean stitched) {
             this.curve = curve;
             this.from = from;
             this.to = to;
+            this.stitched = stitched;
         }
     }
+
+    /**
+     * A way from one place to another.
+     *
+     * @param how it goes
+     */
+    record Found(Path path, Travel.How how) {}
 
     private final WeightedMultigraph<Point, Way> graph = new WeightedMultigraph<>(Way.class);
     private final Places<Point> known = new Places<>(2 * Tolerances.SAME_PLACE);
@@ -51,12 +62,16 @@ final class Ditches {
     private final Map<Point, SingleSourcePaths<Point, Way>> trees = new HashMap<>();
 
     /** What was asked for before. */
-    private final Map<List<Point>, Optional<Path>> asked = new HashMap<>();
+    private final Map<List<Point>, Optional<Found>> asked = new HashMap<>();
 
     /** Looks first where the other place lies, so that what is asked about neighbours costs no more where there are many. */
     private final AStarShortestPath<Point, Way> near = new AStarShortestPath<>(graph, Point::distance);
 
-    private Map<Point, Point> connected;
+    /** Which places lead to each other. */
+    private final UnionFind<Point> connected = new UnionFind<>(new HashSet<>());
+
+    private final List<Point> stops;
+    private final BoxIndex where;
 
     /**
      * The network.
@@ -65,20 +80,25 @@ final class Ditches {
      * @param stops where lines begin and end; those that lie on no ditch don't matter
      */
     Ditches(List<Path> ditches, List<Point> stops) {
-        List<Point> all = new ArrayList<>(stops);
+        this.stops = new ArrayList<>(stops);
         for (Path ditch : ditches) {
-            all.add(ditch.start());
-            all.add(ditch.end());
+            this.stops.add(ditch.start());
+            this.stops.add(ditch.end());
         }
-        BoxIndex where = new BoxIndex(all.stream().map(p -> Box.of(p, p)).toList());
+        where = new BoxIndex(this.stops.stream().map(p -> Box.of(p, p)).toList());
         for (Path ditch : ditches) {
-            for (Curve curve : ditch.curves()) {
-                add(curve, all, where);
-            }
+            ditch.curves().forEach(curve -> add(curve, false));
         }
     }
 
-    private void add(Curve curve, List<Point> stops, BoxIndex where) {
+    /** From now on the needle can go along a line, too. */
+    void stitched(Path line) {
+        trees.clear();
+        asked.clear();
+        line.curves().forEach(curve -> add(curve, true));
+    }
+
+    private void add(Curve curve, boolean stitched) {
         Box near = curve.box().grown(Tolerances.SAME_PLACE);
         List<Double> parts = new ArrayList<>(List.of(0.0, 1.0));
         for (int i : where.meeting(near)) {
@@ -94,9 +114,10 @@ final class Ditches {
                 Point start = vertex(piece.start());
                 Point end = vertex(piece.end());
                 if (!start.equals(end)) {
-                    Way way = new Way(piece, start, end);
+                    Way way = new Way(piece, start, end, stitched);
                     graph.addEdge(start, end, way);
                     graph.setEdgeWeight(way, piece.length());
+                    connected.union(start, end);
                 }
                 from = to;
             }
@@ -111,6 +132,7 @@ final class Ditches {
         }
         known.put(place, place);
         graph.addVertex(place);
+        connected.addElement(place);
         return place;
     }
 
@@ -129,18 +151,11 @@ final class Ditches {
                     Math.round(place.x() / Tolerances.SAME_PLACE / 2),
                     Math.round(place.y() / Tolerances.SAME_PLACE / 2));
         }
-        if (connected == null) {
-            connected = new HashMap<>();
-            for (Set<Point> set : new ConnectivityInspector<>(graph).connectedSets()) {
-                Point first = set.iterator().next();
-                set.forEach(p -> connected.put(p, first));
-            }
-        }
-        return connected.get(vertex.get());
+        return connected.find(vertex.get());
     }
 
     /** The shortest way from one place to another; nothing if no ditch leads there. */
-    Optional<Path> between(Point from, Point to) {
+    Optional<Found> between(Point from, Point to) {
         return asked.computeIfAbsent(List.of(from, to), both -> find(from, to));
     }
 
@@ -148,9 +163,29 @@ final class Ditches {
     double length(Point from, Point to) {
         Optional<Point> start = find(from);
         Optional<Point> end = find(to);
-        return start.isEmpty() || end.isEmpty() || start.equals(end)
+        return start.isEmpty() || end.isEmpty() || start.equals(end) || !leads(start.get(), end.get())
                 ? Double.POSITIVE_INFINITY
                 : from(start.get()).getWeight(end.get());
+    }
+
+    /**
+     * The nearest place that is wanted, by ways from another; nothing if none is reached.
+     *
+     * @param wanted is asked of places from the nearest on
+     */
+    Optional<Point> nearest(Point from, Predicate<Point> wanted) {
+        Optional<Point> start = find(from);
+        if (start.isEmpty()) {
+            return Optional.empty();
+        }
+        ClosestFirstIterator<Point, Way> outwards = new ClosestFirstIterator<>(graph, start.get());
+        while (outwards.hasNext()) {
+            Point place = outwards.next();
+            if (wanted.test(place)) {
+                return Optional.of(place);
+            }
+        }
+        return Optional.empty();
     }
 
     /** The ways from one place to all others. */
@@ -158,10 +193,14 @@ final class Ditches {
         return trees.computeIfAbsent(start, new DijkstraShortestPath<>(graph)::getPaths);
     }
 
-    private Optional<Path> find(Point from, Point to) {
+    private boolean leads(Point from, Point to) {
+        return connected.find(from).equals(connected.find(to));
+    }
+
+    private Optional<Found> find(Point from, Point to) {
         Optional<Point> start = find(from);
         Optional<Point> end = find(to);
-        if (start.isEmpty() || end.isEmpty() || start.equals(end)) {
+        if (start.isEmpty() || end.isEmpty() || start.equals(end) || !leads(start.get(), end.get())) {
             return Optional.empty();
         }
         GraphPath<Point, Way> found = near.getPath(start.get(), end.get());
@@ -170,6 +209,8 @@ final class Ditches {
         }
         List<Curve> curves = new ArrayList<>();
         Point at = start.get();
+        boolean anyStitched = false;
+        boolean anyDitch = false;
         for (Way way : found.getEdgeList()) {
             boolean forth = way.from.equals(at);
             Curve curve = forth ? way.curve : way.curve.reversed();
@@ -179,7 +220,10 @@ final class Ditches {
             }
             curves.add(curve);
             at = forth ? way.to : way.from;
+            anyStitched |= way.stitched;
+            anyDitch |= !way.stitched;
         }
-        return Optional.of(new Path(curves));
+        Travel.How how = anyStitched ? anyDitch ? Travel.How.BOTH : Travel.How.RETRACED : Travel.How.DITCH;
+        return Optional.of(new Found(new Path(curves), how));
     }
 }

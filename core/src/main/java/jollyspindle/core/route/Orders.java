@@ -360,12 +360,7 @@ final class Orders {
     private List<List<StitchLine>> ways(List<StitchLine> chain) {
         StitchLine line = chain.get(0);
         List<Placement> own = placements.getOrDefault(line.id(), List.of());
-        boolean turns = chain.size() == 1
-                && !line.returns()
-                && !line.path().closed()
-                && own.stream()
-                        .flatMap(p -> Stream.of(p.start(), p.end()))
-                        .noneMatch(s -> s.shownBy() == LineEnd.ShownBy.NEEDLE);
+        boolean turns = chain.size() == 1 && !line.returns() && Stretches.turns(line, own);
         List<List<StitchLine>> ways = new ArrayList<>(List.of(chain));
         if (turns) {
             ways.add(List.of(line.reversed()));

@@ -1,6 +1,5 @@
 package jollyspindle.core.route;
 
-import jollyspindle.core.geometry.BoxIndex;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.Tolerances;
@@ -14,37 +13,50 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
  * Routes the needle through lines so that it starts anew as seldom as can be found, and travels little: along ditches, and over
- * what is stitched. The order that {@link Orders} finds is taken unless the one in which the lines were laid out is as good. It
- * takes O(n⁴) for n lines at the most, so that more than {@value #MOST_ORDERED} stay as they are.
+ * what is stitched. Of several orders the best is taken: the one in which the lines were laid out, with the ends they are begun at
+ * chosen well; trails through lines that hang together ({@link Trails}); of few lines the best of many that are tried
+ * ({@link Orders}); and what pieces that are turned and moved make of these ({@link Improving}). Of more than {@value #MOST_ORDERED}
+ * lines only the ends are chosen.
  */
 public final class Router {
 
     /** Beyond so many lines the order stays as it is. */
     private static final int MOST_ORDERED = 150;
 
-    private static final Comparator<Routed> FEWEST =
-            Comparator.comparingInt((Routed r) -> r.starts()).thenComparingDouble(Routed::travelled);
+    /** Beyond so many lines, or curves, not even the nearest is looked for. */
+    private static final int MOST_GROWN = 800;
+
+    private static final int MOST_CURVES = 4000;
+
+    /** A ditch that is so many times as long as the straight way leads far round. */
+    private static final double FAR_ROUND = 2;
+
+    /** Beyond so many lines orders aren't tried one after the other. */
+    private static final int MOST_TRIED = 40;
 
     private final Map<LineId, List<Placement>> placements;
     private final Map<LineId, StitchLine> byId = new HashMap<>();
-    private final Ditches ditches;
+    private final List<Path> ditches;
+    private final List<Point> stops;
+    private final boolean fromDitch;
+    private final Ditches seams;
 
-    private Router(List<StitchLine> lines, List<Placement> placements, List<Path> ditches) {
+    private Router(List<StitchLine> lines, List<Placement> placements, List<Path> ditches, boolean fromDitch) {
+        this.fromDitch = fromDitch;
         lines.forEach(l -> byId.put(l.id(), l));
         this.placements = new HashMap<>();
         placements.forEach(p -> this.placements
                 .computeIfAbsent(p.of().id(), id -> new ArrayList<>())
                 .add(p));
-        this.ditches = new Ditches(
-                ditches,
-                lines.stream()
-                        .flatMap(l -> Stream.of(l.path().start(), l.path().end()))
-                        .toList());
+        this.ditches = List.copyOf(ditches);
+        this.stops = lines.stream()
+                .flatMap(l -> Stream.of(l.path().start(), l.path().end()))
+                .toList();
+        this.seams = new Ditches(ditches, stops);
     }
 
     /**
@@ -53,18 +65,106 @@ public final class Router {
      * @param lines as they were laid out
      * @param placements of them
      * @param ditches that the needle can travel in
-     * @param reorder whether another order may be found; otherwise only the travelling is
+     * @param fromDitch whether it should begin on a ditch if it can, since others come before that lead there
      */
     public static Routed route(
-            List<StitchLine> lines, List<Placement> placements, List<Path> ditches, boolean reorder) {
-        Router router = new Router(lines, placements, ditches);
+            List<StitchLine> lines, List<Placement> placements, List<Path> ditches, boolean fromDitch) {
+        Router router = new Router(lines, placements, ditches, fromDitch);
         Routed asLaid = router.travelled(lines);
-        if (!reorder || lines.size() > MOST_ORDERED || asLaid.starts() <= 1 && asLaid.travelled() == 0) {
+        if (lines.isEmpty() || router.begun(asLaid) <= 1 && asLaid.travelled() == 0) {
             return asLaid;
         }
-        Routed found =
-                router.travelled(new Orders(router.placements, router.byId.keySet(), router.ditches).ordered(lines));
-        return FEWEST.compare(found, asLaid) < 0 ? found : asLaid;
+        return router.best(lines, asLaid);
+    }
+
+    /** The lines as they are, with the travelling between them. */
+    static Routed travelling(List<StitchLine> lines, List<Placement> placements, List<Path> ditches) {
+        return new Router(lines, placements, ditches, false).travelled(lines);
+    }
+
+    /** How often the thread is begun anew; once more if that is where nothing leads to from others. */
+    private int begun(Routed routed) {
+        boolean led = !fromDitch || isOnDitch(routed.lines().get(0).path().start());
+        return routed.starts() + (led ? 0 : 1);
+    }
+
+    private boolean isOnDitch(Point place) {
+        return ditches.stream().anyMatch(path -> path.passes(place, Tolerances.SAME_PLACE));
+    }
+
+    private Routed best(List<StitchLine> lines, Routed asLaid) {
+        Stretches stretches = new Stretches(lines, placements);
+        boolean few = lines.size() <= MOST_ORDERED;
+        Ditches all = few ? new Ditches(ditches, stops) : seams;
+        if (few) {
+            lines.forEach(line -> all.stitched(line.path()));
+        }
+        Improving improving = new Improving(all, stretches);
+        List<List<Stretch>> orders = new ArrayList<>();
+        orders.add(improving.turned(stretches.all(), place -> true));
+        int curves = lines.stream().mapToInt(l -> l.path().curves().size()).sum();
+        if (lines.size() <= MOST_GROWN && curves <= MOST_CURVES) {
+            orders.add(new Growing(stretches, ditches, stops).ordered());
+        }
+        if (few) {
+            new Trails(all)
+                    .ordered(stretches.all())
+                    .filter(stretches::isAllowed)
+                    .ifPresent(orders::add);
+            for (List<Stretch> order : List.copyOf(orders)) {
+                orders.add(improving.improved(order));
+            }
+        }
+        if (fromDitch) {
+            for (List<Stretch> order : List.copyOf(orders)) {
+                orders.add(improving.turned(order, this::isOnDitch));
+                fromDitch(order).filter(stretches::isAllowed).ifPresent(orders::add);
+            }
+        }
+        Routed best = asLaid;
+        for (List<Stretch> order : orders) {
+            best = better(
+                    best,
+                    travelled(order.stream().flatMap(s -> s.lines().stream()).toList()));
+        }
+        if (lines.size() <= MOST_TRIED && begun(best) > 1) {
+            best = better(
+                    best, travelled(new Orders(placements, byId.keySet(), new Ditches(ditches, stops)).ordered(lines)));
+        }
+        return best;
+    }
+
+    /** An order that comes back to where it begins, begun where it first is on a ditch. */
+    private Optional<List<Stretch>> fromDitch(List<Stretch> order) {
+        for (int i = 1; i < order.size(); i++) {
+            if (isOnDitch(order.get(i).start())) {
+                List<Stretch> turned = new ArrayList<>(order.subList(i, order.size()));
+                turned.addAll(order.subList(0, i));
+                return Optional.of(turned);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The one that is begun anew less often; of those alike, with fewer changes of the template; of those, with less travel. */
+    private Routed better(Routed one, Routed other) {
+        Comparator<Routed> fewest = Comparator.comparingInt(this::begun)
+                .thenComparingInt(Router::changes)
+                .thenComparingDouble(r -> Math.rint(r.travelled() / Tolerances.SAME_PLACE));
+        return fewest.compare(other, one) < 0 ? other : one;
+    }
+
+    /** How often another template is taken up, or one is turned over. */
+    private static int changes(Routed routed) {
+        int changes = 0;
+        for (int i = 1; i < routed.placements().size(); i++) {
+            Placement before = routed.placements().get(i - 1);
+            Placement next = routed.placements().get(i);
+            boolean goesOn = before.tool().templateId().equals(next.tool().templateId())
+                    && before.pose().over() == next.pose().over();
+            changes += goesOn ? 0 : 1;
+        }
+        return changes;
     }
 
     // --- travelling --------------------------------------------------------------------------------------------
@@ -72,46 +172,58 @@ public final class Router {
     private Routed travelled(List<StitchLine> lines) {
         List<Placement> ordered = new ArrayList<>();
         List<Travel> travels = new ArrayList<>();
-        BoxIndex near = boxes(lines);
+        Over over = new Over(lines);
         for (int i = 0; i < lines.size(); i++) {
+            StitchLine line = lines.get(i);
             if (i > 0) {
                 Point at = lines.get(i - 1).needleAt();
-                if (at.distance(lines.get(i).path().start()) >= Tolerances.SAME_PLACE) {
-                    travel(at, lines.get(i), lines.subList(0, i), near).ifPresent(travels::add);
+                if (at.distance(line.path().start()) >= Tolerances.SAME_PLACE) {
+                    over.way(at, line.path().start(), i)
+                            .ifPresent(found -> travels.add(new Travel(line.id(), found.how(), found.path())));
                 }
             }
-            ordered.addAll(lying(lines.get(i)));
+            ordered.addAll(lying(line));
         }
         return new Routed(lines, ordered, travels);
     }
 
-    private static BoxIndex boxes(List<StitchLine> lines) {
-        return new BoxIndex(lines.stream()
-                .map(l -> l.path().box().grown(Tolerances.SAME_PLACE))
-                .toList());
-    }
+    /** The ways over what is stitched by then, which are only looked for where a ditch alone doesn't lead there, or far round. */
+    private final class Over {
 
-    private Optional<Travel> travel(Point from, StitchLine line, List<StitchLine> done, BoxIndex near) {
-        Point to = line.path().start();
-        return ditches.between(from, to)
-                .map(path -> new Travel(line.id(), Travel.How.DITCH, path))
-                .or(() -> retraced(from, to, done, near.holding(from))
-                        .map(path -> new Travel(line.id(), Travel.How.RETRACED, path)));
+        private final List<StitchLine> lines;
+        private Ditches ways;
+        private int stitched;
+
+        Over(List<StitchLine> lines) {
+            this.lines = lines;
+        }
+
+        /**
+         * A way.
+         *
+         * @param done how many lines are stitched
+         */
+        Optional<Ditches.Found> way(Point from, Point to, int done) {
+            Optional<Ditches.Found> ditch = seams.between(from, to);
+            if (ditch.isPresent() && ditch.get().path().length() <= FAR_ROUND * from.distance(to)) {
+                return ditch;
+            }
+            if (ways == null) {
+                ways = new Ditches(ditches, stops);
+            }
+            for (; stitched < done; stitched++) {
+                ways.stitched(lines.get(stitched).path());
+            }
+            return ways.between(from, to);
+        }
     }
 
     /** Along one line that is stitched already. */
     static Optional<Path> retraced(Point from, Point to, List<StitchLine> done) {
-        return retraced(from, to, done, IntStream.range(0, done.size()).toArray());
-    }
-
-    /** Along one of some lines; backwards, since the needle has just come from there. */
-    private static Optional<Path> retraced(Point from, Point to, List<StitchLine> done, int[] which) {
-        for (int k = which.length - 1; k >= 0; k--) {
-            if (which[k] < done.size()) {
-                Optional<Path> way = done.get(which[k]).path().between(from, to);
-                if (way.isPresent()) {
-                    return way;
-                }
+        for (int k = done.size() - 1; k >= 0; k--) {
+            Optional<Path> way = done.get(k).path().between(from, to);
+            if (way.isPresent()) {
+                return way;
             }
         }
         return Optional.empty();

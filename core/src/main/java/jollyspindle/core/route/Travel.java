@@ -14,9 +14,11 @@ public record Travel(LineId to, How how, Path path) {
 
     /** How the needle gets on without a new start. */
     public enum How {
-        /** In the ditch, or along the edge that is kept clear. */
+        /** In the ditch: along a seam, or the edge of an appliqué. */
         DITCH,
-        /** Along a line that is stitched already. */
-        RETRACED
+        /** Along lines that are stitched already. */
+        RETRACED,
+        /** Partly in the ditch and partly along lines that are stitched already. */
+        BOTH
     }
 }

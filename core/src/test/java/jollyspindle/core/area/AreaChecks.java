@@ -232,10 +232,18 @@ class AreaChecks {
             StitchLine from = plan.lines().get(plan.lines().indexOf(to) - 1);
             assertThat(travel.path().start().distance(from.needleAt())).isLessThan(1e-5);
             assertThat(travel.path().end().distance(to.path().start())).isLessThan(1e-5);
-            if (travel.how() == Travel.How.RETRACED) {
-                Point middle = travel.path().curves().get(0).at(0.5);
-                assertThat(plan.lines().subList(0, plan.lines().indexOf(to)))
-                        .anyMatch(l -> l.path().distance(middle) < 1e-5);
+            if (travel.how() != Travel.How.DITCH) {
+                List<StitchLine> done = plan.lines().subList(0, plan.lines().indexOf(to));
+                List<Curve> on = travel.path().curves().stream()
+                        .filter(c -> done.stream().anyMatch(l -> l.path().passes(c.at(0.5), 1e-5)))
+                        .toList();
+                // Where the rest is a ditch, only a part of it is stitched.
+                assertThat(on).isNotEmpty();
+                if (travel.how() == Travel.How.RETRACED) {
+                    assertThat(on)
+                            .as(travel.to().code())
+                            .hasSameSizeAs(travel.path().curves());
+                }
             }
         }
     }

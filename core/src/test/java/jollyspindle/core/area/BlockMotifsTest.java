@@ -31,6 +31,7 @@ import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.util.AffineTransformation;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -363,8 +364,10 @@ class BlockMotifsTest {
         AreaPlan plan = plan(block(6), new AreaMotif.CurvedHatch(1), "orchard-hill");
         for (int set = 1; set <= 2; set++) {
             int one = set;
-            List<StitchLine> lines =
-                    plan.lines().stream().filter(l -> l.sub() == one).toList();
+            List<StitchLine> lines = plan.lines().stream()
+                    .filter(l -> l.sub() == one)
+                    .sorted(Comparator.comparingInt(StitchLine::number))
+                    .toList();
             List<Double> centres = lines.stream()
                     .map(l -> ((Arc) l.path().curves().get(0)).centre())
                     .map(c -> Math.rint((one == 1 ? c.x() : c.y()) * 1e6) / 1e6)

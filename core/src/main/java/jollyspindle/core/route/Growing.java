@@ -1,0 +1,140 @@
+package jollyspindle.core.route;
+
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Places;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.placement.LineId;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Goes on from where the needle is to the nearest line that it can get to, along ditches and all that is stitched by then; only where
+ * nothing leads on does it begin anew. So everything that hangs together is stitched with one thread, if not on the shortest way.
+ */
+final class Growing {
+
+    private final Stretches stretches;
+    private final List<Path> ditches;
+    private final List<Point> stops;
+
+    /** How many ends of lines that are left lie at a place. */
+    private final Places<int[]> ends = new Places<>(2 * Tolerances.SAME_PLACE);
+
+    /**
+     * What may come next.
+     *
+     * @param way a stretch as it is to be stitched
+     * @param of the stretch
+     * @param goesOn whether others end where it does
+     * @param odd whether an odd number of ends lie where it begins
+     */
+    private record Next(Stretch way, Stretch of, boolean goesOn, boolean odd) {}
+
+    /**
+     * For some lines.
+     *
+     * @param ditches that the needle can travel in
+     * @param stops where lines begin and end
+     */
+    Growing(Stretches stretches, List<Path> ditches, List<Point> stops) {
+        this.stretches = stretches;
+        this.ditches = ditches;
+        this.stops = stops;
+    }
+
+    List<Stretch> ordered() {
+        Ditches ways = new Ditches(ditches, stops);
+        Set<Stretch> left = new LinkedHashSet<>(stretches.all());
+        left.forEach(s -> {
+            ending(s.start(), 1);
+            ending(s.end(), 1);
+        });
+        Set<LineId> stitched = new HashSet<>();
+        List<Stretch> order = new ArrayList<>();
+        while (!left.isEmpty()) {
+            Next next = next(left, order, stitched, ways);
+            left.remove(next.of());
+            ending(next.of().start(), -1);
+            ending(next.of().end(), -1);
+            order.add(next.way());
+            next.way().lines().forEach(line -> {
+                stitched.add(line.id());
+                ways.stitched(line.path());
+            });
+        }
+        return order;
+    }
+
+    private int ending(Point place, int more) {
+        int[] count = ends.at(place).orElse(null);
+        if (count == null) {
+            count = new int[1];
+            ends.put(place, count);
+        }
+        count[0] += more;
+        return count[0];
+    }
+
+    /** The nearest that can be got to; where there is none, any. */
+    private Next next(Set<Stretch> left, List<Stretch> order, Set<LineId> stitched, Ditches ways) {
+        List<Next> all = ready(left, stitched);
+        if (all.isEmpty()) {
+            // What is laid on something that isn't there can't be waited for.
+            Stretch first = left.iterator().next();
+            return new Next(first, first, false, false);
+        }
+        if (!order.isEmpty()) {
+            Point at = order.get(order.size() - 1).end();
+            Places<List<Next>> begun = new Places<>(2 * Tolerances.SAME_PLACE);
+            for (Next next : all) {
+                List<Next> there = begun.at(next.way().start()).orElse(null);
+                if (there == null) {
+                    there = new ArrayList<>();
+                    begun.put(next.way().start(), there);
+                }
+                there.add(next);
+            }
+            Optional<List<Next>> here = begun.at(at);
+            if (here.isEmpty()) {
+                here = ways.nearest(at, place -> begun.at(place).isPresent()).flatMap(begun::at);
+            }
+            if (here.isPresent()) {
+                return here.get().stream()
+                        .filter(Next::goesOn)
+                        .findFirst()
+                        .orElse(here.get().get(0));
+            }
+        }
+        return anew(all, order);
+    }
+
+    /** Where a new thread begins: where an odd number of lines end, and near the end of the last. */
+    private static Next anew(List<Next> all, List<Stretch> order) {
+        Comparator<Next> best = Comparator.comparing((Next n) -> !n.odd());
+        if (!order.isEmpty()) {
+            Point at = order.get(order.size() - 1).end();
+            best = best.thenComparingDouble(n -> n.way().start().distance(at));
+        }
+        return all.stream().min(best).orElseThrow();
+    }
+
+    private List<Next> ready(Set<Stretch> left, Set<LineId> stitched) {
+        int layer = left.stream().mapToInt(Stretch::layer).min().orElseThrow();
+        List<Next> ready = new ArrayList<>();
+        for (Stretch stretch : left) {
+            if (stretch.layer() == layer && stretches.isReady(stretch, stitched)) {
+                for (Stretch way : stretch.turns() ? List.of(stretch, stretch.reversed()) : List.of(stretch)) {
+                    ready.add(new Next(way, stretch, ending(way.end(), 0) > 1, ending(way.start(), 0) % 2 == 1));
+                }
+            }
+        }
+        return ready;
+    }
+}

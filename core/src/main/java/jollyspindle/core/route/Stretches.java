@@ -1,0 +1,138 @@
+package jollyspindle.core.route;
+
+import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.placement.LineEnd;
+import jollyspindle.core.placement.LineId;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.StitchLine;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** What may be stitched in another order, and what must come before what. */
+final class Stretches {
+
+    private final Map<LineId, List<Placement>> placements;
+    /** Of each line, sets of lines of which one each must be stitched before. */
+    private final Map<LineId, List<Set<LineId>>> needed = new HashMap<>();
+
+    private final List<Stretch> all = new ArrayList<>();
+    private final List<StitchLine> lines;
+
+    /**
+     * The stretches of some lines.
+     *
+     * @param lines as they were laid out
+     * @param placements of each line, by its id
+     */
+    Stretches(List<StitchLine> lines, Map<LineId, List<Placement>> placements) {
+        this.placements = placements;
+        List<StitchLine> glued = new ArrayList<>();
+        for (StitchLine line : lines) {
+            boolean goesOn = !glued.isEmpty() && waitsFor(glued.get(glued.size() - 1), line);
+            if (!goesOn && !glued.isEmpty()) {
+                add(glued);
+                glued = new ArrayList<>();
+            }
+            glued.add(line);
+        }
+        if (!glued.isEmpty()) {
+            add(glued);
+        }
+        this.lines = List.copyOf(lines);
+    }
+
+    /** In the order in which they were laid out. */
+    List<Stretch> all() {
+        return all;
+    }
+
+    private void add(List<StitchLine> lines) {
+        all.add(new Stretch(List.copyOf(lines), lines.size() == 1 && turns(lines.get(0), of(lines.get(0)))));
+    }
+
+    private List<Placement> of(StitchLine line) {
+        return placements.getOrDefault(line.id(), List.of());
+    }
+
+    /** Whether nothing but the needle, left by the line before, shows where a line begins. */
+    private boolean waitsFor(StitchLine before, StitchLine line) {
+        return before.layer() == line.layer()
+                && before.needleAt().distance(line.path().start()) < Tolerances.SAME_PLACE
+                && of(line).stream()
+                        .findFirst()
+                        .filter(p -> p.start().shownBy() == LineEnd.ShownBy.NEEDLE)
+                        .isPresent();
+    }
+
+    /** Whether a line may be stitched backwards, since that is the same to the quilter. */
+    static boolean turns(StitchLine line, List<Placement> own) {
+        return !line.path().closed()
+                && own.stream()
+                        .flatMap(p -> Stream.of(p.start(), p.end()))
+                        .noneMatch(s -> s.shownBy() == LineEnd.ShownBy.NEEDLE);
+    }
+
+    /** Whether everything is stitched that something is laid on or ends on. */
+    boolean isReady(Stretch stretch, Set<LineId> stitched) {
+        if (needed.isEmpty()) {
+            findNeeded();
+        }
+        Set<LineId> by = stretch.lines().size() == 1 ? stitched : new HashSet<>(stitched);
+        for (StitchLine line : stretch.lines()) {
+            if (needed.get(line.id()).stream().anyMatch(some -> some.stream().noneMatch(by::contains))) {
+                return false;
+            }
+            if (stretch.lines().size() > 1) {
+                by.add(line.id());
+            }
+        }
+        return true;
+    }
+
+    /** Whether an order keeps motifs one after the other, and has everything stitched by the time something is laid on it or ends on it. */
+    boolean isAllowed(List<Stretch> order) {
+        Set<LineId> stitched = new HashSet<>();
+        int layer = 0;
+        for (Stretch stretch : order) {
+            if (stretch.layer() < layer) {
+                return false;
+            }
+            layer = stretch.layer();
+            if (!isReady(stretch, stitched)) {
+                return false;
+            }
+            stretch.lines().forEach(line -> stitched.add(line.id()));
+        }
+        return true;
+    }
+
+    /** Looks what each line lies on or ends on: at all lines for each. */
+    private void findNeeded() {
+        Set<LineId> ids = new HashSet<>();
+        List<StitchLine> before = new ArrayList<>();
+        for (StitchLine line : lines) {
+            List<Set<LineId>> own = new ArrayList<>();
+            for (Placement p : of(line)) {
+                p.registration().before().filter(ids::contains).ifPresent(id -> own.add(Set.of(id)));
+                Stream.of(p.start(), p.end())
+                        .filter(s -> s.shownBy() == LineEnd.ShownBy.STITCHING)
+                        .map(s -> before.stream()
+                                .filter(l -> l.path().passes(s.place(), Tolerances.SAME_PLACE))
+                                .map(StitchLine::id)
+                                .collect(Collectors.toSet()))
+                        .filter(some -> !some.isEmpty())
+                        .forEach(own::add);
+            }
+            needed.put(line.id(), own);
+            ids.add(line.id());
+            before.add(line);
+        }
+    }
+}
