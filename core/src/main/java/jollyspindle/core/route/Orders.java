@@ -346,9 +346,7 @@ final class Orders {
                 p.registration().before().filter(ids::contains).ifPresent(own::add);
                 Stream.of(p.start(), p.end())
                         .filter(s -> s.shownBy() == LineEnd.ShownBy.STITCHING)
-                        .forEach(s -> before.stream()
-                                .filter(l -> l.path().passes(s.place(), Tolerances.SAME_PLACE))
-                                .forEach(l -> own.add(l.id())));
+                        .forEach(s -> own.addAll(Stretches.passing(before, s.place())));
             }
             needed.put(line.id(), own);
             before.add(line);

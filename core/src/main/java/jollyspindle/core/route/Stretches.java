@@ -1,5 +1,6 @@
 package jollyspindle.core.route;
 
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.LineId;
@@ -113,6 +114,20 @@ final class Stretches {
         return true;
     }
 
+    /** The lines that pass a place, or at least by no more than a chalk line's width. */
+    static Set<LineId> passing(List<StitchLine> lines, Point place) {
+        for (double within : new double[] {Tolerances.SAME_PLACE, Tolerances.CHALK}) {
+            Set<LineId> found = lines.stream()
+                    .filter(l -> l.path().passes(place, within))
+                    .map(StitchLine::id)
+                    .collect(Collectors.toSet());
+            if (!found.isEmpty()) {
+                return found;
+            }
+        }
+        return Set.of();
+    }
+
     /** Looks what each line lies on or ends on: at all lines for each. */
     private void findNeeded() {
         Set<LineId> ids = new HashSet<>();
@@ -123,10 +138,7 @@ final class Stretches {
                 p.registration().before().filter(ids::contains).ifPresent(id -> own.add(Set.of(id)));
                 Stream.of(p.start(), p.end())
                         .filter(s -> s.shownBy() == LineEnd.ShownBy.STITCHING)
-                        .map(s -> before.stream()
-                                .filter(l -> l.path().passes(s.place(), Tolerances.SAME_PLACE))
-                                .map(StitchLine::id)
-                                .collect(Collectors.toSet()))
+                        .map(s -> passing(before, s.place()))
                         .filter(some -> !some.isEmpty())
                         .forEach(own::add);
             }
