@@ -62,10 +62,10 @@ public final class AreaDesigner {
 
     private final Set<Stitching> stitched = new HashSet<>();
 
-    /** What is stitched in a piece. */
-    private record Stitched(AreaSpace space, char letter, Routed routed, List<Path> seams) {}
+    /** What is stitched in a piece, and the seams there. */
+    private record Done(AreaSpace space, char letter, Routed routed, List<Path> seams) {}
 
-    private final List<Stitched> stitchedPieces = new ArrayList<>();
+    private final List<Done> done = new ArrayList<>();
 
     private int planned;
 
@@ -192,7 +192,7 @@ public final class AreaDesigner {
         Routed routed = laid.routed();
         planned += routed.placements().size();
         if (!routed.lines().isEmpty()) {
-            stitchedPieces.add(new Stitched(space, letter, routed, laid.seams()));
+            done.add(new Done(space, letter, routed, laid.seams()));
         }
         marks.addAll(laid.marks());
         sum(letter, routed);
@@ -258,8 +258,9 @@ public final class AreaDesigner {
             ditches.addAll(covered.without(space.outline()));
         }
         BoxIndex boxes = new BoxIndex(space.inTheWay().stream().map(Path::box).toList());
+        Set<Path> edges = new HashSet<>(space.edges());
         for (int i = 0; i < space.inTheWay().size(); i++) {
-            if (space.open().contains(space.inTheWay().get(i))) {
+            if (!edges.contains(space.inTheWay().get(i))) {
                 continue;
             }
             int own = i;
@@ -283,11 +284,11 @@ public final class AreaDesigner {
      * to the next through the seams, unless that is further than round a whole one.
      */
     private void join(List<AreaSpace> spaces) {
-        List<Stitched> order = new ArrayList<>(stitchedPieces);
+        List<Done> order = new ArrayList<>(done);
         if (touching) {
             List<Character> letters =
-                    order.stream().map(Stitched::letter).distinct().toList();
-            order.sort(Comparator.comparingInt((Stitched s) -> letters.indexOf(s.letter()))
+                    order.stream().map(Done::letter).distinct().toList();
+            order.sort(Comparator.comparingInt((Done s) -> letters.indexOf(s.letter()))
                     .thenComparingInt(s -> s.space().row())
                     .thenComparingInt(
                             s -> (s.space().row() % 2 == 0 ? 1 : -1) * s.space().column()));
@@ -303,10 +304,10 @@ public final class AreaDesigner {
                 : List.of();
         double most = order.isEmpty() ? 0 : order.get(0).space().cloth().length();
         List<Optional<Travel>> between = touching && !seams.isEmpty()
-                ? Joining.between(order.stream().map(Stitched::routed).toList(), seams, most)
+                ? Joining.between(order.stream().map(Done::routed).toList(), seams, most)
                 : List.of();
         for (int i = 0; i < order.size(); i++) {
-            Stitched piece = order.get(i);
+            Done piece = order.get(i);
             if (i > 0 && !between.isEmpty() && order.get(i - 1).letter() == piece.letter()) {
                 between.get(i - 1).ifPresent(travel -> {
                     travels.add(travel);

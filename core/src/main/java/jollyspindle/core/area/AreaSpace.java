@@ -27,7 +27,7 @@ import java.util.stream.Stream;
  * @param outline of what may be stitched, counter-clockwise: the seam, or as far inside it as is kept clear
  * @param region of it that may be stitched
  * @param inTheWay outlines that nothing is stitched in
- * @param open those of them that lie on open cloth
+ * @param edges those of them that are seams, or edges of an appliqué, and don't lie on open cloth
  */
 record AreaSpace(
         int number,
@@ -38,7 +38,7 @@ record AreaSpace(
         Path outline,
         Region region,
         List<Path> inTheWay,
-        List<Path> open)
+        List<Path> edges)
         implements StitchSpace {
 
     /**
@@ -71,7 +71,9 @@ record AreaSpace(
                         outline,
                         region.minus(Region.union(there)),
                         there,
-                        there.stream().filter(around.open()::contains).toList());
+                        there.stream()
+                                .filter(path -> !around.open().contains(path))
+                                .toList());
     }
 
     /** What is kept free of an appliqué: its outline with the clearance round it. */
@@ -156,8 +158,7 @@ record AreaSpace(
 
     /** Whole outlines of the piece and of what is in its way that are seams, or edges of an appliqué. */
     Stream<Path> seams() {
-        return Stream.concat(
-                onSeam() ? Stream.of(outline) : Stream.of(), inTheWay.stream().filter(path -> !open.contains(path)));
+        return Stream.concat(onSeam() ? Stream.of(outline) : Stream.of(), edges.stream());
     }
 
     Box box() {

@@ -6,6 +6,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.quilt.QuiltRules;
 
 import java.util.List;
+import java.util.Set;
 
 /**
  * What lies round an area and on it.
@@ -15,17 +16,17 @@ import java.util.List;
  * @param open those of them that lie on open cloth: an appliqué's clearance
  * @param echoes spacings of the echoes round what lies on it, in inches
  */
-public record AreaSurroundings(Path body, List<Path> inTheWay, List<Path> open, List<Double> echoes) {
+public record AreaSurroundings(Path body, List<Path> inTheWay, Set<Path> open, List<Double> echoes) {
 
     public AreaSurroundings {
-        open = List.copyOf(open);
+        open = Set.copyOf(open);
         echoes = List.copyOf(echoes);
         inTheWay = List.copyOf(inTheWay);
     }
 
     /** What lies round an area where everything on it ends at a seam or an edge. */
     public AreaSurroundings(Path body, List<Path> inTheWay, List<Double> echoes) {
-        this(body, inTheWay, List.of(), echoes);
+        this(body, inTheWay, Set.of(), echoes);
     }
 
     /** A body larger than any quilt, and nothing else. */

@@ -16,8 +16,10 @@ import jollyspindle.core.sewing.EdgeCatalog;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Predicate;
 
 /** How the areas of one job are planned. */
@@ -74,7 +76,7 @@ final class AreaPlanning {
         Quilt quilt = job.quilt();
         Area area = quilt.area(id).orElseThrow();
         List<Path> inTheWay = new ArrayList<>();
-        List<Path> open = new ArrayList<>();
+        Set<Path> open = new HashSet<>();
         List<Double> echoes = new ArrayList<>();
         for (AreaId other : quilt.areaIds()) {
             Area on = quilt.area(other).orElseThrow();

@@ -20,11 +20,11 @@ import java.util.stream.Stream;
  * what is stitched. Of several orders the best is taken: the one in which the lines were laid out, with the ends they are begun at
  * chosen well; trails through lines that hang together ({@link Trails}); of few lines the best of many that are tried
  * ({@link Orders}); and what pieces that are turned and moved make of these ({@link Improving}). Of more than {@value #MOST_ORDERED}
- * lines only the ends are chosen.
+ * lines only the ends are chosen, and up to {@value #MOST_GROWN} the nearest is taken next ({@link Growing}, by the square of the lines).
  */
 public final class Router {
 
-    /** Beyond so many lines the order stays as it is. */
+    /** Beyond so many lines no trails are looked for, and nothing is moved. */
     private static final int MOST_ORDERED = 150;
 
     /** Beyond so many lines, or curves, not even the nearest is looked for. */

@@ -67,11 +67,11 @@ final class Trails {
             Graph<Point, Step> graph = graph(layer);
             List<List<Stretch>> trails = new ArrayList<>();
             for (Set<Point> part : new ConnectivityInspector<>(graph).connectedSets()) {
-                Optional<List<List<Stretch>>> own = trails(new AsSubgraph<>(graph, part));
+                Optional<List<Stretch>> own = trail(new AsSubgraph<>(graph, part));
                 if (own.isEmpty()) {
                     return Optional.empty();
                 }
-                trails.addAll(own.get());
+                trails.add(own.get());
             }
             join(trails, order);
         }
@@ -97,8 +97,8 @@ final class Trails {
         return there;
     }
 
-    /** One trail through lines that hang together, or several where nothing leads from an odd place to another. */
-    private Optional<List<List<Stretch>>> trails(Graph<Point, Step> part) {
+    /** The trail through lines that hang together. */
+    private Optional<List<Stretch>> trail(Graph<Point, Step> part) {
         List<Point> odd = part.vertexSet().stream()
                 .filter(v -> part.degreeOf(v) % 2 == 1)
                 .sorted(Comparator.comparingDouble(Point::x).thenComparingDouble(Point::y))
@@ -130,7 +130,7 @@ final class Trails {
                         step.from.equals(at.get(k)) || !step.stretch.turns() ? step.stretch : step.stretch.reversed());
             }
         }
-        return Optional.of(List.of(trail));
+        return Optional.of(trail);
     }
 
     /**

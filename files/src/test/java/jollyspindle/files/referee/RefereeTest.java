@@ -73,6 +73,14 @@ class RefereeTest {
                 .editing(INNER, l -> l.with(new Design(List.of(preset.layer(before)), Map.of(), corner, Map.of())));
     }
 
+    /** The demo's job on another quilt, with all templates. */
+    private static QuiltJob bare(Quilt quilt, double foot) {
+        return DemoJob.heronWeir()
+                .withTemplates(StarterShelf.templates())
+                .withQuilt(quilt)
+                .withMachine(new Machine(foot));
+    }
+
     private static Quilt quilt(double top, double left, double uneven, double depth, Corners corners) {
         Quilt quilt = Quilt.unmeasured().with(corners);
         double[] sides = {top, left, top + uneven, left - uneven};
@@ -246,10 +254,7 @@ class RefereeTest {
             @ForAll @DoubleRange(min = -0.4, max = 0.4) double uneven,
             @ForAll @DoubleRange(min = 3, max = 12) double depth,
             @ForAll @DoubleRange(min = 0.2, max = 0.3) double foot) {
-        QuiltJob job = DemoJob.heronWeir()
-                .withTemplates(StarterShelf.templates())
-                .withQuilt(quilt(top, left, uneven, depth, corners))
-                .withMachine(new Machine(foot));
+        QuiltJob job = bare(quilt(top, left, uneven, depth, corners), foot);
         assertThat(judged(job.editing(INNER, l -> Gallery.adopted(job, l, RunId.of(Side.TOP), arrangement))))
                 .isEmpty();
     }
@@ -280,10 +285,7 @@ class RefereeTest {
             @ForAll @DoubleRange(min = -0.4, max = 0.4) double uneven,
             @ForAll @DoubleRange(min = 3, max = 12) double depth,
             @ForAll @DoubleRange(min = 0.2, max = 0.3) double foot) {
-        QuiltJob job = DemoJob.heronWeir()
-                .withTemplates(StarterShelf.templates())
-                .withQuilt(quilt(top, left, uneven, depth, corners))
-                .withMachine(new Machine(foot));
+        QuiltJob job = bare(quilt(top, left, uneven, depth, corners), foot);
         assertThat(judged(job.editing(INNER, l -> {
                     RunLayout laid = Gallery.adopted(job, l, RunId.of(Side.TOP), first, 0);
                     return laid.with(laid.design().withLayer(second));
