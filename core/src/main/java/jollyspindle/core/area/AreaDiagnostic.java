@@ -72,6 +72,31 @@ public sealed interface AreaDiagnostic extends Diagnostic {
     }
 
     /**
+     * The foot doesn't go into an arm's hook, so that the arm is laid by its line alone.
+     *
+     * @param hook its radius
+     * @param footRadius of the foot
+     * @param beside how far from the centre the line begins so
+     */
+    record HookTooTight(double hook, double footRadius, double beside) implements AreaDiagnostic, Diagnostic.Warning {
+        public HookTooTight {
+            beside = settled(beside);
+        }
+    }
+
+    /**
+     * Arms leave the piece before they end, and what comes back into it isn't stitched.
+     *
+     * @param arms how many
+     * @param longest of what is left out
+     */
+    record ArmsLeave(int arms, double longest) implements AreaDiagnostic, Diagnostic.Note {
+        public ArmsLeave {
+            longest = settled(longest);
+        }
+    }
+
+    /**
      * So many lines meet in a point that thread piles up.
      *
      * @param lines how many

@@ -81,8 +81,20 @@ public sealed interface AreaMotif {
      * @param mirrored whether the template is turned over for a second set that crosses the first
      * @param turn of the first arm from the top, clockwise, 0 to 2π
      * @param circled whether that circle is stitched first, so that the needle gets from arm to arm on it; needs one
+     * @param outer radius of a circle drawn about the centre that they end on, over {@code stop}; without one they end at the
+     *     edge, or where the template does
+     * @param within whether they end on the first line of the layers before that they come to
      */
-    record Arms(int arms, Way way, double stop, boolean mirrored, double turn, boolean circled) implements Counted {
+    record Arms(
+            int arms,
+            Way way,
+            double stop,
+            boolean mirrored,
+            double turn,
+            boolean circled,
+            OptionalDouble outer,
+            boolean within)
+            implements Counted {
         public Arms {
             Guards.within("arms", arms, FEWEST_ARMS, MOST_ARMS);
             upTo("stop", stop);
@@ -90,11 +102,20 @@ public sealed interface AreaMotif {
                 throw new RefusedValue("circled", Refusals.say("arms.circled"));
             }
             Guards.degrees("turn", turn, 0, 360);
+            outer.ifPresent(AreaMotif::distance);
+            if (outer.isPresent() && !(outer.getAsDouble() > stop)) {
+                throw new RefusedValue("outer", Refusals.say("arms.outer"));
+            }
         }
 
-        /** Without a stitched circle. */
+        /** Without a stitched circle, out to the edge. */
         public Arms(int arms, Way way, double stop, boolean mirrored, double turn) {
-            this(arms, way, stop, mirrored, turn, false);
+            this(arms, way, stop, mirrored, turn, false, OptionalDouble.empty(), false);
+        }
+
+        /** Out to the edge. */
+        public Arms(int arms, Way way, double stop, boolean mirrored, double turn, boolean circled) {
+            this(arms, way, stop, mirrored, turn, circled, OptionalDouble.empty(), false);
         }
 
         /** One set, the first arm at the top. */
@@ -114,15 +135,23 @@ public sealed interface AreaMotif {
 
         @Override
         public Arms withCount(int other) {
-            return new Arms(other, way, stop, mirrored, turn, circled);
+            return new Arms(other, way, stop, mirrored, turn, circled, outer, within);
         }
 
         public Arms withStop(double other) {
-            return new Arms(arms, way, other, mirrored, turn, circled && other > 0);
+            return new Arms(
+                    arms,
+                    way,
+                    other,
+                    mirrored,
+                    turn,
+                    circled && other > 0,
+                    outer.stream().filter(o -> o > other).findFirst(),
+                    within);
         }
 
         public Arms withTurn(double other) {
-            return new Arms(arms, way, stop, mirrored, other, circled);
+            return new Arms(arms, way, stop, mirrored, other, circled, outer, within);
         }
     }
 

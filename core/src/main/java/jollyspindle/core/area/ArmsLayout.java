@@ -2,12 +2,15 @@ package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.ArcsBetween;
+import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.Crossings;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
@@ -17,6 +20,7 @@ import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.form.Kind;
@@ -32,8 +36,11 @@ import java.util.OptionalDouble;
  * second set is to cross the first. Whatever lies beyond the area's edge is cut off exactly.
  *
  * <p>A template made for it lies with its hook against the foot at the centre and its line on a ray; for the second set it is
- * turned over. An arc stands with its chord on the ray, its feet on the centre and on a mark. Any other outline stands on the
- * ray as it is, its lower end at the centre or on the circle about it.
+ * turned over. An arc stands with its chord on the ray, its feet on the centre and on the mark at the ray's end. Any other
+ * outline stands on the ray as it is, its lower end at the centre or on the circle about it.
+ *
+ * <p>Arms end at the edge, where they first come to it; else on a circle drawn about the centre, on what is stitched round
+ * them, or where the template ends.
  */
 final class ArmsLayout {
 
@@ -47,6 +54,9 @@ final class ArmsLayout {
     private static final Param.Angle<AreaMotif.Arms> TURN = Param.angle("turn", 0, 360, AreaMotif.Arms::turn, 0);
     private static final Param.Flag<AreaMotif.Arms> CIRCLED =
             Param.flag("circled", AreaMotif.Arms::circled, false).when(arms -> arms.stop() > 0);
+    private static final Param.MaybeLength<AreaMotif.Arms> OUTER =
+            Param.maybeLength("outer", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Arms::outer);
+    private static final Param.Flag<AreaMotif.Arms> WITHIN = Param.flag("within", AreaMotif.Arms::within, false);
 
     static final AreaMotifType<AreaMotif.Arms> TYPE = new AreaMotifType<>(
                     AreaMotif.Arms.class,
@@ -58,13 +68,18 @@ final class ArmsLayout {
                                             v.get(STOP),
                                             v.get(MIRRORED),
                                             v.get(TURN),
-                                            v.get(CIRCLED)),
+                                            v.get(CIRCLED),
+                                            v.get(OUTER),
+                                            v.get(WITHIN)),
                                     Params.row(ARMS, STOP),
                                     Params.row(WAY),
                                     Params.row(TURN),
                                     Params.row(MIRRORED),
-                                    Params.row(CIRCLED))
-                            .kept(ARMS, WAY, STOP, MIRRORED, TURN, CIRCLED),
+                                    Params.row(CIRCLED),
+                                    Params.row(OUTER),
+                                    Params.row(WITHIN))
+                            .kept(ARMS, WAY, STOP, MIRRORED, TURN, CIRCLED, OUTER, WITHIN)
+                            .brief(WITHIN),
                     (piece, motif) -> new ArmsLayout(piece, motif).lay(),
                     (arms, cloth) -> arms.arms() * (arms.mirrored() ? 2 : 1),
                     Kind.TURNED_ARM,
@@ -74,7 +89,12 @@ final class ArmsLayout {
                 offers.add("", new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, 0));
                 offers.add("-crossed", new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, AreaPreset.SPACING, true, 0));
             })
-            .dragged((arms, knobs) -> knobs.out(STOP));
+            .dragged((arms, knobs) -> {
+                knobs.out(STOP);
+                if (arms.outer().isPresent()) {
+                    knobs.out(OUTER);
+                }
+            });
 
     /** A difference in reach that is worth a word, in inches. */
     private static final double WORTH = 1.0 / 16;
@@ -95,30 +115,46 @@ final class ArmsLayout {
      * @param home the line of the arm that points straight up, about the centre
      * @param reach of it
      * @param closed whether it comes back by itself
+     * @param hooked whether a hook lies against the foot over the centre
+     * @param engraved whether what lies on the ray is engraved on the template
+     * @param edge of a template that lies as it is
+     * @param lying how that lies for this arm
+     * @param round of one whose feet are set on places, instead
      */
     private record Arm(
             Path home,
             double reach,
             boolean closed,
-            Optional<StitchingEdge.Whole> whole,
+            boolean hooked,
+            boolean engraved,
+            Optional<StitchingEdge.Whole> edge,
+            Pose lying,
             Optional<StitchingEdge.Round> round) {
 
-        /** How it lies on a ray. */
-        Path on(Pose pose) {
-            return home.posed(pose);
+        static Arm of(
+                StitchingEdge.Whole edge, Pose lying, double reach, boolean closed, boolean hooked, boolean engraved) {
+            return new Arm(
+                    edge.stitched().posed(lying),
+                    reach,
+                    closed,
+                    hooked,
+                    engraved,
+                    Optional.of(edge),
+                    lying,
+                    Optional.empty());
         }
 
-        StitchingEdge tool(Pose pose, double up) {
+        StitchingEdge tool(Pose pose) {
             return round.<StitchingEdge>map(r -> r)
                     .orElseGet(() -> new StitchingEdge.Lying(
-                            whole.orElseThrow().id(),
-                            whole.get().name(),
-                            new Pose(pose.apply(new Point(0, up)), pose.rotation(), pose.over())));
+                            edge.orElseThrow().id(),
+                            edge.get().name(),
+                            new Pose(
+                                    pose.apply(lying.position()),
+                                    pose.rotation() + (pose.over() ? -lying.rotation() : lying.rotation()),
+                                    pose.over())));
         }
     }
-
-    /** How far up from the centre an outline's own middle stands. */
-    private double up;
 
     /** Radius of the circle that lines stop on; a stitched one's own. */
     private double stop;
@@ -126,21 +162,33 @@ final class ArmsLayout {
     /** Whether it is stitched. */
     private boolean circled;
 
+    /** How many lines were stitched before the arms. */
+    private int before;
+
+    /** What of an arm that leaves the piece and comes back isn't stitched: how many arms, and how long the longest of it. */
+    private int cutShort;
+
+    private double longestLeft;
+
     private Optional<Arm> arm() {
-        Optional<StitchingEdge.Whole> hooked = laying.tools().arm(laying.templateId());
+        Optional<EdgeCatalog.Arm> hooked = laying.tools().arm(laying.templateId());
         if (hooked.isPresent()) {
-            Path line = hooked.get().stitched();
-            return Optional.of(new Arm(line, line.end().distance(Point.ORIGIN), false, hooked, Optional.empty()));
+            return hooked.map(this::hooked);
         }
         if (laying.templateId().isEmpty()) {
             return Optional.empty();
         }
         Optional<StitchingEdge.Whole> outline = laying.tools().outline(laying.templateId());
         if (outline.isPresent()) {
-            Path line = outline.get().stitched();
-            up = motif.stop() - line.box().bottom();
-            return Optional.of(
-                    new Arm(line.moved(new Point(0, up)), up + line.box().top(), true, outline, Optional.empty()));
+            Box box = outline.get().stitched().box();
+            Point up = new Point(0, motif.stop() - box.bottom());
+            return Optional.of(Arm.of(
+                    outline.get(),
+                    new Pose(up, 0),
+                    up.y() + box.top(),
+                    true,
+                    false,
+                    laying.tools().hasCentreLine(outline.get().id())));
         }
         return laying.tools().arc(laying.templateId(), Optional.empty()).map(arc -> {
             StitchingEdge.Round round =
@@ -148,10 +196,41 @@ final class ArmsLayout {
             double chord = 2 * round.stitched() * Math.sin(Math.min(round.usable(), Math.PI) / 2);
             // No further than to the furthest corner.
             double reach = Math.min(chord, space.box().width() + space.box().height());
-            Arc line = ArcsBetween.of(Point.ORIGIN, new Point(0, reach), round.stitched(), true)
-                    .orElseThrow();
-            return new Arm(Path.of(line), reach, false, Optional.empty(), Optional.of(round));
+            return new Arm(
+                    arc(round, reach),
+                    reach,
+                    false,
+                    false,
+                    false,
+                    Optional.empty(),
+                    new Pose(Point.ORIGIN, 0),
+                    Optional.of(round));
         });
+    }
+
+    private static Path arc(StitchingEdge.Round round, double reach) {
+        return Path.of(ArcsBetween.of(Point.ORIGIN, new Point(0, reach), round.stitched(), true)
+                .orElseThrow());
+    }
+
+    /**
+     * The hook goes where the foot over the centre presses it: a foot that isn't the one the arm is cut for stands beside the
+     * middle of the hook by what the two differ, and the line on the template, which lies on the ray at its tip, leans by as much.
+     * A hook that the foot doesn't go into is laid by its line, its middle over the centre.
+     */
+    private Arm hooked(EdgeCatalog.Arm arm) {
+        StitchingEdge.Whole edge = arm.edge();
+        double line = -arm.line().orElse(0);
+        boolean engraved = arm.line().isPresent();
+        Point start = edge.stitched().start().turned(line);
+        double reach = edge.stitched().end().distance(Point.ORIGIN);
+        if (!arm.takesFoot()) {
+            laying.tell(new AreaDiagnostic.HookTooTight(
+                    arm.hook(), laying.tools().machine().footRadius(), start.length()));
+            return Arm.of(edge, new Pose(Point.ORIGIN, line), reach, false, false, engraved);
+        }
+        double leaning = -Math.asin(start.x() / Math.max(reach, Math.abs(start.x())));
+        return Arm.of(edge, new Pose(start.turned(leaning).times(-1), line + leaning), reach, false, true, engraved);
     }
 
     void lay() {
@@ -161,6 +240,7 @@ final class ArmsLayout {
             return;
         }
         Arm arm = found.get();
+        before = laying.sewing().lines().size();
         Mark centre = laying.mark(Mark.Kind.CENTRE, space.centre());
         Optional<StitchingEdge.Round> circle = motif.circled() ? circle() : Optional.empty();
         circled = circle.isPresent();
@@ -172,8 +252,10 @@ final class ArmsLayout {
             for (int number = 1; number <= motif.arms(); number++) {
                 double angle = motif.turn() + motif.step() * (number - 1);
                 Ray ray = laying.rays().at(angle);
-                double edge = ray.place().distance(space.centre());
-                if (set == 1 && arm.reach() < edge - WORTH) {
+                Point tip = new Pose(Point.ORIGIN, -angle, set == 2)
+                        .apply(arm.home().end());
+                double edge = laying.rays().edge(Math.PI / 2 - tip.angle()).distance(space.centre());
+                if (set == 1 && motif.outer().isEmpty() && arm.reach() < edge - WORTH) {
                     shortOf++;
                     needed = Math.max(needed, edge);
                 }
@@ -183,6 +265,9 @@ final class ArmsLayout {
         // What stands by itself needn't reach anything.
         if (shortOf > 0 && !arm.closed()) {
             laying.tell(new AreaDiagnostic.ReachShort(arm.reach(), needed, shortOf));
+        }
+        if (cutShort > 0) {
+            laying.tell(new AreaDiagnostic.ArmsLeave(cutShort, longestLeft));
         }
     }
 
@@ -203,7 +288,7 @@ final class ArmsLayout {
 
     /** Stitches it, begun where the first arm stops. */
     private void stitch(StitchingEdge.Round tool, Arm arm, Mark centre) {
-        Path first = arm.on(new Pose(space.centre(), -motif.turn(), false));
+        Path first = arm.home().posed(new Pose(space.centre(), -motif.turn(), false));
         double angle = Region.of(Path.circle(space.centre(), tool.stitched())).without(first).stream()
                 .findFirst()
                 .map(p -> p.start().minus(space.centre()).angle())
@@ -218,16 +303,11 @@ final class ArmsLayout {
 
     private void stitch(Arm arm, int set, int number, double angle, Mark centre, Ray ray) {
         Pose pose = new Pose(space.centre(), -angle, set == 2);
-        StitchingEdge lying = arm.tool(pose, up);
-        Path whole = arm.on(pose);
-        List<Path> pieces = stop > 0 && !arm.closed()
-                ? Region.of(Path.circle(space.centre(), stop)).without(whole).stream()
-                        .flatMap(p -> laying.kept(p).stream())
-                        .toList()
-                : laying.kept(whole);
+        StitchingEdge lying = arm.tool(pose);
+        List<Path> pieces = pieces(arm, pose, ray);
         // An arm that floats, ending on no edge, is stitched twice even where the others lead along the edge.
-        boolean floats = !pieces.isEmpty()
-                && !laying.space().onEdge(pieces.get(pieces.size() - 1).end());
+        boolean floats =
+                !pieces.isEmpty() && floats(pieces.get(pieces.size() - 1).end());
         boolean back = !arm.closed() && (motif.way() == AreaMotif.Way.OUT_AND_BACK || floats);
         boolean inward = !back && !arm.closed() && needleIsOut();
         List<Path> ordered = new ArrayList<>();
@@ -253,10 +333,77 @@ final class ArmsLayout {
         }
     }
 
+    /** What of an arm is stitched, from the centre outward. */
+    private List<Path> pieces(Arm arm, Pose pose, Ray ray) {
+        if (arm.closed()) {
+            return laying.kept(arm.home().posed(pose));
+        }
+        double wanted = motif.outer().orElse(ray.place().distance(space.centre()));
+        Path whole = arm.round()
+                .map(round -> arc(round, Math.min(arm.reach(), wanted)))
+                .orElse(arm.home())
+                .posed(pose);
+        Path within = upToEdge(whole);
+        if (motif.outer().isPresent()) {
+            within = first(Region.of(Path.circle(space.centre(), wanted)).within(within), within);
+        }
+        if (motif.within()) {
+            within = upToStitching(within);
+        }
+        return stop > 0
+                ? Region.of(Path.circle(space.centre(), stop)).without(within).stream()
+                        .flatMap(p -> laying.kept(p).stream())
+                        .toList()
+                : laying.kept(within);
+    }
+
+    private static Path first(List<Path> pieces, Path otherwise) {
+        return pieces.isEmpty() ? otherwise : pieces.get(0);
+    }
+
+    /** An arm ends where it first leaves the piece: a stub of it that comes in again would have to be begun anew. */
+    private Path upToEdge(Path whole) {
+        List<Path> inside = Region.of(space.outline()).within(whole);
+        double left = inside.stream().skip(1).mapToDouble(Path::length).max().orElse(0);
+        if (left >= LayoutContext.SHORTEST) {
+            cutShort++;
+            longestLeft = Math.max(longestLeft, left);
+        }
+        return first(inside, whole);
+    }
+
+    /** Up to the first line that was stitched before these arms, but for the circle that they begin on. */
+    private Path upToStitching(Path whole) {
+        List<StitchLine> lines = laying.sewing().lines().subList(0, before);
+        List<Curve> kept = new ArrayList<>();
+        for (Curve curve : whole.curves()) {
+            OptionalDouble met = lines.stream()
+                    .flatMap(line -> line.path().curves().stream())
+                    .filter(other -> other.box().meets(curve.box()))
+                    .flatMap(other -> Crossings.of(curve, other).stream())
+                    .mapToDouble(Crossings.Crossing::onFirst)
+                    .filter(t -> curve.at(t).distance(space.centre()) > stop + LayoutContext.SHORTEST)
+                    .min();
+            if (met.isPresent()) {
+                if (met.getAsDouble() * curve.length() >= Tolerances.SAME_PLACE) {
+                    kept.add(curve.piece(0, met.getAsDouble()));
+                }
+                return new Path(kept);
+            }
+            kept.add(curve);
+        }
+        return whole;
+    }
+
+    /** Whether the needle can't get on from an arm's end but along that arm. */
+    private boolean floats(Point end) {
+        return !space.onEdge(end) && !(motif.within() && laying.sewing().passes(end));
+    }
+
     private static Registration registration(Arm arm, Mark centre, Ray ray) {
         return arm.round().isPresent()
                 ? new Registration.FootOnBothMarks()
-                : new Registration.OnRay(centre, ray.mark(), !arm.closed());
+                : new Registration.OnRay(centre, ray.mark(), arm.hooked(), arm.engraved());
     }
 
     /** Whether the line before has left the needle on the edge. */
@@ -269,17 +416,20 @@ final class ArmsLayout {
     }
 
     private LineEnd spot(Arm arm, Point place, Mark centre) {
-        if (!arm.closed() && stop > 0 && Math.abs(place.distance(space.centre()) - stop) < Tolerances.CHALK) {
+        double out = place.distance(space.centre());
+        if (!arm.closed() && out < Tolerances.SAME_PLACE) {
+            return LineEnd.at(centre);
+        }
+        // A foot over both marks tells how an arc lies: it needs both, whatever it ends on.
+        if (arm.round().isPresent()) {
+            return LineEnd.at(laying.mark(Mark.Kind.TIP, place));
+        }
+        if (!arm.closed() && stop > 0 && Math.abs(out - stop) < Tolerances.CHALK) {
             return LineEnd.at(place, circled ? LineEnd.ShownBy.STITCHING : LineEnd.ShownBy.STOP_CIRCLE);
         }
-        // A foot that isn't quite the one the arm is cut for begins a thread's width beside the centre.
-        if (place.distance(centre.place()) < Tolerances.CHALK) {
-            return new LineEnd(place, LineEnd.ShownBy.MARK, Optional.of(centre));
+        if (motif.outer().isPresent() && Math.abs(out - motif.outer().getAsDouble()) < Tolerances.SAME_PLACE) {
+            return LineEnd.at(place, LineEnd.ShownBy.STOP_CIRCLE);
         }
-        LineEnd shown = laying.shown(place);
-        // An arc has no end of its own where it stops on the cloth.
-        return arm.round().isPresent() && shown.shownBy() == LineEnd.ShownBy.TEMPLATE
-                ? LineEnd.at(laying.mark(Mark.Kind.TIP, place))
-                : shown;
+        return laying.shown(place);
     }
 }

@@ -54,11 +54,16 @@ final class Rays {
                 .orElseGet(() -> add(Math.max(0, turned)));
     }
 
-    private Ray add(double angle) {
+    /** Where a ray at an angle, clockwise from the top in radians, first meets the edge. */
+    Point edge(double angle) {
         double far = space.box().width() + space.box().height();
         Segment line =
                 new Segment(space.centre(), space.centre().plus(way(angle).times(far)));
-        Point place = Region.of(space.outline()).within(Path.of(line)).get(0).end();
+        return Region.of(space.outline()).within(Path.of(line)).get(0).end();
+    }
+
+    private Ray add(double angle) {
+        Point place = edge(angle);
         Reading reading = reading(angle, place);
         Ray ray = new Ray(
                 all.size() + 1,

@@ -1,5 +1,6 @@
 package jollyspindle.core.placement;
 
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.SeamRegister;
@@ -229,9 +230,20 @@ public sealed interface Registration {
      *
      * @param centre the mark of the centre
      * @param ray the mark where the ray meets the area's edge
-     * @param hooked whether its hook lies against the foot over the centre; otherwise its middle line is meant
+     * @param hooked whether its hook goes round the foot over the centre; otherwise its middle line is meant
+     * @param engraved whether that line is on it; otherwise tape is stuck on for one
      */
-    record OnRay(Mark centre, Mark ray, boolean hooked) implements Registration {
+    record OnRay(Mark centre, Mark ray, boolean hooked, boolean engraved) implements Registration {
+
+        /**
+         * Whether the foot stands in the hook when the template is laid; otherwise the hook's middle lies over the centre's mark.
+         *
+         * @param start where the needle is then
+         */
+        public boolean onFoot(Point start) {
+            return hooked && start.distance(centre.place()) < Tolerances.CHALK;
+        }
+
         @Override
         public Stream<Mark> marks() {
             return Stream.of(centre, ray);
@@ -239,7 +251,7 @@ public sealed interface Registration {
 
         @Override
         public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
-            return new OnRay(marks.apply(centre), marks.apply(ray), hooked);
+            return new OnRay(marks.apply(centre), marks.apply(ray), hooked, engraved);
         }
     }
 }

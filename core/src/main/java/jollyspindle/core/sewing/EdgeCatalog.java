@@ -13,12 +13,14 @@ import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.shelf.form.SlottedFan;
+import jollyspindle.core.shelf.form.TurnedArm;
 
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 
 /** The edges that a job's templates offer, cut once. A template that is retired offers none unless it is asked for by name. */
@@ -29,7 +31,7 @@ public final class EdgeCatalog {
     private final Map<String, Cut> cuts = new HashMap<>();
     private final Map<String, List<ArcTemplate>> arcs = new HashMap<>();
     private final Map<String, List<StitchingEdge.Strip>> strips = new HashMap<>();
-    private final Map<String, List<StitchingEdge.Whole>> arms = new HashMap<>();
+    private final Map<String, List<Arm>> arms = new HashMap<>();
 
     public EdgeCatalog(List<Template> templates, Machine machine) {
         this.templates = List.copyOf(templates);
@@ -174,8 +176,19 @@ public final class EdgeCatalog {
                 .or(() -> all.stream().max(Comparator.comparingDouble(StitchingEdge.Straight::length)));
     }
 
-    /** The leading edge of an arm: of the template asked for, or of the first there is. */
-    public Optional<StitchingEdge.Whole> arm(Optional<String> id) {
+    /**
+     * An arm that is turned about a centre.
+     *
+     * @param edge its leading edge, in the template's frame: the middle of its hook at the origin, its tip straight above
+     * @param hook radius of the hook's inside, in inches
+     * @param takesFoot whether the foot goes into the hook
+     * @param line the direction of the line engraved from the hook's middle that lies on a ray, counter-clockwise from straight
+     *     up, in radians; nothing if there is none
+     */
+    public record Arm(StitchingEdge.Whole edge, double hook, boolean takesFoot, OptionalDouble line) {}
+
+    /** The arm that was asked for, or the first there is. */
+    public Optional<Arm> arm(Optional<String> id) {
         return offered(id).stream()
                 .filter(t -> t.kind() == Kind.TURNED_ARM)
                 .flatMap(t -> arms.computeIfAbsent(t.id(), x -> arms(t)).stream())
@@ -193,13 +206,21 @@ public final class EdgeCatalog {
                 .findFirst();
     }
 
-    private List<StitchingEdge.Whole> arms(Template template) {
+    private List<Arm> arms(Template template) {
+        if (!(template.form() instanceof TurnedArm form)) {
+            return List.of();
+        }
+        OptionalDouble line = template.lines().stream()
+                .filter(l -> l.kind() == EngravedLine.Kind.REFERENCE)
+                .mapToDouble(EngravedLine::value)
+                .findFirst();
         return cut(template).guides().stream()
                 .filter(g -> g.role() == Guide.Role.LEADING_EDGE)
                 .flatMap(g -> g.stitched(machine.footRadius()).stream()
                         .limit(1)
                         .map(path -> new StitchingEdge.Whole(
                                 new ToolId(template.id(), g.id(), Optional.empty()), template.name(), path)))
+                .map(edge -> new Arm(edge, form.hook(), form.hookTakes(machine), line))
                 .toList();
     }
 

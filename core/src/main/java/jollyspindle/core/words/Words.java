@@ -371,6 +371,9 @@ public record Words(TapeScale tape) {
                         on,
                         "seam",
                         seam(placement.region()),
+                        "inHook",
+                        on instanceof Registration.OnRay ray
+                                && ray.onFoot(placement.start().place()),
                         "itself",
                         on instanceof Registration.OnStitching along && along.fromEdge() < UNSEEN);
     }

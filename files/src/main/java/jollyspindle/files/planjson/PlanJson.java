@@ -378,8 +378,13 @@ public final class PlanJson {
             number(node, "tapeBelowPoints", on.below());
         } else if (placement.registration() instanceof Registration.OnRay on) {
             node.put("on", on.ray().id().code());
-            node.put("kind", on.hooked() ? "hook-on-centre" : "line-on-ray");
+            node.put(
+                    "kind",
+                    on.onFoot(placement.start().place())
+                            ? "hook-on-centre"
+                            : on.hooked() ? "hook-over-centre" : "line-on-ray");
             node.put("centre", on.centre().id().code());
+            node.put("centreLine", on.engraved() ? "engraved" : "tape");
         } else if (placement.registration() instanceof Registration.AtAngle at) {
             node.put("on", placement.region().code() + "-seam");
             node.put("kind", "line-at-angle");

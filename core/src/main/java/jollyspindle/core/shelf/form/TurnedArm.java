@@ -218,6 +218,9 @@ public record TurnedArm(Figure figure, double reach, double hook, double width) 
     /** How thick the hook is, in inches, for want of a measured width. */
     private static final double PRONG = 0.35;
 
+    /** By how much a hook and a foot in it may differ, in inches (common practice, no source). */
+    private static final double SNUG = 1.0 / 32;
+
     /** How far the hook goes round the foot. */
     private static final double HOOKED = Math.toRadians(110);
 
@@ -300,7 +303,7 @@ public record TurnedArm(Figure figure, double reach, double hook, double width) 
 
     @Override
     public Cut cut(SizeLabel label, double gap) {
-        Path edge = Strip.edge(line(), label);
+        Path edge = edge(label);
         if (edge == null) {
             return Cut.NOTHING;
         }
@@ -310,9 +313,7 @@ public record TurnedArm(Figure figure, double reach, double hook, double width) 
         }
         Path back = backs.get(0);
         Point start = edge.start();
-        double side = label.convention() == LabelConvention.AS_CUT
-                ? edge.curves().get(0).direction(0).turnedLeft().times(-1).angle()
-                : start.angle();
+        double side = start.angle();
         Arc inner = new Arc(Point.ORIGIN, hook, side - HOOKED, HOOKED);
         Arc outer = new Arc(Point.ORIGIN, hook + Math.min(PRONG, width), side, -HOOKED);
         List<Curve> outline = new ArrayList<>(edge.curves());
@@ -330,6 +331,19 @@ public record TurnedArm(Figure figure, double reach, double hook, double width) 
                         Guide.free("trailing", Guide.Role.TRAILING_EDGE, back, false)));
     }
 
+    /**
+     * The leading edge, which begins where the hook ends: of an arm as stitched a foot's radius beside the figure, of one as cut
+     * the figure itself, moved aside by the hook, so that the foot over the centre touches it where it begins.
+     *
+     * @return nothing if no edge can stitch that figure
+     */
+    private Path edge(SizeLabel label) {
+        Path line = line();
+        return label.convention() == LabelConvention.AS_CUT
+                ? line.moved(line.curves().get(0).direction(0).turnedLeft().times(-hook))
+                : Strip.edge(line, label);
+    }
+
     private static void join(List<Curve> outline, Point to) {
         Point from = outline.get(outline.size() - 1).end();
         if (from.distance(to) > Tolerances.ROUNDING) {
@@ -337,8 +351,13 @@ public record TurnedArm(Figure figure, double reach, double hook, double width) 
         }
     }
 
-    /** Whether a foot sits snugly in the hook: no further from its inside than a chalk line's width. */
+    /** Whether a foot sits snugly in the hook: no further from its inside than {@link #SNUG}. */
     public boolean hookFits(Machine machine) {
-        return Math.abs(hook - machine.footRadius()) <= 1.0 / 32;
+        return Math.abs(hook - machine.footRadius()) <= SNUG;
+    }
+
+    /** Whether a foot goes into the hook, with play or without, so that the arm can be held against it over the centre. */
+    public boolean hookTakes(Machine machine) {
+        return machine.footRadius() <= hook + SNUG;
     }
 }
