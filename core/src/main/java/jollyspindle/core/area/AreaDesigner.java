@@ -147,13 +147,19 @@ public final class AreaDesigner {
         touching = area instanceof Area.Blocks blocks && blocks.gap() == 0 && spaces.size() > 1;
         for (AreaSpace space : spaces) {
             char letter = design.letter(space.column(), space.row());
+            LaidPiece laid = piece(space, letter, new PieceId(id, spaces.size() == 1 ? 0 : space.number()));
             pieces.add(new AreaPlan.Piece(
                     space.number(),
                     space.column(),
                     space.row(),
                     letter,
-                    new AreaPlan.Cloth(space.cloth(), space.outline(), space.centre())));
-            piece(space, letter, new PieceId(id, spaces.size() == 1 ? 0 : space.number()));
+                    new AreaPlan.Cloth(
+                            space.cloth(),
+                            space.outline(),
+                            space.centre(),
+                            Stream.concat(space.seams(), laid.inside().stream()).toList(),
+                            space.keptClear(),
+                            laid.drawn())));
         }
         join(spaces);
         nothingStitched();
@@ -172,7 +178,7 @@ public final class AreaDesigner {
                 List.copyOf(diagnosed));
     }
 
-    private void piece(AreaSpace space, char letter, PieceId piece) {
+    private LaidPiece piece(AreaSpace space, char letter, PieceId piece) {
         Effort.step();
         boolean alike = space.inTheWay().isEmpty();
         Model model = models.get(letter);
@@ -205,6 +211,7 @@ public final class AreaDesigner {
         if (!design.isNothing() && (first || !alike)) {
             judge(space, letter, routed.lines());
         }
+        return laid;
     }
 
     /** Lays a piece out; of what would be too much, nothing is left. */
@@ -222,19 +229,23 @@ public final class AreaDesigner {
         Marker marker = new Marker(piece, space.place(0, 0), space.box().width(), tape);
         PlacementBuilder sewing = new PlacementBuilder(marker);
         Rays own = new Rays(space, marker);
-        List<Path> seams = new ArrayList<>(ditches(space));
+        List<Path> inside = new ArrayList<>();
+        Set<Path> drawn = new LinkedHashSet<>();
         for (int i = 0; i < layers.size(); i++) {
             AreaDesign.Layer layer = layers.get(i);
             PieceContext laying = new PieceContext(space, sewing, tools, layer.templateId(), own, () -> round(space));
             sewing.begin(i + 1, layer.number(), 0);
             AreaMotifTypes.of(layer.motif()).lay(laying, layer.motif());
-            seams.addAll(laying.seams());
+            inside.addAll(laying.seams());
+            drawn.addAll(laying.drawn());
             int number = i + 1;
             laying.diagnostics().forEach(what -> diagnosed.add(new AreaPlan.Diagnosed(letter, number, what)));
         }
         if (!own.all().isEmpty()) {
             turnings.putIfAbsent(letter, new AreaPlan.Turning(letter, own.all(), own.stepping()));
         }
+        List<Path> seams =
+                Stream.concat(ditches(space).stream(), inside.stream()).toList();
         Routed routed = Router.route(sewing.lines(), sewing.placements(), seams, touching);
         Set<MarkId> used = routed.placements().stream()
                 .flatMap(Placement::marks)
@@ -243,7 +254,9 @@ public final class AreaDesigner {
         return new LaidPiece(
                 routed,
                 marker.marks().stream().filter(m -> used.contains(m.id())).toList(),
-                seams);
+                seams,
+                inside,
+                List.copyOf(drawn));
     }
 
     /** The seams and edges that the needle can travel along in a piece: not along what is but kept clear. */

@@ -76,8 +76,18 @@ public record AreaPlan(
      * @param seam round it, in the quilt's frame
      * @param outline of what may be stitched of it: the seam, or as far inside it as is kept clear
      * @param centre in the quilt's frame
+     * @param seams that can be felt and seen before the first stitch: round it, in it, and round appliqués
+     * @param keptClear edges of what is kept clear, inside its seam and round appliqués
+     * @param drawn on it before the first stitch
      */
-    public record Cloth(Path seam, Path outline, Point centre) {}
+    public record Cloth(
+            Path seam, Path outline, Point centre, List<Path> seams, List<Path> keptClear, List<Path> drawn) {
+        public Cloth {
+            seams = List.copyOf(seams);
+            keptClear = List.copyOf(keptClear);
+            drawn = List.copyOf(drawn);
+        }
+    }
 
     /**
      * What comes of a letter.

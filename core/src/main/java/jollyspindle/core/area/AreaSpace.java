@@ -11,8 +11,10 @@ import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.quilt.Area;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -135,6 +137,15 @@ record AreaSpace(
         Region outside = Region.of(around.body()).minus(Region.of(outline));
         return new AreaSpace(number, column, row, centre, around.body(), around.body(), outside, List.of(), List.of())
                 .without(around.inTheWay(), around);
+    }
+
+    /** Edges of what is kept clear: inside its seam, and round what is in its way. */
+    List<Path> keptClear() {
+        Set<Path> felt = new HashSet<>(edges);
+        return Stream.concat(
+                        onSeam() ? Stream.of() : Stream.of(outline),
+                        inTheWay.stream().filter(p -> !felt.contains(p)))
+                .toList();
     }
 
     /** Whether the outline is the seam. */

@@ -246,6 +246,10 @@ final class ArmsLayout {
         circled = circle.isPresent();
         stop = circle.map(StitchingEdge.Round::stitched).orElse(motif.stop());
         circle.ifPresent(tool -> stitch(tool, arm, centre));
+        if (!arm.closed() && stop > 0 && !circled) {
+            laying.draw(Path.circle(space.centre(), stop));
+        }
+        motif.outer().ifPresent(outer -> laying.draw(Path.circle(space.centre(), outer)));
         double needed = 0;
         int shortOf = 0;
         for (int set = 1; set <= (motif.mirrored() ? 2 : 1); set++) {

@@ -10,7 +10,6 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
-import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
@@ -22,7 +21,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.Function;
 
 /**
  * Lays out {@link AreaMotif.Echoes}: the area's edge again and again, each so far from the one before. Round ones are
@@ -127,7 +125,7 @@ final class EchoesLayout {
                 Path.of(whole),
                 c -> tool.get(),
                 c -> new Registration.CentreOnMark(pin, false),
-                p -> there.marked(Mark.Kind.LINE_START, p));
+                PieceContext::anywhere);
     }
 
     private List<StitchLine> straight(PieceContext there, int echo, Path line, List<StitchLine> before) {
@@ -137,10 +135,6 @@ final class EchoesLayout {
         }
         double fromEdge = motif.spacing() - there.tools().machine().footRadius();
         boolean engraved = LayoutContext.engraved(tool.get(), fromEdge);
-        // The corner of the line before shows where this one turns; only the first needs marks.
-        Function<Point, LineEnd> corner = p -> before.isEmpty() || fromEdge < 0
-                ? there.marked(Mark.Kind.TURN, p)
-                : LineEnd.at(p, LineEnd.ShownBy.TEMPLATE);
         return there.stitch(
                 PlacementBuilder.Naming.of(Stitched.ECHO, echo),
                 line,
@@ -148,7 +142,7 @@ final class EchoesLayout {
                 c -> beside((Segment) c, before, fromEdge)
                         .<Registration>map(l -> new Registration.OnStitching(l.id(), fromEdge, engraved))
                         .orElseGet(Registration.FootOnBothMarks::new),
-                corner);
+                p -> there.marked(Mark.Kind.TURN, p));
     }
 
     private Optional<StitchLine> beside(Segment side, List<StitchLine> before, double fromEdge) {

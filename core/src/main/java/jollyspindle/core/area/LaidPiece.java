@@ -21,10 +21,15 @@ import java.util.Map;
 /**
  * What is stitched in a piece, in the order of the needle, and the marks it takes. Blocks that nothing lies on are alike up to
  * where they are: one is laid out, and moved to where the others are.
+ *
+ * @param seams that the needle can travel in
+ * @param inside those of them that lie in the piece
+ * @param drawn on the cloth before the first stitch
  */
-record LaidPiece(Routed routed, List<Mark> marks, List<Path> seams) {
+record LaidPiece(Routed routed, List<Mark> marks, List<Path> seams, List<Path> inside, List<Path> drawn) {
 
-    static final LaidPiece NOTHING = new LaidPiece(new Routed(List.of(), List.of(), List.of()), List.of(), List.of());
+    static final LaidPiece NOTHING =
+            new LaidPiece(new Routed(List.of(), List.of(), List.of()), List.of(), List.of(), List.of(), List.of());
 
     /**
      * The same in another piece.
@@ -61,7 +66,13 @@ record LaidPiece(Routed routed, List<Mark> marks, List<Path> seams) {
                                             t.to().on(to), t.how(), t.path().moved(by)))
                                     .toList()),
                     piece.marks.stream().map(this::mark).toList(),
-                    piece.seams.stream().map(seam -> seam.moved(by)).toList());
+                    moved(piece.seams),
+                    moved(piece.inside),
+                    moved(piece.drawn));
+        }
+
+        private List<Path> moved(List<Path> paths) {
+            return paths.stream().map(path -> path.moved(by)).toList();
         }
 
         private StitchLine line(StitchLine line) {

@@ -207,6 +207,6 @@ final class PeelLayout {
     }
 
     private LineEnd spot(Point place, Mark mark) {
-        return place.isAt(mark.place()) ? LineEnd.at(mark) : laying.shown(place);
+        return place.isAt(mark.place()) ? LineEnd.at(mark) : laying.marked(Mark.Kind.LINE_END, place);
     }
 }

@@ -18,6 +18,7 @@ import jollyspindle.core.sewing.StitchingEdge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
 
@@ -27,6 +28,7 @@ final class PieceContext extends LayoutContext {
     private final AreaSpace space;
     private final Rays rays;
     private final List<Path> seams;
+    private final List<Path> drawn;
     private final Supplier<Optional<AreaSpace>> round;
 
     /**
@@ -43,7 +45,7 @@ final class PieceContext extends LayoutContext {
             Optional<String> templateId,
             Rays rays,
             Supplier<Optional<AreaSpace>> round) {
-        this(space, sewing, tools, templateId, rays, new ArrayList<>(), new ArrayList<>(), round);
+        this(space, sewing, tools, templateId, rays, new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), round);
     }
 
     private PieceContext(
@@ -54,17 +56,19 @@ final class PieceContext extends LayoutContext {
             Rays rays,
             List<Diagnostic> diagnostics,
             List<Path> seams,
+            List<Path> drawn,
             Supplier<Optional<AreaSpace>> round) {
         super(sewing, tools, templateId, Optional.empty(), diagnostics);
         this.space = space;
         this.rays = rays;
         this.seams = seams;
+        this.drawn = drawn;
         this.round = round;
     }
 
     /** The same in another piece, which tells what it has to where this one does. */
     PieceContext in(AreaSpace other) {
-        return new PieceContext(other, sewing(), tools(), templateId(), rays, diagnostics(), seams, round);
+        return new PieceContext(other, sewing(), tools(), templateId(), rays, diagnostics(), seams, drawn, round);
     }
 
     @Override
@@ -85,6 +89,16 @@ final class PieceContext extends LayoutContext {
     /** Seams in the piece that the needle can travel in, besides its edge. */
     List<Path> seams() {
         return seams;
+    }
+
+    /** What is drawn on the piece before the first stitch. */
+    List<Path> drawn() {
+        return drawn;
+    }
+
+    /** Draws something on the cloth, to be seen like a seam. */
+    void draw(Path path) {
+        drawn.add(path);
     }
 
     void seam(Path path) {
@@ -133,22 +147,42 @@ final class PieceContext extends LayoutContext {
             Function<Point, LineEnd> corner) {
         List<Point> corners = new ArrayList<>(List.of(whole.start()));
         whole.curves().forEach(c -> corners.add(c.end()));
-        Function<Point, LineEnd> spot =
-                p -> corners.stream().anyMatch(c -> c.distance(p) < Tolerances.SAME_PLACE) ? corner.apply(p) : shown(p);
+        BiFunction<Curve, Point, LineEnd> spot =
+                (curve, p) -> corners.stream().anyMatch(c -> c.distance(p) < Tolerances.SAME_PLACE)
+                        ? corner.apply(p)
+                        : cutOff(registration.apply(curve), p);
         List<StitchLine> lines = new ArrayList<>();
         for (Path piece : kept(whole)) {
             lines.add(sewing().stitch(
                             naming,
                             piece.curves().stream()
                                     .map(c -> new PlacementBuilder.Piece(
-                                            c, tool.apply(c), registration.apply(c), spot.apply(c.end())))
+                                            c, tool.apply(c), registration.apply(c), spot.apply(c, c.end())))
                                     .toList(),
-                            spot.apply(piece.start()),
-                            tool.apply(piece.curves().get(0)) instanceof StitchingEdge.Straight
-                                    ? PlacementBuilder.Turn.SLIDING
-                                    : PlacementBuilder.Turn.MARKED));
+                            spot.apply(piece.curves().get(0), piece.start()),
+                            turn(piece.curves().get(0), tool, registration)));
         }
         return lines;
+    }
+
+    private static PlacementBuilder.Turn turn(
+            Curve curve, Function<Curve, StitchingEdge> tool, Function<Curve, Registration> registration) {
+        if (tool.apply(curve) instanceof StitchingEdge.Straight) {
+            return PlacementBuilder.Turn.SLIDING;
+        }
+        return registration.apply(curve) instanceof Registration.CentreOnMark
+                ? PlacementBuilder.Turn.ABOUT_CENTRE
+                : PlacementBuilder.Turn.MARKED;
+    }
+
+    /** Where a whole circle begins and ends. */
+    static LineEnd anywhere(Point place) {
+        return LineEnd.at(place, LineEnd.ShownBy.ANYWHERE);
+    }
+
+    /** Where a line is cut off: a foot that alone tells how the template lies needs a mark there, seam or not. */
+    LineEnd cutOff(Registration laid, Point place) {
+        return laid instanceof Registration.FootOnBothMarks ? marked(Mark.Kind.LINE_END, place) : shown(place);
     }
 
     @Override

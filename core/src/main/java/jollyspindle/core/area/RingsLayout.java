@@ -70,6 +70,8 @@ final class RingsLayout {
     /** How much of a gap a ring may be off its place before it is seen (common practice, no source: about a quarter). */
     private static final double SEEN = 0.25;
 
+    private static final int FOUR = 4;
+
     private final PieceContext laying;
     private final AreaMotif.Rings motif;
     private final Point centre;
@@ -116,10 +118,15 @@ final class RingsLayout {
             }
             double really = tool.stitched();
             double before = stitched.isEmpty() ? 0 : stitched.get(stitched.size() - 1);
-            if (before > 0 && straight.isPresent()) {
-                spokes(straight.get(), ring, before, really);
+            boolean joined = before > 0 && straight.isPresent();
+            if (joined) {
+                // It ends where the next ring begins, which is marked.
+                spoke(straight.get(), ring, 1, pin, before, really);
             }
-            ring(tool, ring, pin, before > 0 && straight.isPresent());
+            ring(tool, ring, pin, joined);
+            for (int spoke = 2; joined && motif.spokes() == AreaMotif.Spokes.FOUR && spoke <= FOUR; spoke++) {
+                spoke(straight.get(), ring, spoke, pin, before, really);
+            }
             stitched.add(really);
         }
         gaps(stitched, edge);
@@ -147,9 +154,7 @@ final class RingsLayout {
             boolean round = Math.abs(Math.abs(arc.sweep()) - 2 * Math.PI) < Tolerances.ROUNDING;
             LineEnd start = !round
                     ? laying.shown(arc.start())
-                    : reached
-                            ? LineEnd.at(arc.start(), LineEnd.ShownBy.NEEDLE)
-                            : LineEnd.at(laying.mark(Mark.Kind.LINE_START, arc.start()));
+                    : reached ? begun(arc.start()) : LineEnd.at(arc.start(), LineEnd.ShownBy.ANYWHERE);
             laying.sewing()
                     .stitch(
                             PlacementBuilder.Naming.of(Stitched.RING, number),
@@ -157,31 +162,41 @@ final class RingsLayout {
                             tool,
                             new Registration.CentreOnMark(pin, false),
                             start,
-                            round ? LineEnd.at(arc.end(), LineEnd.ShownBy.NEEDLE) : laying.shown(arc.end()),
+                            round ? LineEnd.at(arc.end(), LineEnd.ShownBy.STITCHING) : laying.shown(arc.end()),
                             PlacementBuilder.Turn.ABOUT_CENTRE);
         }
     }
 
-    /** From a ring outward to the next, straight up; and on the other three spokes, if they match. */
-    private void spokes(StitchingEdge.Straight tool, int ring, double from, double to) {
-        int count = motif.spokes() == AreaMotif.Spokes.FOUR ? 4 : 1;
-        // The one at the top comes last, so that the next ring begins where it ends.
-        for (int spoke = count; spoke >= 1; spoke--) {
-            double angle = Math.PI / 2 * (spoke - 1);
-            Point way = new Point(Math.sin(angle), Math.cos(angle));
-            Segment line = new Segment(centre.plus(way.times(from)), centre.plus(way.times(to)));
-            for (Path piece : laying.kept(Path.of(line))) {
-                Segment kept = (Segment) piece.curves().get(0);
-                laying.sewing()
-                        .stitch(
-                                PlacementBuilder.Naming.of(Stitched.SPOKE, ring, spoke),
-                                kept,
-                                tool,
-                                new Registration.FootOnBothMarks(),
-                                LineEnd.at(kept.from(), LineEnd.ShownBy.STITCHING),
-                                LineEnd.at(kept.to(), LineEnd.ShownBy.NEEDLE),
-                                PlacementBuilder.Turn.SLIDING);
-            }
+    /** Where a ring begins that a spoke leads to. */
+    private LineEnd begun(Point place) {
+        return laying.marked(Mark.Kind.LINE_START, place);
+    }
+
+    /**
+     * From a ring outward to the next.
+     *
+     * @param spoke from 1 at the top, clockwise
+     */
+    private void spoke(StitchingEdge.Straight tool, int ring, int spoke, Mark pin, double from, double to) {
+        Ray ray = laying.rays().at(2 * Math.PI * (spoke - 1) / FOUR);
+        Point way = Rays.way(ray.angle());
+        Segment line = new Segment(centre.plus(way.times(from)), centre.plus(way.times(to)));
+        boolean reaches = ray.place().distance(centre) <= tool.length();
+        Registration laid =
+                reaches ? new Registration.FootOverMarks(pin, ray.mark()) : new Registration.FootOnBothMarks();
+        for (Path piece : laying.kept(Path.of(line))) {
+            Segment kept = (Segment) piece.curves().get(0);
+            laying.sewing()
+                    .stitch(
+                            PlacementBuilder.Naming.of(Stitched.SPOKE, ring, spoke),
+                            kept,
+                            tool,
+                            laid,
+                            reaches ? laying.shown(kept.from()) : begun(kept.from()),
+                            spoke == 1 && kept.to().isAt(line.to()) || !reaches
+                                    ? begun(kept.to())
+                                    : laying.shown(kept.to()),
+                            PlacementBuilder.Turn.SLIDING);
         }
     }
 }

@@ -122,7 +122,9 @@ final class WreathLayout {
                     c -> new Registration.CentreOnMark(middle(circle, out), false),
                     p -> begins && p.isAt(arc.start())
                             ? laying.marked(Mark.Kind.LINE_START, p)
-                            : LineEnd.at(p, LineEnd.ShownBy.STITCHING));
+                            : laying.sewing().passes(p)
+                                    ? LineEnd.at(p, LineEnd.ShownBy.STITCHING)
+                                    : laying.marked(Mark.Kind.LINE_END, p));
         }
     }
 
@@ -143,7 +145,7 @@ final class WreathLayout {
                     Path.of(whole),
                     c -> tool,
                     c -> new Registration.CentreOnMark(middle, false),
-                    p -> laying.marked(Mark.Kind.LINE_START, p));
+                    PieceContext::anywhere);
         }
     }
 }

@@ -106,7 +106,8 @@ public final class Hatching {
      */
     public static void upAndDown(
             LayoutContext laying, StitchingEdge.Straight tool, int set, List<Segment> lines, double spacing) {
-        Hatching hatching = new Hatching(laying, tool, set, OptionalDouble.empty(), PlacementBuilder.Turn.SLIDING);
+        Hatching hatching =
+                new Hatching(laying, tool, set, OptionalDouble.empty(), PlacementBuilder.Turn.SLIDING).markedAgain();
         for (int i = 0; i < lines.size(); i++) {
             Segment line = lines.get(i);
             hatching.stitch(i % 2 == 0 ? line : line.reversed(), i + 1, spacing);

@@ -76,6 +76,25 @@ public sealed interface Registration {
      */
     record FootOnBothMarks() implements Registration {}
 
+    /**
+     * A straight edge lies along a line on which two marks stand: foot over the one, then over the other, edge against it both
+     * times. Where on that line the stitching starts and ends is seen otherwise.
+     *
+     * @param first of the marks
+     * @param second of them
+     */
+    record FootOverMarks(Mark first, Mark second) implements Registration {
+        @Override
+        public Stream<Mark> marks() {
+            return Stream.of(first, second);
+        }
+
+        @Override
+        public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
+            return new FootOverMarks(marks.apply(first), marks.apply(second));
+        }
+    }
+
     /** The template's centre line lies on the mitre, and its edge against the foot over both marks. */
     record OnMitre() implements Registration {}
 

@@ -1,5 +1,6 @@
 package jollyspindle.core.route;
 
+import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.Tolerances;
@@ -229,10 +230,18 @@ public final class Router {
         return Optional.empty();
     }
 
+    /** Whether a line is stitched as it was laid out: turned and turned back again, it is no longer the same to the last digit. */
+    private static boolean sameWay(Path laid, Path now) {
+        Point early = laid.curves().get(0).at(0.25);
+        Curve first = now.curves().get(0);
+        Curve last = now.curves().get(now.curves().size() - 1);
+        return early.distance(first.at(0.25)) < early.distance(last.at(0.75));
+    }
+
     /** The placements of a line, the way it is stitched now. */
     private List<Placement> lying(StitchLine line) {
         List<Placement> own = placements.getOrDefault(line.id(), List.of());
-        if (byId.get(line.id()).equals(line)) {
+        if (sameWay(byId.get(line.id()).path(), line.path())) {
             return own;
         }
         List<Placement> back = new ArrayList<>();

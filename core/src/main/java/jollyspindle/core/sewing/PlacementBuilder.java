@@ -312,6 +312,10 @@ public final class PlacementBuilder {
         if (tool instanceof StitchingEdge.Round round) {
             Arc arc = (Arc) curve;
             double crown = arc.startAngle() + arc.sweep() / 2;
+            // A round hole lies as well any other way; in a chain its lines tell.
+            if (round.usable() > 2 * Math.PI - Tolerances.ROUNDING && !(laid instanceof Registration.InChain)) {
+                return new Pose(arc.centre(), upright);
+            }
             return new Pose(arc.centre(), laid.standing().isPresent() ? upright : crown - round.middle());
         }
         StitchingEdge.Straight straight = (StitchingEdge.Straight) tool;
@@ -322,7 +326,23 @@ public final class PlacementBuilder {
                 : (Segment) curve;
         double turned = line.to().minus(line.from()).angle()
                 - straight.line().to().minus(straight.line().from()).angle();
-        return new Pose(line.at(0.5).minus(straight.middle().turned(turned)), turned);
+        Point middle = laid instanceof Registration.FootOverMarks over
+                ? middle(line, over.first().place(), over.second().place())
+                : line.at(0.5);
+        return new Pose(middle.minus(straight.middle().turned(turned)), turned);
+    }
+
+    /** The middle of a line and of places on it or beyond its ends. */
+    private static Point middle(Segment line, Point... places) {
+        Point way = line.direction(0);
+        double least = 0;
+        double most = line.length();
+        for (Point place : places) {
+            double along = place.minus(line.from()).dot(way);
+            least = Math.min(least, along);
+            most = Math.max(most, along);
+        }
+        return line.from().plus(way.times((least + most) / 2));
     }
 
     /** Whether a line that is stitched already lies on the left of a way. */

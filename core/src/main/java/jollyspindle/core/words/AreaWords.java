@@ -1,7 +1,5 @@
 package jollyspindle.core.words;
 
-import jollyspindle.core.area.AreaDesign;
-import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.area.AreaPlan;
@@ -11,6 +9,7 @@ import jollyspindle.core.area.BlockFit;
 import jollyspindle.core.area.BlockSize;
 import jollyspindle.core.area.Ray;
 import jollyspindle.core.code.Codes;
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.Placement;
@@ -23,7 +22,6 @@ import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.shelf.Template;
 
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -146,28 +144,24 @@ public record AreaWords(Words words) {
     }
 
     /**
-     * What is drawn for arms that stop short of the centre: {@code Draw a circle of radius 3/4 about the centre; …}. Empty
-     * if none do, or if the circle is stitched.
+     * The circles that are drawn about the centre of each of a letter's pieces, for lines to stop on; empty if there are none.
      *
      * @param plan the area's
      * @param letter of the pieces
-     * @param part what is stitched in them
      */
-    public String stopCircles(AreaPlan plan, char letter, AreaDesign.Part part) {
-        Set<String> said = new LinkedHashSet<>();
-        for (int i = 0; i < part.layers().size(); i++) {
-            int layer = i + 1;
-            boolean missing = plan.diagnosed().stream()
-                    .anyMatch(t -> t.letter() == letter
-                            && t.layer() == layer
-                            && t.what() instanceof AreaDiagnostic.RingMissing);
-            if (part.layers().get(i).motif() instanceof AreaMotif.Arms arms
-                    && arms.stop() > 0
-                    && (!arms.circled() || missing)) {
-                said.add(new Texts(words).say("stop-circle", "radius", arms.stop()));
-            }
-        }
-        return String.join(" ", said);
+    public String stopCircles(AreaPlan plan, char letter) {
+        return plan.pieces().stream()
+                .filter(piece -> piece.letter() == letter)
+                .findFirst()
+                .map(piece -> piece.cloth().drawn().stream()
+                        .filter(Path::closed)
+                        .map(circle -> new Texts(words)
+                                .say(
+                                        "stop-circle",
+                                        "radius",
+                                        circle.distance(piece.cloth().centre())))
+                        .collect(Collectors.joining(" ")))
+                .orElse("");
     }
 
     private String place(Ray ray) {

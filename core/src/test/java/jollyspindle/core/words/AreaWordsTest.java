@@ -152,6 +152,15 @@ class AreaWordsTest {
                         "1 arm ends short of the edge: an arm reaches 6, and 6 3/8 is the farthest. Take a longer arm,"
                                 + " or leave those corners."),
                 Arguments.of(
+                        new AreaDiagnostic.HookTooTight(0.25, 0.3, 0.05),
+                        "The foot (radius 0.3) doesn't go into the hook (radius 0.25): lay the arm by its line, the middle"
+                                + " of the hook over the centre. Its line begins 1/16 scant beside the centre. A hook for"
+                                + " this foot begins in it."),
+                Arguments.of(
+                        new AreaDiagnostic.ArmsLeave(4, 0.375),
+                        "4 arms leave the piece before the tip, and end at the edge there; what would come back in (up to"
+                                + " 3/8) is left out. A longer arm goes further into the corners."),
+                Arguments.of(
                         new AreaDiagnostic.PileUp(16, 8, there),
                         "16 lines lead to within 1/8 of one place, and thread piles up there; 8 are no matter. Stop them"
                                 + " on a small circle, or leave some out."),
@@ -203,6 +212,7 @@ class AreaWordsTest {
         if (Stream.of(
                         AreaDiagnostic.RingGaps.class,
                         AreaDiagnostic.Wreath.class,
+                        AreaDiagnostic.ArmsLeave.class,
                         AreaDiagnostic.Caps.class,
                         AreaDiagnostic.FewerSets.class)
                 .anyMatch(kind -> kind.isInstance(what))) {
@@ -210,6 +220,7 @@ class AreaWordsTest {
         }
         return Stream.of(
                                 AreaDiagnostic.ReachShort.class,
+                                AreaDiagnostic.HookTooTight.class,
                                 AreaDiagnostic.PileUp.class,
                                 AreaDiagnostic.PetalsCross.class,
                                 AreaDiagnostic.CirclesApart.class,
@@ -257,7 +268,7 @@ class AreaWordsTest {
     private static String stopCircles(AreaMotif motif) {
         AreaDesign design = AreaDesign.of(motif, Optional.empty());
         AreaPlan plan = plan(new Area.Blocks(1, 1, 12, 12, 0), design);
-        return SAID.stopCircles(plan, 'A', design.part('A'));
+        return SAID.stopCircles(plan, 'A');
     }
 
     private static AreaPlan plan(Area area, AreaDesign design) {
@@ -343,9 +354,8 @@ class AreaWordsTest {
         List<Placement> all = plan.placements();
         AreaPlan.Piece piece = plan.pieces().get(0);
         assertThat(SAID.rotation(job, all.get(0), plan.ray(all.get(0), piece), Optional.empty()))
-                .isEqualTo(
-                        "Arm 1, ray 1 at 0°; Willow Arm, leading edge; the hook against the foot over the centre, the"
-                                + " template's line on ray 1.");
+                .isEqualTo("Arm 1, ray 1 at 0°; Willow Arm, leading edge; the middle of the hook over the centre, the"
+                        + " template's line on ray 1.");
         assertThat(SAID.rotation(job, all.get(2), plan.ray(all.get(2), piece), Optional.of(all.get(1))))
                 .isEqualTo(
                         "Arm 3, ray 3 at 60°; the hook against the foot over the centre, the template's line on ray 3;"

@@ -6,9 +6,12 @@ import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.Ray;
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.words.AreaWords;
 import jollyspindle.core.words.Words;
+
+import java.util.List;
 
 import static jollyspindle.files.planjson.Values.degrees;
 import static jollyspindle.files.planjson.Values.name;
@@ -28,6 +31,9 @@ record AreaJson(PlanJson all, Words words, QuiltJob job, AreaPlan area) {
             ObjectNode one = pieces.addObject();
             one.put("number", piece.number()).put("letter", String.valueOf(piece.letter()));
             point(one.putArray("centre"), piece.cloth().centre());
+            paths(one, "seams", piece.cloth().seams());
+            paths(one, "keptClear", piece.cloth().keptClear());
+            paths(one, "drawn", piece.cloth().drawn());
         });
         node.put("starts", area.starts());
         number(node, "travelled", area.travelled());
@@ -46,6 +52,11 @@ record AreaJson(PlanJson all, Words words, QuiltJob job, AreaPlan area) {
             one.put("to", t.to().code()).put("how", name(t.how()));
             path(one.putArray("curves"), t.path());
         });
+    }
+
+    private static void paths(ObjectNode node, String name, List<Path> paths) {
+        ArrayNode all = node.putArray(name);
+        paths.forEach(p -> path(all.addArray(), p));
     }
 
     private void letter(ObjectNode node, char letter, AreaDesign.Part part) {

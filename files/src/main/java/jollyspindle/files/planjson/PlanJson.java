@@ -409,6 +409,11 @@ public final class PlanJson {
             node.put("centreLine", on.engraved() ? "engraved" : "tape");
             node.put("after", on.lineId().code());
             number(node, "gap", on.gap());
+        } else if (placement.registration() instanceof Registration.FootOverMarks on) {
+            node.put("on", "marks");
+            node.put("kind", "foot-over-marks");
+            node.put("first", on.first().id().code());
+            node.put("second", on.second().id().code());
         } else if (placement.registration() instanceof Registration.OnMitre) {
             node.put("on", "mitre");
             node.put("kind", "centre-line");

@@ -9,8 +9,14 @@ import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.Cut;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
+import jollyspindle.core.shelf.form.TurnedArm;
+import org.jgrapht.Graph;
+import org.jgrapht.alg.connectivity.ConnectivityInspector;
+import org.jgrapht.graph.DefaultEdge;
+import org.jgrapht.graph.SimpleGraph;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,7 +25,7 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
- * Judges what a plan tells of borders and strips, step by step as a quilter at the machine could: whether what is said to lie
+ * Judges what a plan tells of borders, strips and areas, step by step as a quilter at the machine could: whether what is said to lie
  * somewhere does, whether it is on the template and on the cloth at all, whether the template is held by it, and whether start and
  * end can be seen. It knows the plan's JSON and the templates, and nothing of how plans are made.
  */
@@ -27,6 +33,9 @@ final class Referee {
 
     /** What a quilter takes for lying on a line, in inches. */
     private static final double ON = 1e-3;
+
+    /** A chalk line's width, in inches: a hook or a line that is no further off serves (common practice, no source). */
+    private static final double CHALK = 1.0 / 64;
 
     /** Along curves, places are looked at so many times. */
     private static final int LOOKS = 100;
@@ -53,7 +62,11 @@ final class Referee {
         /** A mark that is made and not used. */
         MARK_UNUSED,
         /** An error of one placement runs on into more of the next ones than lines that are marked again. */
-        CHAIN
+        CHAIN,
+        /** The needle is told to travel where there is neither a seam nor stitching, or not from where it is to where it goes. */
+        TRAVEL,
+        /** The thread is begun more often than there are parts that neither seams nor stitching join. */
+        STARTS
     }
 
     /** One fault. */
@@ -80,6 +93,7 @@ final class Referee {
         Referee referee = new Referee(plan, templates);
         referee.steps();
         referee.marks();
+        referee.thread();
         return referee.complaints;
     }
 
@@ -175,8 +189,14 @@ final class Referee {
                 .ifPresent(mark -> held.addAll(centreLine(step, p -> true, Optional.of(mark))));
         chain(step);
         switch (on.kind()) {
+            case "hook-on-centre", "hook-over-centre", "line-on-ray" -> held.addAll(onRay(step));
+            case "crown-line", "seam-allowance-line" -> held.addAll(onRow(step));
             case "engraved-line" -> held.addAll(on.fromEdge().isPresent() ? alongStitching(step) : lineOnEdge(step));
-            case "tape-on-back" -> held.addAll(on.fromEdge().isPresent() ? alongStitching(step) : lineOnEdge(step));
+            case "tape-on-back" ->
+                held.addAll(
+                        on.belowCrowns().isPresent()
+                                ? onRow(step)
+                                : on.fromEdge().isPresent() ? alongStitching(step) : lineOnEdge(step));
             case "edge" -> held.addAll(alongStitching(step));
             case "centre" -> held.addAll(centre(step));
             case "centre-line" -> held.addAll(mitre(step));
@@ -185,6 +205,7 @@ final class Referee {
             case "in-chain" -> held.addAll(inChain(step));
             case "notch-on-mark" -> held.addAll(notch(step));
             case "line-at-angle" -> held.addAll(atAngle(step));
+            case "foot-over-marks" -> held.addAll(overMarks(step));
             case "foot-on-both-marks", "none" -> {
                 // The foot alone: start and end hold it.
             }
@@ -309,6 +330,8 @@ final class Referee {
     private List<double[]> inChain(ToldPlan.Step step) {
         Point along = plan.runs().get(step.run()).along();
         List<Segment> drawn = plan.seams().stream()
+                .filter(Segment.class::isInstance)
+                .map(Segment.class::cast)
                 .filter(s -> Math.abs(s.direction(0).cross(along)) < ON)
                 .toList();
         List<Path> before = stitched.getOrDefault(step.on().after().orElseThrow(), List.of());
@@ -391,7 +414,7 @@ final class Referee {
         return Stream.concat(
                 plan.seams().stream()
                         .filter(s -> s.distance(from) < ON && s.distance(to) < ON)
-                        .map(s -> from.distance(to)),
+                        .map(s -> s.length() * Math.abs(s.nearest(from) - s.nearest(to))),
                 stitched.values().stream()
                         .flatMap(List::stream)
                         .flatMap(p -> p.curves().stream())
@@ -505,6 +528,120 @@ final class Referee {
         return held;
     }
 
+    /** Two marks stand on the line, and the edge reaches from one to the other. */
+    private List<double[]> overMarks(ToldPlan.Step step) {
+        List<Path> needle = guide(step).stitched(plan.foot());
+        List<double[]> held = new ArrayList<>();
+        for (String id : List.of(step.on().first(), step.on().second())) {
+            ToldPlan.Mark mark = mark(step, id);
+            if (mark == null) {
+                continue;
+            }
+            Point own = step.pose().undo(mark.place());
+            if (needle.stream().noneMatch(path -> path.passes(own, ON))) {
+                complain(Fault.BESIDE, step, "the foot over " + id + " doesn't touch the edge");
+            }
+            held.add(row(step, mark.place(), normal(step.path(), true)));
+        }
+        return held;
+    }
+
+    /**
+     * A line of the template, or tape along its middle, from a centre to a ray's mark, and its hook round the foot or about the
+     * centre's mark: a foot that isn't as wide as the hook stands beside the hook's middle by what they differ.
+     */
+    private List<double[]> onRay(ToldPlan.Step step) {
+        ToldPlan.Mark ray = mark(step, step.on().on());
+        ToldPlan.Mark centre = mark(step, step.on().centre().orElseThrow());
+        if (ray == null || centre == null) {
+            return List.of();
+        }
+        Template template = templates.get(step.template());
+        boolean hooked = step.on().kind().startsWith("hook");
+        double play = template.form() instanceof TurnedArm arm ? Math.abs(arm.hook() - plan.foot()) : 0;
+        if (hooked && placed(step, Point.ORIGIN).distance(centre.place()) > play + ON) {
+            complain(Fault.BESIDE, step, "the hook isn't at the centre");
+        }
+        if (step.on().kind().equals("hook-on-centre") && step.path().start().distance(centre.place()) > CHALK) {
+            complain(Fault.BESIDE, step, "the foot isn't at the centre");
+        }
+        EngravedLine.Kind kind =
+                template.form() instanceof TurnedArm ? EngravedLine.Kind.REFERENCE : EngravedLine.Kind.CENTRE;
+        List<Path> lines = step.on().centreTaped()
+                ? cut(step).chords(Point.ORIGIN, new Point(0, 1), false).stream()
+                        .map(s -> Path.of(s))
+                        .toList()
+                : template.lines().stream()
+                        .filter(l -> l.kind() == kind)
+                        .flatMap(l -> template.strokes(l).stream())
+                        .toList();
+        if (lines.isEmpty()) {
+            complain(Fault.NOT_ON_TEMPLATE, step, "a line to lay on a ray");
+            return List.of();
+        }
+        Point from = placed(step, lines.get(0).start());
+        Point along =
+                placed(step, lines.get(lines.size() - 1).end()).minus(from).unit();
+        double off = Math.abs(ray.place().minus(from).cross(along));
+        if (off > CHALK) {
+            complain(Fault.BESIDE, step, "its line passes " + off + " beside the ray's mark");
+        }
+        List<double[]> held = new ArrayList<>(List.of(row(step, ray.place(), along.turnedLeft())));
+        // A hook or the engraved end of the line stops it along the ray; a line alone only across it.
+        held.add(row(step, centre.place(), along.turnedLeft()));
+        if (hooked || template.form() instanceof TurnedArm) {
+            held.add(row(step, centre.place(), along));
+        }
+        return held;
+    }
+
+    /** A line across a row of shells, or tape, on the crowns of the row before or on the edge that rows begin at. */
+    private List<double[]> onRow(ToldPlan.Step step) {
+        Template template = templates.get(step.template());
+        double top = guide(step).edge().box().top();
+        double below = step.on().belowCrowns().orElseThrow();
+        boolean engraved = !step.on().kind().equals("tape-on-back");
+        List<Path> lines = cut(step).chords(new Point(0, top - below), new Point(1, 0), false).stream()
+                .map(s -> Path.of(s))
+                .toList();
+        boolean there = !engraved
+                || template.lines().stream()
+                        .flatMap(l -> template.strokes(l).stream())
+                        .anyMatch(l -> Math.abs(l.start().y() - (top - below)) < ON);
+        if (lines.isEmpty() || !there) {
+            complain(Fault.NOT_ON_TEMPLATE, step, step.on().toString());
+            return List.of();
+        }
+        if (step.on().on().endsWith("-lower-edge") || step.on().on().endsWith("-upper-edge")) {
+            boolean upper = step.on().on().endsWith("-upper-edge");
+            return onStraight(step, lines, plan.runs().get(step.run()).edge(upper), 0);
+        }
+        List<Path> before = stitched.getOrDefault(step.on().on(), List.of());
+        if (before.isEmpty()) {
+            complain(Fault.NOT_THERE, step, step.on().on());
+            return List.of();
+        }
+        Point from = placed(step, lines.get(0).start());
+        Point along = placed(step, lines.get(0).end()).minus(from).unit();
+        // The row's outermost places: its crowns, seen across the line that is laid on them.
+        List<Double> across = before.stream()
+                .flatMap(p -> p.curves().stream())
+                .flatMap(c -> Stream.of(c.box().left(), c.box().right())
+                        .flatMap(x -> Stream.of(
+                                new Point(x, c.box().bottom()),
+                                new Point(x, c.box().top()))))
+                .map(p -> along.cross(p.minus(from)))
+                .toList();
+        double off = Math.min(Math.abs(Collections.max(across)), Math.abs(Collections.min(across)));
+        if (off > CHALK) {
+            complain(
+                    Fault.BESIDE,
+                    step,
+                    "lies " + off + " off the crowns of " + step.on().on());
+        }
+        return List.of(row(step, from, along.turnedLeft()), row(step, from.plus(along), along.turnedLeft()));
+    }
+
     private List<double[]> notch(ToldPlan.Step step) {
         Optional<ToldPlan.Mark> mark = step.on().mark().map(id -> mark(step, id));
         double below = step.on().tapeBelowPoints().orElseThrow();
@@ -551,9 +688,21 @@ final class Referee {
     }
 
     /** Whether the needle is there already. */
-    private static boolean needle(ToldPlan.Step step, Optional<ToldPlan.Step> before) {
-        return before.filter(b -> b.path().end().distance(step.path().start()) < ON)
+    private boolean needle(ToldPlan.Step step, Optional<ToldPlan.Step> before) {
+        return before.filter(b -> needleAt(b).distance(step.path().start()) < ON)
                 .isPresent();
+    }
+
+    /** Where a placement leaves the needle: a line that is stitched out and back ends where it began. */
+    private Point needleAt(ToldPlan.Step step) {
+        return plan.twice().contains(step.lineId()) && step.part() == step.parts()
+                ? plan.steps().stream()
+                        .filter(s -> s.lineId().equals(step.lineId()))
+                        .findFirst()
+                        .orElse(step)
+                        .path()
+                        .start()
+                : step.path().end();
     }
 
     /** Whether what shows a place shows that very one, and isn't a line that it lies somewhere on. */
@@ -592,7 +741,7 @@ final class Referee {
             return mark != null && isMade(mark) && mark.place().distance(at) < ON;
         }
         return switch (told.shownBy().orElseThrow()) {
-            case "seam", "far-edge", "run-end", "mitre", "middle-line" ->
+            case "seam", "far-edge", "run-end", "mitre", "middle-line", "kept-clear", "stop-circle" ->
                 plan.seams().stream().anyMatch(s -> s.distance(at) < ON);
             case "stitching" -> stitched.values().stream().flatMap(List::stream).anyMatch(path -> path.passes(at, ON));
             case "template" -> isOwnEnd(step, at);
@@ -678,6 +827,96 @@ final class Referee {
         return largest;
     }
 
+    // --- the thread ------------------------------------------------------------------------------------------------
+
+    /** Each way of the needle leads along seams or stitching from where it is; and of starts there are no more than need be. */
+    private void thread() {
+        if (plan.ditches().isEmpty() && plan.travels().isEmpty()) {
+            return;
+        }
+        Map<String, ToldPlan.Travel> travels = new HashMap<>();
+        plan.travels().forEach(t -> travels.put(t.to(), t));
+        List<Path> done = new ArrayList<>();
+        int starts = 0;
+        for (int i = 0; i < plan.steps().size(); i++) {
+            ToldPlan.Step step = plan.steps().get(i);
+            Optional<ToldPlan.Step> before =
+                    i == 0 ? Optional.empty() : Optional.of(plan.steps().get(i - 1));
+            boolean first = before.filter(b -> b.lineId().equals(step.lineId())).isEmpty();
+            Optional<ToldPlan.Travel> travel =
+                    Optional.ofNullable(travels.get(step.lineId())).filter(t -> first);
+            travel.ifPresent(t -> travelled(step, before, t.path(), done));
+            if (travel.isEmpty() && !needle(step, before)) {
+                starts++;
+            }
+            done.add(step.path());
+        }
+        int parts = parts();
+        if (starts > parts) {
+            complaints.add(new Complaint(Fault.STARTS, "", starts + " starts for " + parts + " parts"));
+        }
+    }
+
+    private void travelled(ToldPlan.Step step, Optional<ToldPlan.Step> before, Path way, List<Path> done) {
+        boolean from =
+                before.filter(b -> needleAt(b).distance(way.start()) < ON).isPresent();
+        if (!from || way.end().distance(step.path().start()) > ON) {
+            complain(
+                    Fault.TRAVEL,
+                    step,
+                    "the needle travels from " + way.start() + " to " + way.end() + ", not from "
+                            + before.map(this::needleAt) + " to " + step.path().start());
+        }
+        for (Curve curve : way.curves()) {
+            for (double part : new double[] {0, 0.25, 0.5, 0.75, 1}) {
+                Point at = curve.at(part);
+                if (plan.ditches().stream().noneMatch(d -> d.distance(at) < ON)
+                        && done.stream().noneMatch(p -> p.passes(at, ON))) {
+                    complain(Fault.TRAVEL, step, "the needle travels over open cloth at " + at);
+                    return;
+                }
+            }
+        }
+    }
+
+    /** How many parts of what is stitched neither seams nor stitching join. */
+    private int parts() {
+        Graph<String, DefaultEdge> graph = new SimpleGraph<>(DefaultEdge.class);
+        plan.steps().forEach(s -> graph.addVertex(s.lineId()));
+        for (ToldPlan.Step step : plan.steps()) {
+            for (Point end : List.of(step.path().start(), step.path().end())) {
+                plan.steps().stream()
+                        .filter(other -> !other.lineId().equals(step.lineId())
+                                && other.path().passes(end, ON))
+                        .forEach(other -> graph.addEdge(step.lineId(), other.lineId()));
+                for (int i = 0; i < plan.ditches().size(); i++) {
+                    if (plan.ditches().get(i).distance(end) < ON) {
+                        graph.addVertex("ditch " + i);
+                        graph.addEdge(step.lineId(), "ditch " + i);
+                    }
+                }
+            }
+        }
+        for (int i = 0; i < plan.ditches().size(); i++) {
+            for (int j = 0; j < plan.ditches().size(); j++) {
+                Curve other = plan.ditches().get(j);
+                if (i != j
+                        && Stream.of(
+                                        plan.ditches().get(i).start(),
+                                        plan.ditches().get(i).end())
+                                .anyMatch(p -> other.distance(p) < ON)) {
+                    graph.addVertex("ditch " + i);
+                    graph.addVertex("ditch " + j);
+                    graph.addEdge("ditch " + i, "ditch " + j);
+                }
+            }
+        }
+        return (int) new ConnectivityInspector<>(graph)
+                .connectedSets().stream()
+                        .filter(set -> set.stream().anyMatch(v -> !v.startsWith("ditch")))
+                        .count();
+    }
+
     // --- marks -----------------------------------------------------------------------------------------------------
 
     private void marks() {
@@ -693,6 +932,9 @@ final class Referee {
                 || step.end().mark().equals(it)
                 || step.on().centreLineOn().equals(it)
                 || step.on().mark().equals(it)
+                || step.on().centre().equals(it)
+                || step.on().kind().equals("foot-over-marks")
+                        && (step.on().first().equals(mark) || step.on().second().equals(mark))
                 || step.on().on().equals(mark);
     }
 }

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -18,13 +19,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
+import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import java.util.stream.StreamSupport;
 
 /**
- * What a plan tells of borders and strips, as a foreign program reads it from the plan's JSON.
+ * What a plan tells of borders and strips, or of one piece of an area, as a foreign program reads it from the plan's JSON.
  *
  * @param foot from the needle to the outside of the foot, in inches
  * @param seams all that is to be seen on the cloth before the first stitch: seams, the raw edge, and lines drawn on it
@@ -32,14 +37,31 @@ import java.util.stream.Stream;
  * @param runs by their ids
  * @param marks by their ids
  * @param steps in the order of stitching
+ * @param travels of the needle without a new start; of borders none
+ * @param ditches that the needle can travel in
+ * @param twice lines that are stitched out and back, by their ids; of borders none
  */
 record ToldPlan(
         double foot,
-        List<Segment> seams,
+        List<Curve> seams,
         List<Segment> mitres,
         Map<String, Run> runs,
         Map<String, Mark> marks,
-        List<Step> steps) {
+        List<Step> steps,
+        List<Travel> travels,
+        List<Curve> ditches,
+        Set<String> twice) {
+
+    /** Of borders and strips, of which no ways of the needle are told. */
+    ToldPlan(
+            double foot,
+            List<Curve> seams,
+            List<Segment> mitres,
+            Map<String, Run> runs,
+            Map<String, Mark> marks,
+            List<Step> steps) {
+        this(foot, seams, mitres, runs, marks, steps, List.of(), List.of(), Set.of());
+    }
 
     /** A run: where it begins, which way it goes, and its size in inches. */
     record Run(String id, String group, Point origin, Point along, double length, double depth) {
@@ -115,6 +137,22 @@ record ToldPlan(
 
         Optional<String> mark() {
             return text(told, "mark");
+        }
+
+        Optional<String> centre() {
+            return text(told, "centre");
+        }
+
+        String first() {
+            return told.get("first").asText();
+        }
+
+        String second() {
+            return told.get("second").asText();
+        }
+
+        OptionalDouble belowCrowns() {
+            return number(told, "belowCrowns");
         }
 
         boolean legOnSeam() {
@@ -219,16 +257,19 @@ record ToldPlan(
         }
     }
 
+    /** How the needle gets to a line without a new start. */
+    record Travel(String to, Path path) {}
+
     ToldPlan withoutMarks(Predicate<Mark> which) {
         Map<String, Mark> left = new HashMap<>(marks);
         left.values().removeIf(which);
-        return new ToldPlan(foot, seams, mitres, runs, left, steps);
+        return new ToldPlan(foot, seams, mitres, runs, left, steps, travels, ditches, twice);
     }
 
     ToldPlan withMarks(UnaryOperator<Mark> change) {
         Map<String, Mark> changed = new HashMap<>(marks);
         changed.replaceAll((id, mark) -> change.apply(mark));
-        return new ToldPlan(foot, seams, mitres, runs, changed, steps);
+        return new ToldPlan(foot, seams, mitres, runs, changed, steps, travels, ditches, twice);
     }
 
     ToldPlan withoutSteps(Predicate<Step> which) {
@@ -238,7 +279,10 @@ record ToldPlan(
                 mitres,
                 runs,
                 marks,
-                steps.stream().filter(which.negate()).toList());
+                steps.stream().filter(which.negate()).toList(),
+                travels,
+                ditches,
+                twice);
     }
 
     private static final ObjectMapper JSON = new ObjectMapper();
@@ -254,7 +298,7 @@ record ToldPlan(
 
     private static ToldPlan of(JsonNode root) {
         List<Segment> mitres = new ArrayList<>();
-        List<Segment> seams = new ArrayList<>();
+        List<Curve> seams = new ArrayList<>();
         root.at("/quilt/cornerSeams").forEach(s -> mitres.add(segment(s)));
         seams.addAll(mitres);
         seams.addAll(ring(root.at("/quilt/body")));
@@ -278,34 +322,117 @@ record ToldPlan(
             }
             // What is drawn before the first stitch is to be seen as seams are.
             node.get("chalkLines").forEach(c -> seams.add(segment(c.get("line"))));
-            for (JsonNode m : node.get("marks")) {
-                marks.put(
-                        m.get("id").asText(),
-                        new Mark(
-                                m.get("id").asText(),
-                                m.get("kind").asText(),
-                                run.id(),
-                                point(m.get("place")),
-                                m.get("by").asText(),
-                                m.get("stage").asText(),
-                                text(m, "afterPass"),
-                                m.path("ofMotif").asInt()));
-            }
+            node.get("marks").forEach(m -> mark(m, run.id(), marks));
         }
         // Corners are stitched before the runs.
         for (JsonNode corner : root.get("corners")) {
-            steps(corner, corner.get("atLeftEndOf").asText(), steps);
+            steps(corner, "stitchLines", corner.get("atLeftEndOf").asText(), steps, p -> true);
         }
-        root.get("runs").forEach(run -> steps(run, run.get("id").asText(), steps));
-        return new ToldPlan(root.at("/machine/footRadius").asDouble(), seams, mitres, runs, marks, steps);
+        root.get("runs").forEach(run -> steps(run, "stitchLines", run.get("id").asText(), steps, p -> true));
+        return new ToldPlan(
+                root.at("/machine/footRadius").asDouble(),
+                seams,
+                mitres,
+                runs,
+                marks,
+                steps,
+                List.of(),
+                List.of(),
+                Set.of());
     }
 
-    private static void steps(JsonNode of, String run, List<Step> steps) {
+    private static void mark(JsonNode m, String run, Map<String, Mark> marks) {
+        marks.put(
+                m.get("id").asText(),
+                new Mark(
+                        m.get("id").asText(),
+                        m.get("kind").asText(),
+                        run,
+                        point(m.get("place")),
+                        m.get("by").asText(),
+                        m.get("stage").asText(),
+                        text(m, "afterPass"),
+                        m.path("ofMotif").asInt()));
+    }
+
+    /** Reads what {@code PlanJson} wrote of areas, each piece by itself. */
+    static List<ToldPlan> areas(String json) {
+        try {
+            JsonNode root = JSON.readTree(json);
+            List<ToldPlan> all = new ArrayList<>();
+            for (JsonNode area : root.get("areas")) {
+                for (JsonNode piece : area.get("pieces")) {
+                    all.add(piece(root, area, piece));
+                }
+            }
+            return all;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static ToldPlan piece(JsonNode root, JsonNode area, JsonNode piece) {
+        int number = area.get("pieces").size() == 1 ? 0 : piece.get("number").asInt();
+        Predicate<JsonNode> own = node -> node.path("block").asInt() == number;
+        List<Curve> ditches = curves(piece.get("seams"));
+        List<Curve> seen = new ArrayList<>(ditches);
+        seen.addAll(curves(piece.get("keptClear")));
+        // Rows begin at the piece's lower edge.
+        List<Box> boxes = seen.stream().map(Curve::box).toList();
+        Box box = Box.of(
+                new Point(least(boxes, Box::left), least(boxes, Box::bottom)),
+                new Point(-least(boxes, b -> -b.right()), -least(boxes, b -> -b.top())));
+        seen.addAll(curves(piece.get("drawn")));
+        Run run = new Run(
+                area.get("id").asText(),
+                "area",
+                new Point(box.left(), box.bottom()),
+                new Point(1, 0),
+                box.width(),
+                box.height());
+        Map<String, Mark> marks = new HashMap<>();
+        StreamSupport.stream(area.get("marks").spliterator(), false).filter(own).forEach(m -> mark(m, run.id(), marks));
+        List<Step> steps = new ArrayList<>();
+        steps(area, "lines", run.id(), steps, own);
+        Set<String> lines = steps.stream().map(Step::lineId).collect(Collectors.toSet());
+        Set<String> twice = StreamSupport.stream(area.get("lines").spliterator(), false)
+                .filter(line -> line.get("passes").asInt() % 2 == 0)
+                .map(line -> line.get("id").asText())
+                .collect(Collectors.toSet());
+        List<Travel> travels = new ArrayList<>();
+        area.get("travels").forEach(t -> travels.add(new Travel(t.get("to").asText(), path(t.get("curves")))));
+        travels.removeIf(t -> !lines.contains(t.to()));
+        return new ToldPlan(
+                root.at("/machine/footRadius").asDouble(),
+                seen,
+                List.of(),
+                Map.of(run.id(), run),
+                marks,
+                steps,
+                travels,
+                ditches,
+                twice);
+    }
+
+    private static double least(List<Box> boxes, ToDoubleFunction<Box> of) {
+        return boxes.stream().mapToDouble(of).min().orElse(0);
+    }
+
+    private static List<Curve> curves(JsonNode paths) {
+        List<Curve> all = new ArrayList<>();
+        paths.forEach(p -> all.addAll(path(p).curves()));
+        return all;
+    }
+
+    private static void steps(JsonNode of, String lines, String run, List<Step> steps, Predicate<JsonNode> which) {
         Map<String, Integer> layers = new HashMap<>();
-        of.get("stitchLines")
+        of.get(lines)
                 .forEach(line ->
                         layers.put(line.get("id").asText(), line.get("layer").asInt()));
         for (JsonNode p : of.get("placements")) {
+            if (!which.test(p)) {
+                continue;
+            }
             JsonNode pose = p.get("pose");
             JsonNode on = p.get("registration");
             String line = p.get("lineId").asText();
