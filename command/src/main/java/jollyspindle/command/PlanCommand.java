@@ -2,12 +2,16 @@ package jollyspindle.command;
 
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.marking.Mark;
 import jollyspindle.core.motif.CornerDesign;
 import jollyspindle.core.motif.Design;
 import jollyspindle.core.plan.GroupPlan;
 import jollyspindle.core.plan.RunPlan;
 import jollyspindle.core.plan.WorkPlan;
+import jollyspindle.core.quilt.PieceId;
+import jollyspindle.core.shelf.Template;
 import jollyspindle.core.words.AreaWords;
+import jollyspindle.core.words.DiagnosticWords;
 import jollyspindle.core.words.DivisionWords;
 import jollyspindle.core.words.MotifWords;
 import jollyspindle.core.words.SquareWords;
@@ -23,7 +27,9 @@ import picocli.CommandLine.Spec;
 import java.io.PrintWriter;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /** {@code spindle plan}. */
@@ -130,8 +136,45 @@ final class PlanCommand implements Callable<Integer> {
                                     .collect(Collectors.joining("; then ")),
                             "sums",
                             AreaWords.text(sum, area.pieces().size() > 1)));
+                    how(plan, area, sum.letter(), words, out);
                 }
             }
         }
+    }
+
+    /** What the pieces with a letter are stitched with, what is marked and drawn there, and what there is to know. */
+    private static void how(WorkPlan plan, AreaPlan area, char letter, Words words, PrintWriter out) {
+        Set<Integer> pieces = area.pieces().stream()
+                .filter(p -> p.letter() == letter)
+                .map(AreaPlan.Piece::number)
+                .collect(Collectors.toSet());
+        Predicate<PieceId> own = piece -> area.pieces().size() == 1 || pieces.contains(piece.number());
+        String templates = area.placements().stream()
+                .filter(p -> own.test(p.of().id().piece()))
+                .map(p -> p.tool().templateId())
+                .distinct()
+                .flatMap(id -> plan.job().template(id).stream())
+                .map(Template::name)
+                .collect(Collectors.joining(", "));
+        long marks = area.marks().stream()
+                .filter(m -> m.by() == Mark.MarkedBy.CHALK && own.test(m.id().piece()))
+                .count();
+        out.println(Said.say(
+                "plan.area-how",
+                "templates",
+                templates,
+                "byHand",
+                templates.isEmpty(),
+                "marks",
+                Words.count((int) marks, Words.Thing.MARK)));
+        AreaWords said = new AreaWords(words);
+        String circles = said.stopCircles(area, letter);
+        if (!circles.isEmpty()) {
+            out.println("  " + circles);
+        }
+        area.rays(letter).forEach(ray -> out.println("  " + Words.capital(said.text(ray))));
+        area.diagnosed().stream()
+                .filter(d -> d.letter() == letter)
+                .forEach(d -> out.println("  " + new DiagnosticWords(words).text(d.what())));
     }
 }

@@ -176,7 +176,7 @@ class AreaDesignsTest {
         int circle = first(placements, p -> p.at("/registration/kind").asText().equals("centre"));
         int onIt = first(placements, p -> p.path("startShownBy").asText().equals("stitching"));
         assertThat(circle).isNotNegative().isLessThan(onIt);
-        assertThat(placements.get(onIt).at("/registration/kind").asText()).isEqualTo("hook-on-centre");
+        assertThat(placements.get(onIt).at("/registration/kind").asText()).isEqualTo("hook-over-centre");
         // Shells an eighth and a quarter inside the seam: tape on it, and the template's own line on the rows.
         assertThat(areas.get(1).get("placements").findValuesAsText("kind")).contains("tape-on-back", "crown-line");
     }
@@ -197,7 +197,7 @@ class AreaDesignsTest {
             String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
             assertThat(text)
                     .contains("Medallion: marks", "Medallion: rays", "Ray 2 40°")
-                    .contains("Medallion: placements", "Arm 12", "The hook against the foot over")
+                    .contains("Medallion: placements", "Arm 12", "The middle of the hook over")
                     .contains("Blocks, letter A: placements", "Block 1 stands for all 2", "Row 1 of shells")
                     .contains("Blocks, letter B: placements", "Whirl, set 1, line 1", "Blocks: letters", "B -")
                     .contains("Arm 1, turned over");

@@ -13,6 +13,7 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.marking.MarkId;
 import jollyspindle.core.marking.Marker;
 import jollyspindle.core.measure.TapeScale;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.Area;
@@ -226,7 +227,9 @@ public final class AreaDesigner {
 
     private LaidPiece laidOut(AreaSpace space, char letter, PieceId piece) {
         List<AreaDesign.Layer> layers = design.part(letter).layers();
-        Marker marker = new Marker(piece, space.place(0, 0), space.box().width(), tape);
+        // Read off from the seams, also where something is kept clear beside them.
+        Box cloth = space.cloth().box();
+        Marker marker = new Marker(piece, new Point(cloth.left(), cloth.bottom()), cloth.width(), tape);
         PlacementBuilder sewing = new PlacementBuilder(marker);
         Rays own = new Rays(space, marker);
         List<Path> inside = new ArrayList<>();
@@ -322,12 +325,15 @@ public final class AreaDesigner {
         for (int i = 0; i < order.size(); i++) {
             Done piece = order.get(i);
             if (i > 0 && !between.isEmpty() && order.get(i - 1).letter() == piece.letter()) {
-                between.get(i - 1).ifPresent(travel -> {
-                    travels.add(travel);
-                    sums.computeIfPresent(
-                            piece.letter(),
-                            (letter, sum) -> sum.joined(travel.path().length()));
-                });
+                Optional<Travel> travel = between.get(i - 1);
+                travel.ifPresent(travels::add);
+                // Where one ends and the next begins there is nothing to travel.
+                Point needle = lines.get(lines.size() - 1).needleAt();
+                Point next = piece.routed().lines().get(0).path().start();
+                if (travel.isPresent() || needle.distance(next) < Tolerances.SAME_PLACE) {
+                    double by = travel.map(way -> way.path().length()).orElse(0.0);
+                    sums.computeIfPresent(piece.letter(), (letter, sum) -> sum.joined(by));
+                }
             }
             lines.addAll(piece.routed().lines());
             placements.addAll(piece.routed().placements());

@@ -208,6 +208,50 @@ public sealed interface AreaDiagnostic extends Diagnostic {
     }
 
     /**
+     * No row of bumps stitches shells of a width.
+     *
+     * @param width that was asked for
+     * @param nearest that one does
+     */
+    record ShellsMissing(double width, double nearest) implements AreaDiagnostic {}
+
+    /**
+     * Shells are stretched or shortened at their crowns, so that rows come out even.
+     *
+     * @param perRow shells to a row
+     * @param by how much each is wider; below 0 if it is narrower
+     */
+    record ShellsEased(double perRow, double by) implements AreaDiagnostic, Diagnostic.Note {
+        public ShellsEased {
+            perRow = settled(perRow);
+            by = settled(by);
+        }
+    }
+
+    /**
+     * Shells would have to be eased by so much that it is seen, and are cut off instead.
+     *
+     * @param by how much each would be wider; below 0 if it would be narrower
+     * @param most that a shell is eased by
+     */
+    record ShellsNotEased(double by, double most) implements AreaDiagnostic, Diagnostic.Warning {
+        public ShellsNotEased {
+            by = settled(by);
+        }
+    }
+
+    /**
+     * Shells are drawn from marks.
+     *
+     * @param apart lines across, and lines up
+     */
+    record ShellGrid(double apart) implements AreaDiagnostic, Diagnostic.Note {
+        public ShellGrid {
+            apart = settled(apart);
+        }
+    }
+
+    /**
      * How corner rays come out.
      *
      * @param petals how many

@@ -300,11 +300,25 @@ public sealed interface AreaMotif {
     /**
      * Rows of shells, each on the crowns of the row below.
      *
-     * @param allowance kept free at the lower edge, in inches: the seam allowance at the quilt's own edge, else 0
+     * @param allowance kept free at the edge that rows begin at, in inches: the seam allowance at the quilt's own edge, else 0
+     * @param width of a shell that is wished, in inches; without one it is a plate's own
+     * @param eased whether shells are stretched or shortened at their crowns, so that rows come out even
+     * @param fromTop whether rows begin at the upper edge and hang, and don't stand on the lower one
+     * @param byHand whether they are drawn from marks, without a template; needs a width
      */
-    record Clamshells(double allowance) implements AreaMotif {
+    record Clamshells(double allowance, OptionalDouble width, boolean eased, boolean fromTop, boolean byHand)
+            implements AreaMotif {
         public Clamshells {
             upTo("seam", allowance);
+            width.ifPresent(AreaMotif::distance);
+            if (byHand && width.isEmpty()) {
+                throw new RefusedValue("width", Refusals.say("shells.width"));
+            }
+        }
+
+        /** Upright along a plate, cut off where they don't come out even. */
+        public Clamshells(double allowance) {
+            this(allowance, OptionalDouble.empty(), false, false, false);
         }
     }
 

@@ -104,8 +104,11 @@ public final class AreaReckoning {
             return Math.max(0, Math.min(most, Math.floor(room)));
         }
 
-        /** Placements of the row of shells that was asked for, or of the largest there is. */
-        double shells() {
+        /** Placements of the row of shells that was asked for, or of the largest there is; lines of those drawn from marks. */
+        double shells(AreaMotif.Clamshells shells) {
+            if (shells.byHand()) {
+                return height / shells.width().orElseThrow();
+            }
             return templates.stream()
                     .filter(t -> templateId.isEmpty() || templateId.get().equals(t.id()))
                     .map(Template::form)

@@ -89,12 +89,7 @@ final class ArmsLayout {
                 offers.add("", new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, 0));
                 offers.add("-crossed", new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, AreaPreset.SPACING, true, 0));
             })
-            .dragged((arms, knobs) -> {
-                knobs.out(STOP);
-                if (arms.outer().isPresent()) {
-                    knobs.out(OUTER);
-                }
-            });
+            .dragged((arms, knobs) -> knobs.out(STOP));
 
     /** A difference in reach that is worth a word, in inches. */
     private static final double WORTH = 1.0 / 16;

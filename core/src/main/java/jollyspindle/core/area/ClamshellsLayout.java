@@ -1,5 +1,6 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
@@ -8,6 +9,7 @@ import jollyspindle.core.geometry.Pose;
 import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.Hatching;
 import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
@@ -24,16 +26,25 @@ import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /**
- * Lays out {@link AreaMotif.Clamshells}: rows of shells from the lower edge up, every second one half a shell on, so that its
- * valleys stand on the crowns below; up one row and back along the next. The template's crown line lies on those crowns, and
- * its seam-allowance line on the raw edge; where nothing is engraved tape goes there. Rows are planned from the rise that is really
- * stitched with this foot. What is left at the top stays if it is less than about half a row; else one shorter row is squeezed
- * in, its crowns on the upper edge.
+ * Lays out {@link AreaMotif.Clamshells}: rows of shells from the lower edge up, or turned by half a turn from the upper one down,
+ * every second one half a shell on, so that its valleys stand on the crowns below; out along one row and back along the next. The
+ * template's crown line lies on those crowns, one of its valleys over one of them, and its seam-allowance line on the raw edge;
+ * where nothing is engraved tape goes there. Rows are planned from the rise that is really stitched with this foot. What is left
+ * at the end stays if it is less than about half a row; else one shorter row is squeezed in, its crowns on the edge.
+ *
+ * <p>A row that doesn't come out even is cut off at the seam, or each of its shells is eased at its crown. Shells drawn from marks
+ * are half circles on a grid of lines, and stitched by hand.
  */
 final class ClamshellsLayout {
 
@@ -46,152 +57,360 @@ final class ClamshellsLayout {
             AreaMotif.LARGEST,
             AreaMotif.Clamshells::allowance,
             shells -> new Param.Room(0, MOST_ALLOWED));
+    private static final Param.MaybeLength<AreaMotif.Clamshells> WIDTH =
+            Param.maybeLength("width", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Clamshells::width);
+    private static final Param.Flag<AreaMotif.Clamshells> EASED =
+            Param.flag("eased", AreaMotif.Clamshells::eased, false);
+    private static final Param.Flag<AreaMotif.Clamshells> TOP =
+            Param.flag("fromTop", AreaMotif.Clamshells::fromTop, false);
+    private static final Param.Flag<AreaMotif.Clamshells> BY_HAND =
+            Param.flag("byHand", AreaMotif.Clamshells::byHand, false);
 
     static final AreaMotifType<AreaMotif.Clamshells> TYPE = new AreaMotifType<>(
                     AreaMotif.Clamshells.class,
                     "clamshells",
-                    Params.of(v -> new AreaMotif.Clamshells(v.get(ALLOWANCE)), Params.row(ALLOWANCE)),
+                    Params.of(
+                                    v -> new AreaMotif.Clamshells(
+                                            v.get(ALLOWANCE), v.get(WIDTH), v.get(EASED), v.get(TOP), v.get(BY_HAND)),
+                                    Params.row(ALLOWANCE, WIDTH),
+                                    Params.row(EASED),
+                                    Params.row(TOP),
+                                    Params.row(BY_HAND))
+                            .brief(EASED)
+                            .brief(TOP)
+                            .brief(BY_HAND),
                     (piece, motif) -> new ClamshellsLayout(piece, motif).lay(),
-                    (shells, cloth) -> cloth.shells(),
+                    (shells, cloth) -> cloth.shells(shells),
                     Kind.SCALLOP_ROW)
-            .offered((cloth, offers) -> offers.add("", new AreaMotif.Clamshells(0)))
-            .dragged((shells, knobs) -> knobs.from(
-                    ALLOWANCE, new Point(knobs.centre().x(), knobs.box().bottom()), new Point(0, 1)));
+            .offered((cloth, offers) -> {
+                offers.add("", new AreaMotif.Clamshells(0));
+                offers.add("-eased", new AreaMotif.Clamshells(0, OptionalDouble.empty(), true, false, false));
+                offers.add("-from-top", new AreaMotif.Clamshells(0, OptionalDouble.empty(), false, true, false));
+                if (!cloth.isBackground()) {
+                    offers.add("-by-hand", new AreaMotif.Clamshells(0, OptionalDouble.of(2), true, false, true));
+                }
+            })
+            .dragged((shells, knobs) -> {
+                boolean top = shells.fromTop();
+                knobs.from(
+                        ALLOWANCE,
+                        new Point(
+                                knobs.centre().x(),
+                                top ? knobs.box().top() : knobs.box().bottom()),
+                        new Point(0, top ? -1 : 1));
+            });
 
-    /** The part of a row that is worth another one (common practice, no source: about half). */
-    private static final double WORTH_A_ROW = 0.4;
+    /** What a shell is eased by at most, in inches, and as a part of its width (common practice, no source: an eighth). */
+    private static final double MOST_EASED = 1.0 / 8;
 
     private final PieceContext laying;
     private final AreaMotif.Clamshells motif;
     private final Box box;
 
+    /** From along the rows and up from where they begin to the quilt's frame. */
+    private final Pose frame;
+
+    /** How many rows hang on each other without a mark between. */
+    private final Map<LineId, Integer> chained = new HashMap<>();
+
     ClamshellsLayout(PieceContext laying, AreaMotif.Clamshells motif) {
         this.laying = laying;
         this.motif = motif;
         this.box = laying.space().box();
-    }
-
-    /** The shells of one template. */
-    private record Shells(StitchingEdge.Strip strip, Path figures, double valley, double rise) {
-
-        static Optional<Shells> of(StitchingEdge.Strip strip) {
-            double half = strip.figures() * strip.module() / 2;
-            Box all = strip.stitched().box();
-            List<Path> within = Region.of(Path.polygon(List.of(
-                            new Point(-half, all.bottom() - 1),
-                            new Point(half, all.bottom() - 1),
-                            new Point(half, all.top() + 1),
-                            new Point(-half, all.top() + 1))))
-                    .within(strip.stitched());
-            if (within.isEmpty()) {
-                return Optional.empty();
-            }
-            Path figures = within.get(0);
-            double valley = figures.box().bottom();
-            return Optional.of(new Shells(strip, figures, valley, figures.box().top() - valley));
-        }
-
-        double across() {
-            return strip.figures() * strip.module();
-        }
+        this.frame = motif.fromTop()
+                ? new Pose(new Point(box.right(), box.top()), Math.PI)
+                : new Pose(new Point(box.left(), box.bottom()), 0);
     }
 
     void lay() {
-        Optional<StitchingEdge.Strip> found = laying.tools().strip(Kind.SCALLOP_ROW, laying.templateId());
-        if (found.isEmpty()) {
-            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.SCALLOPS));
+        double height = box.height() - motif.allowance();
+        if (motif.byHand()) {
+            byHand(height);
             return;
         }
-        Optional<Shells> cut = Shells.of(found.get());
-        double height = box.height() - motif.allowance();
+        Optional<StitchingEdge.Strip> found = plate();
+        if (found.isEmpty()) {
+            return;
+        }
+        StitchingEdge.Strip strip = found.get();
+        Optional<ShellPlate> cut = ShellPlate.of(strip);
         // A foot as wide as a shell fills it.
-        boolean wider = found.get().module() > 2 * laying.tools().machine().footRadius() + Tolerances.SAME_PLACE;
+        boolean wider = strip.module() > 2 * laying.tools().machine().footRadius() + Tolerances.SAME_PLACE;
         if (!wider
                 || cut.isEmpty()
                 || cut.get().rise() < LayoutContext.SHORTEST
                 || cut.get().rise() > height + Tolerances.SAME_PLACE) {
             laying.tell(new AreaDiagnostic.NoShells(
-                    found.get().module(), cut.map(Shells::rise).orElse(0.0)));
+                    strip.module(), cut.map(ShellPlate::rise).orElse(0.0)));
             return;
         }
-        Shells shells = cut.get();
-        int rows = (int) Math.floor(height / shells.rise() + Tolerances.SAME_PLACE);
-        double over = height - rows * shells.rise();
-        boolean squeezed = over >= WORTH_A_ROW * shells.rise();
-        laying.tell(new AreaDiagnostic.Shells(
-                box.width() / shells.strip().module(), rows + (squeezed ? 1 : 0), shells.rise(), over, squeezed));
-        Optional<Before> before = Optional.empty();
+        ShellPlate plate = cut.get();
+        double pitch = pitch(strip.module());
+        double rise = plate.rise(pitch);
+        ShellRows rows = ShellRows.in(height, rise, rise + plate.sinks());
+        laying.tell(new AreaDiagnostic.Shells(box.width() / pitch, rows.count(), rise, rows.over(), rows.squeezed()));
+        List<StitchLine> before = List.of();
         List<Path> below = List.of();
-        for (int row = 0; row < rows + (squeezed ? 1 : 0); row++) {
-            boolean last = row == rows;
-            double up = motif.allowance() + (last ? height - shells.rise() : row * shells.rise());
-            List<PlacementBuilder.Piece> pieces = pieces(shells, row, up, before);
-            Path whole =
-                    new Path(pieces.stream().map(PlacementBuilder.Piece::curve).toList());
-            List<Path> kept = last ? above(below, whole) : laying.kept(whole);
-            Optional<StitchLine> line = stitch(kept, pieces, row);
-            if (line.isPresent()) {
-                before = Optional.of(new Before(line.get(), up + shells.rise()));
+        double crowns = 0;
+        for (int row = 0; row < rows.count(); row++) {
+            double up = motif.allowance() + rows.up(row, height);
+            List<ShellPlate.Hold> holds = plate.row(row % 2 == 0 ? 0 : -pitch / 2, box.width(), up, pitch);
+            Path whole = new Path(holds.stream()
+                    .flatMap(hold -> hold.path().curves().stream())
+                    .toList());
+            List<Path> kept = rows.isSqueezed(row) ? above(below, whole.posed(frame)) : laying.kept(whole.posed(frame));
+            Row laid = new Row(plate, row, up, holds, before, crowns);
+            List<StitchLine> lines = laid.stitch(kept);
+            if (!lines.isEmpty()) {
+                before = lines;
+                crowns = up + rise;
             }
             below = kept;
         }
     }
 
-    /**
-     * The row that the next one is laid on.
-     *
-     * @param crowns above the lower edge, in inches
-     */
-    private record Before(StitchLine line, double crowns) {}
-
-    /** The shells of a row, group by group as the template lies; beyond the edges, too. */
-    private List<PlacementBuilder.Piece> pieces(Shells shells, int row, double up, Optional<Before> before) {
-        List<PlacementBuilder.Piece> pieces = new ArrayList<>();
-        double from = row % 2 == 0 ? 0 : -shells.strip().module() / 2;
-        Registration registration = registration(shells, up, before);
-        for (double at = from; at < box.width() - Tolerances.SAME_PLACE; at += shells.across()) {
-            Point start = laying.space().place(at, up);
-            Pose pose = new Pose(start.minus(new Point(-shells.across() / 2, shells.valley())), 0);
-            StitchingEdge tool =
-                    new StitchingEdge.Lying(shells.strip().id(), shells.strip().name(), pose);
-            for (Curve curve : shells.figures().posed(pose).curves()) {
-                pieces.add(new PlacementBuilder.Piece(
-                        curve, tool, registration, LineEnd.at(curve.end(), LineEnd.ShownBy.NEEDLE)));
-            }
+    /** The plate that was asked for; else one that is as wide as is wished, or the first there is. */
+    private Optional<StitchingEdge.Strip> plate() {
+        List<StitchingEdge.Strip> all =
+                laying.tools().strips(Kind.SCALLOP_ROW, laying.templateId()).toList();
+        if (all.isEmpty()) {
+            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.SCALLOPS));
+            return Optional.empty();
         }
-        return pieces;
+        if (motif.width().isEmpty()) {
+            return all.stream().findFirst();
+        }
+        double wished = motif.width().getAsDouble();
+        Optional<StitchingEdge.Strip> found = all.stream()
+                .filter(s -> Math.abs(s.module() - wished) <= Tolerances.CHALK)
+                .findFirst();
+        if (found.isEmpty()) {
+            laying.tell(new AreaDiagnostic.ShellsMissing(
+                    wished,
+                    all.stream()
+                            .map(StitchingEdge.Strip::module)
+                            .min(Comparator.comparingDouble(width -> Math.abs(width - wished)))
+                            .orElseThrow()));
+        }
+        return found;
     }
 
-    /** What of the template lies on the crowns before, or on the lower edge; marks where that lies beside the acrylic. */
-    private Registration registration(Shells shells, double up, Optional<Before> before) {
-        StitchingEdge.Strip strip = shells.strip();
-        double laid = before.map(Before::crowns).orElseGet(() -> seam().orElse(Double.NEGATIVE_INFINITY));
-        double below = strip.top() - shells.valley() + up - laid;
-        if (below < -Tolerances.SAME_PLACE || below > strip.top() - strip.bottom()) {
+    /** From valley to valley: the plate's own width, or as it comes out even in a row. */
+    private double pitch(double module) {
+        if (!motif.eased()) {
+            return module;
+        }
+        double perRow = Math.max(0.5, Math.rint(2 * box.width() / module) / 2);
+        double even = box.width() / perRow;
+        double by = even - module;
+        if (Math.abs(by) < Tolerances.SAME_PLACE) {
+            return module;
+        }
+        if (Math.abs(by) > Math.min(MOST_EASED, module * MOST_EASED) + Tolerances.ROUNDING) {
+            laying.tell(new AreaDiagnostic.ShellsNotEased(by, Math.min(MOST_EASED, module * MOST_EASED)));
+            return module;
+        }
+        laying.tell(new AreaDiagnostic.ShellsEased(perRow, by));
+        return even;
+    }
+
+    /** A row of shells. */
+    private final class Row {
+
+        private final ShellPlate plate;
+        private final int number;
+        private final double up;
+        private final NavigableMap<Double, ShellPlate.Hold> holds = new TreeMap<>();
+        private final List<StitchLine> before;
+        private final double crowns;
+
+        /**
+         * A row.
+         *
+         * @param number from 0
+         * @param up how high its valleys stand
+         * @param before the lines of the row before
+         * @param crowns of that
+         */
+        Row(
+                ShellPlate plate,
+                int number,
+                double up,
+                List<ShellPlate.Hold> holds,
+                List<StitchLine> before,
+                double crowns) {
+            this.plate = plate;
+            this.number = number;
+            this.up = up;
+            holds.forEach(hold -> this.holds.put(hold.from(), hold));
+            this.before = before;
+            this.crowns = crowns;
+        }
+
+        List<StitchLine> stitch(List<Path> kept) {
+            List<StitchLine> lines = new ArrayList<>();
+            boolean back = number % 2 == 1;
+            for (int i = 0; i < kept.size(); i++) {
+                Path path = kept.get(back ? kept.size() - 1 - i : i);
+                lines.add(stitch(back ? path.reversed() : path));
+            }
+            return lines;
+        }
+
+        private StitchLine stitch(Path way) {
+            List<Curve> curves = way.curves();
+            List<ShellPlate.Hold> lying = curves.stream().map(this::hold).toList();
+            Map<ShellPlate.Hold, Registration> laid = new HashMap<>();
+            lying.forEach(hold -> laid.computeIfAbsent(hold, this::registration));
+            List<PlacementBuilder.Piece> pieces = new ArrayList<>();
+            for (int i = 0; i < curves.size(); i++) {
+                boolean last = i == curves.size() - 1;
+                boolean moved = last || !lying.get(i).equals(lying.get(i + 1));
+                Pose pose = lying.get(i).pose();
+                StitchingEdge tool = new StitchingEdge.Lying(
+                        plate.strip().id(),
+                        plate.strip().name(),
+                        new Pose(frame.apply(pose.position()), frame.rotation()));
+                Registration registration = laid.get(lying.get(i));
+                boolean marked = moved
+                        && (registration instanceof Registration.FootOnBothMarks
+                                || !last && laid.get(lying.get(i + 1)) instanceof Registration.FootOnBothMarks);
+                Point end = curves.get(i).end();
+                LineEnd reached = marked
+                        ? laying.marked(Mark.Kind.LINE_END, end)
+                        : last ? laying.shown(end) : LineEnd.at(end, LineEnd.ShownBy.NEEDLE);
+                pieces.add(new PlacementBuilder.Piece(curves.get(i), tool, registration, reached));
+            }
+            Registration first = laid.get(lying.get(0));
+            StitchLine line = laying.sewing()
+                    .stitch(
+                            PlacementBuilder.Naming.of(Stitched.SHELLS, number + 1),
+                            pieces,
+                            tells(first, way.start())
+                                    ? laying.shown(way.start())
+                                    : laying.marked(Mark.Kind.LINE_START, way.start()),
+                            PlacementBuilder.Turn.MARKED);
+            laid.values().stream()
+                    .flatMap(r -> r.before().stream())
+                    .mapToInt(id -> chained.getOrDefault(id, 0) + 1)
+                    .max()
+                    .ifPresent(chain -> chained.put(line.id(), chain));
+            return line;
+        }
+
+        /** Whether a template is held by what it is laid on, or by that and a corner that it starts in. */
+        private boolean tells(Registration laid, Point start) {
+            return laid instanceof Registration.OnRow on
+                    && (on.overCrown() || on.valley().isPresent() || isCorner(start));
+        }
+
+        /** The hold that a curve is stitched in. */
+        private ShellPlate.Hold hold(Curve curve) {
+            double along = frame.undo(curve.at(0.5)).x();
+            Map.Entry<Double, ShellPlate.Hold> found = holds.floorEntry(along);
+            return found == null ? holds.firstEntry().getValue() : found.getValue();
+        }
+
+        /** What of the template lies on the crowns before, or on the edge; marks where there is nothing for it to lie on. */
+        private Registration registration(ShellPlate.Hold hold) {
+            if (before.isEmpty()) {
+                return seam().map(v -> on(hold, v, Optional.empty(), edge()))
+                        .orElseGet(() -> drawn(hold, up, up + (plate.strip().top() - plate.valley()) / 2));
+            }
+            Optional<LineId> under = hold.valleys().stream()
+                    .map(at -> frame.apply(new Point(at, crowns)))
+                    .flatMap(crown -> before.stream().filter(line -> line.path().passes(crown, Tolerances.CHALK)))
+                    .map(StitchLine::id)
+                    .findFirst();
+            if (under.filter(id -> chained.getOrDefault(id, 0) >= Hatching.MOST_CHAINED)
+                    .isPresent()) {
+                laying.tell(new LayoutDiagnostic.Chained(Hatching.MOST_CHAINED + 1));
+                return drawn(hold, crowns);
+            }
+            return under.map(id -> on(hold, crowns, Optional.of(id), edge())).orElseGet(() -> drawn(hold, crowns));
+        }
+
+        private Registration.OnRow.Level edge() {
+            return motif.fromTop() ? Registration.OnRow.Level.UPPER_EDGE : Registration.OnRow.Level.LOWER_EDGE;
+        }
+
+        /**
+         * The mark under a valley of a template that has no crowns to go by; none in the first row where the foot in a valley
+         * tells, whichever end the needle begins at, since the bumps on either side hold it.
+         */
+        private Optional<Mark> valley(ShellPlate.Hold hold) {
+            double to = Math.min(hold.path().end().x(), box.width());
+            boolean held = before.isEmpty()
+                    && laying.space().inTheWay().isEmpty()
+                    && Stream.of(Math.max(0, hold.from()), to).allMatch(end -> isValley(hold, end));
+            return held
+                    ? Optional.empty()
+                    : hold.valleys().stream()
+                            .map(at -> frame.apply(new Point(at, up)))
+                            .filter(place -> laying.space().region().covers(place)
+                                    || laying.space().onEdge(place))
+                            .min(Comparator.comparing(this::isCorner))
+                            .map(place -> laying.mark(Mark.Kind.VALLEY, place));
+        }
+
+        private static boolean isValley(ShellPlate.Hold hold, double place) {
+            return hold.valleys().stream().anyMatch(at -> Math.abs(at - place) < Tolerances.SAME_PLACE);
+        }
+
+        private boolean isCorner(Point place) {
+            return laying.space().outline().curves().stream()
+                    .anyMatch(c -> c.start().distance(place) < Tolerances.SAME_PLACE);
+        }
+
+        /** Laid on a line that is drawn across for it, on the first of some levels that has room for one. */
+        private Registration drawn(ShellPlate.Hold hold, double... levels) {
+            for (double level : levels) {
+                if (ClamshellsLayout.this.drawn(new Point(0, level), new Point(box.width(), level))) {
+                    return on(hold, level, Optional.empty(), Registration.OnRow.Level.DRAWN_LINE);
+                }
+            }
             return new Registration.FootOnBothMarks();
         }
-        Optional<LineId> row = before.map(b -> b.line().id());
-        return new Registration.OnRow(strip.across(below), Math.max(0, below), row);
+
+        private Registration on(
+                ShellPlate.Hold hold, double level, Optional<LineId> row, Registration.OnRow.Level otherwise) {
+            StitchingEdge.Strip strip = plate.strip();
+            double below = strip.top() - plate.valley() + up - level;
+            // Rows are a step apart that the engraved line gives; where rows begin, and only there, it may be a little
+            // off.
+            double off = row.isPresent() ? Tolerances.ON_LINE : Tolerances.CHALK;
+            Optional<Mark> valley = row.isPresent() ? Optional.empty() : valley(hold);
+            // In the first row the foot may tell; later on nothing does but a mark.
+            boolean loose = row.isEmpty() && valley.isEmpty() && !before.isEmpty();
+            return loose || below < -Tolerances.SAME_PLACE || below > strip.top() - strip.bottom()
+                    ? new Registration.FootOnBothMarks()
+                    : new Registration.OnRow(strip.across(below, off), Math.max(0, below), row, otherwise, valley);
+        }
     }
 
     /** Where the seam lies that the rows begin beside, counted as the rows are; nothing if there is no level one. */
-    private OptionalDouble seam() {
+    private Optional<Double> seam() {
         Path cloth = laying.space().cloth();
-        double bottom = cloth.box().bottom();
+        double edge = motif.fromTop() ? cloth.box().top() : cloth.box().bottom();
         boolean level = cloth.curves().stream()
-                .anyMatch(c -> c instanceof Segment && c.box().top() - bottom < Tolerances.SAME_PLACE);
-        return level ? OptionalDouble.of(bottom - box.bottom()) : OptionalDouble.empty();
+                .anyMatch(c -> c instanceof Segment
+                        && Math.abs(c.start().y() - edge) < Tolerances.SAME_PLACE
+                        && Math.abs(c.end().y() - edge) < Tolerances.SAME_PLACE);
+        return level ? Optional.of(frame.undo(new Point(box.left(), edge)).y()) : Optional.empty();
     }
 
-    /** What of a row isn't covered by the one below: it is squeezed in behind it. */
+    /** What of a row isn't covered by the one before: it is squeezed in behind it. */
     private List<Path> above(List<Path> below, Path row) {
         List<Path> covered = new ArrayList<>();
         for (Path path : below) {
             List<Curve> closed = new ArrayList<>(path.curves());
-            Point left = path.start();
-            Point right = path.end();
-            List<Point> foot =
-                    List.of(right, new Point(right.x(), box.bottom()), new Point(left.x(), box.bottom()), left);
+            Point right = frame.undo(path.end());
+            Point left = frame.undo(path.start());
+            List<Point> foot = List.of(
+                    path.end(),
+                    frame.apply(new Point(right.x(), 0)),
+                    frame.apply(new Point(left.x(), 0)),
+                    path.start());
             for (int i = 0; i + 1 < foot.size(); i++) {
                 if (foot.get(i).distance(foot.get(i + 1)) > Tolerances.SAME_PLACE) {
                     closed.add(new Segment(foot.get(i), foot.get(i + 1)));
@@ -206,64 +425,53 @@ final class ClamshellsLayout {
                 .toList();
     }
 
-    /** Stitches a row, and tells one of its lines. */
-    private Optional<StitchLine> stitch(List<Path> kept, List<PlacementBuilder.Piece> pieces, int row) {
-        Optional<StitchLine> first = Optional.empty();
-        boolean back = row % 2 == 1;
-        for (int i = 0; i < kept.size(); i++) {
-            Path path = kept.get(back ? kept.size() - 1 - i : i);
-            Path way = back ? path.reversed() : path;
-            List<PlacementBuilder.Piece> along =
-                    way.curves().stream().map(c -> piece(c, pieces)).toList();
-            List<PlacementBuilder.Piece> reaching = new ArrayList<>();
-            for (int j = 0; j < along.size(); j++) {
-                boolean last = j == along.size() - 1;
-                reaching.add(along.get(j)
-                        .reaching(reached(
-                                along.get(j),
-                                last,
-                                last
-                                        || !along.get(j)
-                                                .tool()
-                                                .equals(along.get(j + 1).tool()))));
-            }
-            LineEnd start = along.get(0).registration() instanceof Registration.FootOnBothMarks
-                    ? laying.marked(Mark.Kind.LINE_START, way.start())
-                    : laying.shown(way.start());
-            StitchLine line = laying.sewing()
-                    .stitch(
-                            PlacementBuilder.Naming.of(Stitched.SHELLS, row + 1),
-                            reaching,
-                            start,
-                            PlacementBuilder.Turn.MARKED);
-            if (i == 0) {
-                first = Optional.of(line);
-            }
-        }
-        return first;
-    }
+    // --- from marks ------------------------------------------------------------------------------------------------
 
     /**
-     * What shows where a shell ends.
-     *
-     * @param last whether the row ends there
-     * @param moved whether the template is moved on there, or the row ends
+     * Half circles on a grid: lines across a rise apart, on which crowns and valleys stand, and lines up half a shell apart. No
+     * template is asked for.
      */
-    private LineEnd reached(PlacementBuilder.Piece piece, boolean last, boolean moved) {
-        Point end = piece.curve().end();
-        if (moved && piece.registration() instanceof Registration.FootOnBothMarks) {
-            return laying.marked(Mark.Kind.LINE_END, end);
+    private void byHand(double height) {
+        double pitch = pitch(motif.width().orElseThrow());
+        double rise = pitch / 2;
+        if (rise > height + Tolerances.SAME_PLACE || pitch > box.width() + Tolerances.SAME_PLACE) {
+            laying.tell(new AreaDiagnostic.NoShells(pitch, rise));
+            return;
         }
-        return last ? laying.shown(end) : LineEnd.at(end, LineEnd.ShownBy.NEEDLE);
+        ShellRows rows = ShellRows.in(height, rise, rise);
+        laying.tell(new AreaDiagnostic.Shells(box.width() / pitch, rows.count(), rise, rows.over(), rows.squeezed()));
+        laying.tell(new AreaDiagnostic.ShellGrid(rise));
+        for (int row = 0; row <= rows.count(); row++) {
+            double up =
+                    motif.allowance() + (row < rows.count() ? rows.up(row, height) : rows.up(row - 1, height) + rise);
+            drawn(new Point(0, up), new Point(box.width(), up));
+        }
+        for (int i = 1; i * rise < box.width() - Tolerances.SAME_PLACE; i++) {
+            drawn(new Point(i * rise, motif.allowance()), new Point(i * rise, box.height()));
+        }
+        List<Path> below = List.of();
+        for (int row = 0; row < rows.count(); row++) {
+            double up = motif.allowance() + rows.up(row, height);
+            List<Curve> shells = new ArrayList<>();
+            double from = row % 2 == 0 ? 0 : -rise;
+            for (int i = 0; from + i * pitch < box.width() - Tolerances.SAME_PLACE; i++) {
+                shells.add(new Arc(new Point(from + i * pitch + rise, up), rise, Math.PI, -Math.PI));
+            }
+            Path whole = new Path(shells).posed(frame);
+            List<Path> kept = rows.isSqueezed(row) ? above(below, whole) : laying.kept(whole);
+            for (int i = 0; i < kept.size(); i++) {
+                boolean back = row % 2 == 1;
+                Path path = kept.get(back ? kept.size() - 1 - i : i);
+                laying.byHand(PlacementBuilder.Naming.of(Stitched.SHELLS, row + 1), back ? path.reversed() : path);
+            }
+            below = kept;
+        }
     }
 
-    /** A curve with the tool that its shell is stitched with. */
-    private static PlacementBuilder.Piece piece(Curve curve, List<PlacementBuilder.Piece> pieces) {
-        Point middle = curve.at(0.5);
-        return pieces.stream()
-                .filter(p -> p.curve().passes(middle, Tolerances.SAME_PLACE))
-                .findFirst()
-                .map(of -> new PlacementBuilder.Piece(curve, of.tool(), of.registration(), of.reaches()))
-                .orElseThrow();
+    /** Draws what of a line lies in the piece, if anything does. */
+    private boolean drawn(Point from, Point to) {
+        List<Path> lines = laying.kept(Path.of(new Segment(frame.apply(from), frame.apply(to))));
+        lines.forEach(laying::draw);
+        return !lines.isEmpty();
     }
 }

@@ -175,6 +175,30 @@ final class PieceContext extends LayoutContext {
                 : PlacementBuilder.Turn.MARKED;
     }
 
+    /** Stitches a line by hand, along what is drawn. */
+    StitchLine byHand(PlacementBuilder.Naming naming, Path line) {
+        StitchingEdge hand = new StitchingEdge.ByHand();
+        Registration drawn = new Registration.ByHand();
+        List<Curve> curves = line.curves();
+        List<PlacementBuilder.Piece> pieces = new ArrayList<>();
+        for (int i = 0; i < curves.size(); i++) {
+            Point end = curves.get(i).end();
+            LineEnd reaches = i == curves.size() - 1 ? onDrawing(end) : LineEnd.at(end, LineEnd.ShownBy.NEEDLE);
+            pieces.add(new PlacementBuilder.Piece(curves.get(i), hand, drawn, reaches));
+        }
+        return sewing().stitch(naming, pieces, onDrawing(line.start()), PlacementBuilder.Turn.MARKED);
+    }
+
+    private LineEnd onDrawing(Point place) {
+        LineEnd shown = shown(place);
+        if (shown.shownBy() != LineEnd.ShownBy.TEMPLATE) {
+            return shown;
+        }
+        return drawn.stream().anyMatch(path -> path.passes(place, Tolerances.SAME_PLACE))
+                ? LineEnd.at(place, LineEnd.ShownBy.DRAWN_LINE)
+                : marked(Mark.Kind.LINE_END, place);
+    }
+
     /** Where a whole circle begins and ends. */
     static LineEnd anywhere(Point place) {
         return LineEnd.at(place, LineEnd.ShownBy.ANYWHERE);

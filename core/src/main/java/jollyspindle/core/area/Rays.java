@@ -1,5 +1,6 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -56,10 +57,11 @@ final class Rays {
 
     /** Where a ray at an angle, clockwise from the top in radians, first meets the edge. */
     Point edge(double angle) {
-        double far = space.box().width() + space.box().height();
+        Box box = space.cloth().box();
+        double far = box.width() + box.height();
         Segment line =
                 new Segment(space.centre(), space.centre().plus(way(angle).times(far)));
-        return Region.of(space.outline()).within(Path.of(line)).get(0).end();
+        return Region.of(space.cloth()).within(Path.of(line)).get(0).end();
     }
 
     private Ray add(double angle) {
@@ -80,14 +82,14 @@ final class Rays {
     private record Reading(Side side, double fromMiddle) {}
 
     private Reading reading(double angle, Point place) {
-        if (space.outline().curves().size() == Side.values().length) {
+        if (space.cloth().curves().size() == Side.values().length) {
             return onFourSides(place);
         }
         // Round or with eight sides: along the edge from the middle of the nearest of the four sides.
         Side side = Side.values()[(int) Math.floorMod(Math.round(angle / (Math.PI / 2)), 4L)];
         double turned = Math.IEEEremainder(angle - side.ordinal() * Math.PI / 2, 2 * Math.PI);
-        double half = space.inside();
-        if (space.outline().curves().size() == 1) {
+        double half = space.cloth().distance(space.centre());
+        if (space.cloth().curves().size() == 1) {
             return new Reading(side, half * turned);
         }
         double corner = Math.PI / 8;
@@ -98,7 +100,7 @@ final class Rays {
     }
 
     private Reading onFourSides(Point place) {
-        Curve on = space.outline().curves().stream()
+        Curve on = space.cloth().curves().stream()
                 .filter(c -> c.distance(place) < Tolerances.SAME_PLACE)
                 .findFirst()
                 .orElseThrow();

@@ -108,9 +108,13 @@ public final class Hatching {
             LayoutContext laying, StitchingEdge.Straight tool, int set, List<Segment> lines, double spacing) {
         Hatching hatching =
                 new Hatching(laying, tool, set, OptionalDouble.empty(), PlacementBuilder.Turn.SLIDING).markedAgain();
-        for (int i = 0; i < lines.size(); i++) {
-            Segment line = lines.get(i);
-            hatching.stitch(i % 2 == 0 ? line : line.reversed(), i + 1, spacing);
+        int number = 0;
+        for (Segment line : lines) {
+            // What lies beside the piece has no number.
+            boolean there = laying.kept(Path.of(line)).stream()
+                    .anyMatch(piece -> !laying.inSeam(piece.curves().get(0)));
+            number += there ? 1 : 0;
+            hatching.stitch(number % 2 == 1 ? line : line.reversed(), Math.max(1, number), spacing);
         }
     }
 

@@ -38,6 +38,8 @@ public record LineEnd(Point place, ShownBy shownBy, Optional<Mark> mark) {
         MITRE,
         /** A line drawn along the middle of the run. */
         MIDDLE_LINE,
+        /** A line drawn on the cloth, along which the stitching goes by hand. */
+        DRAWN_LINE,
         /** A line that has been stitched before, or this one where it crosses itself. */
         STITCHING,
         /** A small circle about the centre, on which lines stop. */

@@ -76,6 +76,9 @@ public sealed interface Registration {
      */
     record FootOnBothMarks() implements Registration {}
 
+    /** There is no template: the line is stitched by hand along what is drawn. */
+    record ByHand() implements Registration {}
+
     /**
      * A straight edge lies along a line on which two marks stand: foot over the one, then over the other, edge against it both
      * times. Where on that line the stitching starts and ends is seen otherwise.
@@ -123,12 +126,40 @@ public sealed interface Registration {
      *
      * @param line the engraved line that lies there; without one tape goes there
      * @param belowCrowns from the template's own crowns straight down to it, in inches, 0 or more
-     * @param lineId the row stitched before; without one it is the edge
+     * @param lineId the row stitched before; without one it is something straight
+     * @param level what that is
+     * @param valley the mark that one of the template's valleys lies over; without one it lies over one of the crowns, if there are
+     *     any, or tells nothing
      */
-    record OnRow(Optional<EngravedLine> line, double belowCrowns, Optional<LineId> lineId) implements Registration {
+    record OnRow(
+            Optional<EngravedLine> line,
+            double belowCrowns,
+            Optional<LineId> lineId,
+            Level level,
+            Optional<Mark> valley)
+            implements Registration {
+
+        /** Whether one of the template's valleys lies over one of the crowns. */
+        public boolean overCrown() {
+            return lineId.isPresent() && valley.isEmpty();
+        }
+
+        @Override
+        public Stream<Mark> marks() {
+            return valley.stream();
+        }
+
+        /** Something straight that a row of shells is laid on. */
+        public enum Level {
+            LOWER_EDGE,
+            UPPER_EDGE,
+            /** A line that is drawn across. */
+            DRAWN_LINE
+        }
+
         @Override
         public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
-            return new OnRow(line, belowCrowns, lineId.map(lines));
+            return new OnRow(line, belowCrowns, lineId.map(lines), level, valley.map(marks));
         }
 
         @Override

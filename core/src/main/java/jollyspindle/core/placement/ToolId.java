@@ -13,4 +13,12 @@ import java.util.Optional;
  * @param guideId which edge of it
  * @param edge which way a round edge curves: a convex edge has the foot outside the curve, a concave one inside
  */
-public record ToolId(String templateId, String guideId, Optional<ArcEdge> edge) {}
+public record ToolId(String templateId, String guideId, Optional<ArcEdge> edge) {
+
+    /** No template at all. */
+    public static final ToolId BY_HAND = new ToolId("", "", Optional.empty());
+
+    public boolean isByHand() {
+        return equals(BY_HAND);
+    }
+}

@@ -109,7 +109,8 @@ public record ChalkLine(RunId run, Which which, Segment line, TapeReading readin
         boolean seen =
                 switch (end.shownBy()) {
                     case SEAM, FAR_EDGE, RUN_END, MIDDLE_LINE -> false;
-                    case MARK, ANYWHERE, KEPT_CLEAR, MITRE, STITCHING, STOP_CIRCLE, TEMPLATE, NEEDLE -> true;
+                    case MARK, ANYWHERE, KEPT_CLEAR, DRAWN_LINE, MITRE, STITCHING, STOP_CIRCLE, TEMPLATE, NEEDLE ->
+                        true;
                 };
         return !seen
                 && Stream.concat(seams.stream(), Stream.of(edge(frame, 0), edge(frame, frame.depth())))

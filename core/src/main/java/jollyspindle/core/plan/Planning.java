@@ -99,6 +99,7 @@ final class Planning {
                         running.corners().stream().flatMap(c -> c.placements().stream()),
                         ofAreas)
                 .flatMap(s -> s)
+                .filter(p -> !p.tool().isByHand())
                 .map(p -> p.tool().templateId())
                 .collect(Collectors.toCollection(TreeSet::new));
     }

@@ -13,6 +13,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Goes on from where the needle is to the nearest line that it can get to, along ditches and all that is stitched by then; only where
@@ -50,6 +51,15 @@ final class Growing {
     }
 
     List<Stretch> ordered() {
+        return ordered(Optional.empty());
+    }
+
+    /** Begun anew where the thread gets furthest, and not where it is nearest. */
+    List<Stretch> farthest(Reach reach) {
+        return ordered(Optional.of(reach));
+    }
+
+    private List<Stretch> ordered(Optional<Reach> reach) {
         Ditches ways = new Ditches(ditches, stops);
         Set<Stretch> left = new LinkedHashSet<>(stretches.all());
         left.forEach(s -> {
@@ -59,7 +69,7 @@ final class Growing {
         Set<LineId> stitched = new HashSet<>();
         List<Stretch> order = new ArrayList<>();
         while (!left.isEmpty()) {
-            Next next = next(left, order, stitched, ways);
+            Next next = next(left, order, stitched, ways, reach);
             left.remove(next.of());
             ending(next.of().start(), -1);
             ending(next.of().end(), -1);
@@ -83,7 +93,8 @@ final class Growing {
     }
 
     /** The nearest that can be got to; where there is none, any. */
-    private Next next(Set<Stretch> left, List<Stretch> order, Set<LineId> stitched, Ditches ways) {
+    private Next next(
+            Set<Stretch> left, List<Stretch> order, Set<LineId> stitched, Ditches ways, Optional<Reach> reach) {
         List<Next> all = ready(left, stitched);
         if (all.isEmpty()) {
             // What is laid on something that isn't there can't be waited for.
@@ -112,7 +123,30 @@ final class Growing {
                         .orElse(here.get().get(0));
             }
         }
-        return anew(all, order);
+        return anew(reach.map(r -> farthest(all, r, stitched, left)).orElse(all), order);
+    }
+
+    /** About so many places are looked at for a new beginning. */
+    private static final int MOST_LOOKED_AT = 24;
+
+    /** Those that get furthest. */
+    private static List<Next> farthest(List<Next> all, Reach reach, Set<LineId> stitched, Set<Stretch> left) {
+        List<Next> best = new ArrayList<>();
+        int most = 0;
+        int apart = Math.max(1, all.size() / MOST_LOOKED_AT);
+        int layer = all.get(0).of().layer();
+        Set<Stretch> alike = left.stream().filter(s -> s.layer() == layer).collect(Collectors.toSet());
+        for (int i = 0; i < all.size(); i += apart) {
+            int reached = reach.from(all.get(i).of(), stitched, alike);
+            if (reached > most) {
+                best.clear();
+                most = reached;
+            }
+            if (reached == most) {
+                best.add(all.get(i));
+            }
+        }
+        return best;
     }
 
     /** Where a new thread begins: where an odd number of lines end, and near the end of the last. */

@@ -128,6 +128,12 @@ public final class Router {
                     best,
                     travelled(order.stream().flatMap(s -> s.lines().stream()).toList()));
         }
+        if (few && begun(best) > 1) {
+            List<Stretch> order = new Growing(stretches, ditches, stops).farthest(new Reach(stretches, ditches));
+            best = better(
+                    best,
+                    travelled(order.stream().flatMap(s -> s.lines().stream()).toList()));
+        }
         if (lines.size() <= MOST_TRIED && begun(best) > 1) {
             best = better(
                     best, travelled(new Orders(placements, byId.keySet(), new Ditches(ditches, stops)).ordered(lines)));
@@ -170,7 +176,10 @@ public final class Router {
 
     // --- travelling --------------------------------------------------------------------------------------------
 
-    private Routed travelled(List<StitchLine> lines) {
+    private Routed travelled(List<StitchLine> turned) {
+        List<StitchLine> lines = turned.stream()
+                .map(line -> isAsLaid(line) ? byId.get(line.id()) : line)
+                .toList();
         List<Placement> ordered = new ArrayList<>();
         List<Travel> travels = new ArrayList<>();
         Over over = new Over(lines);
@@ -231,17 +240,18 @@ public final class Router {
     }
 
     /** Whether a line is stitched as it was laid out: turned and turned back again, it is no longer the same to the last digit. */
-    private static boolean sameWay(Path laid, Path now) {
-        Point early = laid.curves().get(0).at(0.25);
-        Curve first = now.curves().get(0);
-        Curve last = now.curves().get(now.curves().size() - 1);
+    private boolean isAsLaid(StitchLine now) {
+        Point early = byId.get(now.id()).path().curves().get(0).at(0.25);
+        List<Curve> curves = now.path().curves();
+        Curve first = curves.get(0);
+        Curve last = curves.get(curves.size() - 1);
         return early.distance(first.at(0.25)) < early.distance(last.at(0.75));
     }
 
     /** The placements of a line, the way it is stitched now. */
     private List<Placement> lying(StitchLine line) {
         List<Placement> own = placements.getOrDefault(line.id(), List.of());
-        if (sameWay(byId.get(line.id()).path(), line.path())) {
+        if (isAsLaid(line)) {
             return own;
         }
         List<Placement> back = new ArrayList<>();

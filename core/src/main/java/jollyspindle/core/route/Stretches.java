@@ -5,6 +5,7 @@ import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 
 import java.util.ArrayList;
@@ -75,9 +76,20 @@ final class Stretches {
     /** Whether a line may be stitched backwards, since that is the same to the quilter. */
     static boolean turns(StitchLine line, List<Placement> own) {
         return !line.path().closed()
+                && Stream.concat(
+                                own.stream().limit(1).map(Placement::start),
+                                own.stream().skip(Math.max(0, own.size() - 1)).map(Placement::end))
+                        .noneMatch(s -> s.shownBy() == LineEnd.ShownBy.NEEDLE)
                 && own.stream()
+                        .filter(p -> !lies(p))
                         .flatMap(p -> Stream.of(p.start(), p.end()))
                         .noneMatch(s -> s.shownBy() == LineEnd.ShownBy.NEEDLE);
+    }
+
+    /** Whether how a template lies has nothing to do with where the needle was left when it was moved on. */
+    private static boolean lies(Placement placement) {
+        return placement.registration() instanceof Registration.OnRow
+                || placement.registration() instanceof Registration.CentreOnMark;
     }
 
     /** Whether everything is stitched that something is laid on or ends on. */

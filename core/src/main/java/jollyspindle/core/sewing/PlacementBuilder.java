@@ -201,7 +201,7 @@ public final class PlacementBuilder {
             if (beyond) {
                 at = LineEnd.at(marker.next(Mark.Kind.LINE_START, at.place(), Mark.Stage.LOADED));
             }
-            if (piece.tool() instanceof StitchingEdge.Lying || group.size() > 1) {
+            if (lies(piece) || group.size() > 1) {
                 part++;
                 LineEnd next = group.get(group.size() - 1).reaches();
                 placements.add(new Placement(
@@ -210,7 +210,7 @@ public final class PlacementBuilder {
                         part,
                         parts,
                         piece.tool().id(),
-                        piece.held().orElseGet(() -> ((StitchingEdge.Lying) piece.tool()).pose()),
+                        piece.held().orElseGet(() -> pose(piece)),
                         piece.registration(),
                         at,
                         next,
@@ -249,7 +249,7 @@ public final class PlacementBuilder {
         List<List<Piece>> groups = new ArrayList<>();
         for (Piece piece : pieces) {
             List<Piece> last = groups.isEmpty() ? List.of() : groups.get(groups.size() - 1);
-            boolean lies = piece.tool() instanceof StitchingEdge.Lying
+            boolean lies = lies(piece)
                     || piece.held().isPresent()
                             && !last.isEmpty()
                             && last.get(0).held().equals(piece.held())
@@ -292,8 +292,19 @@ public final class PlacementBuilder {
                 : piece.reaches();
     }
 
+    /** Whether how a template lies is settled, or there is none. */
+    private static boolean lies(Piece piece) {
+        return piece.tool() instanceof StitchingEdge.Lying || piece.tool() instanceof StitchingEdge.ByHand;
+    }
+
+    private static Pose pose(Piece piece) {
+        return piece.tool() instanceof StitchingEdge.Lying lying
+                ? lying.pose()
+                : new Pose(piece.curve().start(), 0);
+    }
+
     private static int parts(Piece piece) {
-        if (piece.tool() instanceof StitchingEdge.Lying || piece.held().isPresent()) {
+        if (lies(piece) || piece.held().isPresent()) {
             return 1;
         }
         return placements(piece.curve(), piece.tool());

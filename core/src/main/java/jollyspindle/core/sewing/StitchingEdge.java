@@ -162,10 +162,14 @@ public sealed interface StitchingEdge {
             }
         }
 
-        /** The line engraved so far below the crests, if there is one next to it. */
-        public Optional<EngravedLine> across(double below) {
+        /**
+         * The line engraved so far below the crests, if there is one next to it.
+         *
+         * @param within how far it may be off, in inches
+         */
+        public Optional<EngravedLine> across(double below, double within) {
             return across.stream()
-                    .filter(a -> Math.abs(a.below() - below) <= Tolerances.CHALK)
+                    .filter(a -> Math.abs(a.below() - below) <= within)
                     .min(Comparator.comparingDouble(a -> Math.abs(a.below() - below)))
                     .map(Across::line);
         }
@@ -214,6 +218,19 @@ public sealed interface StitchingEdge {
      * @param stitched what the needle draws along it
      */
     record Whole(ToolId id, String name, Path stitched) implements StitchingEdge {}
+
+    /** No edge: the line is stitched by hand. */
+    record ByHand() implements StitchingEdge {
+        @Override
+        public ToolId id() {
+            return ToolId.BY_HAND;
+        }
+
+        @Override
+        public String name() {
+            return "";
+        }
+    }
 
     /**
      * An edge of whatever shape that lies in a way that is settled already.

@@ -85,6 +85,8 @@ public record AreaWords(Words words) {
                         template.map(Template::name).orElseGet(() -> Texts.plainly("area.rotation.template")),
                         "guide",
                         template.flatMap(t -> t.cut().guide(placement.tool().guideId())),
+                        "byHand",
+                        placement.tool().isByHand(),
                         "over",
                         placement.pose().over(),
                         "registration",

@@ -21,6 +21,9 @@ public record PlacementWords(Words words) {
      * @param before the placement before, if there is one
      */
     public String lying(QuiltJob job, Placement placement, Optional<Placement> before) {
+        if (placement.tool().isByHand()) {
+            return Texts.plainly("lying.by-hand");
+        }
         Optional<String> another =
                 before.filter(b -> b.tool().equals(placement.tool())).isPresent()
                         ? Optional.empty()

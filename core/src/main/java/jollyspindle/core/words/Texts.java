@@ -98,6 +98,7 @@ record Texts(Words words) {
             "sign",
             "rounding",
             "unsaid",
+            "tick",
             "chalk");
 
     private static final Map<String, MessageFormat> FORMATS = new ConcurrentHashMap<>();
@@ -299,6 +300,8 @@ record Texts(Words words) {
             case "sign" -> sign(number(value), 0);
             case "rounding" -> sign(number(value), Tolerances.ROUNDING);
             case "unsaid" -> sign(number(value), Tolerances.UNSAID);
+            // What the tape would read as 0.
+            case "tick" -> sign(number(value), words.tape().tick() / 2);
             case "chalk" -> sign(number(value), Tolerances.CHALK);
             case "name" -> name(value);
             case "text" -> text(value);

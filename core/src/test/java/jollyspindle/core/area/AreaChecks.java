@@ -204,18 +204,31 @@ class AreaChecks {
                             .max()
                             .orElseThrow())
                     .map(row -> row + stitchedCrowns(template))
-                    .orElseGet(() -> plan.pieces().stream()
-                            .map(p -> p.cloth().seam())
-                            .filter(p ->
-                                    p.box().grown(1e-3).holds(placement.path().start()))
-                            .findFirst()
-                            .orElseThrow()
-                            .box()
-                            .bottom());
+                    .orElseGet(() -> on.level() == Registration.OnRow.Level.DRAWN_LINE
+                            ? drawn(plan, placement.pose().position().y() + laid)
+                            : plan.pieces().stream()
+                                    .map(p -> p.cloth().seam())
+                                    .filter(p -> p.box()
+                                            .grown(1e-3)
+                                            .holds(placement.path().start()))
+                                    .findFirst()
+                                    .orElseThrow()
+                                    .box()
+                                    .bottom());
             assertThat(placement.pose().position().y() + laid)
                     .as(placement.id().code())
                     .isCloseTo(wanted, within(on.line().isPresent() ? 1.0 / 64 : 1e-6));
         }
+    }
+
+    /** The level of the line drawn across that is nearest to one. */
+    private static double drawn(AreaPlan plan, double level) {
+        return plan.pieces().stream()
+                .flatMap(p -> p.cloth().drawn().stream())
+                .filter(p -> p.box().height() < 1e-9)
+                .map(p -> p.start().y())
+                .min(Comparator.comparingDouble(y -> Math.abs(y - level)))
+                .orElseThrow();
     }
 
     private static double stitchedCrowns(Template template) {

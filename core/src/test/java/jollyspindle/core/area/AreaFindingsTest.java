@@ -85,7 +85,7 @@ class AreaFindingsTest {
     @Test
     void plainBlocksAreJudgedBesideOthers() {
         Area blocks = new Area.Blocks(2, 1, 6, 6, 1);
-        AreaDesign rings = AreaDesign.of(new AreaMotif.Crosshatch(0.5, Math.PI / 2), Optional.empty());
+        AreaDesign rings = AreaDesign.of(new AreaMotif.Crosshatch(0.75, Math.PI / 2), Optional.empty());
         AreaPlan plan = AreaDesigner.layOut(
                 ID,
                 blocks,

@@ -153,7 +153,7 @@ class AreaWordsTest {
                                 + " or leave those corners."),
                 Arguments.of(
                         new AreaDiagnostic.HookTooTight(0.25, 0.3, 0.05),
-                        "The foot (radius 0.3) doesn't go into the hook (radius 0.25): lay the arm by its line, the middle"
+                        "The foot (radius 0.3) doesn't go into the hook (radius 1/4): lay the arm by its line, the middle"
                                 + " of the hook over the centre. Its line begins 1/16 scant beside the centre. A hook for"
                                 + " this foot begins in it."),
                 Arguments.of(
@@ -161,8 +161,23 @@ class AreaWordsTest {
                         "4 arms leave the piece before the tip, and end at the edge there; what would come back in (up to"
                                 + " 3/8) is left out. A longer arm goes further into the corners."),
                 Arguments.of(
+                        new AreaDiagnostic.ShellsMissing(2.5, 3),
+                        "No row of bumps stitches shells 2 1/2 wide; the nearest are 3 wide. Take those, draw them from"
+                                + " marks, or put a plate of that width on the shelf."),
+                Arguments.of(
+                        new AreaDiagnostic.ShellsEased(8.5, -1.0 / 16),
+                        "Each shell is shortened by 1/16 at its crown, so that 8 1/2 come out even in a row."),
+                Arguments.of(
+                        new AreaDiagnostic.ShellsNotEased(0.25, 1.0 / 8),
+                        "To come out even, each shell would be stretched by 1/4; over 1/8 it is seen. Rows are cut off at"
+                                + " the seam instead."),
+                Arguments.of(
+                        new AreaDiagnostic.ShellGrid(0.5),
+                        "Draw lines 1/2 apart across and up: valleys and crowns stand where they cross, and shells are"
+                                + " stitched by hand, half circles from valley to valley."),
+                Arguments.of(
                         new AreaDiagnostic.PileUp(16, 8, there),
-                        "16 lines lead to within 1/8 of one place, and thread piles up there; 8 are no matter. Stop them"
+                        "16 lines lead to within 1/8 of one place, and thread piles up there; up to 8 do no harm. Stop them"
                                 + " on a small circle, or leave some out."),
                 Arguments.of(
                         new AreaDiagnostic.Wreath(2, 4, 0),
@@ -183,7 +198,7 @@ class AreaWordsTest {
                         "Shells 1/2 wide don't go in: no wider than the foot, or higher than the block."),
                 Arguments.of(
                         new AreaDiagnostic.Shells(4.5, 10, 0.4375, 0.125, false),
-                        "Shells rise 7/16 with this foot: 4 1/2 to a row, 10 rows, 1/8 left at the top."),
+                        "Shells rise 7/16 with this foot: 4 1/2 to a row, 10 rows, 1/8 left at the end."),
                 Arguments.of(
                         new AreaDiagnostic.Shells(3, 1, 0.75, 0.5, true),
                         "Shells rise 3/4 with this foot: 3 to a row, 1 row, the last one squeezed into 1/2."),
@@ -213,6 +228,8 @@ class AreaWordsTest {
                         AreaDiagnostic.RingGaps.class,
                         AreaDiagnostic.Wreath.class,
                         AreaDiagnostic.ArmsLeave.class,
+                        AreaDiagnostic.ShellsEased.class,
+                        AreaDiagnostic.ShellGrid.class,
                         AreaDiagnostic.Caps.class,
                         AreaDiagnostic.FewerSets.class)
                 .anyMatch(kind -> kind.isInstance(what))) {
@@ -221,6 +238,7 @@ class AreaWordsTest {
         return Stream.of(
                                 AreaDiagnostic.ReachShort.class,
                                 AreaDiagnostic.HookTooTight.class,
+                                AreaDiagnostic.ShellsNotEased.class,
                                 AreaDiagnostic.PileUp.class,
                                 AreaDiagnostic.PetalsCross.class,
                                 AreaDiagnostic.CirclesApart.class,
@@ -325,10 +343,10 @@ class AreaWordsTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "0     | 1 | the crown line 1/2 on the lower edge",
-                "0.25  | 1 | the seam-allowance line 1/4 on the lower edge",
-                "0.375 | 1 | tape 5/8 generous below the template's crowns on the lower edge",
-                "0     | 2 | the crown line 1/2 on the crowns stitched before",
+                "0     | 1 | the crown line 1/2 on the lower edge, a valley of the template over valley 1",
+                "0.25  | 1 | the seam-allowance line 1/4 on the lower edge, a valley of the template over valley 1",
+                "0.375 | 1 | tape 5/8 generous below the template's crowns on the lower edge, a valley of the template over valley 1",
+                "0     | 2 | the crown line 1/2 on the crowns stitched before, a valley of the template over one of them",
             })
     void rowsOfShellsSayWhatLiesOnTheRowBefore(double allowance, int row, String text) {
         QuiltJob demo = DemoJob.heronWeir().withTemplates(StarterShelf.templates());
@@ -357,9 +375,8 @@ class AreaWordsTest {
                 .isEqualTo("Arm 1, ray 1 at 0°; Willow Arm, leading edge; the middle of the hook over the centre, the"
                         + " template's line on ray 1.");
         assertThat(SAID.rotation(job, all.get(2), plan.ray(all.get(2), piece), Optional.of(all.get(1))))
-                .isEqualTo(
-                        "Arm 3, ray 3 at 60°; the hook against the foot over the centre, the template's line on ray 3;"
-                                + " turned 30° to the right from how it lay.");
+                .isEqualTo("Arm 3, ray 3 at 60°; the middle of the hook over the centre, the template's line on ray 3;"
+                        + " turned 30° to the right from how it lay.");
         assertThat(SAID.rotation(job, all.get(12), plan.ray(all.get(12), piece), Optional.of(all.get(11))))
                 .startsWith("Arm 1, turned over, ray 1 at 0°, face down;")
                 .endsWith("turned over, face down.");

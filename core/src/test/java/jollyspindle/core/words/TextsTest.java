@@ -63,7 +63,7 @@ class TextsTest {
             "remedy", Remedy.class);
 
     private static final Set<String> OF_LENGTHS =
-            Set.of("length", "exact", "exactly", "difference", "degrees", "eighths", "whole", "sign", "chalk");
+            Set.of("length", "exact", "exactly", "difference", "degrees", "eighths", "whole", "sign", "tick", "chalk");
     private static final Set<Type> NUMBERS = Set.of(double.class, int.class, OptionalDouble.class, OptionalInt.class);
 
     private static final FindingWords SAID = new FindingWords(new Words(TapeScale.SIXTEENTHS));

@@ -31,6 +31,7 @@ record AreaJson(PlanJson all, Words words, QuiltJob job, AreaPlan area) {
             ObjectNode one = pieces.addObject();
             one.put("number", piece.number()).put("letter", String.valueOf(piece.letter()));
             point(one.putArray("centre"), piece.cloth().centre());
+            path(one.putArray("edge"), piece.cloth().seam());
             paths(one, "seams", piece.cloth().seams());
             paths(one, "keptClear", piece.cloth().keptClear());
             paths(one, "drawn", piece.cloth().drawn());

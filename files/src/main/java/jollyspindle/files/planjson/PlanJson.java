@@ -324,8 +324,10 @@ public final class PlanJson {
         node.put("number", placement.of().number());
         node.put("part", placement.part());
         node.put("parts", placement.parts());
-        node.put("template", placement.tool().templateId());
-        node.put("guide", placement.tool().guideId());
+        if (!placement.tool().isByHand()) {
+            node.put("template", placement.tool().templateId());
+            node.put("guide", placement.tool().guideId());
+        }
         placement.tool().edge().ifPresent(edge -> {
             node.put("edge", name(edge));
             node.put("footSide", edge == ArcEdge.CONVEX ? "outside-the-curve" : "inside-the-curve");
@@ -368,7 +370,9 @@ public final class PlanJson {
         } else if (placement.registration() instanceof Registration.OnRow on) {
             node.put(
                     "on",
-                    on.lineId().map(LineId::code).orElse(placement.region().code() + "-lower-edge"));
+                    on.lineId().map(LineId::code).orElse(placement.region().code() + "-" + name(on.level())));
+            node.put("valleyOverCrown", on.overCrown());
+            on.valley().ifPresent(mark -> node.put("mark", mark.id().code()));
             node.put("kind", on.line().map(line -> name(line.kind()) + "-line").orElse("tape-on-back"));
             number(node, "belowCrowns", on.belowCrowns());
         } else if (placement.registration() instanceof Registration.NotchOnMark on) {
@@ -409,6 +413,9 @@ public final class PlanJson {
             node.put("centreLine", on.engraved() ? "engraved" : "tape");
             node.put("after", on.lineId().code());
             number(node, "gap", on.gap());
+        } else if (placement.registration() instanceof Registration.ByHand) {
+            node.put("on", "drawn-lines");
+            node.put("kind", "by-hand");
         } else if (placement.registration() instanceof Registration.FootOverMarks on) {
             node.put("on", "marks");
             node.put("kind", "foot-over-marks");

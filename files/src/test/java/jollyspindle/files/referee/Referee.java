@@ -1,6 +1,7 @@
 package jollyspindle.files.referee;
 
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -9,11 +10,8 @@ import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.Cut;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
+import jollyspindle.core.shelf.form.ScallopRow;
 import jollyspindle.core.shelf.form.TurnedArm;
-import org.jgrapht.Graph;
-import org.jgrapht.alg.connectivity.ConnectivityInspector;
-import org.jgrapht.graph.DefaultEdge;
-import org.jgrapht.graph.SimpleGraph;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -22,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -32,7 +31,7 @@ import java.util.stream.Stream;
 final class Referee {
 
     /** What a quilter takes for lying on a line, in inches. */
-    private static final double ON = 1e-3;
+    static final double ON = 1e-3;
 
     /** A chalk line's width, in inches: a hook or a line that is no further off serves (common practice, no source). */
     private static final double CHALK = 1.0 / 64;
@@ -65,7 +64,7 @@ final class Referee {
         CHAIN,
         /** The needle is told to travel where there is neither a seam nor stitching, or not from where it is to where it goes. */
         TRAVEL,
-        /** The thread is begun more often than there are parts that neither seams nor stitching join. */
+        /** The thread is begun more often than need be. */
         STARTS
     }
 
@@ -108,7 +107,10 @@ final class Referee {
                     i == 0 ? Optional.empty() : Optional.of(plan.steps().get(i - 1));
             Optional<ToldPlan.Step> next =
                     i + 1 < plan.steps().size() ? Optional.of(plan.steps().get(i + 1)) : Optional.empty();
-            offEdge(step);
+            boolean byHand = step.on().kind().equals("by-hand");
+            if (!byHand) {
+                offEdge(step);
+            }
             List<double[]> held = new ArrayList<>(laid(step));
             if (!start(step, before)) {
                 complain(Fault.START_UNSEEN, step, where(step, step.path().start()) + step.start());
@@ -120,7 +122,7 @@ final class Referee {
             } else if (isPlace(step.path().end(), step.end())) {
                 held.add(row(step, step.path().end(), normal(step.path(), false)));
             }
-            if (!isHeld(step, held)) {
+            if (!byHand && !isHeld(step, held)) {
                 complain(
                         Fault.LOOSE, step, step.on().kind() + " on " + step.on().on());
             }
@@ -206,7 +208,7 @@ final class Referee {
             case "notch-on-mark" -> held.addAll(notch(step));
             case "line-at-angle" -> held.addAll(atAngle(step));
             case "foot-over-marks" -> held.addAll(overMarks(step));
-            case "foot-on-both-marks", "none" -> {
+            case "foot-on-both-marks", "by-hand", "none" -> {
                 // The foot alone: start and end hold it.
             }
             default -> throw new IllegalStateException(on.kind());
@@ -604,17 +606,55 @@ final class Referee {
         List<Path> lines = cut(step).chords(new Point(0, top - below), new Point(1, 0), false).stream()
                 .map(s -> Path.of(s))
                 .toList();
+        if (below < ON) {
+            // The crowns themselves.
+            Box acrylic = guide(step).edge().box();
+            lines = List.of(Path.of(new Segment(new Point(acrylic.left(), top), new Point(acrylic.right(), top))));
+        }
         boolean there = !engraved
                 || template.lines().stream()
                         .flatMap(l -> template.strokes(l).stream())
-                        .anyMatch(l -> Math.abs(l.start().y() - (top - below)) < ON);
+                        .anyMatch(l -> Math.abs(l.start().y() - (top - below)) < CHALK);
         if (lines.isEmpty() || !there) {
             complain(Fault.NOT_ON_TEMPLATE, step, step.on().toString());
             return List.of();
         }
+        step.on().mark().flatMap(id -> Optional.ofNullable(mark(step, id))).ifPresent(mark -> {
+            ScallopRow row = (ScallopRow) template.form();
+            boolean over = IntStream.rangeClosed(0, row.bumps())
+                    .mapToObj(i -> placed(step, new Point((i - row.bumps() / 2.0) * row.width(), 0)))
+                    .anyMatch(p -> Math.abs(p.x() - mark.place().x()) < ON);
+            if (!over) {
+                complain(Fault.BESIDE, step, "no valley lies over " + mark.id());
+            }
+        });
+        // The foot stands between two bumps.
+        boolean inValley = isInValley(step, (ScallopRow) template.form());
+        Optional<ToldPlan.Mark> under = step.on().mark().map(plan.marks()::get);
+        List<double[]> beside = under.isPresent()
+                ? List.of(row(step, under.get().place(), new Point(1, 0)))
+                : inValley ? List.of(row(step, step.path().start(), new Point(1, 0))) : List.of();
         if (step.on().on().endsWith("-lower-edge") || step.on().on().endsWith("-upper-edge")) {
             boolean upper = step.on().on().endsWith("-upper-edge");
-            return onStraight(step, lines, plan.runs().get(step.run()).edge(upper), 0);
+            List<double[]> held = new ArrayList<>(
+                    onStraight(step, lines, plan.runs().get(step.run()).edge(upper), 0));
+            held.addAll(beside);
+            return held;
+        }
+        if (step.on().on().endsWith("-drawn-line")) {
+            Point at = placed(step, lines.get(0).curves().get(0).at(0.5));
+            Optional<Segment> drawn = plan.seams().stream()
+                    .filter(Segment.class::isInstance)
+                    .map(Segment.class::cast)
+                    .filter(s -> Math.abs(s.direction(0).y()) < ON && offLine(s, at) < ON)
+                    .findFirst();
+            if (drawn.isEmpty()) {
+                complain(Fault.NOT_THERE, step, step.on().on());
+                return List.of();
+            }
+            List<double[]> held = new ArrayList<>(onStraight(step, lines, drawn.get(), 0));
+            held.addAll(beside);
+            return held;
         }
         List<Path> before = stitched.getOrDefault(step.on().on(), List.of());
         if (before.isEmpty()) {
@@ -639,7 +679,30 @@ final class Referee {
                     step,
                     "lies " + off + " off the crowns of " + step.on().on());
         }
-        return List.of(row(step, from, along.turnedLeft()), row(step, from.plus(along), along.turnedLeft()));
+        List<double[]> held = new ArrayList<>(
+                List.of(row(step, from, along.turnedLeft()), row(step, from.plus(along), along.turnedLeft())));
+        if (step.on().valleyOverCrown()) {
+            ScallopRow row = (ScallopRow) template.form();
+            Optional<Point> crown = IntStream.rangeClosed(0, row.bumps())
+                    .mapToObj(i -> placed(step, new Point((i - row.bumps() / 2.0) * row.width(), top - below)))
+                    .filter(p -> before.stream().anyMatch(path -> path.passes(p, CHALK)))
+                    .findFirst();
+            if (crown.isEmpty()) {
+                complain(
+                        Fault.BESIDE,
+                        step,
+                        "no valley lies over a crown of " + step.on().on());
+                return held;
+            }
+            held.add(row(step, crown.get(), along));
+        }
+        return held;
+    }
+
+    private static boolean isInValley(ToldPlan.Step step, ScallopRow row) {
+        double own = step.pose().undo(step.path().start()).x();
+        return IntStream.rangeClosed(0, row.bumps())
+                .anyMatch(i -> Math.abs((i - row.bumps() / 2.0) * row.width() - own) < 2 * CHALK);
     }
 
     private List<double[]> notch(ToldPlan.Step step) {
@@ -741,7 +804,7 @@ final class Referee {
             return mark != null && isMade(mark) && mark.place().distance(at) < ON;
         }
         return switch (told.shownBy().orElseThrow()) {
-            case "seam", "far-edge", "run-end", "mitre", "middle-line", "kept-clear", "stop-circle" ->
+            case "seam", "far-edge", "run-end", "mitre", "middle-line", "kept-clear", "stop-circle", "drawn-line" ->
                 plan.seams().stream().anyMatch(s -> s.distance(at) < ON);
             case "stitching" -> stitched.values().stream().flatMap(List::stream).anyMatch(path -> path.passes(at, ON));
             case "template" -> isOwnEnd(step, at);
@@ -851,9 +914,9 @@ final class Referee {
             }
             done.add(step.path());
         }
-        int parts = parts();
-        if (starts > parts) {
-            complaints.add(new Complaint(Fault.STARTS, "", starts + " starts for " + parts + " parts"));
+        int least = new LeastStarts(plan).count();
+        if (starts > least) {
+            complaints.add(new Complaint(Fault.STARTS, "", starts + " starts, " + least + " would do"));
         }
     }
 
@@ -877,44 +940,6 @@ final class Referee {
                 }
             }
         }
-    }
-
-    /** How many parts of what is stitched neither seams nor stitching join. */
-    private int parts() {
-        Graph<String, DefaultEdge> graph = new SimpleGraph<>(DefaultEdge.class);
-        plan.steps().forEach(s -> graph.addVertex(s.lineId()));
-        for (ToldPlan.Step step : plan.steps()) {
-            for (Point end : List.of(step.path().start(), step.path().end())) {
-                plan.steps().stream()
-                        .filter(other -> !other.lineId().equals(step.lineId())
-                                && other.path().passes(end, ON))
-                        .forEach(other -> graph.addEdge(step.lineId(), other.lineId()));
-                for (int i = 0; i < plan.ditches().size(); i++) {
-                    if (plan.ditches().get(i).distance(end) < ON) {
-                        graph.addVertex("ditch " + i);
-                        graph.addEdge(step.lineId(), "ditch " + i);
-                    }
-                }
-            }
-        }
-        for (int i = 0; i < plan.ditches().size(); i++) {
-            for (int j = 0; j < plan.ditches().size(); j++) {
-                Curve other = plan.ditches().get(j);
-                if (i != j
-                        && Stream.of(
-                                        plan.ditches().get(i).start(),
-                                        plan.ditches().get(i).end())
-                                .anyMatch(p -> other.distance(p) < ON)) {
-                    graph.addVertex("ditch " + i);
-                    graph.addVertex("ditch " + j);
-                    graph.addEdge("ditch " + i, "ditch " + j);
-                }
-            }
-        }
-        return (int) new ConnectivityInspector<>(graph)
-                .connectedSets().stream()
-                        .filter(set -> set.stream().anyMatch(v -> !v.startsWith("ditch")))
-                        .count();
     }
 
     // --- marks -----------------------------------------------------------------------------------------------------

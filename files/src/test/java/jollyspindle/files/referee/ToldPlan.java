@@ -155,6 +155,10 @@ record ToldPlan(
             return number(told, "belowCrowns");
         }
 
+        boolean valleyOverCrown() {
+            return told.path("valleyOverCrown").asBoolean();
+        }
+
         boolean legOnSeam() {
             return told.path("legOnSeam").asBoolean();
         }
@@ -252,6 +256,12 @@ record ToldPlan(
             return new Step(id, lineId, run, layer, part, parts, template, guide, other, on, start, end, path);
         }
 
+        /** The same with the template moved. */
+        Step moved(Point by) {
+            Pose other = new Pose(pose.position().plus(by), pose.rotation(), pose.over());
+            return new Step(id, lineId, run, layer, part, parts, template, guide, other, on, start, end, path);
+        }
+
         Step with(On other) {
             return new Step(id, lineId, run, layer, part, parts, template, guide, pose, other, start, end, path);
         }
@@ -283,6 +293,27 @@ record ToldPlan(
                 travels,
                 ditches,
                 twice);
+    }
+
+    ToldPlan withStep(Step step, Step other) {
+        return new ToldPlan(
+                foot,
+                seams,
+                mitres,
+                runs,
+                marks,
+                steps.stream().map(s -> s == step ? other : s).toList(),
+                travels,
+                ditches,
+                twice);
+    }
+
+    ToldPlan withoutTravels() {
+        return new ToldPlan(foot, seams, mitres, runs, marks, steps, List.of(), ditches, twice);
+    }
+
+    ToldPlan withoutDitches() {
+        return new ToldPlan(foot, seams, mitres, runs, marks, steps, travels, List.of(), twice);
     }
 
     private static final ObjectMapper JSON = new ObjectMapper();
@@ -377,6 +408,7 @@ record ToldPlan(
         List<Curve> ditches = curves(piece.get("seams"));
         List<Curve> seen = new ArrayList<>(ditches);
         seen.addAll(curves(piece.get("keptClear")));
+        seen.addAll(path(piece.get("edge")).curves());
         // Rows begin at the piece's lower edge.
         List<Box> boxes = seen.stream().map(Curve::box).toList();
         Box box = Box.of(
@@ -443,8 +475,8 @@ record ToldPlan(
                     layers.get(line),
                     p.get("part").asInt(),
                     p.get("parts").asInt(),
-                    p.get("template").asText(),
-                    p.get("guide").asText(),
+                    p.path("template").asText(),
+                    p.path("guide").asText(),
                     new Pose(
                             point(pose.get("position")),
                             Math.toRadians(pose.get("rotationDegrees").asDouble()),

@@ -1,0 +1,136 @@
+package jollyspindle.files.referee;
+
+import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaPreset;
+import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.plan.Planner;
+import jollyspindle.core.plan.QuiltJob;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.StarterShelf;
+import jollyspindle.files.planjson.PlanJson;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+/** Whatever a plan tells of blocks, medallions and the background can be done as it is told, with as few starts as can be. */
+class AreaRefereeTest {
+
+    private static final double[] FEET = {0.2375, 0.245, 0.25, 0.262, 0.3};
+
+    private static QuiltJob job(double foot, AreaDesign design, Area... areas) {
+        QuiltJob demo =
+                DemoJob.heronWeir().withTemplates(StarterShelf.templates()).withMachine(new Machine(foot));
+        return demo.withQuilt(demo.quilt().withAreas(List.of(areas))).with(new AreaId(1), design);
+    }
+
+    private static List<ToldPlan> told(QuiltJob job) {
+        return ToldPlan.areas(PlanJson.format(Planner.plan(job)));
+    }
+
+    private static List<Referee.Complaint> judged(QuiltJob job) {
+        return told(job).stream()
+                .flatMap(piece -> Referee.judge(piece, job.templates()).stream())
+                .toList();
+    }
+
+    private static AreaDesign design(AreaPreset preset) {
+        return AreaDesign.of(preset.motif(), Optional.empty());
+    }
+
+    /** Blocks that divide evenly and don't, with seams at their edge and clear of them; round cloth. */
+    static Stream<Area> cloths() {
+        return Stream.of(
+                new Area.Blocks(1, 1, 8, 8, 0),
+                new Area.Blocks(1, 1, 8.7, 8.7, 0, 0.25),
+                new Area.Blocks(1, 1, 9.3, 6.7, 0),
+                new Area.Medallion(14),
+                new Area.Medallion(Area.Shape.ROUND, 13.4, 0.25));
+    }
+
+    @ParameterizedTest
+    @MethodSource("cloths")
+    void eachMotifCanBeDoneAsItIsTold(Area cloth) {
+        for (AreaPreset preset : AreaPreset.of(cloth)) {
+            for (double foot : cloth.clearance() > 0 ? FEET : new double[] {0.25, 0.262}) {
+                assertThat(judged(job(foot, design(preset), cloth)))
+                        .as("%s with foot %s", preset.code(), foot)
+                        .isEmpty();
+            }
+        }
+    }
+
+    @Provide
+    Arbitrary<Double> feet() {
+        return Arbitraries.of(0.2375, 0.245, 0.25, 0.262, 0.3);
+    }
+
+    /** Two motifs in a block of any size, that an appliqué may lie on. */
+    @Property(tries = 40)
+    void soItIsInAnyBlock(
+            @ForAll @DoubleRange(min = 5, max = 14) double width,
+            @ForAll @DoubleRange(min = 5, max = 14) double height,
+            @ForAll @IntRange(min = 0, max = 40) int first,
+            @ForAll @IntRange(min = 0, max = 40) int second,
+            @ForAll @IntRange(min = 0, max = 2) int applique,
+            @ForAll("feet") double foot) {
+        Area block = new Area.Blocks(1, 1, width, height, 0);
+        List<AreaPreset> presets = AreaPreset.of(block);
+        AreaDesign design = AreaDesign.of(Stream.of(first, second)
+                .map(i -> new AreaDesign.Layer(presets.get(i % presets.size()).motif(), Optional.empty()))
+                .toList());
+        Area leaf = new Area.Applique(
+                new Area.Ellipse(new Point(width / 8, -height / 9), width / 5, height / 7, 0.4),
+                applique == 2 ? 0.25 : 0);
+        QuiltJob job = applique == 0 ? job(foot, design, block) : job(foot, design, block, leaf);
+        assertThat(judged(job)).isEmpty();
+    }
+
+    /** What is wrong with a plan is found: each of these is told otherwise than it is. */
+    @ParameterizedTest
+    @ValueSource(strings = {"arms", "clamshells", "rings", "crosshatch", "peel"})
+    void whatIsToldWrongIsFound(String code) {
+        Area block = new Area.Blocks(1, 1, 8, 8, 0);
+        AreaPreset preset = AreaPreset.of(block).stream()
+                .filter(p -> p.code().equals(code))
+                .findFirst()
+                .orElseThrow();
+        QuiltJob job = job(0.25, design(preset), block);
+        ToldPlan right = told(job).get(0);
+        assertThat(Referee.judge(right, job.templates())).isEmpty();
+        ToldPlan.Step last = right.steps().get(right.steps().size() - 1);
+        assertThat(faults(right.withStep(last, last.moved(new Point(0.02, 0.01))), job))
+                .contains(Referee.Fault.OFF_EDGE);
+        if (!right.marks().isEmpty()) {
+            assertThat(faults(right.withoutMarks(m -> true), job))
+                    .containsAnyOf(Referee.Fault.NOT_THERE, Referee.Fault.START_UNSEEN, Referee.Fault.END_UNSEEN);
+        }
+        if (!right.travels().isEmpty()) {
+            assertThat(faults(right.withoutTravels(), job)).contains(Referee.Fault.STARTS);
+            assertThat(faults(right.withoutDitches(), job)).containsAnyOf(Referee.Fault.TRAVEL, Referee.Fault.STARTS);
+        }
+    }
+
+    private static Set<Referee.Fault> faults(ToldPlan plan, QuiltJob job) {
+        return Referee.judge(plan, job.templates()).stream()
+                .map(Referee.Complaint::fault)
+                .collect(Collectors.toSet());
+    }
+}
