@@ -50,7 +50,8 @@ final class PeelLayout {
                             Params.row(INNER)),
                     (piece, motif) -> new PeelLayout(piece, motif).lay(),
                     (peel, cloth) -> 2.0 * peel.across() * peel.down(),
-                    Kind.ARC)
+                    Kind.ARC,
+                    Kind.CIRCLE)
             .offered((cloth, offers) -> offers.add(
                     "",
                     cloth.isBackground()
@@ -84,7 +85,8 @@ final class PeelLayout {
             laying.tell(new LayoutDiagnostic.TooFar(longest, 2 * tool.stitched()));
             return;
         }
-        if (tool.stitched() < longest / Math.sqrt(2) - Tolerances.ROUNDING) {
+        // A label that says 2.828 for squares of 2 is exact enough.
+        if (tool.stitched() < longest / Math.sqrt(2) - Tolerances.CHALK) {
             laying.tell(new AreaDiagnostic.TooRound(tool.stitched(), longest / Math.sqrt(2)));
             return;
         }
@@ -102,11 +104,17 @@ final class PeelLayout {
 
     /** The template asked for; or the one that makes the fullest petals that don't bulge into each other. */
     private Optional<StitchingEdge.Round> tool(double longest) {
+        double least = longest / Math.sqrt(2);
         return laying.templateId().isPresent()
-                ? laying.round()
-                : laying.tools()
-                        .arcFrom(longest / Math.sqrt(2))
+                ? laying.tools()
+                        .arc(laying.templateId(), Optional.empty())
                         .map(a -> StitchingEdge.Round.of(a, laying.tools().machine()))
+                        .or(() -> laying.tools().roundFrom(laying.templateId(), least))
+                        .or(laying::round)
+                : laying.tools()
+                        .arcFrom(least)
+                        .map(a -> StitchingEdge.Round.of(a, laying.tools().machine()))
+                        .or(() -> laying.tools().roundFrom(Optional.empty(), least))
                         .or(laying::round);
     }
 

@@ -43,7 +43,8 @@ final class PetalsLayout {
                             Params.row(FROM, TO)),
                     (piece, motif) -> new PetalsLayout(piece, motif).lay(),
                     (petals, cloth) -> petals.petals(),
-                    Kind.ARC)
+                    Kind.ARC,
+                    Kind.CIRCLE)
             .offeredAboutCentre((cloth, offers) -> offers.add(
                     "",
                     new AreaMotif.Petals(
@@ -66,12 +67,12 @@ final class PetalsLayout {
     }
 
     void lay() {
-        Optional<StitchingEdge.Round> found = laying.round();
+        double chord = motif.to() - motif.from();
+        Optional<StitchingEdge.Round> found = tool(chord);
         if (found.isEmpty()) {
             return;
         }
         StitchingEdge.Round tool = found.get();
-        double chord = motif.to() - motif.from();
         if (chord > 2 * tool.stitched()) {
             laying.tell(new LayoutDiagnostic.TooFar(chord, 2 * tool.stitched()));
             return;
@@ -94,6 +95,17 @@ final class PetalsLayout {
                             p.isAt(to) ? Mark.Kind.TIP : motif.from() == 0 ? Mark.Kind.CENTRE : Mark.Kind.LINE_START,
                             p));
         }
+    }
+
+    /** The arc asked for, or the first there is; where it doesn't span a petal, any other round edge that does. */
+    private Optional<StitchingEdge.Round> tool(double chord) {
+        Optional<StitchingEdge.Round> arc = laying.tools()
+                .arc(laying.templateId(), Optional.empty())
+                .map(a -> StitchingEdge.Round.of(a, laying.tools().machine()));
+        return arc.filter(a -> chord <= 2 * a.stitched())
+                .or(() ->
+                        laying.tools().roundFrom(laying.templateId(), chord / 2).filter(r -> chord <= 2 * r.stitched()))
+                .or(laying::round);
     }
 
     /** Whether a petal's side leaves the share of the turn that is its own. */

@@ -1,12 +1,14 @@
 package jollyspindle.core.route;
 
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.placement.Stitched;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -140,12 +142,35 @@ final class Stretches {
         return Set.of();
     }
 
+    /** Whether a straight line of a set is laid by marks, as each eighth is. */
+    private boolean isMarkedHatching(StitchLine line) {
+        return line.kind() == Stitched.HATCH
+                && line.path().curves().get(0) instanceof Segment
+                && of(line).stream().limit(1).anyMatch(p -> p.registration() instanceof Registration.FootOnBothMarks);
+    }
+
+    private static List<Object> inSet(StitchLine line, int number) {
+        return List.of(line.layer(), line.sub(), number);
+    }
+
     /** Looks what each line lies on or ends on: at all lines for each. */
     private void findNeeded() {
         Set<LineId> ids = new HashSet<>();
         List<StitchLine> before = new ArrayList<>();
+        Map<List<Object>, Set<LineId>> hatching = new HashMap<>();
         for (StitchLine line : lines) {
             List<Set<LineId>> own = new ArrayList<>();
+            if (isMarkedHatching(line)) {
+                // It takes the place of one that is laid on the line before.
+                Set<LineId> beside = hatching.get(inSet(line, line.number() - 1));
+                if (beside != null) {
+                    own.add(Set.copyOf(beside));
+                }
+            }
+            if (line.kind() == Stitched.HATCH) {
+                hatching.computeIfAbsent(inSet(line, line.number()), key -> new HashSet<>())
+                        .add(line.id());
+            }
             for (Placement p : of(line)) {
                 p.registration().before().filter(ids::contains).ifPresent(id -> own.add(Set.of(id)));
                 Stream.of(p.start(), p.end())

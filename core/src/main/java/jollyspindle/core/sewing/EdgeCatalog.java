@@ -98,6 +98,19 @@ public final class EdgeCatalog {
                 .min(Comparator.comparingDouble(a -> a.stitchedRadius(machine)));
     }
 
+    /**
+     * The round edge that stitches the smallest radius from one on, holes and discs among them; nothing if none stitches so much.
+     *
+     * @param id of the template asked for, if one is
+     * @param radius in inches
+     */
+    public Optional<StitchingEdge.Round> roundFrom(Optional<String> id, double radius) {
+        return offered(id).stream()
+                .flatMap(t -> rounds(t).stream())
+                .filter(r -> r.stitched() >= radius - Tolerances.CHALK)
+                .min(Comparator.comparingDouble(StitchingEdge.Round::stitched));
+    }
+
     /** The round edges of arc templates that stitch a radius, the nearest first. */
     public Optional<ArcTemplate> arcOfRadius(double radius) {
         return templates.stream()

@@ -1,0 +1,187 @@
+package jollyspindle.core.area;
+
+import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Pose;
+import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.param.RefusedValue;
+import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Registration;
+import jollyspindle.core.placement.StitchLine;
+import jollyspindle.core.quilt.Area;
+import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.StarterShelf;
+import jollyspindle.core.shelf.Template;
+import org.assertj.core.api.InstanceOfAssertFactories;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+/** Rows of shells that are eased, hang from the top, or are drawn from marks; how many of them go in. */
+class ShellsTest {
+
+    private static AreaPlan plan(double width, double height, AreaMotif.Clamshells shells, String plate, double foot) {
+        return AreaChecks.layOut(
+                new Area.Blocks(1, 1, width, height, 0),
+                AreaDesign.of(shells, Optional.ofNullable(plate)),
+                List.of(),
+                StarterShelf.templates(),
+                new Machine(foot));
+    }
+
+    private static AreaMotif.Clamshells eased() {
+        return new AreaMotif.Clamshells(0, OptionalDouble.empty(), true, false, false);
+    }
+
+    private static <T> T told(AreaPlan plan, Class<T> what) {
+        return AreaChecks.told(plan).stream()
+                .filter(what::isInstance)
+                .map(what::cast)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** W/P in halves, next to even: what is left over is shared out at the crowns (derived), where nobody sees it. */
+    @ParameterizedTest
+    @CsvSource({"9.3, thatch-middle, 6, 1.55", "8.9, thatch-large, 3, 2.966667", "7.4, thatch-small, 7.5, 0.986667"})
+    void shellsAreEasedAtTheirCrowns(double width, String plate, double perRow, double pitch) {
+        AreaPlan plan = plan(width, 6, eased(), plate, 0.25);
+        AreaDiagnostic.ShellsEased eased = told(plan, AreaDiagnostic.ShellsEased.class);
+        assertThat(eased.perRow()).isEqualTo(perRow);
+        assertThat(told(plan, AreaDiagnostic.Shells.class).perRow()).isCloseTo(perRow, within(1e-9));
+        for (StitchLine line : plan.lines()) {
+            double low = line.path().box().bottom();
+            double from = line.number() % 2 == 1 ? 0 : pitch / 2;
+            line.path().curves().stream()
+                    .map(c -> c.start())
+                    .filter(p -> p.y() < low + 1e-6)
+                    .forEach(valley -> {
+                        double along = (valley.x() + width / 2 - from) / pitch;
+                        assertThat(Math.abs(along - Math.rint(along)) * pitch).isLessThan(1e-5);
+                    });
+            // From seam to seam in one line.
+            assertThat(line.path().box().width()).isCloseTo(width, within(1e-6));
+        }
+        // One hold over each valley: half a shell on either side.
+        assertThat(plan.placements().stream().filter(p -> p.of().number() == 1)).hasSize((int) Math.floor(perRow) + 1);
+    }
+
+    /** More than an eighth would be seen (common practice, no source): such rows are cut off, and that is told. */
+    @Test
+    void whatWouldBeSeenIsNotEased() {
+        AreaPlan plan = plan(8.4, 6, eased(), "thatch-large", 0.25);
+        assertThat(told(plan, AreaDiagnostic.ShellsNotEased.class).by()).isCloseTo(-0.2, within(1e-9));
+        assertThat(told(plan, AreaDiagnostic.Shells.class).perRow()).isCloseTo(2.8, within(1e-9));
+    }
+
+    /** Half a thousandth too little doesn't squeeze a row; about half a row does. */
+    @ParameterizedTest
+    @CsvSource({"8, 16, 0, false", "7.9994, 16, 0, false", "8.0006, 16, 0.0006, false", "8.3, 17, 0.3, true"})
+    void aHairIsNoRow(double height, int rows, double over, boolean squeezed) {
+        AreaDiagnostic.Shells shells =
+                told(plan(8, height, new AreaMotif.Clamshells(0), "thatch-small", 0.25), AreaDiagnostic.Shells.class);
+        assertThat(shells.rows()).isEqualTo(rows);
+        assertThat(shells.over()).isCloseTo(over, within(1e-6));
+        assertThat(shells.squeezed()).isEqualTo(squeezed);
+    }
+
+    /** Begun at the top it is the same turned by half a turn. */
+    @Test
+    void rowsHangFromTheTop() {
+        AreaPlan standing = plan(8.4, 6.7, new AreaMotif.Clamshells(0.25), "thatch-middle", 0.25);
+        AreaPlan hanging = plan(
+                8.4,
+                6.7,
+                new AreaMotif.Clamshells(0.25, OptionalDouble.empty(), false, true, false),
+                "thatch-middle",
+                0.25);
+        assertThat(hanging.lines()).hasSameSizeAs(standing.lines());
+        Pose turned = new Pose(Point.ORIGIN, Math.PI);
+        for (StitchLine line : standing.lines()) {
+            Path other = line.path().posed(turned);
+            assertThat(hanging.lines())
+                    .anyMatch(l -> l.path().passes(other.start(), 1e-6)
+                            && l.path().passes(other.end(), 1e-6)
+                            && Math.abs(l.path().length() - other.length()) < 1e-6);
+        }
+        assertThat(hanging.placements())
+                .extracting(Placement::registration)
+                .filteredOn(Registration.OnRow.class::isInstance)
+                .anyMatch(on -> ((Registration.OnRow) on).level() == Registration.OnRow.Level.UPPER_EDGE);
+    }
+
+    /** Wherever a row is laid on the one before, one of the plate's valleys lies over one of its crowns. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.2375, 0.25, 0.262})
+    void valleysLieOverCrowns(double foot) {
+        AreaPlan plan = plan(8, 6, new AreaMotif.Clamshells(0), "thatch-middle", foot);
+        Template plate = StarterShelf.templates().stream()
+                .filter(t -> t.id().equals("thatch-middle"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(plate.lines()).isNotEmpty();
+        long laid = plan.placements().stream()
+                .filter(p -> p.registration() instanceof Registration.OnRow on && on.overCrown())
+                .peek(p -> {
+                    Registration.OnRow on = (Registration.OnRow) p.registration();
+                    StitchLine before = plan.lines().stream()
+                            .filter(l -> l.id().equals(on.lineId().orElseThrow()))
+                            .findFirst()
+                            .orElseThrow();
+                    double crowns = before.path().box().top();
+                    assertThat(IntStream.rangeClosed(0, 5)
+                                    .mapToObj(i -> new Point(p.pose().position().x() + (i - 2.5) * 1.5, crowns)))
+                            .anyMatch(place -> before.path().passes(place, Tolerances.CHALK));
+                })
+                .count();
+        assertThat(laid).isPositive();
+    }
+
+    /** A third of an inch is narrower than the foot: such shells are drawn, and stitched by hand, with nothing on the shelf. */
+    @Test
+    void smallShellsAreDrawnFromMarks() {
+        AreaMotif.Clamshells small = new AreaMotif.Clamshells(0, OptionalDouble.of(1.0 / 3), false, false, true);
+        AreaPlan plan = AreaChecks.layOut(
+                new Area.Blocks(1, 1, 2, 1, 0),
+                AreaDesign.of(small, Optional.empty()),
+                List.of(),
+                List.of(),
+                new Machine(0.25));
+        // Six to a row, six rows; lines across a sixth apart, and lines up.
+        assertThat(plan.lines()).hasSize(6);
+        assertThat(plan.placements()).hasSize(6).allMatch(p -> p.tool().isByHand());
+        assertThat(plan.lines().get(0).path().curves()).hasSize(6).allSatisfy(c -> assertThat(((Arc) c).radius())
+                .isCloseTo(1.0 / 6, within(1e-9)));
+        assertThat(plan.pieces().get(0).cloth().drawn()).hasSize(7 + 11);
+        assertThat(told(plan, AreaDiagnostic.ShellGrid.class).apart()).isCloseTo(1.0 / 6, within(1e-9));
+        assertThat(plan.marks()).isEmpty();
+        assertThatThrownBy(() -> new AreaMotif.Clamshells(0, OptionalDouble.empty(), false, false, true))
+                .isInstanceOf(RefusedValue.class)
+                .hasMessageContaining("need a width");
+    }
+
+    @Test
+    void aWidthThatNoPlateHasIsTold() {
+        AreaMotif.Clamshells wide = new AreaMotif.Clamshells(0, OptionalDouble.of(2.5), false, false, false);
+        AreaPlan plan = plan(8, 8, wide, null, 0.25);
+        assertThat(plan.lines()).isEmpty();
+        assertThat(AreaChecks.told(plan))
+                .filteredOn(AreaDiagnostic.ShellsMissing.class::isInstance)
+                .singleElement(InstanceOfAssertFactories.type(AreaDiagnostic.ShellsMissing.class))
+                .satisfies(missing -> assertThat(missing.nearest()).isEqualTo(3));
+        AreaMotif.Clamshells there = new AreaMotif.Clamshells(0, OptionalDouble.of(1.5), false, false, false);
+        assertThat(plan(8, 8, there, null, 0.25).placements())
+                .allMatch(p -> p.tool().templateId().equals("thatch-middle"));
+    }
+}
