@@ -166,7 +166,7 @@ final class PlanCommand implements Callable<Integer> {
                 "byHand",
                 templates.isEmpty(),
                 "marks",
-                Words.count((int) marks, Words.Thing.MARK)));
+                Words.count(marks, Words.Thing.MARK)));
         AreaWords said = new AreaWords(words);
         String circles = said.stopCircles(area, letter);
         if (!circles.isEmpty()) {
