@@ -168,7 +168,7 @@ final class PlanCommand implements Callable<Integer> {
                 "marks",
                 Words.count(marks, Words.Thing.MARK)));
         AreaWords said = new AreaWords(words);
-        String circles = said.stopCircles(area, letter);
+        String circles = said.toDraw(area, letter);
         if (!circles.isEmpty()) {
             out.println("  " + circles);
         }

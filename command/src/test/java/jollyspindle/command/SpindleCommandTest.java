@@ -89,7 +89,9 @@ class SpindleCommandTest {
                 .with(new AreaId(1), new AreaDesign(List.of(whirl, shells), List.of("AB", "BA")));
         assertThat(run("plan", save(job).toString()).out())
                 .contains("Blocks, letter A: a whirl of 8 sets, 3 lines each, 1/2 apart; 2 blocks: 48 lines")
-                .contains("Blocks, letter B: rows of clamshells; 2 blocks: 16 lines");
+                .contains("  with Furrow Long; ", " marks to make")
+                .contains("Blocks, letter B: rows of clamshells; 2 blocks: 16 lines")
+                .contains("  with Thatch Large; ", "  Shells rise 1 1/2 with this foot: 4 to a row, 8 rows");
     }
 
     @Test

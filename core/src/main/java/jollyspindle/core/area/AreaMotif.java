@@ -312,7 +312,7 @@ public sealed interface AreaMotif {
             upTo("seam", allowance);
             width.ifPresent(AreaMotif::distance);
             if (byHand && width.isEmpty()) {
-                throw new RefusedValue("width", Refusals.say("shells.width"));
+                throw new RefusedValue("byHand", Refusals.say("shells.width"));
             }
         }
 

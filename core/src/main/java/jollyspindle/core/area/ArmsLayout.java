@@ -54,8 +54,12 @@ final class ArmsLayout {
     private static final Param.Angle<AreaMotif.Arms> TURN = Param.angle("turn", 0, 360, AreaMotif.Arms::turn, 0);
     private static final Param.Flag<AreaMotif.Arms> CIRCLED =
             Param.flag("circled", AreaMotif.Arms::circled, false).when(arms -> arms.stop() > 0);
-    private static final Param.MaybeLength<AreaMotif.Arms> OUTER =
-            Param.maybeLength("outer", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Arms::outer);
+    private static final Param.MaybeLength<AreaMotif.Arms> OUTER = Param.maybeLength(
+            "outer",
+            AreaMotif.CLOSEST,
+            AreaMotif.LARGEST,
+            AreaMotif.Arms::outer,
+            arms -> new Param.Room(arms.stop() + AreaMotif.CLOSEST, AreaMotif.LARGEST));
     private static final Param.Flag<AreaMotif.Arms> WITHIN = Param.flag("within", AreaMotif.Arms::within, false);
 
     static final AreaMotifType<AreaMotif.Arms> TYPE = new AreaMotifType<>(
@@ -421,7 +425,8 @@ final class ArmsLayout {
         }
         // A foot over both marks tells how an arc lies: it needs both, whatever it ends on.
         if (arm.round().isPresent()) {
-            return LineEnd.at(laying.mark(Mark.Kind.TIP, place));
+            boolean inner = stop > 0 && Math.abs(out - stop) < Tolerances.CHALK;
+            return LineEnd.at(laying.mark(inner ? Mark.Kind.LINE_START : Mark.Kind.TIP, place));
         }
         if (!arm.closed() && stop > 0 && Math.abs(out - stop) < Tolerances.CHALK) {
             return LineEnd.at(place, circled ? LineEnd.ShownBy.STITCHING : LineEnd.ShownBy.STOP_CIRCLE);

@@ -1,5 +1,6 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.effort.Effort;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
@@ -28,6 +29,7 @@ import jollyspindle.core.shelf.form.Kind;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NavigableMap;
@@ -63,8 +65,9 @@ final class ClamshellsLayout {
             Param.flag("eased", AreaMotif.Clamshells::eased, false);
     private static final Param.Flag<AreaMotif.Clamshells> TOP =
             Param.flag("fromTop", AreaMotif.Clamshells::fromTop, false);
-    private static final Param.Flag<AreaMotif.Clamshells> BY_HAND =
-            Param.flag("byHand", AreaMotif.Clamshells::byHand, false);
+    private static final Param.Flag<AreaMotif.Clamshells> BY_HAND = Param.flag(
+                    "byHand", AreaMotif.Clamshells::byHand, false)
+            .when(shells -> shells.width().isPresent());
 
     static final AreaMotifType<AreaMotif.Clamshells> TYPE = new AreaMotifType<>(
                     AreaMotif.Clamshells.class,
@@ -221,7 +224,7 @@ final class ClamshellsLayout {
         private final int number;
         private final double up;
         private final NavigableMap<Double, ShellPlate.Hold> holds = new TreeMap<>();
-        private final List<StitchLine> before;
+        private final NavigableMap<Double, StitchLine> before = new TreeMap<>();
         private final double crowns;
 
         /**
@@ -243,8 +246,23 @@ final class ClamshellsLayout {
             this.number = number;
             this.up = up;
             holds.forEach(hold -> this.holds.put(hold.from(), hold));
-            this.before = before;
+            before.forEach(line -> this.before.put(left(line), line));
             this.crowns = crowns;
+        }
+
+        private double left(StitchLine line) {
+            return Math.min(along(line.path().start()), along(line.path().end()));
+        }
+
+        /** The line of the row before that has a crown at a place along the row; its lines lie side by side. */
+        private Optional<StitchLine> under(double at) {
+            return Optional.ofNullable(before.floorEntry(at + Tolerances.CHALK))
+                    .map(Map.Entry::getValue)
+                    .filter(line -> at
+                            <= Math.max(
+                                            along(line.path().start()),
+                                            along(line.path().end()))
+                                    + Tolerances.CHALK);
         }
 
         List<StitchLine> stitch(List<Path> kept) {
@@ -260,12 +278,12 @@ final class ClamshellsLayout {
         private StitchLine stitch(Path way) {
             List<Curve> curves = way.curves();
             List<ShellPlate.Hold> lying = curves.stream().map(this::hold).toList();
-            Map<ShellPlate.Hold, Registration> laid = new HashMap<>();
+            Map<ShellPlate.Hold, Registration> laid = new IdentityHashMap<>();
             lying.forEach(hold -> laid.computeIfAbsent(hold, this::registration));
             List<PlacementBuilder.Piece> pieces = new ArrayList<>();
             for (int i = 0; i < curves.size(); i++) {
                 boolean last = i == curves.size() - 1;
-                boolean moved = last || !lying.get(i).equals(lying.get(i + 1));
+                boolean moved = last || lying.get(i) != lying.get(i + 1);
                 Pose pose = lying.get(i).pose();
                 StitchingEdge tool = new StitchingEdge.Lying(
                         plate.strip().id(),
@@ -306,8 +324,7 @@ final class ClamshellsLayout {
 
         /** The hold that a curve is stitched in. */
         private ShellPlate.Hold hold(Curve curve) {
-            double along = frame.undo(curve.at(0.5)).x();
-            Map.Entry<Double, ShellPlate.Hold> found = holds.floorEntry(along);
+            Map.Entry<Double, ShellPlate.Hold> found = holds.floorEntry(along(curve.at(0.5)));
             return found == null ? holds.firstEntry().getValue() : found.getValue();
         }
 
@@ -318,8 +335,7 @@ final class ClamshellsLayout {
                         .orElseGet(() -> drawn(hold, up, up + (plate.strip().top() - plate.valley()) / 2));
             }
             Optional<LineId> under = hold.valleys().stream()
-                    .map(at -> frame.apply(new Point(at, crowns)))
-                    .flatMap(crown -> before.stream().filter(line -> line.path().passes(crown, Tolerances.CHALK)))
+                    .flatMap(at -> under(at).stream())
                     .map(StitchLine::id)
                     .findFirst();
             if (under.filter(id -> chained.getOrDefault(id, 0) >= Hatching.MOST_CHAINED)
@@ -439,6 +455,8 @@ final class ClamshellsLayout {
             return;
         }
         ShellRows rows = ShellRows.in(height, rise, rise);
+        // A row is one line, however many shells it has.
+        Effort.within((int) Math.min(Integer.MAX_VALUE, rows.count() * Math.ceil(box.width() / pitch)));
         laying.tell(new AreaDiagnostic.Shells(box.width() / pitch, rows.count(), rise, rows.over(), rows.squeezed()));
         laying.tell(new AreaDiagnostic.ShellGrid(rise));
         for (int row = 0; row <= rows.count(); row++) {
@@ -466,6 +484,10 @@ final class ClamshellsLayout {
             }
             below = kept;
         }
+    }
+
+    private double along(Point place) {
+        return frame.undo(place).x();
     }
 
     /** Draws what of a line lies in the piece, if anything does. */

@@ -103,8 +103,7 @@ final class PetalsLayout {
                 .arc(laying.templateId(), Optional.empty())
                 .map(a -> StitchingEdge.Round.of(a, laying.tools().machine()));
         return arc.filter(a -> chord <= 2 * a.stitched())
-                .or(() ->
-                        laying.tools().roundFrom(laying.templateId(), chord / 2).filter(r -> chord <= 2 * r.stitched()))
+                .or(() -> laying.tools().roundFrom(laying.templateId(), chord / 2))
                 .or(laying::round);
     }
 

@@ -2,6 +2,7 @@ package jollyspindle.core.area;
 
 import jollyspindle.core.diagnostic.Diagnostic;
 import jollyspindle.core.geometry.Curve;
+import jollyspindle.core.geometry.CurveIndex;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
@@ -16,8 +17,10 @@ import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -28,8 +31,14 @@ final class PieceContext extends LayoutContext {
     private final AreaSpace space;
     private final Rays rays;
     private final List<Path> seams;
-    private final List<Path> drawn;
+    private final Drawing drawing;
     private final Supplier<Optional<AreaSpace>> round;
+
+    /** What is drawn, each line once. */
+    private static final class Drawing {
+        private final Set<Path> lines = new LinkedHashSet<>();
+        private final CurveIndex index = new CurveIndex();
+    }
 
     /**
      * A piece's context.
@@ -45,7 +54,7 @@ final class PieceContext extends LayoutContext {
             Optional<String> templateId,
             Rays rays,
             Supplier<Optional<AreaSpace>> round) {
-        this(space, sewing, tools, templateId, rays, new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), round);
+        this(space, sewing, tools, templateId, rays, new ArrayList<>(), new ArrayList<>(), new Drawing(), round);
     }
 
     private PieceContext(
@@ -56,19 +65,19 @@ final class PieceContext extends LayoutContext {
             Rays rays,
             List<Diagnostic> diagnostics,
             List<Path> seams,
-            List<Path> drawn,
+            Drawing drawing,
             Supplier<Optional<AreaSpace>> round) {
         super(sewing, tools, templateId, Optional.empty(), diagnostics);
         this.space = space;
         this.rays = rays;
         this.seams = seams;
-        this.drawn = drawn;
+        this.drawing = drawing;
         this.round = round;
     }
 
     /** The same in another piece, which tells what it has to where this one does. */
     PieceContext in(AreaSpace other) {
-        return new PieceContext(other, sewing(), tools(), templateId(), rays, diagnostics(), seams, drawn, round);
+        return new PieceContext(other, sewing(), tools(), templateId(), rays, diagnostics(), seams, drawing, round);
     }
 
     @Override
@@ -92,13 +101,15 @@ final class PieceContext extends LayoutContext {
     }
 
     /** What is drawn on the piece before the first stitch. */
-    List<Path> drawn() {
-        return drawn;
+    Set<Path> drawn() {
+        return drawing.lines;
     }
 
     /** Draws something on the cloth, to be seen like a seam. */
     void draw(Path path) {
-        drawn.add(path);
+        if (drawing.lines.add(path)) {
+            drawing.index.add(path);
+        }
     }
 
     void seam(Path path) {
@@ -194,7 +205,7 @@ final class PieceContext extends LayoutContext {
         if (shown.shownBy() != LineEnd.ShownBy.TEMPLATE) {
             return shown;
         }
-        return drawn.stream().anyMatch(path -> path.passes(place, Tolerances.SAME_PLACE))
+        return drawing.index.passes(place)
                 ? LineEnd.at(place, LineEnd.ShownBy.DRAWN_LINE)
                 : marked(Mark.Kind.LINE_END, place);
     }

@@ -86,14 +86,21 @@ public final class Hatching {
      * @param spacing from the line before, square to it, in inches
      */
     public void stitch(Curve whole, int number, double spacing) {
-        List<StitchLine> pieces = new ArrayList<>();
-        for (Path piece : laying.kept(Path.of(whole))) {
-            Curve line = piece.curves().get(0);
-            if (!laying.inSeam(line)) {
-                pieces.add(stitch(line, PlacementBuilder.Naming.of(Stitched.HATCH, number, set), spacing));
-            }
-        }
-        before = pieces;
+        stitch(there(whole), number, spacing);
+    }
+
+    /** What of a line is stitched. */
+    private List<Curve> there(Curve whole) {
+        return laying.kept(Path.of(whole)).stream()
+                .map(piece -> piece.curves().get(0))
+                .filter(line -> !laying.inSeam(line))
+                .toList();
+    }
+
+    private void stitch(List<Curve> pieces, int number, double spacing) {
+        before = pieces.stream()
+                .map(line -> stitch(line, PlacementBuilder.Naming.of(Stitched.HATCH, number, set), spacing))
+                .toList();
     }
 
     /**
@@ -110,11 +117,14 @@ public final class Hatching {
                 new Hatching(laying, tool, set, OptionalDouble.empty(), PlacementBuilder.Turn.SLIDING).markedAgain();
         int number = 0;
         for (Segment line : lines) {
+            List<Curve> there = new ArrayList<>();
+            boolean back = number % 2 == 1;
+            for (Curve piece : hatching.there(line)) {
+                there.add(back ? 0 : there.size(), back ? piece.reversed() : piece);
+            }
             // What lies beside the piece has no number.
-            boolean there = laying.kept(Path.of(line)).stream()
-                    .anyMatch(piece -> !laying.inSeam(piece.curves().get(0)));
-            number += there ? 1 : 0;
-            hatching.stitch(number % 2 == 1 ? line : line.reversed(), Math.max(1, number), spacing);
+            number += there.isEmpty() ? 0 : 1;
+            hatching.stitch(there, number, spacing);
         }
     }
 

@@ -21,6 +21,9 @@ import java.util.stream.Collectors;
  */
 final class Growing {
 
+    /** About so many places are looked at for a new beginning. */
+    private static final int MOST_LOOKED_AT = 24;
+
     private final Stretches stretches;
     private final List<Path> ditches;
     private final List<Point> stops;
@@ -125,9 +128,6 @@ final class Growing {
         }
         return anew(reach.map(r -> farthest(all, r, stitched, left)).orElse(all), order);
     }
-
-    /** About so many places are looked at for a new beginning. */
-    private static final int MOST_LOOKED_AT = 24;
 
     /** Those that get furthest. */
     private static List<Next> farthest(List<Next> all, Reach reach, Set<LineId> stitched, Set<Stretch> left) {

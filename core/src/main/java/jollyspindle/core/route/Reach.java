@@ -4,6 +4,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineId;
+import org.jgrapht.alg.util.UnionFind;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -14,6 +15,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** How much a thread gets to that begins with some stretch: to all that touches the ditches and the stitching it hangs together with. */
 final class Reach {
@@ -54,22 +57,18 @@ final class Reach {
         return stretch.lines().stream().anyMatch(line -> line.path().passes(place, Tolerances.SAME_PLACE));
     }
 
-    /** The lowest number of those that each ditch hangs together with. */
+    /** Of each ditch, the number of one of those that it hangs together with, the same for all of them. */
     private static int[] together(List<Path> ditches) {
-        int[] together = new int[ditches.size()];
-        for (int k = 0; k < together.length; k++) {
-            together[k] = k;
+        UnionFind<Integer> together =
+                new UnionFind<>(IntStream.range(0, ditches.size()).boxed().collect(Collectors.toSet()));
+        for (int k = 0; k < ditches.size(); k++) {
             for (int l = 0; l < k; l++) {
                 if (meet(ditches.get(k), ditches.get(l)) || meet(ditches.get(l), ditches.get(k))) {
-                    int from = together[k];
-                    int to = together[l];
-                    for (int m = 0; m <= k; m++) {
-                        together[m] = together[m] == from ? to : together[m];
-                    }
+                    together.union(k, l);
                 }
             }
         }
-        return together;
+        return IntStream.range(0, ditches.size()).map(together::find).toArray();
     }
 
     private static boolean meet(Path one, Path other) {

@@ -99,16 +99,22 @@ public final class EdgeCatalog {
     }
 
     /**
-     * The round edge that stitches the smallest radius from one on, holes and discs among them; nothing if none stitches so much.
+     * The round edge that stitches the smallest radius from one on, or the largest if none stitches so much: of arcs, holes
+     * and discs.
      *
      * @param id of the template asked for, if one is
      * @param radius in inches
      */
     public Optional<StitchingEdge.Round> roundFrom(Optional<String> id, double radius) {
-        return offered(id).stream()
+        List<StitchingEdge.Round> all = offered(id).stream()
+                .filter(t -> t.kind() == Kind.ARC || t.kind() == Kind.CIRCLE)
                 .flatMap(t -> rounds(t).stream())
+                .sorted(Comparator.comparingDouble(StitchingEdge.Round::stitched))
+                .toList();
+        return all.stream()
                 .filter(r -> r.stitched() >= radius - Tolerances.CHALK)
-                .min(Comparator.comparingDouble(StitchingEdge.Round::stitched));
+                .findFirst()
+                .or(() -> all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1)));
     }
 
     /** The round edges of arc templates that stitch a radius, the nearest first. */

@@ -1,5 +1,6 @@
 package jollyspindle.core.words;
 
+import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaMotifTypes;
 import jollyspindle.core.area.AreaPlan;
@@ -146,24 +147,53 @@ public record AreaWords(Words words) {
     }
 
     /**
-     * The circles that are drawn about the centre of each of a letter's pieces, for lines to stop on; empty if there are none.
+     * What is drawn on each of a letter's pieces before the first stitch: circles about the centre, lines across, or a grid; empty if
+     * nothing is.
      *
      * @param plan the area's
      * @param letter of the pieces
      */
-    public String stopCircles(AreaPlan plan, char letter) {
-        return plan.pieces().stream()
+    public String toDraw(AreaPlan plan, char letter) {
+        Optional<AreaPlan.Cloth> cloth = plan.pieces().stream()
                 .filter(piece -> piece.letter() == letter)
-                .findFirst()
-                .map(piece -> piece.cloth().drawn().stream()
-                        .filter(Path::closed)
-                        .map(circle -> new Texts(words)
-                                .say(
-                                        "stop-circle",
-                                        "radius",
-                                        circle.distance(piece.cloth().centre())))
-                        .collect(Collectors.joining(" ")))
-                .orElse("");
+                .map(AreaPlan.Piece::cloth)
+                .findFirst();
+        List<String> said = new ArrayList<>();
+        cloth.ifPresent(there -> there.drawn().stream()
+                .filter(Path::closed)
+                .map(circle -> new Texts(words).say("stop-circle", "radius", circle.distance(there.centre())))
+                .forEach(said::add));
+        List<String> grids = plan.diagnosed().stream()
+                .filter(d -> d.letter() == letter && d.what() instanceof AreaDiagnostic.ShellGrid)
+                .map(d -> new DiagnosticWords(words).text(d.what()))
+                .toList();
+        said.addAll(grids);
+        if (grids.isEmpty()) {
+            cloth.map(AreaWords::levels)
+                    .filter(levels -> !levels.isEmpty())
+                    .map(levels -> new Texts(words)
+                            .say(
+                                    "drawn-across",
+                                    "lines",
+                                    levels.size(),
+                                    "heights",
+                                    levels.stream().map(words::length).collect(Collectors.joining(", "))))
+                    .ifPresent(said::add);
+        }
+        return String.join(" ", said);
+    }
+
+    /** How high the lines that are drawn across stand above a piece's lower seam, in inches, each once. */
+    private static List<Double> levels(AreaPlan.Cloth cloth) {
+        double seam = cloth.seam().box().bottom();
+        List<Double> levels = new ArrayList<>();
+        cloth.drawn().stream()
+                .filter(path -> !path.closed() && path.box().height() < Tolerances.SAME_PLACE)
+                .mapToDouble(path -> path.start().y() - seam)
+                .sorted()
+                .filter(level -> levels.isEmpty() || level - levels.get(levels.size() - 1) > Tolerances.SAME_PLACE)
+                .forEach(levels::add);
+        return levels;
     }
 
     private String place(Ray ray) {

@@ -5,6 +5,7 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.layout.LayoutDiagnostic;
+import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
@@ -111,6 +112,22 @@ class CentreMotifsTest {
                         .rays('A'))
                 .filteredOn(r -> r.found() == Ray.Found.STEPPED)
                 .hasSize(8);
+    }
+
+    /** The tape lies on the seam, also where lines keep clear of it: 4·tan 22.5° = 1.6569 of a block of 8, not 3 3/4·tan 22.5°. */
+    @Test
+    void readingsGoFromTheSeam() {
+        Area clear = new Area.Blocks(1, 1, 8, 8, 0, 0.25);
+        AreaPlan plan = plan(clear, new AreaMotif.Arms(16, AreaMotif.Way.OUT_AND_BACK, 0.5), "willow-arm");
+        assertThat(plan.rays('A').get(1).fromMiddle()).isCloseTo(1.6569, within(1e-4));
+        assertThat(plan.marks())
+                .filteredOn(m -> m.kind() == Mark.Kind.CENTRE)
+                .singleElement()
+                .satisfies(centre -> {
+                    assertThat(centre.along()).isCloseTo(4, within(1e-9));
+                    assertThat(centre.across()).isCloseTo(4, within(1e-9));
+                });
+        assertThat(plan.lines()).allMatch(l -> l.path().box().width() <= 7.5 + 1e-9);
     }
 
     /** Many lines in a point pile thread up: stopped on a small circle they don't. */

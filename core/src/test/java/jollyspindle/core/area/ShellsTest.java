@@ -4,6 +4,7 @@ import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.RefusedValue;
 import jollyspindle.core.placement.Placement;
@@ -169,6 +170,15 @@ class ShellsTest {
         assertThatThrownBy(() -> new AreaMotif.Clamshells(0, OptionalDouble.empty(), false, false, true))
                 .isInstanceOf(RefusedValue.class)
                 .hasMessageContaining("need a width");
+    }
+
+    /** A row is one line, but a million shells nobody draws. */
+    @Test
+    void shellsThatAreTooManyToDrawAreRefused() {
+        AreaMotif.Clamshells tiny = new AreaMotif.Clamshells(0, OptionalDouble.of(1.0 / 16), false, false, true);
+        AreaPlan plan = plan(60, 60, tiny, null, 0.25);
+        assertThat(plan.lines()).isEmpty();
+        assertThat(AreaChecks.told(plan)).anyMatch(LayoutDiagnostic.TooFine.class::isInstance);
     }
 
     @Test

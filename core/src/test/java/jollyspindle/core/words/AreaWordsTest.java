@@ -283,10 +283,23 @@ class AreaWordsTest {
         assertThat(stopCircles(circled(arms.withStop(0.1)))).startsWith("Draw a circle of radius");
     }
 
+    /**
+     * What a row is laid on has to be drawn first, so it is said: with a foot of 0.245 rows stand 0.495 apart, and the crowns of the
+     * eighth and the sixteenth at 0.5 + 7 · 0.495 = 3.965 and 0.5 + 15 · 0.495 = 7.925.
+     */
+    @Test
+    void whatIsDrawnAcrossIsSaid() {
+        assertThat(stopCircles(new AreaMotif.Clamshells(0)))
+                .isEqualTo(
+                        "Draw lines across, this far above the lower seam: 3 15/16 generous, 7 15/16 scant; rows are laid on them.");
+        assertThat(stopCircles(new AreaMotif.Clamshells(0, OptionalDouble.of(0.5), false, false, true)))
+                .startsWith("Draw lines 1/4 apart across and up");
+    }
+
     private static String stopCircles(AreaMotif motif) {
         AreaDesign design = AreaDesign.of(motif, Optional.empty());
         AreaPlan plan = plan(new Area.Blocks(1, 1, 12, 12, 0), design);
-        return SAID.stopCircles(plan, 'A');
+        return SAID.toDraw(plan, 'A');
     }
 
     private static AreaPlan plan(Area area, AreaDesign design) {

@@ -375,7 +375,7 @@ public final class AreasPane extends VBox {
             finding.setId("area-finding");
             parts.add(() -> finding);
         });
-        String drawn = new AreaWords(bench.words()).stopCircles(plan, desk.letter());
+        String drawn = new AreaWords(bench.words()).toDraw(plan, desk.letter());
         if (!drawn.isEmpty()) {
             parts.add(() -> Labelled.wrapped(drawn, "reason"));
         }

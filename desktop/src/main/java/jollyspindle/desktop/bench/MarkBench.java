@@ -211,7 +211,7 @@ public final class MarkBench extends VBox {
                 "turning",
                 desk.turning().map(new AreaWords(bench.words())::finding),
                 "circles",
-                desk.plan().map(plan -> new AreaWords(bench.words()).stopCircles(plan, desk.letter()))));
+                desk.plan().map(plan -> new AreaWords(bench.words()).toDraw(plan, desk.letter()))));
         Gradually.rows(marks, desk.marks());
         Gradually.rows(placements, desk.placements());
     }

@@ -179,10 +179,13 @@ final class QuiltPainter {
         }
     }
 
-    /** The marks of the piece that is looked at, as small crosses. */
+    /** What is drawn on the piece that is looked at, and its marks, as small crosses. */
     private void areaMarks() {
         g.setStroke(p.mark());
         g.setLineWidth(1.4);
+        g.setLineDashes(DASHES);
+        bench.areas().piece().ifPresent(piece -> piece.cloth().drawn().forEach(line -> view.stroke(g, line)));
+        g.setLineDashes();
         double half = 5 / view.scale();
         for (Mark mark : bench.areas().marks()) {
             Point across = new Point(half, 0);

@@ -48,7 +48,7 @@ final class AreaLists {
                             .map(layer -> Said.say("motif", "motif", said.text(layer.motif())))
                             .collect(Collectors.joining(" ")),
                     "circles",
-                    (" " + said.stopCircles(area, sum.letter())).stripTrailing(),
+                    (" " + said.toDraw(area, sum.letter())).stripTrailing(),
                     "sum",
                     Words.capital(AreaWords.text(sum, blocks)),
                     "several",

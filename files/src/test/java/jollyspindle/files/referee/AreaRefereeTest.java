@@ -142,8 +142,10 @@ class AreaRefereeTest {
                     .containsAnyOf(Referee.Fault.NOT_THERE, Referee.Fault.START_UNSEEN, Referee.Fault.END_UNSEEN);
         }
         if (!right.travels().isEmpty()) {
-            assertThat(faults(right.withoutTravels(), job)).contains(Referee.Fault.STARTS);
-            assertThat(faults(right.withoutDitches(), job)).containsAnyOf(Referee.Fault.TRAVEL, Referee.Fault.STARTS);
+            assertThat(faults(right.withThread(List.of(), right.ditches()), job))
+                    .contains(Referee.Fault.STARTS);
+            assertThat(faults(right.withThread(right.travels(), List.of()), job))
+                    .containsAnyOf(Referee.Fault.TRAVEL, Referee.Fault.STARTS);
         }
     }
 

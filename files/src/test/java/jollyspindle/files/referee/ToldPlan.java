@@ -273,47 +273,29 @@ record ToldPlan(
     ToldPlan withoutMarks(Predicate<Mark> which) {
         Map<String, Mark> left = new HashMap<>(marks);
         left.values().removeIf(which);
-        return new ToldPlan(foot, seams, mitres, runs, left, steps, travels, ditches, twice);
+        return with(left, steps);
     }
 
     ToldPlan withMarks(UnaryOperator<Mark> change) {
         Map<String, Mark> changed = new HashMap<>(marks);
         changed.replaceAll((id, mark) -> change.apply(mark));
-        return new ToldPlan(foot, seams, mitres, runs, changed, steps, travels, ditches, twice);
+        return with(changed, steps);
     }
 
     ToldPlan withoutSteps(Predicate<Step> which) {
-        return new ToldPlan(
-                foot,
-                seams,
-                mitres,
-                runs,
-                marks,
-                steps.stream().filter(which.negate()).toList(),
-                travels,
-                ditches,
-                twice);
+        return with(marks, steps.stream().filter(which.negate()).toList());
     }
 
     ToldPlan withStep(Step step, Step other) {
-        return new ToldPlan(
-                foot,
-                seams,
-                mitres,
-                runs,
-                marks,
-                steps.stream().map(s -> s == step ? other : s).toList(),
-                travels,
-                ditches,
-                twice);
+        return with(marks, steps.stream().map(s -> s == step ? other : s).toList());
     }
 
-    ToldPlan withoutTravels() {
-        return new ToldPlan(foot, seams, mitres, runs, marks, steps, List.of(), ditches, twice);
+    private ToldPlan with(Map<String, Mark> other, List<Step> told) {
+        return new ToldPlan(foot, seams, mitres, runs, other, told, travels, ditches, twice);
     }
 
-    ToldPlan withoutDitches() {
-        return new ToldPlan(foot, seams, mitres, runs, marks, steps, travels, List.of(), twice);
+    ToldPlan withThread(List<Travel> other, List<Curve> along) {
+        return new ToldPlan(foot, seams, mitres, runs, marks, steps, other, along, twice);
     }
 
     private static final ObjectMapper JSON = new ObjectMapper();
