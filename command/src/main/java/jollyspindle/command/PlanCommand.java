@@ -1,6 +1,7 @@
 package jollyspindle.command;
 
 import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.motif.CornerDesign;
@@ -168,13 +169,14 @@ final class PlanCommand implements Callable<Integer> {
                 "marks",
                 Words.count(marks, Words.Thing.MARK)));
         AreaWords said = new AreaWords(words);
-        String circles = said.toDraw(area, letter);
-        if (!circles.isEmpty()) {
-            out.println("  " + circles);
+        String drawn = said.toDraw(area, letter);
+        if (!drawn.isEmpty()) {
+            out.println("  " + drawn);
         }
         area.rays(letter).forEach(ray -> out.println("  " + Words.capital(said.text(ray))));
         area.diagnosed().stream()
-                .filter(d -> d.letter() == letter)
+                // What is to be drawn is told already.
+                .filter(d -> d.letter() == letter && !(d.what() instanceof AreaDiagnostic.ShellGrid))
                 .forEach(d -> out.println("  " + new DiagnosticWords(words).text(d.what())));
     }
 }

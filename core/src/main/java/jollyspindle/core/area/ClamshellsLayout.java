@@ -75,7 +75,8 @@ final class ClamshellsLayout {
                     Params.of(
                                     v -> new AreaMotif.Clamshells(
                                             v.get(ALLOWANCE), v.get(WIDTH), v.get(EASED), v.get(TOP), v.get(BY_HAND)),
-                                    Params.row(ALLOWANCE, WIDTH),
+                                    Params.row(ALLOWANCE),
+                                    Params.row(WIDTH),
                                     Params.row(EASED),
                                     Params.row(TOP),
                                     Params.row(BY_HAND))

@@ -93,7 +93,7 @@ public record AreaWords(Words words) {
                         "registration",
                         words.registration(placement),
                         "turned",
-                        before.map(b -> PlacementWords.turned(placement, b)));
+                        before.filter(b -> !placement.tool().isByHand()).map(b -> PlacementWords.turned(placement, b)));
     }
 
     /** A motif in a few words: {@code 8 arms, each out and back}. */

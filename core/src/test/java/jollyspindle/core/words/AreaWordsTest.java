@@ -296,6 +296,19 @@ class AreaWordsTest {
                 .startsWith("Draw lines 1/4 apart across and up");
     }
 
+    /** Where there is no template, nothing is said of how it lies or is turned. */
+    @Test
+    void whatIsStitchedByHandHasNoTemplate() {
+        AreaDesign design =
+                AreaDesign.of(new AreaMotif.Clamshells(0, OptionalDouble.of(2), false, false, true), Optional.empty());
+        QuiltJob demo = DemoJob.heronWeir();
+        List<Placement> all = plan(new Area.Blocks(1, 1, 8, 8, 0), design).placements();
+        assertThat(SAID.rotation(demo, all.get(1), Optional.empty(), Optional.of(all.get(0))))
+                .isEqualTo("Row 2 of shells; by hand, by the lines drawn.");
+        assertThat(new PlacementWords(new Words(TapeScale.SIXTEENTHS)).lying(demo, all.get(1), Optional.empty()))
+                .isEqualTo("No template: by hand, by the lines drawn");
+    }
+
     private static String stopCircles(AreaMotif motif) {
         AreaDesign design = AreaDesign.of(motif, Optional.empty());
         AreaPlan plan = plan(new Area.Blocks(1, 1, 12, 12, 0), design);
