@@ -230,6 +230,9 @@ public final class AreaDesigner {
         // Read off from the seams, also where something is kept clear beside them.
         Box cloth = space.cloth().box();
         Marker marker = new Marker(piece, new Point(cloth.left(), cloth.bottom()), cloth.width(), tape);
+        if (space.onSeam() && space.cloth().curves().size() > 1) {
+            space.cloth().curves().forEach(side -> marker.seamsCross(side.start()));
+        }
         PlacementBuilder sewing = new PlacementBuilder(marker);
         Rays own = new Rays(space, marker);
         List<Path> inside = new ArrayList<>();

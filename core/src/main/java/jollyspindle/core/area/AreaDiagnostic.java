@@ -255,15 +255,77 @@ public sealed interface AreaDiagnostic extends Diagnostic {
      * How corner rays come out.
      *
      * @param petals how many
-     * @param cap of each, square to it
-     * @param gap to the next, square to them
-     * @param tips from each to the next on the small arc
+     * @param upright the caps' width on the far upright side, square to the petals
+     * @param level that on the other
+     * @param tips from each to the next on the small arc, the least there is
      */
-    record Caps(int petals, double cap, double gap, double tips) implements AreaDiagnostic, Diagnostic.Note {
+    record Caps(int petals, double upright, double level, double tips) implements AreaDiagnostic, Diagnostic.Note {
         public Caps {
-            cap = settled(cap);
-            gap = settled(gap);
+            upright = settled(upright);
+            level = settled(level);
             tips = settled(tips);
+        }
+
+        /** From cap to cap on the upright side, square to the petals. */
+        public double uprightGap() {
+            return upright * CornerRaysLayout.GAP;
+        }
+
+        /** From cap to cap on the level side, square to the petals. */
+        public double levelGap() {
+            return level * CornerRaysLayout.GAP;
+        }
+
+        /** How much wider they are on one side, either way. */
+        public double differ() {
+            return Math.abs(upright - level);
+        }
+    }
+
+    /** Arms are to be turned about a corner, and the piece isn't square or oblong. */
+    record NoCorner() implements AreaDiagnostic {}
+
+    /**
+     * No hole makes petals in the middle of the circles that go between the larger ones.
+     *
+     * @param radius of the larger ones' arcs
+     */
+    record NoSmallerHole(double radius) implements AreaDiagnostic {
+        public NoSmallerHole {
+            radius = settled(radius);
+        }
+
+        /** About as large a hole would do, across. */
+        public double about() {
+            return radius;
+        }
+    }
+
+    /**
+     * How petals in the middle of the circles come out.
+     *
+     * @param hole that they are stitched in, across
+     * @param length of a petal
+     * @param left from its tip to where the grid's lines cross
+     */
+    record PetalsBetween(double hole, double length, double left) implements AreaDiagnostic, Diagnostic.Note {
+        public PetalsBetween {
+            hole = settled(hole);
+            length = settled(length);
+            left = settled(left);
+        }
+    }
+
+    /**
+     * Lines come out even, but not just as far apart as was wished.
+     *
+     * @param wished from line to line
+     * @param apart as they come out
+     */
+    record SpacedEvenly(double wished, double apart) implements AreaDiagnostic, Diagnostic.Note {
+        public SpacedEvenly {
+            wished = settled(wished);
+            apart = settled(apart);
         }
     }
 

@@ -1,13 +1,17 @@
 package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Box;
+import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.RefusedValue;
 import jollyspindle.core.text.Guards;
 import jollyspindle.core.text.Refusals;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.stream.Stream;
 
 /**
  * What is stitched in an area. Lengths are in inches, angles in radians.
@@ -71,6 +75,21 @@ public sealed interface AreaMotif {
         ALONG_EDGE
     }
 
+    /** What arms are turned about. */
+    enum About {
+        CENTRE(Optional.empty()),
+        TOP_LEFT(Optional.of(Corner.TOP_LEFT)),
+        TOP_RIGHT(Optional.of(Corner.TOP_RIGHT)),
+        BOTTOM_RIGHT(Optional.of(Corner.BOTTOM_RIGHT)),
+        BOTTOM_LEFT(Optional.of(Corner.BOTTOM_LEFT));
+
+        private final Optional<Corner> corner;
+
+        About(Optional<Corner> corner) {
+            this.corner = corner;
+        }
+    }
+
     /**
      * Arms of one template, turned about the centre step by step.
      *
@@ -83,7 +102,8 @@ public sealed interface AreaMotif {
      * @param circled whether that circle is stitched first, so that the needle gets from arm to arm on it; needs one
      * @param outer radius of a circle drawn about the centre that they end on, over {@code stop}; without one they end at the
      *     edge, or where the template does
-     * @param within whether they end on the first line of the layers before that they come to
+     * @param within whether they end on the first line of the layers before that they come to, or at what lies on the piece
+     * @param about what they are turned; about a corner they are spread over its quarter
      */
     record Arms(
             int arms,
@@ -93,7 +113,8 @@ public sealed interface AreaMotif {
             double turn,
             boolean circled,
             OptionalDouble outer,
-            boolean within)
+            boolean within,
+            About about)
             implements Counted {
         public Arms {
             Guards.within("arms", arms, FEWEST_ARMS, MOST_ARMS);
@@ -106,6 +127,40 @@ public sealed interface AreaMotif {
             if (outer.isPresent() && !(outer.getAsDouble() > stop)) {
                 throw new RefusedValue("outer", Refusals.say("arms.outer"));
             }
+        }
+
+        /** About the centre. */
+        public Arms(
+                int arms,
+                Way way,
+                double stop,
+                boolean mirrored,
+                double turn,
+                boolean circled,
+                OptionalDouble outer,
+                boolean within) {
+            this(arms, way, stop, mirrored, turn, circled, outer, within, About.CENTRE);
+        }
+
+        /** The same about a corner, out to what they come to first. */
+        public Arms about(About corner) {
+            return new Arms(arms, way, stop, mirrored, turn, circled, outer, true, corner);
+        }
+
+        /** The corner they are turned about; nothing if they stand round the centre. */
+        public Optional<Corner> corner() {
+            return about.corner;
+        }
+
+        /** From one to the next: over a whole turn, or over the quarter of a corner. */
+        @Override
+        public double step() {
+            return 2 * Math.PI / arms / (corner().isPresent() ? 4 : 1);
+        }
+
+        /** Of the first from the top, clockwise, in radians; in a corner it stands half a step off the seam, and is turned on from there. */
+        double first() {
+            return corner().map(c -> c.quarter() + step() / 2).orElse(0.0) + turn;
         }
 
         /** Without a stitched circle, out to the edge. */
@@ -135,7 +190,7 @@ public sealed interface AreaMotif {
 
         @Override
         public Arms withCount(int other) {
-            return new Arms(other, way, stop, mirrored, turn, circled, outer, within);
+            return new Arms(other, way, stop, mirrored, turn, circled, outer, within, about);
         }
 
         public Arms withStop(double other) {
@@ -147,11 +202,12 @@ public sealed interface AreaMotif {
                     turn,
                     circled && other > 0,
                     outer.stream().filter(o -> o > other).findFirst(),
-                    within);
+                    within,
+                    about);
         }
 
         public Arms withTurn(double other) {
-            return new Arms(arms, way, stop, mirrored, other, circled, outer, within);
+            return new Arms(arms, way, stop, mirrored, other, circled, outer, within, about);
         }
     }
 
@@ -172,12 +228,32 @@ public sealed interface AreaMotif {
      * @param gap from ring to ring; without one they are spread evenly, so that as much is left from the last to the edge
      * @param rings 1 to {@link #MOST}
      * @param spokes between them
+     * @param right how far right of the piece's centre theirs is, in inches; below 0 left of it
+     * @param up how far above it, in inches; below 0 under it
      */
-    record Rings(double first, OptionalDouble gap, int rings, Spokes spokes) implements AreaMotif {
+    record Rings(double first, OptionalDouble gap, int rings, Spokes spokes, double right, double up)
+            implements AreaMotif {
         public Rings {
             distance(first);
+            Guards.within("right", right, -LARGEST, LARGEST);
+            Guards.within("up", up, -LARGEST, LARGEST);
             gap.ifPresent(AreaMotif::distance);
             Guards.within("rings", rings, 1, MOST);
+        }
+
+        /** About the piece's own centre. */
+        public Rings(double first, OptionalDouble gap, int rings, Spokes spokes) {
+            this(first, gap, rings, spokes, 0, 0);
+        }
+
+        /** The same about another centre. */
+        public Rings at(double otherRight, double otherUp) {
+            return new Rings(first, gap, rings, spokes, otherRight, otherUp);
+        }
+
+        /** Whether they stand about the piece's own centre. */
+        public boolean centred() {
+            return right == 0 && up == 0;
         }
 
         public Rings(double first, double gap, int rings, Spokes spokes) {
@@ -322,22 +398,41 @@ public sealed interface AreaMotif {
         }
     }
 
+    /** Which way round the thread goes. */
+    enum Round {
+        CLOCKWISE,
+        COUNTERCLOCKWISE
+    }
+
     /**
      * Petals along the lines of a grid: each edge the chord of two mirrored arcs.
      *
      * @param across how many squares to a block's width, 1 to {@link #MOST}
      * @param down how many to its height
      * @param inner how far from the grid's crossings smaller petals end that lie inside; none if it is empty
+     * @param between whether four smaller petals stand about the middle of each circle, between those on its edges
+     * @param pieced whether the squares are pieced, so that their seams cross where arcs meet
+     * @param round which way the thread goes along the edge
      */
-    record Peel(int across, int down, OptionalDouble inner) implements AreaMotif {
+    record Peel(int across, int down, OptionalDouble inner, boolean between, boolean pieced, Round round)
+            implements AreaMotif {
         public Peel {
             Guards.within("squaresAcross", across, 1, MOST);
             Guards.within("squaresDown", down, 1, MOST);
             inner.ifPresent(AreaMotif::distance);
         }
 
+        /** On whole cloth, clockwise. */
+        public Peel(int across, int down, OptionalDouble inner) {
+            this(across, down, inner, false, false, Round.CLOCKWISE);
+        }
+
         public Peel(int across, int down) {
             this(across, down, OptionalDouble.empty());
+        }
+
+        public Peel withSquares(int otherAcross, int otherDown) {
+            return new Peel(otherAcross, otherDown, inner, between, pieced, round);
         }
     }
 
@@ -359,11 +454,25 @@ public sealed interface AreaMotif {
      *
      * @param spacing wanted in each set; what divides the area's width evenly next to it is taken
      * @param angle of the first set against the lower edge; the second leans the other way
+     * @param exact whether lines stand just so far apart, from the middle out, and don't come out even at the edge
      */
-    record Crosshatch(double spacing, double angle) implements AreaMotif {
+    record Crosshatch(double spacing, double angle, boolean exact) implements AreaMotif {
         public Crosshatch {
             distance(spacing);
             Guards.degrees("angle", angle, LEAST_SLANT, MOST_SLANT);
+        }
+
+        /** Coming out even. */
+        public Crosshatch(double spacing, double angle) {
+            this(spacing, angle, false);
+        }
+
+        public Crosshatch withSpacing(double other) {
+            return new Crosshatch(other, angle, exact);
+        }
+
+        public Crosshatch exactly() {
+            return new Crosshatch(spacing, angle, true);
         }
 
         /** Whether the first set stands upright; the second lies level then. */
@@ -371,14 +480,14 @@ public sealed interface AreaMotif {
             return Math.abs(angle - Math.PI / 2) < Tolerances.ROUNDING;
         }
 
-        /** From line to line along the lower edge, as it divides a box's width evenly; in inches. */
+        /** From line to line along the lower edge, in inches. */
         double step(Box box) {
-            return box.width() / Math.max(1, Math.round(box.width() * Math.sin(angle) / spacing));
+            return apart(box.width(), spacing / Math.sin(angle), exact);
         }
 
-        /** From line to line up the side where they lie level, as it divides a box's height evenly; in inches. */
+        /** From line to line up the side where they lie level, in inches. */
         double levelStep(Box box) {
-            return even(box.height(), spacing);
+            return apart(box.height(), spacing, exact);
         }
 
         /** The widest spacing that comes out in a box, square to the lines; in inches. */
@@ -393,30 +502,72 @@ public sealed interface AreaMotif {
      * the left edge to the right.
      *
      * @param spacing wanted along the edges; what divides them evenly next to it is taken
+     * @param exact whether arcs stand just so far apart, and as much is left at one end of an edge as at the other
      */
-    record CurvedHatch(double spacing) implements AreaMotif {
+    record CurvedHatch(double spacing, boolean exact) implements AreaMotif {
         public CurvedHatch {
             distance(spacing);
         }
 
-        /** From arc to arc along an edge of some length, as it divides it evenly; in inches. */
+        /** Coming out even. */
+        public CurvedHatch(double spacing) {
+            this(spacing, false);
+        }
+
+        public CurvedHatch withSpacing(double other) {
+            return new CurvedHatch(other, exact);
+        }
+
+        public CurvedHatch exactly() {
+            return new CurvedHatch(spacing, true);
+        }
+
+        /** From arc to arc along an edge of some length, in inches. */
         public double step(double edge) {
-            return even(edge, spacing);
+            return apart(edge, spacing, exact);
         }
     }
 
+    /** What lines there are in a quarter. */
+    enum Lined {
+        CLOSE_ACROSS,
+        WIDE_ACROSS,
+        CLOSE_DOWN,
+        WIDE_DOWN,
+        NONE
+    }
+
     /**
-     * The four quarters of a block, lines across and lines down in turn.
+     * The four quarters of a block, each with its own lines.
      *
-     * @param close spacing of those across
-     * @param wide spacing of those down
+     * @param close one spacing
+     * @param wide the other
      * @param pieced whether the quarters are patches of their own, with seams between them that the needle can travel in;
      *     otherwise the two middle lines are stitched first
+     * @param upperLeft what lines there are in that quarter; and so on clockwise
+     * @param exact whether lines stand just so far apart, from the middle out, and don't come out even at the edge
      */
-    record Quarters(double close, double wide, boolean pieced) implements AreaMotif {
+    record Quarters(
+            double close,
+            double wide,
+            boolean pieced,
+            Lined upperLeft,
+            Lined upperRight,
+            Lined lowerRight,
+            Lined lowerLeft,
+            boolean exact)
+            implements AreaMotif {
         public Quarters {
             distance(close);
             distance(wide);
+            if (Stream.of(upperLeft, upperRight, lowerRight, lowerLeft).allMatch(Lined.NONE::equals)) {
+                throw new RefusedValue("upperLeft", Refusals.say("quarters.none"));
+            }
+        }
+
+        /** Close across and wide down in turn, coming out even. */
+        public Quarters(double close, double wide, boolean pieced) {
+            this(close, wide, pieced, Lined.CLOSE_ACROSS, Lined.WIDE_DOWN, Lined.CLOSE_ACROSS, Lined.WIDE_DOWN, false);
         }
 
         /** Of a block pieced from four patches. */
@@ -424,14 +575,33 @@ public sealed interface AreaMotif {
             this(close, wide, true);
         }
 
-        /** From line to line of those across, as they divide half of a box's height evenly; in inches. */
-        public double closeStep(Box box) {
-            return even(box.height() / 2, close);
+        /** The lines of the quarters, clockwise from the upper left. */
+        public List<Lined> quarters() {
+            return List.of(upperLeft, upperRight, lowerRight, lowerLeft);
         }
 
-        /** From line to line of those down, as they divide half of a box's width evenly; in inches. */
-        public double wideStep(Box box) {
-            return even(box.width() / 2, wide);
+        /** From line to line of some of those lines in half of a box's width or height, in inches; 0 if there are none. */
+        double step(Box box, Lined lines) {
+            return switch (lines) {
+                case CLOSE_ACROSS -> apart(box.height() / 2, close, exact);
+                case WIDE_ACROSS -> apart(box.height() / 2, wide, exact);
+                case CLOSE_DOWN -> apart(box.width() / 2, close, exact);
+                case WIDE_DOWN -> apart(box.width() / 2, wide, exact);
+                case NONE -> 0;
+            };
+        }
+
+        /** What is asked for of some of those lines. */
+        double wished(Lined lines) {
+            return lines == Lined.CLOSE_ACROSS || lines == Lined.CLOSE_DOWN ? close : wide;
+        }
+
+        public Quarters withSpacings(double otherClose, double otherWide) {
+            return new Quarters(otherClose, otherWide, pieced, upperLeft, upperRight, lowerRight, lowerLeft, exact);
+        }
+
+        public Quarters exactly() {
+            return new Quarters(close, wide, pieced, upperLeft, upperRight, lowerRight, lowerLeft, true);
         }
     }
 
@@ -452,6 +622,16 @@ public sealed interface AreaMotif {
             this.across = across;
             this.up = up;
         }
+
+        /** Where the quarter seen from it begins: from the top, clockwise, in radians. */
+        double quarter() {
+            return across < 0 ? (up < 0 ? 0 : Math.PI / 2) : (up > 0 ? Math.PI : 3 * Math.PI / 2);
+        }
+
+        /** Where it lies in a box. */
+        Point in(Box box) {
+            return new Point(across < 0 ? box.left() : box.right(), up < 0 ? box.bottom() : box.top());
+        }
     }
 
     /**
@@ -461,9 +641,11 @@ public sealed interface AreaMotif {
      * @param corner of the block
      * @param petals an odd number, 1 to {@link #MOST_ARMS} less one; without one, as many as make caps about 3/4 wide
      * @param stop radius of the small arc
-     * @param margin from the caps to the far seams
+     * @param margin from the caps to the far seams, and from the outermost lines to the seams beside them
+     * @param intoCorner whether the first and the last line run into the corner itself
      */
-    record CornerRays(Corner corner, OptionalInt petals, double stop, double margin) implements AreaMotif {
+    record CornerRays(Corner corner, OptionalInt petals, double stop, double margin, boolean intoCorner)
+            implements AreaMotif {
         public CornerRays {
             petals.ifPresent(n -> {
                 Guards.within("petals", n, 1, MOST_ARMS - 1);
@@ -472,6 +654,39 @@ public sealed interface AreaMotif {
                 }
             });
             distance(stop, margin);
+        }
+
+        /** With all lines stopped on the small arc. */
+        public CornerRays(Corner corner, OptionalInt petals, double stop, double margin) {
+            this(corner, petals, stop, margin, false);
+        }
+
+        public CornerRays withStop(double other) {
+            return new CornerRays(corner, petals, other, margin, intoCorner);
+        }
+
+        /**
+         * The radius of the arc on which the tips of so many petals stand a point ({@link AreaRules#POINT}) apart; in inches.
+         * With outermost lines in a distance m of the seams a radius r has room for r(π/2 − 2 asin(m/r)) (derived).
+         */
+        public double roomyStop(int tips) {
+            double least = margin * Math.sqrt(2);
+            double most = least + 2 * margin + tips * AreaRules.POINT;
+            while (most - least > Tolerances.ROUNDING) {
+                double radius = (least + most) / 2;
+                boolean roomy = radius * (Math.PI / 2 - 2 * Math.asin(margin / radius)) >= tips * AreaRules.POINT;
+                least = roomy ? least : radius;
+                most = roomy ? radius : most;
+            }
+            return most;
+        }
+
+        /**
+         * The angle, seen from the corner, between the seams and where the outermost lines begin on the small arc; in radians.
+         */
+        double beside() {
+            double beside = Math.asin(Math.min(1, margin / stop));
+            return beside < Math.PI / 4 - Tolerances.ROUNDING ? beside : 0;
         }
     }
 
@@ -487,6 +702,22 @@ public sealed interface AreaMotif {
             Guards.within("lines", lines, 1, 9);
             distance(spacing);
             Guards.within("sets", sets, 1, MOST);
+        }
+    }
+
+    /**
+     * A V from both lower corners to the middle of the upper edge, with dense upright lines on either side.
+     *
+     * @param closest that two of them stand, in inches
+     * @param widest that two of them stand; not less than closest
+     */
+    record Vee(double closest, double widest) implements AreaMotif {
+        public Vee {
+            distance(closest);
+            distance(widest);
+            if (widest < closest) {
+                throw new RefusedValue("widest", Refusals.say("vee.widest"));
+            }
         }
     }
 
@@ -508,9 +739,9 @@ public sealed interface AreaMotif {
         }
     }
 
-    /** The part of a length nearest to a wanted one that it is a whole multiple of. */
-    private static double even(double length, double wanted) {
-        return length / Math.max(1, Math.round(length / wanted));
+    /** A wanted length; unless it is to be exact, the part of a length nearest to it that that is a whole multiple of. */
+    private static double apart(double length, double wanted, boolean exact) {
+        return exact ? wanted : length / Math.max(1, Math.round(length / wanted));
     }
 
     private static void upTo(String what, double inches) {

@@ -24,6 +24,7 @@ public final class AreaMotifTypes {
             QuartersLayout.TYPE,
             CornerRaysLayout.TYPE,
             WhirlLayout.TYPE,
+            VeeLayout.TYPE,
             StraightFansLayout.TYPE);
 
     private static final Map<Class<?>, AreaMotifType<?>> BY_CLASS = new HashMap<>();

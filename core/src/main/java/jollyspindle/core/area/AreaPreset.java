@@ -57,6 +57,11 @@ public record AreaPreset(String code, AreaMotif motif) {
             return shorter() / 2;
         }
 
+        /** Whether it has four corners. */
+        boolean hasCorners() {
+            return area instanceof Area.Blocks;
+        }
+
         boolean isBackground() {
             return area instanceof Area.Body;
         }

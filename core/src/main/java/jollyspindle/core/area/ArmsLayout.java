@@ -20,6 +20,7 @@ import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.quilt.Side;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
@@ -62,6 +63,9 @@ final class ArmsLayout {
             arms -> new Param.Room(arms.stop() + AreaMotif.CLOSEST, AreaMotif.LARGEST));
     private static final Param.Flag<AreaMotif.Arms> WITHIN = Param.flag("within", AreaMotif.Arms::within, false);
 
+    private static final Param.Choice<AreaMotif.Arms, AreaMotif.About> ABOUT =
+            Param.choice("about", AreaMotif.About.class, AreaMotif.Arms::about, AreaMotif.About.CENTRE);
+
     static final AreaMotifType<AreaMotif.Arms> TYPE = new AreaMotifType<>(
                     AreaMotif.Arms.class,
                     "arms",
@@ -74,16 +78,19 @@ final class ArmsLayout {
                                             v.get(TURN),
                                             v.get(CIRCLED),
                                             v.get(OUTER),
-                                            v.get(WITHIN)),
+                                            v.get(WITHIN),
+                                            v.get(ABOUT)),
                                     Params.row(ARMS, STOP),
                                     Params.row(WAY),
                                     Params.row(TURN),
                                     Params.row(MIRRORED),
                                     Params.row(CIRCLED),
                                     Params.row(OUTER),
-                                    Params.row(WITHIN))
-                            .kept(ARMS, WAY, STOP, MIRRORED, TURN, CIRCLED, OUTER, WITHIN)
-                            .brief(WITHIN),
+                                    Params.row(WITHIN),
+                                    Params.row(ABOUT))
+                            .kept(ARMS, WAY, STOP, MIRRORED, TURN, CIRCLED, OUTER, WITHIN, ABOUT)
+                            .brief(WITHIN)
+                            .brief(ABOUT),
                     (piece, motif) -> new ArmsLayout(piece, motif).lay(),
                     (arms, cloth) -> arms.arms() * (arms.mirrored() ? 2 : 1),
                     Kind.TURNED_ARM,
@@ -92,6 +99,11 @@ final class ArmsLayout {
             .offeredAboutCentre((cloth, offers) -> {
                 offers.add("", new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, 0));
                 offers.add("-crossed", new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, AreaPreset.SPACING, true, 0));
+                if (cloth.hasCorners()) {
+                    offers.add(
+                            "-from-corner",
+                            new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, 0).about(AreaMotif.About.BOTTOM_LEFT));
+                }
             })
             .dragged((arms, knobs) -> knobs.out(STOP));
 
@@ -102,10 +114,14 @@ final class ArmsLayout {
     private final AreaMotif.Arms motif;
     private final AreaSpace space;
 
+    /** What they are turned about. */
+    private final Point origin;
+
     ArmsLayout(PieceContext laying, AreaMotif.Arms motif) {
         this.laying = laying;
         this.motif = motif;
         this.space = laying.space();
+        this.origin = laying.rays().origin(motif.corner());
     }
 
     /**
@@ -233,6 +249,10 @@ final class ArmsLayout {
     }
 
     void lay() {
+        if (motif.corner().isPresent() && space.cloth().curves().size() != Side.values().length) {
+            laying.tell(new AreaDiagnostic.NoCorner());
+            return;
+        }
         Optional<Arm> found = arm();
         if (found.isEmpty()) {
             laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.ARM));
@@ -240,24 +260,26 @@ final class ArmsLayout {
         }
         Arm arm = found.get();
         before = laying.sewing().lines().size();
-        Mark centre = laying.mark(Mark.Kind.CENTRE, space.centre());
+        Mark centre = laying.mark(Mark.Kind.CENTRE, origin);
         Optional<StitchingEdge.Round> circle = motif.circled() ? circle() : Optional.empty();
         circled = circle.isPresent();
         stop = circle.map(StitchingEdge.Round::stitched).orElse(motif.stop());
         circle.ifPresent(tool -> stitch(tool, arm, centre));
         if (!arm.closed() && stop > 0 && !circled) {
-            laying.draw(Path.circle(space.centre(), stop));
+            laying.draw(Path.circle(origin, stop));
         }
-        motif.outer().ifPresent(outer -> laying.draw(Path.circle(space.centre(), outer)));
+        motif.outer().ifPresent(outer -> laying.draw(Path.circle(origin, outer)));
         double needed = 0;
         int shortOf = 0;
         for (int set = 1; set <= (motif.mirrored() ? 2 : 1); set++) {
             for (int number = 1; number <= motif.arms(); number++) {
-                double angle = motif.turn() + motif.step() * (number - 1);
-                Ray ray = laying.rays().at(angle);
+                double angle = motif.first() + motif.step() * (number - 1);
+                Ray ray = laying.rays().at(motif.corner(), angle);
                 Point tip = new Pose(Point.ORIGIN, -angle, set == 2)
                         .apply(arm.home().end());
-                double edge = laying.rays().edge(Math.PI / 2 - tip.angle()).distance(space.centre());
+                double edge = laying.rays()
+                        .edge(motif.corner(), Math.PI / 2 - tip.angle())
+                        .distance(origin);
                 if (set == 1 && motif.outer().isEmpty() && arm.reach() < edge - WORTH) {
                     shortOf++;
                     needed = Math.max(needed, edge);
@@ -291,21 +313,21 @@ final class ArmsLayout {
 
     /** Stitches it, begun where the first arm stops. */
     private void stitch(StitchingEdge.Round tool, Arm arm, Mark centre) {
-        Path first = arm.home().posed(new Pose(space.centre(), -motif.turn(), false));
-        double angle = Region.of(Path.circle(space.centre(), tool.stitched())).without(first).stream()
+        Path first = arm.home().posed(new Pose(origin, -motif.first(), false));
+        double angle = Region.of(Path.circle(origin, tool.stitched())).without(first).stream()
                 .findFirst()
-                .map(p -> p.start().minus(space.centre()).angle())
-                .orElse(Math.PI / 2 - motif.turn());
+                .map(p -> p.start().minus(origin).angle())
+                .orElse(Math.PI / 2 - motif.first());
         laying.stitch(
                 PlacementBuilder.Naming.of(Stitched.RING, 1),
-                Path.of(new Arc(space.centre(), tool.stitched(), angle, -2 * Math.PI)),
+                Path.of(new Arc(origin, tool.stitched(), angle, -2 * Math.PI)),
                 c -> tool,
                 c -> new Registration.CentreOnMark(centre, false),
                 p -> laying.marked(Mark.Kind.LINE_START, p));
     }
 
     private void stitch(Arm arm, int set, int number, double angle, Mark centre, Ray ray) {
-        Pose pose = new Pose(space.centre(), -angle, set == 2);
+        Pose pose = new Pose(origin, -angle, set == 2);
         StitchingEdge lying = arm.tool(pose);
         List<Path> pieces = pieces(arm, pose, ray);
         // An arm that floats, ending on no edge, is stitched twice even where the others lead along the edge.
@@ -341,23 +363,25 @@ final class ArmsLayout {
         if (arm.closed()) {
             return laying.kept(arm.home().posed(pose));
         }
-        double wanted = motif.outer().orElse(ray.place().distance(space.centre()));
+        double wanted = motif.outer().orElse(ray.place().distance(origin));
         Path whole = arm.round()
                 .map(round -> arc(round, Math.min(arm.reach(), wanted)))
                 .orElse(arm.home())
                 .posed(pose);
         Path within = upToEdge(whole);
         if (motif.outer().isPresent()) {
-            within = first(Region.of(Path.circle(space.centre(), wanted)).within(within), within);
+            within = first(Region.of(Path.circle(origin, wanted)).within(within), within);
         }
         if (motif.within()) {
             within = upToStitching(within);
         }
-        return stop > 0
-                ? Region.of(Path.circle(space.centre(), stop)).without(within).stream()
+        List<Path> pieces = stop > 0
+                ? Region.of(Path.circle(origin, stop)).without(within).stream()
                         .flatMap(p -> laying.kept(p).stream())
                         .toList()
                 : laying.kept(within);
+        // What an arm comes to ends it, and isn't passed under.
+        return motif.within() ? pieces.stream().limit(1).toList() : pieces;
     }
 
     private static Path first(List<Path> pieces, Path otherwise) {
@@ -385,7 +409,7 @@ final class ArmsLayout {
                     .filter(other -> other.box().meets(curve.box()))
                     .flatMap(other -> Crossings.of(curve, other).stream())
                     .mapToDouble(Crossings.Crossing::onFirst)
-                    .filter(t -> curve.at(t).distance(space.centre()) > stop + LayoutContext.SHORTEST)
+                    .filter(t -> curve.at(t).distance(origin) > stop + LayoutContext.SHORTEST)
                     .min();
             if (met.isPresent()) {
                 if (met.getAsDouble() * curve.length() >= Tolerances.SAME_PLACE) {
@@ -414,12 +438,12 @@ final class ArmsLayout {
         List<StitchLine> lines = laying.sewing().lines();
         return !lines.isEmpty()
                 && lines.get(lines.size() - 1).kind() == Stitched.ARM
-                && lines.get(lines.size() - 1).needleAt().distance(space.centre())
+                && lines.get(lines.size() - 1).needleAt().distance(origin)
                         > Math.max(Tolerances.CHALK, stop + Tolerances.CHALK);
     }
 
     private LineEnd spot(Arm arm, Point place, Mark centre) {
-        double out = place.distance(space.centre());
+        double out = place.distance(origin);
         if (!arm.closed() && out < Tolerances.SAME_PLACE) {
             return LineEnd.at(centre);
         }

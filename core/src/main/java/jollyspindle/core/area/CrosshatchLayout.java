@@ -24,10 +24,17 @@ final class CrosshatchLayout {
     private static final Param.Angle<AreaMotif.Crosshatch> ANGLE =
             Param.angle("angle", AreaMotif.LEAST_SLANT, AreaMotif.MOST_SLANT, AreaMotif.Crosshatch::angle);
 
+    private static final Param.Flag<AreaMotif.Crosshatch> EXACT =
+            Param.flag("exact", AreaMotif.Crosshatch::exact, false);
+
     static final AreaMotifType<AreaMotif.Crosshatch> TYPE = new AreaMotifType<>(
                     AreaMotif.Crosshatch.class,
                     "crosshatch",
-                    Params.of(v -> new AreaMotif.Crosshatch(v.get(SPACING), v.get(ANGLE)), Params.row(SPACING, ANGLE)),
+                    Params.of(
+                                    v -> new AreaMotif.Crosshatch(v.get(SPACING), v.get(ANGLE), v.get(EXACT)),
+                                    Params.row(SPACING, ANGLE),
+                                    Params.row(EXACT))
+                            .brief(EXACT),
                     (piece, motif) -> new CrosshatchLayout(piece, motif).lay(),
                     (hatch, cloth) -> cloth.straight(
                             2
@@ -62,9 +69,11 @@ final class CrosshatchLayout {
         }
         double step = motif.step(box);
         double lean = box.height() / Math.tan(motif.angle());
+        laying.tellApart(motif.spacing(), step * Math.sin(motif.angle()));
         Hatching.upAndDown(laying, tool.get(), 1, leaning(step, lean), step * Math.sin(motif.angle()));
         if (motif.upright()) {
             double up = motif.levelStep(box);
+            laying.tellApart(motif.spacing(), up);
             Hatching.upAndDown(laying, tool.get(), 2, level(up), up);
         } else {
             Hatching.upAndDown(laying, tool.get(), 2, leaning(step, -lean), step * Math.sin(motif.angle()));
@@ -72,21 +81,23 @@ final class CrosshatchLayout {
     }
 
     private List<Segment> leaning(double step, double over) {
+        // What doesn't come out even has a line through the middle.
+        double from = motif.exact() ? Math.IEEEremainder((box.width() - over) / 2, step) : 0;
         int first = (int) Math.floor(-Math.max(over, 0) / step) - 1;
         int last = (int) Math.ceil((box.width() - Math.min(over, 0)) / step) + 1;
         List<Segment> lines = new ArrayList<>();
         for (int i = first; i <= last; i++) {
-            lines.add(new Segment(
-                    laying.space().place(i * step, 0), laying.space().place(i * step + over, box.height())));
+            double at = from + i * step;
+            lines.add(new Segment(laying.space().place(at, 0), laying.space().place(at + over, box.height())));
         }
         return lines;
     }
 
     private List<Segment> level(double step) {
+        double from = motif.exact() ? box.height() / 2 % step : 0;
         List<Segment> lines = new ArrayList<>();
-        for (int i = 0; i * step < box.height() + Tolerances.ROUNDING; i++) {
-            lines.add(new Segment(
-                    laying.space().place(0, i * step), laying.space().place(box.width(), i * step)));
+        for (double up = from; up < box.height() + Tolerances.ROUNDING; up = from + lines.size() * step) {
+            lines.add(new Segment(laying.space().place(0, up), laying.space().place(box.width(), up)));
         }
         return lines;
     }

@@ -28,10 +28,17 @@ final class CurvedHatchLayout {
     private static final Param.Length<AreaMotif.CurvedHatch> SPACING =
             Param.length("spacing", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.CurvedHatch::spacing);
 
+    private static final Param.Flag<AreaMotif.CurvedHatch> EXACT =
+            Param.flag("exact", AreaMotif.CurvedHatch::exact, false);
+
     static final AreaMotifType<AreaMotif.CurvedHatch> TYPE = new AreaMotifType<>(
                     AreaMotif.CurvedHatch.class,
                     "curved-hatch",
-                    Params.of(v -> new AreaMotif.CurvedHatch(v.get(SPACING)), Params.row(SPACING)),
+                    Params.of(
+                                    v -> new AreaMotif.CurvedHatch(v.get(SPACING), v.get(EXACT)),
+                                    Params.row(SPACING),
+                                    Params.row(EXACT))
+                            .brief(EXACT),
                     (piece, motif) -> new CurvedHatchLayout(piece, motif).lay(),
                     (hatch, cloth) -> (cloth.width() + cloth.height()) / hatch.spacing(),
                     Kind.ARC)
@@ -54,18 +61,19 @@ final class CurvedHatchLayout {
     }
 
     void lay() {
-        Optional<StitchingEdge.Round> found = laying.round();
-        if (found.isEmpty()) {
-            return;
-        }
-        StitchingEdge.Round tool = found.get();
-        double longest = Math.max(box.width(), box.height());
-        if (longest > 2 * tool.stitched()) {
-            laying.tell(new LayoutDiagnostic.TooFar(longest, 2 * tool.stitched()));
-            return;
-        }
-        set(tool, 1, box.width(), box.height());
-        set(tool, 2, box.height(), box.width());
+        set(1, box.width(), box.height());
+        set(2, box.height(), box.width());
+    }
+
+    /** The template asked for; or the smallest that reaches from edge to edge, for the deeper arcs. */
+    private Optional<StitchingEdge.Round> tool(double span) {
+        return laying.templateId().isPresent()
+                ? laying.round()
+                : laying.tools()
+                        .arcFrom(span / 2 + Tolerances.CHALK)
+                        .filter(arc -> 2 * arc.stitchedRadius(laying.machine()) >= span)
+                        .map(a -> StitchingEdge.Round.of(a, laying.machine()))
+                        .or(laying::round);
     }
 
     /** Where a place of a set lies: along it, and from its foot. */
@@ -73,17 +81,29 @@ final class CurvedHatchLayout {
         return set == 1 ? laying.space().place(along, up) : laying.space().place(up, along);
     }
 
-    private void set(StitchingEdge.Round tool, int set, double length, double span) {
+    private void set(int set, double length, double span) {
+        Optional<StitchingEdge.Round> found = tool(span);
+        if (found.isEmpty()) {
+            return;
+        }
+        StitchingEdge.Round tool = found.get();
+        if (span > 2 * tool.stitched()) {
+            laying.tell(new LayoutDiagnostic.TooFar(span, 2 * tool.stitched()));
+            return;
+        }
         double step = motif.step(length);
         double bulge = tool.stitched() - Math.sqrt(tool.stitched() * tool.stitched() - span * span / 4);
-        int first = -(int) Math.floor(bulge / step + Tolerances.ROUNDING);
-        int last = (int) Math.round(length / step);
+        laying.tellApart(motif.spacing(), step);
+        double from = motif.exact() ? length % step / 2 : 0;
+        int first = -(int) Math.floor((bulge + from) / step + Tolerances.ROUNDING);
+        int last = (int) Math.ceil((length - from) / step - Tolerances.ROUNDING);
         int number = 0;
         Hatching hatching = new Hatching(laying, tool, set, OptionalDouble.empty(), PlacementBuilder.Turn.MARKED);
         for (int i = first; i < last; i++) {
             number++;
             // The first set bulges to the right, the second upwards: seen from foot to head, right and left.
-            Arc arc = ArcsBetween.of(place(set, i * step, 0), place(set, i * step, span), tool.stitched(), set == 2)
+            double at = from + i * step;
+            Arc arc = ArcsBetween.of(place(set, at, 0), place(set, at, span), tool.stitched(), set == 2)
                     .orElseThrow();
             Curve way = number % 2 == 0 ? arc.reversed() : arc;
             hatching.stitch(way, number, step);

@@ -71,8 +71,13 @@ final class KnobsInPiece<M extends AreaMotif> {
 
     /** The diameter of a circle about the centre. */
     void across(Param.Length<M> param) {
-        Point place = centre.plus(aside().times(param.of(motif) / 2));
-        knobs.add(new ParamKnob<>(param, place, centre, aside(), 2, v -> params.with(motif, param, v)));
+        across(param, centre);
+    }
+
+    /** The same about another middle. */
+    void across(Param.Length<M> param, Point middle) {
+        Point place = middle.plus(aside().times(param.of(motif) / 2));
+        knobs.add(new ParamKnob<>(param, place, middle, aside(), 2, v -> params.with(motif, param, v)));
     }
 
     /**

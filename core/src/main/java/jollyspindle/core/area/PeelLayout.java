@@ -19,7 +19,10 @@ import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.form.Kind;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.IntFunction;
 
 /**
@@ -27,7 +30,8 @@ import java.util.function.IntFunction;
  * 2(R − √(R² − s²/4)) wide. They meet without crossing from R = s/√2 on, the classic circle through four grid points
  * (derived). On the area's own edge only the inner arc is stitched. The needle goes once round that edge, and from each line of
  * the grid that it comes by the first time along that line and back, bulging to one side and the other in turn: every junction
- * is even, so that one thread closes. A smaller peel may lie inside.
+ * is even, so that one thread closes. Smaller petals may lie inside the petals, and {@link PetalsBetween} in the middle of the
+ * circles.
  */
 final class PeelLayout {
 
@@ -38,6 +42,11 @@ final class PeelLayout {
     private static final Param.MaybeLength<AreaMotif.Peel> INNER =
             Param.maybeLength("inner", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Peel::inner);
 
+    private static final Param.Flag<AreaMotif.Peel> BETWEEN = Param.flag("between", AreaMotif.Peel::between, false);
+    private static final Param.Flag<AreaMotif.Peel> PIECED = Param.flag("pieced", AreaMotif.Peel::pieced, false);
+    private static final Param.Choice<AreaMotif.Peel, AreaMotif.Round> ROUND =
+            Param.choice("round", AreaMotif.Round.class, AreaMotif.Peel::round, AreaMotif.Round.CLOCKWISE);
+
     /** About as wide its squares are to begin with, in inches: the usual arcs make fuller petals on them. */
     private static final double USUAL_SQUARE = 4;
 
@@ -45,20 +54,42 @@ final class PeelLayout {
                     AreaMotif.Peel.class,
                     "peel",
                     Params.of(
-                            v -> new AreaMotif.Peel(v.get(ACROSS), v.get(DOWN), v.get(INNER)),
-                            Params.row(ACROSS, DOWN),
-                            Params.row(INNER)),
+                                    v -> new AreaMotif.Peel(
+                                            v.get(ACROSS),
+                                            v.get(DOWN),
+                                            v.get(INNER),
+                                            v.get(BETWEEN),
+                                            v.get(PIECED),
+                                            v.get(ROUND)),
+                                    Params.row(ACROSS, DOWN),
+                                    Params.row(INNER),
+                                    Params.row(BETWEEN),
+                                    Params.row(PIECED),
+                                    Params.row(ROUND))
+                            .brief(BETWEEN)
+                            .brief(PIECED)
+                            .brief(ROUND),
                     (piece, motif) -> new PeelLayout(piece, motif).lay(),
                     (peel, cloth) -> 2.0 * peel.across() * peel.down(),
                     Kind.ARC,
                     Kind.CIRCLE)
-            .offered((cloth, offers) -> offers.add(
-                    "",
-                    cloth.isBackground()
-                            ? new AreaMotif.Peel(20, 20)
-                            : new AreaMotif.Peel(
-                                    AreaPreset.squares(cloth.width(), USUAL_SQUARE),
-                                    AreaPreset.squares(cloth.height(), USUAL_SQUARE))))
+            .offered((cloth, offers) -> {
+                AreaMotif.Peel plain = cloth.isBackground()
+                        ? new AreaMotif.Peel(20, 20)
+                        : new AreaMotif.Peel(
+                                AreaPreset.squares(cloth.width(), USUAL_SQUARE),
+                                AreaPreset.squares(cloth.height(), USUAL_SQUARE));
+                offers.add("", plain);
+                offers.add(
+                        "-between",
+                        new AreaMotif.Peel(
+                                plain.across(),
+                                plain.down(),
+                                OptionalDouble.empty(),
+                                true,
+                                false,
+                                AreaMotif.Round.CLOCKWISE));
+            })
             .dragged((peel, knobs) -> knobs.squares(ACROSS));
 
     private final PieceContext laying;
@@ -67,6 +98,9 @@ final class PeelLayout {
     private StitchingEdge.Round tool;
     private Mark[][] grid;
     private int edges;
+
+    /** In the order of a thread that goes clockwise. */
+    private final List<Side> arcs = new ArrayList<>();
 
     PeelLayout(PieceContext laying, AreaMotif.Peel motif) {
         this.laying = laying;
@@ -90,16 +124,40 @@ final class PeelLayout {
             laying.tell(new AreaDiagnostic.TooRound(tool.stitched(), longest / Math.sqrt(2)));
             return;
         }
+        if (motif.pieced()) {
+            seams();
+        }
         grid = new Mark[motif.across() + 1][motif.down() + 1];
         for (int x = 0; x <= motif.across(); x++) {
             for (int y = 0; y <= motif.down(); y++) {
-                grid[x][y] = laying.mark(
-                        Mark.Kind.GRID,
-                        laying.space().place(x * box.width() / motif.across(), y * box.height() / motif.down()));
+                grid[x][y] = laying.mark(Mark.Kind.GRID, place(x, y));
             }
         }
         round();
+        stitchArcs();
         motif.inner().ifPresent(this::inner);
+        if (motif.between()) {
+            new PetalsBetween(laying, motif, tool).lay();
+        }
+    }
+
+    private Point place(double x, double y) {
+        return laying.space().place(x * box.width() / motif.across(), y * box.height() / motif.down());
+    }
+
+    /** The seams between the squares, from crossing to crossing. */
+    private void seams() {
+        for (int x = 0; x <= motif.across(); x++) {
+            for (int y = 0; y <= motif.down(); y++) {
+                laying.marker().seamsCross(place(x, y));
+                if (x < motif.across() && y > 0 && y < motif.down()) {
+                    laying.seam(Path.of(new Segment(place(x, y), place(x + 1, y))));
+                }
+                if (y < motif.down() && x > 0 && x < motif.across()) {
+                    laying.seam(Path.of(new Segment(place(x, y), place(x, y + 1))));
+                }
+            }
+        }
     }
 
     /** The template asked for; or the one that makes the fullest petals that don't bulge into each other. */
@@ -198,18 +256,40 @@ final class PeelLayout {
     }
 
     private void arc(Mark from, Mark to, boolean left, int number, int side) {
-        Arc arc =
-                ArcsBetween.of(from.place(), to.place(), tool.stitched(), left).orElseThrow();
+        arcs.add(new Side(from, to, left, number, side));
+    }
+
+    /** One arc. */
+    private record Side(Mark from, Mark to, boolean left, int number, int side) {
+
+        Side reversed() {
+            return new Side(to, from, !left, number, side);
+        }
+    }
+
+    private void stitchArcs() {
+        if (motif.round() == AreaMotif.Round.COUNTERCLOCKWISE) {
+            List<Side> back = new ArrayList<>();
+            arcs.forEach(side -> back.add(0, side.reversed()));
+            back.forEach(this::stitch);
+        } else {
+            arcs.forEach(this::stitch);
+        }
+    }
+
+    private void stitch(Side side) {
+        Arc arc = ArcsBetween.of(side.from().place(), side.to().place(), tool.stitched(), side.left())
+                .orElseThrow();
         for (Path piece : laying.kept(Path.of(arc))) {
             Arc kept = (Arc) piece.curves().get(0);
             laying.sewing()
                     .stitch(
-                            PlacementBuilder.Naming.of(Stitched.PETAL, number, side),
+                            PlacementBuilder.Naming.of(Stitched.PETAL, side.number(), side.side()),
                             kept,
                             tool,
                             new Registration.FootOnBothMarks(),
-                            spot(kept.start(), from),
-                            spot(kept.end(), to),
+                            spot(kept.start(), side.from()),
+                            spot(kept.end(), side.to()),
                             PlacementBuilder.Turn.MARKED);
         }
     }

@@ -112,6 +112,13 @@ final class PieceContext extends LayoutContext {
         }
     }
 
+    /** Tells it if lines come out otherwise apart than was wished, in inches, so that it is seen. */
+    void tellApart(double wished, double apart) {
+        if (Math.abs(wished - apart) > Tolerances.CHALK) {
+            tell(new AreaDiagnostic.SpacedEvenly(wished, apart));
+        }
+    }
+
     void seam(Path path) {
         seams.addAll(space.region().within(path));
     }
@@ -189,7 +196,7 @@ final class PieceContext extends LayoutContext {
     /** Stitches a line by hand, along what is drawn. */
     StitchLine byHand(PlacementBuilder.Naming naming, Path line) {
         StitchingEdge hand = new StitchingEdge.ByHand();
-        Registration drawn = new Registration.ByHand();
+        Registration drawn = new Registration.ByHand(true);
         List<Curve> curves = line.curves();
         List<PlacementBuilder.Piece> pieces = new ArrayList<>();
         for (int i = 0; i < curves.size(); i++) {

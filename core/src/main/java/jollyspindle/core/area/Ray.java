@@ -5,10 +5,13 @@ import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.quilt.Side;
 
+import java.util.Optional;
+
 /**
- * A ray from the centre that an arm's template is laid on.
+ * A ray from the centre, or from a corner, that an arm's template is laid on.
  *
  * @param number from 1 at the top, clockwise
+ * @param from the corner it comes from; without one the centre
  * @param angle from the top, clockwise, in radians
  * @param found how it is found
  * @param side of a block that it meets, or the one it points to
@@ -16,7 +19,15 @@ import jollyspindle.core.quilt.Side;
  * @param place where it meets the area's edge, in the quilt's frame
  * @param mark there
  */
-public record Ray(int number, double angle, Found found, Side side, double fromMiddle, Point place, Mark mark) {
+public record Ray(
+        int number,
+        Optional<AreaMotif.Corner> from,
+        double angle,
+        Found found,
+        Side side,
+        double fromMiddle,
+        Point place,
+        Mark mark) {
 
     /** How a ray is found. */
     public enum Found {
@@ -25,7 +36,9 @@ public record Ray(int number, double angle, Found found, Side side, double fromM
         /** By halving between two that are there. */
         HALVED,
         /** By stepping a chord round on a circle. */
-        STEPPED
+        STEPPED,
+        /** By what is read off at the edge. */
+        READ
     }
 
     /** Where on its side it lies, seen from the side's middle and with the top up: below on the right side, say. */
@@ -36,6 +49,6 @@ public record Ray(int number, double angle, Found found, Side side, double fromM
     /** Whether a place lies on it, seen from the centre. */
     boolean leadsTo(Point fromCentre) {
         Point way = new Point(Math.sin(angle), Math.cos(angle));
-        return Math.abs(way.cross(fromCentre)) < Tolerances.SAME_PLACE && way.dot(fromCentre) > 0;
+        return from.isEmpty() && Math.abs(way.cross(fromCentre)) < Tolerances.SAME_PLACE && way.dot(fromCentre) > 0;
     }
 }

@@ -19,6 +19,9 @@ public final class RayMove {
      * @return nothing if no count that may be has it there, or if the first can't be turned
      */
     public static Optional<AreaMotif.Counted> of(AreaMotif.Counted motif, double ray, double to) {
+        if (motif instanceof AreaMotif.Arms arms && arms.corner().isPresent()) {
+            return Optional.empty();
+        }
         // Which of them the ray stands for; points have rays half-way between, too.
         double which = Math.rint(2 * (ray - motif.turn()) / motif.step()) / 2;
         which -= motif.count() * Math.floor(which / motif.count());

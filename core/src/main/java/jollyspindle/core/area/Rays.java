@@ -43,34 +43,51 @@ final class Rays {
     }
 
     /**
-     * The ray at an angle.
+     * The ray from the centre at an angle.
      *
      * @param angle from the top, clockwise, in radians
      */
     Ray at(double angle) {
+        return at(Optional.empty(), angle);
+    }
+
+    /** Where rays come from. */
+    Point origin(Optional<AreaMotif.Corner> from) {
+        return from.map(corner -> corner.in(space.box())).orElseGet(space::centre);
+    }
+
+    /**
+     * The ray at an angle.
+     *
+     * @param from the corner it comes from; without one the centre
+     * @param angle from the top, clockwise, in radians
+     */
+    Ray at(Optional<AreaMotif.Corner> from, double angle) {
         double turned = angle - 2 * Math.PI * Math.floor(angle / (2 * Math.PI) + Tolerances.ROUNDING);
         return all.stream()
+                .filter(r -> r.from().equals(from))
                 .filter(r -> Math.abs(Math.IEEEremainder(r.angle() - turned, 2 * Math.PI)) < Tolerances.ROUNDING)
                 .findFirst()
-                .orElseGet(() -> add(Math.max(0, turned)));
+                .orElseGet(() -> add(from, Math.max(0, turned)));
     }
 
     /** Where a ray at an angle, clockwise from the top in radians, first meets the edge. */
-    Point edge(double angle) {
+    Point edge(Optional<AreaMotif.Corner> from, double angle) {
         Box box = space.cloth().box();
         double far = box.width() + box.height();
-        Segment line =
-                new Segment(space.centre(), space.centre().plus(way(angle).times(far)));
+        Point origin = origin(from);
+        Segment line = new Segment(origin, origin.plus(way(angle).times(far)));
         return Region.of(space.cloth()).within(Path.of(line)).get(0).end();
     }
 
-    private Ray add(double angle) {
-        Point place = edge(angle);
+    private Ray add(Optional<AreaMotif.Corner> from, double angle) {
+        Point place = edge(from, angle);
         Reading reading = reading(angle, place);
         Ray ray = new Ray(
                 all.size() + 1,
+                from,
                 angle,
-                found(angle),
+                from.isPresent() ? Ray.Found.READ : found(angle),
                 reading.side(),
                 reading.fromMiddle(),
                 place,
@@ -141,7 +158,11 @@ final class Rays {
         if (all.stream().noneMatch(r -> r.found() == Ray.Found.STEPPED)) {
             return Optional.empty();
         }
-        double[] angles = all.stream().mapToDouble(Ray::angle).sorted().toArray();
+        double[] angles = all.stream()
+                .filter(r -> r.found() != Ray.Found.READ)
+                .mapToDouble(Ray::angle)
+                .sorted()
+                .toArray();
         double step = angles.length == 1 ? Math.PI : 2 * Math.PI + angles[0] - angles[angles.length - 1];
         for (int i = 1; i < angles.length; i++) {
             step = Math.min(step, angles[i] - angles[i - 1]);

@@ -40,15 +40,31 @@ final class RingsLayout {
     private static final Param.Choice<AreaMotif.Rings, AreaMotif.Spokes> SPOKES =
             Param.choice("spokes", AreaMotif.Spokes.class, AreaMotif.Rings::spokes);
 
+    private static final Param.Length<AreaMotif.Rings> RIGHT = Param.<AreaMotif.Rings>length(
+                    "right", -AreaMotif.LARGEST, AreaMotif.LARGEST, AreaMotif.Rings::right)
+            .usually(0);
+    private static final Param.Length<AreaMotif.Rings> UP = Param.<AreaMotif.Rings>length(
+                    "up", -AreaMotif.LARGEST, AreaMotif.LARGEST, AreaMotif.Rings::up)
+            .usually(0);
+
     static final AreaMotifType<AreaMotif.Rings> TYPE = new AreaMotifType<>(
                     AreaMotif.Rings.class,
                     "rings",
                     Params.of(
-                                    v -> new AreaMotif.Rings(v.get(FIRST), v.get(GAP), v.get(RINGS), v.get(SPOKES)),
+                                    v -> new AreaMotif.Rings(
+                                            v.get(FIRST),
+                                            v.get(GAP),
+                                            v.get(RINGS),
+                                            v.get(SPOKES),
+                                            v.get(RIGHT),
+                                            v.get(UP)),
                                     Params.row(FIRST, RINGS),
                                     Params.row(GAP),
-                                    Params.row(SPOKES))
-                            .kept(FIRST, GAP, RINGS, SPOKES),
+                                    Params.row(SPOKES),
+                                    Params.row(RIGHT, UP))
+                            .kept(FIRST, GAP, RINGS, SPOKES, RIGHT, UP)
+                            .brief(RIGHT)
+                            .brief(UP),
                     (piece, motif) -> new RingsLayout(piece, motif).lay(),
                     (rings, cloth) -> rings.gap().isEmpty()
                             ? rings.rings()
@@ -61,9 +77,10 @@ final class RingsLayout {
             .offeredAboutCentre((cloth, offers) -> offers.add(
                     "", new AreaMotif.Rings(2, AreaPreset.SPACING, usualRings(cloth.half()), AreaMotif.Spokes.ONE)))
             .dragged((rings, knobs) -> {
-                knobs.across(FIRST);
+                Point middle = knobs.centre().plus(new Point(rings.right(), rings.up()));
+                knobs.across(FIRST, middle);
                 if (rings.rings() > 1) {
-                    knobs.from(GAP, knobs.centre().plus(knobs.aside().times(rings.first() / 2)), knobs.aside());
+                    knobs.from(GAP, middle.plus(knobs.aside().times(rings.first() / 2)), knobs.aside());
                 }
             });
 
@@ -76,6 +93,9 @@ final class RingsLayout {
     private final AreaMotif.Rings motif;
     private final Point centre;
 
+    /** The radius of the last ring, as wanted. */
+    private double farthest;
+
     /** As many as lie inside, five at most to begin with. */
     private static int usualRings(double half) {
         return (int) Math.max(1, Math.min(5, Math.floor((half - 1) / AreaPreset.SPACING)));
@@ -84,7 +104,7 @@ final class RingsLayout {
     RingsLayout(PieceContext laying, AreaMotif.Rings motif) {
         this.laying = laying;
         this.motif = motif;
-        this.centre = laying.space().centre();
+        this.centre = laying.space().centre().plus(new Point(motif.right(), motif.up()));
     }
 
     void lay() {
@@ -92,12 +112,13 @@ final class RingsLayout {
         if (all.isEmpty()) {
             return;
         }
-        double edge = 2 * laying.space().inside();
+        double edge = 2 * laying.space().outline().distance(centre);
         if (motif.gap().isEmpty() && motif.gap(edge) < AreaMotif.CLOSEST) {
             laying.tell(new AreaDiagnostic.NoRoom());
             return;
         }
-        Mark pin = laying.mark(Mark.Kind.CENTRE, centre);
+        Mark pin = laying.mark(motif.centred() ? Mark.Kind.CENTRE : Mark.Kind.MIDDLE, centre);
+        farthest = motif.diameter(motif.rings(), edge) / 2;
         Optional<StitchingEdge.Straight> straight = motif.spokes() == AreaMotif.Spokes.NONE
                 ? Optional.empty()
                 : laying.tools().straight(Optional.empty(), Optional.empty());
@@ -178,12 +199,20 @@ final class RingsLayout {
      * @param spoke from 1 at the top, clockwise
      */
     private void spoke(StitchingEdge.Straight tool, int ring, int spoke, Mark pin, double from, double to) {
-        Ray ray = laying.rays().at(2 * Math.PI * (spoke - 1) / FOUR);
-        Point way = Rays.way(ray.angle());
+        double angle = 2 * Math.PI * (spoke - 1) / FOUR;
+        Point way = Rays.way(angle);
+        // About another centre, the ruler is aimed at a mark on the last ring.
+        Point aim = centre.plus(way.times(farthest));
+        Optional<Mark> aimed = motif.centred()
+                ? Optional.of(laying.rays().at(angle).mark())
+                : Optional.of(aim)
+                        .filter(p -> laying.space().outline().contains(p))
+                        .map(p -> laying.mark(Mark.Kind.LINE_END, p));
         Segment line = new Segment(centre.plus(way.times(from)), centre.plus(way.times(to)));
-        boolean reaches = ray.place().distance(centre) <= tool.length();
-        Registration laid =
-                reaches ? new Registration.FootOverMarks(pin, ray.mark()) : new Registration.FootOnBothMarks();
+        Optional<Mark> over = aimed.filter(mark -> mark.place().distance(centre) <= tool.length());
+        boolean reaches = over.isPresent();
+        Registration laid = over.<Registration>map(mark -> new Registration.FootOverMarks(pin, mark))
+                .orElseGet(Registration.FootOnBothMarks::new);
         for (Path piece : laying.kept(Path.of(line))) {
             Segment kept = (Segment) piece.curves().get(0);
             laying.sewing()

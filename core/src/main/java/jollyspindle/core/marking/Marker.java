@@ -50,6 +50,9 @@ public final class Marker {
     /** Those of the present motif's own marks. */
     private final Map<Mark.Kind, Numbers> own = new EnumMap<>(Mark.Kind.class);
 
+    /** Where seams cross or meet, apart from a run's own. */
+    private final Places<Boolean> crossings = new Places<>(Tolerances.SAME_PLACE);
+
     private int motif = 1;
 
     private boolean sooner;
@@ -126,6 +129,11 @@ public final class Marker {
             motif = lasting;
             own.clear();
         }
+    }
+
+    /** Says that seams cross or meet at a place in the quilt's frame, so that nobody need mark it. */
+    public void seamsCross(Point place) {
+        crossings.put(place, true);
     }
 
     /** Marks a valley, where two cells meet; 0 is where the first one starts. */
@@ -259,7 +267,9 @@ public final class Marker {
                 along,
                 across,
                 place,
-                marksItself(along, across) ? Mark.MarkedBy.SEAM : Mark.MarkedBy.CHALK,
+                marksItself(along, across) || crossings.at(place).isPresent()
+                        ? Mark.MarkedBy.SEAM
+                        : Mark.MarkedBy.CHALK,
                 stage,
                 after,
                 new Mark.Readings(tape.read(along), tape.read(length - along), tape.read(along - middle)),

@@ -206,6 +206,35 @@ public record Arrangement(
                     RING,
                     Optional.of(SchoolKind.CENTRE_OUT)),
             new Arrangement(
+                    "swirls-in-circles",
+                    List.of(Layer.of(new Motif.Circles(0, 3, Motif.Turning.ALTERNATING, true))),
+                    CornerDesign.plain(),
+                    RING,
+                    Optional.empty()),
+            new Arrangement(
+                    "circles-on-a-vine",
+                    List.of(
+                            Layer.of(waves()),
+                            Layer.of(new Motif.Circles(
+                                    0.25, 2, Motif.Turning.ALTERNATING, true, Motif.Channel.IN_BENDS))),
+                    CornerDesign.plain(),
+                    RING,
+                    Optional.empty()),
+            new Arrangement(
+                    "berries-beside-arcs",
+                    List.of(
+                            Layer.of(new Motif.Arcs(Motif.Inner.LOWERED, 1, 0.5, List.of(), Optional.empty(), 1)),
+                            Layer.of(new Motif.Circles(0.5, 2, Motif.Turning.SAME, false, Motif.Channel.BESIDE_LINES))),
+                    CornerDesign.plain(),
+                    RING,
+                    Optional.empty()),
+            new Arrangement(
+                    "half-circles-and-triangles",
+                    List.of(Layer.of(halfCircles(1)), Layer.of(peaks()).with(Layer.Edge.OUTSIDE)),
+                    CornerDesign.plain(),
+                    RING,
+                    Optional.of(SchoolKind.EVEN)),
+            new Arrangement(
                     "curves-there-and-back",
                     List.of(Layer.of(new Motif.Serpentine(4, false))),
                     CornerDesign.plain(),

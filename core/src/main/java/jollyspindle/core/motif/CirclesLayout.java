@@ -88,6 +88,9 @@ final class CirclesLayout {
                 void lay(RunContext laying, Motif.Circles motif, double echo) {
                     if (motif.channel() == Motif.Channel.STRAIGHT) {
                         new CirclesLayout(laying, motif).lay();
+                    } else if (motif.channel() == Motif.Channel.IN_BENDS
+                            || motif.channel() == Motif.Channel.BESIDE_LINES) {
+                        new CirclesOnLinesLayout(laying, motif).lay();
                     } else {
                         new CurvedChannelLayout(laying, motif).lay();
                     }
@@ -240,37 +243,24 @@ final class CirclesLayout {
     }
 
     /**
-     * Stitches two half circles of half a circle's size, from one side of it through the middle to the other.
+     * Stitches a curl by hand: two half circles of half a circle's size, from one side of it through the middle to the other.
      *
      * @param centre of the circle, in the quilt's frame
      * @param from the side where the needle is
      * @param way 1 if the circle was stitched to the left, −1 to the right
      */
     static void swirl(RunContext laying, Point centre, Point from, int number, int way) {
-        double radius = from.distance(centre);
-        Optional<StitchingEdge.Round> half =
-                laying.tools().round(radius / 2).filter(t -> t.stitched() >= radius / 2 - Tolerances.ROUNDING);
-        if (half.isEmpty()) {
-            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.CIRCLE, radius / 2));
-            return;
-        }
+        double half = from.distance(centre) / 2;
         Point far = centre.plus(centre.minus(from));
-        Arc in = ArcsBetween.of(from, centre, half.get().stitched(), way < 0).orElseThrow();
-        Arc out = ArcsBetween.of(centre, far, half.get().stitched(), way > 0).orElseThrow();
-        List<PlacementBuilder.Piece> pieces = List.of(
-                new PlacementBuilder.Piece(
-                        in,
-                        half.get(),
-                        new Registration.FootOnBothMarks(),
-                        LineEnd.at(laying.marker().at(Mark.Kind.MIDDLE, number, centre, Mark.Stage.LOADED))),
-                new PlacementBuilder.Piece(
-                        out,
-                        half.get(),
-                        new Registration.FootOnBothMarks(),
-                        LineEnd.at(out.end(), LineEnd.ShownBy.STITCHING)));
+        Arc in = ArcsBetween.of(from, centre, half, way < 0).orElseThrow();
+        Arc out = ArcsBetween.of(centre, far, half, way > 0).orElseThrow();
+        StitchingEdge hand = new StitchingEdge.ByHand();
+        Registration free = new Registration.ByHand(false);
         laying.stitch(
                 PlacementBuilder.Naming.of(Stitched.SWIRL, number),
-                pieces,
+                List.of(
+                        new PlacementBuilder.Piece(in, hand, free, LineEnd.at(in.end(), LineEnd.ShownBy.NEEDLE)),
+                        new PlacementBuilder.Piece(out, hand, free, LineEnd.at(out.end(), LineEnd.ShownBy.STITCHING))),
                 LineEnd.at(from, LineEnd.ShownBy.NEEDLE),
                 PlacementBuilder.Turn.SLIDING);
     }

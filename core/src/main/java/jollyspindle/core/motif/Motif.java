@@ -265,7 +265,11 @@ public sealed interface Motif {
         /** Between the two outer lines of each arc of a motif before. */
         IN_ARCS,
         /** Half circles on the second line of each of those arcs. */
-        ON_ARCS
+        ON_ARCS,
+        /** One in each bend of the lines of the motifs before, as on a vine. */
+        IN_BENDS,
+        /** Small ones along those lines, on one side and the other in turn, as berries are. */
+        BESIDE_LINES
     }
 
     /**

@@ -81,6 +81,16 @@ public sealed interface MotifDiagnostic extends Diagnostic {
     record NoChannel() implements MotifDiagnostic {}
 
     /**
+     * Some places along lines have no room for a circle.
+     *
+     * @param places how many
+     */
+    record NoRoomForCircles(int places) implements MotifDiagnostic, Diagnostic.Note {}
+
+    /** Circles are to touch lines of the motifs before, and there are none. */
+    record NothingToStandOn() implements MotifDiagnostic {}
+
+    /**
      * How the needle gets from one almond to the next where they don't touch.
      *
      * @param times how often

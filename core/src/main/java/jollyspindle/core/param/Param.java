@@ -515,6 +515,11 @@ public sealed interface Param<M, T> {
         return new Choice<>(code, type, get, Optional.empty());
     }
 
+    /** One of a few, which need not be said. */
+    static <M, E extends Enum<E>> Choice<M, E> choice(String code, Class<E> type, Function<M, E> get, E usual) {
+        return new Choice<>(code, type, get, Optional.of(usual));
+    }
+
     static <M, E extends Enum<E>> MaybeChoice<M, E> maybeChoice(
             String code, Class<E> type, Function<M, Optional<E>> get) {
         return new MaybeChoice<>(code, type, get);

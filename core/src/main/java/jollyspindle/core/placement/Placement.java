@@ -43,7 +43,17 @@ public record Placement(
      * @param line that it is part of, reversed
      */
     public Placement reversed(StitchLine line) {
-        return new Placement(id, line, parts + 1 - part, parts, tool, pose, registration, end, start, path.reversed());
+        return reversed(line, registration);
+    }
+
+    /**
+     * The same placement stitched from its end to its start.
+     *
+     * @param line that it is part of, reversed
+     * @param laid what the template is laid on then
+     */
+    public Placement reversed(StitchLine line, Registration laid) {
+        return new Placement(id, line, parts + 1 - part, parts, tool, pose, laid, end, start, path.reversed());
     }
 
     public RegionId region() {

@@ -76,8 +76,31 @@ public sealed interface Registration {
      */
     record FootOnBothMarks() implements Registration {}
 
-    /** There is no template: the line is stitched by hand along what is drawn. */
-    record ByHand() implements Registration {}
+    /**
+     * A straight edge lies by eye, along the line before and somewhere within limits from it: what is uneven on purpose.
+     *
+     * @param lineId the line before; without one it is what the lines begin at
+     * @param least from there, in inches
+     * @param most from there, in inches
+     */
+    record ByEye(Optional<LineId> lineId, double least, double most) implements Registration {
+        @Override
+        public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
+            return new ByEye(lineId.map(lines), least, most);
+        }
+
+        @Override
+        public Optional<LineId> before() {
+            return lineId;
+        }
+    }
+
+    /**
+     * There is no template: the line is stitched by hand.
+     *
+     * @param drawn whether along what is drawn
+     */
+    record ByHand(boolean drawn) implements Registration {}
 
     /**
      * A straight edge lies along a line on which two marks stand: foot over the one, then over the other, edge against it both
@@ -95,6 +118,45 @@ public sealed interface Registration {
         @Override
         public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
             return new FootOverMarks(marks.apply(first), marks.apply(second));
+        }
+    }
+
+    /**
+     * A straight edge slides on along the line it has stitched so far: against the foot where the needle waits, straight on, and
+     * against the foot over a mark.
+     *
+     * @param far the mark, where this part ends
+     */
+    record Onward(Mark far) implements Registration {
+        @Override
+        public Stream<Mark> marks() {
+            return Stream.of(far);
+        }
+
+        @Override
+        public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
+            return new Onward(marks.apply(far));
+        }
+    }
+
+    /**
+     * The edge lies against the foot over the place that several lines start from, and a line engraved beside it over the far
+     * end of the line before.
+     *
+     * @param lineId the line before; without one it is a seam, which ends in a corner
+     * @param fromEdge from the template's edge to what lies over that end, in inches, 0 or more
+     * @param engraved whether there is an engraved line at that distance; otherwise tape goes there
+     * @param left whether that end lies on the left of the line's way
+     */
+    record OverEnd(Optional<LineId> lineId, double fromEdge, boolean engraved, boolean left) implements Registration {
+        @Override
+        public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
+            return new OverEnd(lineId.map(lines), fromEdge, engraved, left);
+        }
+
+        @Override
+        public Optional<LineId> before() {
+            return lineId;
         }
     }
 

@@ -1,5 +1,6 @@
 package jollyspindle.core.plan;
 
+import jollyspindle.core.area.AreaArrangement;
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaDesigner;
 import jollyspindle.core.area.AreaPlan;
@@ -22,6 +23,9 @@ public final class AreaGallery {
 
     private AreaGallery() {}
 
+    /** So many blocks across and down show how they follow each other. */
+    private static final int SHOWN = 4;
+
     /**
      * Lays a motif out in a piece of an area.
      *
@@ -29,14 +33,34 @@ public final class AreaGallery {
      * @return the plan of one piece, with nothing in its way
      */
     public static MotifShown<AreaPlan> entry(QuiltJob job, AreaId id, AreaPreset preset) {
+        return entry(job, id, AreaDesign.of(preset.motif(), Optional.empty()), 1);
+    }
+
+    /**
+     * Lays several motifs out in a piece of an area, or in a few blocks of it if they differ.
+     *
+     * @param job with all templates that may be taken, of a quilt that is measured
+     * @return the plan of them, with nothing in their way
+     */
+    public static MotifShown<AreaPlan> entry(QuiltJob job, AreaId id, AreaArrangement arrangement) {
+        return entry(job, id, arrangement.design(), arrangement.isForAllBlocks() ? SHOWN : 1);
+    }
+
+    private static MotifShown<AreaPlan> entry(QuiltJob job, AreaId id, AreaDesign design, int most) {
         Area area = job.quilt().area(id).orElseThrow();
-        Area one =
-                area instanceof Area.Blocks b ? new Area.Blocks(1, 1, b.width(), b.height(), 0, b.clearance()) : area;
+        Area some = area instanceof Area.Blocks b
+                ? new Area.Blocks(
+                        Math.min(most, b.columns()),
+                        Math.min(most, b.rows()),
+                        b.width(),
+                        b.height(),
+                        most == 1 ? 0 : b.gap(),
+                        b.clearance())
+                : area;
         Path body = Path.polygon(QuiltShape.of(job.quilt()).body().corners()).reversed();
-        AreaDesign design = AreaDesign.of(preset.motif(), Optional.empty());
         AreaPlan plan = AreaDesigner.layOut(
                 id,
-                one,
+                some,
                 design,
                 new AreaSurroundings(body, List.of(), List.of()),
                 new AreaRules(job.quilt().get(Dimension.BATTING), job.judging().mostInAPoint()),

@@ -67,10 +67,9 @@ final class AreaRemedies {
                 return plan.diagnosed().stream()
                         .filter(t -> t.letter() == letter && t.what() instanceof AreaDiagnostic.Caps)
                         .map(t -> ((AreaDiagnostic.Caps) t.what()).petals())
-                        .map(petals -> stop(4 * petals))
+                        .map(petals -> roomy(rays.roomyStop(petals)))
                         .filter(stop -> stop > rays.stop())
-                        .<AreaMotif>map(
-                                stop -> new AreaMotif.CornerRays(rays.corner(), rays.petals(), stop, rays.margin()))
+                        .<AreaMotif>map(rays::withStop)
                         .findFirst();
             }
             if (motif instanceof AreaMotif.Arms arms && arms.stop() == 0) {
@@ -86,9 +85,14 @@ final class AreaRemedies {
         return Optional.empty();
     }
 
+    /** A little more than a radius, to the eighth of an inch. */
+    private static double roomy(double radius) {
+        return Math.ceil(radius * 8 + 1) / 8;
+    }
+
     /** The radius of a circle on which so many lines end with a little more than a point between them. */
     private static double stop(int lines) {
-        return Math.ceil(lines * AreaRules.POINT / (2 * Math.PI) * 8 + 1) / 8;
+        return roomy(lines * AreaRules.POINT / (2 * Math.PI));
     }
 
     /** A hatching so much closer that what stays open is no larger than may be. */
@@ -105,7 +109,7 @@ final class AreaRemedies {
         for (double wanted = Math.min(hatch.spacing(), Math.floor(target * 16) / 16);
                 wanted >= AreaMotif.CLOSEST;
                 wanted -= 1.0 / 16) {
-            AreaMotif.Crosshatch closer = new AreaMotif.Crosshatch(wanted, hatch.angle());
+            AreaMotif.Crosshatch closer = hatch.withSpacing(wanted);
             if (closer.spacing(box) <= target) {
                 return Optional.of(closer);
             }
@@ -121,6 +125,9 @@ final class AreaRemedies {
         if (what instanceof AreaDiagnostic.NothingOutside && motif instanceof AreaMotif.Echoes echoes) {
             return Optional.of(new AreaMotif.Echoes(echoes.echoes(), echoes.spacing(), false));
         }
+        if (what instanceof AreaDiagnostic.SpacedEvenly) {
+            return exactly(motif);
+        }
         if (motif instanceof AreaMotif.Peel peel) {
             // An arc as wide as its chord is long is too round still: from R = s/√2 on petals don't bulge into each
             // other.
@@ -131,8 +138,7 @@ final class AreaRemedies {
                             ? far.distance() * Math.sqrt(2) / far.most()
                             : 0;
             return finer(times, peel.across(), peel.down())
-                    ? Optional.of(
-                            new AreaMotif.Peel(times(peel.across(), times), times(peel.down(), times), peel.inner()))
+                    ? Optional.of(peel.withSquares(times(peel.across(), times), times(peel.down(), times)))
                     : Optional.empty();
         }
         if (motif instanceof AreaMotif.Circles circles && what instanceof AreaDiagnostic.CirclesApart apart) {
@@ -152,19 +158,33 @@ final class AreaRemedies {
         return Optional.empty();
     }
 
+    /** Lines just as far apart as is wished. */
+    private static Optional<AreaMotif> exactly(AreaMotif motif) {
+        if (motif instanceof AreaMotif.Crosshatch hatch) {
+            return Optional.of(hatch.exactly());
+        }
+        if (motif instanceof AreaMotif.CurvedHatch hatch) {
+            return Optional.of(hatch.exactly());
+        }
+        if (motif instanceof AreaMotif.Quarters quarters) {
+            return Optional.of(quarters.exactly());
+        }
+        return Optional.empty();
+    }
+
     /** Lines twice as far apart: beside 1/4 echoes, 1/2 hatching (common practice, no source). */
     private static Optional<AreaMotif> doubled(AreaMotif motif, double spacing) {
         if (motif instanceof AreaMotif.Crosshatch hatch) {
-            return Optional.of(new AreaMotif.Crosshatch(2 * hatch.spacing(), hatch.angle()));
+            return Optional.of(hatch.withSpacing(2 * hatch.spacing()));
         }
         if (motif instanceof AreaMotif.CurvedHatch hatch) {
-            return Optional.of(new AreaMotif.CurvedHatch(2 * hatch.spacing()));
+            return Optional.of(hatch.withSpacing(2 * hatch.spacing()));
         }
         if (motif instanceof AreaMotif.Quarters quarters) {
             // What was wished for comes out a little closer or wider, so that the nearer of both is meant.
             boolean close = Math.abs(quarters.close() - spacing) <= Math.abs(quarters.wide() - spacing);
-            return Optional.of(new AreaMotif.Quarters(
-                    (close ? 2 : 1) * quarters.close(), (close ? 1 : 2) * quarters.wide(), quarters.pieced()));
+            return Optional.of(
+                    quarters.withSpacings((close ? 2 : 1) * quarters.close(), (close ? 1 : 2) * quarters.wide()));
         }
         return Optional.empty();
     }

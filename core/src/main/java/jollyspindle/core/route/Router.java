@@ -6,6 +6,7 @@ import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.Placement;
+import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 
 import java.util.ArrayList;
@@ -248,6 +249,22 @@ public final class Router {
         return early.distance(first.at(0.25)) < early.distance(last.at(0.75));
     }
 
+    /**
+     * What a template is laid on that is slid on along a line, once that is stitched the other way.
+     *
+     * @param first whether it is the first part of a straight piece then
+     */
+    private static Registration slidOn(Placement was, boolean first) {
+        Registration laid = was.registration();
+        if (first) {
+            return laid instanceof Registration.Onward ? new Registration.FootOnBothMarks() : laid;
+        }
+        boolean byFoot = laid instanceof Registration.Onward || laid instanceof Registration.FootOnBothMarks;
+        return byFoot
+                ? was.start().mark().<Registration>map(Registration.Onward::new).orElse(laid)
+                : laid;
+    }
+
     /** The placements of a line, the way it is stitched now. */
     private List<Placement> lying(StitchLine line) {
         List<Placement> own = placements.getOrDefault(line.id(), List.of());
@@ -255,8 +272,9 @@ public final class Router {
             return own;
         }
         List<Placement> back = new ArrayList<>();
-        for (Placement p : own) {
-            back.add(0, p.reversed(line));
+        for (int i = 0; i < own.size(); i++) {
+            boolean first = i + 1 == own.size() || !(own.get(i + 1).registration() instanceof Registration.Onward);
+            back.add(0, own.get(i).reversed(line, slidOn(own.get(i), first)));
         }
         return back;
     }

@@ -35,6 +35,9 @@ import java.util.stream.Stream;
  */
 public final class PlacementBuilder {
 
+    /** A template that is laid on a line lies along so much of it, in inches, or it isn't held (common practice, no source). */
+    private static final double HELD_ALONG = 0.5;
+
     private final Marker marker;
     private final List<StitchLine> lines = new ArrayList<>();
     private final List<Placement> placements = new ArrayList<>();
@@ -222,8 +225,14 @@ public final class PlacementBuilder {
             for (int i = 1; i <= own; i++) {
                 part++;
                 Curve curve = own == 1 ? piece.curve() : piece.curve().piece((i - 1.0) / own, (double) i / own);
-                Registration laid = registration(piece, own, i, turn);
-                LineEnd next = next(piece, laid, curve.end(), i, own, turn);
+                Registration alone = along(registration(piece, own, i, turn), curve);
+                LineEnd next = next(piece, alone, curve.end(), i, own, turn);
+                boolean onward = i > 1 && turn == Turn.SLIDING && alone instanceof Registration.FootOnBothMarks;
+                Registration laid = onward
+                        ? next.mark()
+                                .<Registration>map(Registration.Onward::new)
+                                .orElse(alone)
+                        : alone;
                 placements.add(new Placement(
                         new PlacementId(line.id(), parts > 1 ? part : 0),
                         line,
@@ -261,6 +270,39 @@ public final class PlacementBuilder {
             }
         }
         return groups;
+    }
+
+    /**
+     * What a straight part of a line is laid on if the rest is laid on an earlier line: that one, or what it goes on as past
+     * something in the way, if it lies along this part; else the foot tells.
+     */
+    private Registration along(Registration laid, Curve part) {
+        if (!(laid instanceof Registration.OnStitching on)
+                || !(part instanceof Segment segment)
+                || !byId.containsKey(on.lineId())
+                || isAlong(byId.get(on.lineId()), segment)) {
+            return laid;
+        }
+        return sections(on.lineId().section(1)).stream()
+                .filter(line -> isAlong(line, segment))
+                .findFirst()
+                .<Registration>map(line -> new Registration.OnStitching(line.id(), on.fromEdge(), on.engraved()))
+                .orElseGet(Registration.FootOnBothMarks::new);
+    }
+
+    /** Whether something straight of a line lies beside a part of another far enough for the template to be laid on it. */
+    private static boolean isAlong(StitchLine stitched, Segment part) {
+        Point way = part.direction(0);
+        return stitched.path().curves().stream().anyMatch(curve -> {
+            if (!(curve instanceof Segment)) {
+                return true;
+            }
+            double from = curve.start().minus(part.from()).dot(way);
+            double to = curve.end().minus(part.from()).dot(way);
+            double along = Math.min(part.length(), Math.max(from, to)) - Math.max(0, Math.min(from, to));
+            boolean beside = Math.abs(curve.direction(0).cross(way)) < Tolerances.SAME_PLACE;
+            return beside && along >= Math.min(HELD_ALONG, part.length() / 4);
+        });
     }
 
     private static Registration registration(Piece piece, int parts, int part, Turn turn) {
@@ -332,9 +374,9 @@ public final class PlacementBuilder {
         StitchingEdge.Straight straight = (StitchingEdge.Straight) tool;
         // The plate lies on the right of the way, the needle on its left; unless it is laid on a line at the other
         // side.
-        Segment line = laid instanceof Registration.OnStitching on && isLeft((Segment) curve, on.lineId())
-                ? ((Segment) curve).reversed()
-                : (Segment) curve;
+        boolean left = laid instanceof Registration.OnStitching on && isLeft((Segment) curve, on.lineId())
+                || laid instanceof Registration.OverEnd over && over.left();
+        Segment line = left ? ((Segment) curve).reversed() : (Segment) curve;
         double turned = line.to().minus(line.from()).angle()
                 - straight.line().to().minus(straight.line().from()).angle();
         Point middle = laid instanceof Registration.FootOverMarks over

@@ -144,6 +144,16 @@ public final class StarterShelf {
                 SizeLabel.DIAMETER_AS_STITCHED,
                 NO_LINES));
         all.add(thick(
+                "pond-wide",
+                new SlottedCircles(every(8, 2, 14), 0.515, degrees(300)),
+                SizeLabel.DIAMETER_AS_STITCHED,
+                NO_LINES));
+        all.add(thick(
+                "pond-wide-between",
+                new SlottedCircles(every(9, 2, 15), 0.515, degrees(300)),
+                SizeLabel.DIAMETER_AS_STITCHED,
+                NO_LINES));
+        all.add(thick(
                 "barley-fan",
                 new SlottedFan(every(1.5, 1.5, 7.5), 0.515, degrees(120), Math.PI),
                 SizeLabel.RADIUS_AS_STITCHED,

@@ -1,5 +1,6 @@
 package jollyspindle.core.words;
 
+import jollyspindle.core.area.AreaArrangement;
 import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaMotifTypes;
@@ -60,6 +61,11 @@ public record AreaWords(Words words) {
         return Texts.counted(motif);
     }
 
+    /** What a gallery calls several motifs together. */
+    public static String name(AreaArrangement arrangement) {
+        return Texts.name(arrangement);
+    }
+
     /** What a motif is called that a gallery offers, told from others of its kind. */
     public static String name(AreaPreset preset) {
         return new Texts(new Words(TapeScale.SIXTEENTHS)).name(preset);
@@ -117,7 +123,7 @@ public record AreaWords(Words words) {
 
     /** A ray, and where it meets the edge: {@code ray 2, by halving: 2 1/16 generous right of the middle of the top}. */
     public String text(Ray ray) {
-        return Texts.plainly("ray", "ray", ray, "place", place(ray));
+        return Texts.plainly("ray", "ray", ray, "corner", ray.from(), "place", place(ray));
     }
 
     /** Where a ray meets the edge, and how it is found: {@code 2 1/16 generous right of the middle of the top, by halving}. */
@@ -133,11 +139,16 @@ public record AreaWords(Words words) {
     /** How rays are found, as one goes about it: {@code Mark the middle lines and diagonals first; …}. */
     public String finding(AreaPlan.Turning turning) {
         Set<Ray.Found> how = turning.rays().stream().map(Ray::found).collect(Collectors.toSet());
+        boolean read = how.remove(Ray.Found.READ);
         // Where the first is turned by some angle of its own, only its reading tells where it is.
         boolean turned = how.equals(Set.of(Ray.Found.STEPPED));
         return new Texts(words)
                 .say(
                         "rays.found",
+                        "read",
+                        read,
+                        "centred",
+                        !how.isEmpty(),
                         "turned",
                         turned,
                         "halved",

@@ -2,6 +2,7 @@ package jollyspindle.core.words;
 
 import com.ibm.icu.text.MessageFormat;
 import com.ibm.icu.util.ULocale;
+import jollyspindle.core.area.AreaArrangement;
 import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaMotifType;
@@ -174,6 +175,11 @@ record Texts(Words words) {
     /** What a gallery calls a whole border. */
     static String name(Arrangement arrangement) {
         return KINDS.getString("arrangement." + arrangement.code());
+    }
+
+    /** What a gallery calls several motifs of areas together. */
+    static String name(AreaArrangement arrangement) {
+        return KINDS.getString("area-arrangement." + arrangement.code());
     }
 
     /** What a kind of motif of areas is called. */

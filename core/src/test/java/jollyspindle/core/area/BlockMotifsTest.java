@@ -387,54 +387,91 @@ class BlockMotifsTest {
 
     /**
      * The trade's values: an arc of 3/4 about the corner, caps about 3/4 wide and 1/4 apart square to the ray, so 0.26 to
-     * 0.35 along the edge; tips about 1/8 apart on the arc; an odd number, 1/4 inside the far seams.
+     * 0.35 along the edge; an odd number, 1/4 inside the far seams, and the outermost lines 1/4 inside the others.
      */
     @ParameterizedTest
-    @CsvSource({"5.5, 9", "6.5, 11", "9, 15"})
-    void cornerRaysHaveEvenCaps(double side, int petals) {
+    @CsvSource({"5.5, 5.5, 9, 4", "6.5, 6.5, 11, 5", "9, 9, 15, 7", "9, 6, 13, 5", "5, 8, 11, 6"})
+    void cornerRaysHaveEvenCaps(double width, double height, int petals, int upright) {
         AreaPlan plan = plan(
-                block(side),
+                new Area.Blocks(1, 1, width, height, 0),
                 new AreaMotif.CornerRays(AreaMotif.Corner.BOTTOM_LEFT, OptionalInt.empty(), 0.75, 0.25),
                 "furrow-long");
         AreaDiagnostic.Caps told = (AreaDiagnostic.Caps) told(plan).get(0);
         assertThat(told.petals()).isEqualTo(petals);
-        assertThat(told.cap()).isCloseTo(0.75, within(0.08));
-        assertThat(told.gap()).isCloseTo(told.cap() / 3, within(1e-9));
-        assertThat(told.tips()).isCloseTo(2 * 0.75 * Math.sin(Math.PI / 4 / petals), within(1e-9));
+        assertThat(told.upright()).isCloseTo(0.75, within(0.09));
+        assertThat(told.level()).isCloseTo(0.75, within(0.09));
         assertThat(plan.lines()).as("without a break").hasSize(1);
         List<Curve> sides = plan.lines().get(0).path().curves();
         assertThat(sides).hasSize(3 * petals + 1);
-        Point corner = new Point(-side / 2, -side / 2);
-        double far = side / 2 - 0.25;
-        List<Double> gaps = new ArrayList<>();
-        Point lastEnd = null;
+        Point corner = new Point(-width / 2, -height / 2);
+        double right = width / 2 - 0.25;
+        double top = height / 2 - 0.25;
+        int capsOnUpright = 0;
+        List<Point> ends = new ArrayList<>();
         for (Curve s : sides) {
             boolean fromTip = s.start().distance(corner) < 0.76;
             boolean toTip = s.end().distance(corner) < 0.76;
             if (toTip) {
                 assertThat(s.end().distance(corner)).isCloseTo(0.75, within(1e-9));
-                lastEnd = s.start();
             }
-            if (fromTip && lastEnd != null && s.end().x() < far + 1e-9 == lastEnd.x() < far + 1e-9) {
-                boolean sameSide = Math.abs(s.end().x() - lastEnd.x()) < 1e-9
-                        || Math.abs(s.end().y() - lastEnd.y()) < 1e-9;
-                if (sameSide) {
-                    gaps.add(s.end().distance(lastEnd));
-                }
-            }
-            if (!fromTip && !toTip) {
+            if (fromTip) {
+                ends.add(s.end());
+            } else if (toTip) {
+                ends.add(s.start());
+            } else {
                 // A cap, on a line 1/4 inside a far seam.
-                assertThat(Math.max(s.at(0.5).x(), s.at(0.5).y())).isCloseTo(far, within(1e-9));
+                boolean onUpright = Math.abs(s.at(0.5).x() - right) < 1e-9;
+                assertThat(onUpright || Math.abs(s.at(0.5).y() - top) < 1e-9).isTrue();
+                capsOnUpright += onUpright && !s.end().isAt(new Point(right, top)) ? 1 : 0;
             }
         }
-        assertThat(gaps).hasSize(petals - 1);
-        if (petals == 9) {
-            assertThat(gaps).allMatch(g -> g > 0.24 && g < 0.37);
+        assertThat(capsOnUpright).isEqualTo(upright);
+        // Square to a ray, a cap or gap from angle a to b on a side at D is D(asinh tan b - asinh tan a): told so.
+        for (int i = 0; i + 1 < ends.size(); i++) {
+            Point one = ends.get(i).minus(corner);
+            Point other = ends.get(i + 1).minus(corner);
+            boolean onUpright = Math.abs(one.x() - other.x()) < 1e-9;
+            if (!onUpright && Math.abs(one.y() - other.y()) > 1e-9) {
+                continue;
+            }
+            double wide = onUpright
+                    ? one.x() * (asinh(other.y() / one.x()) - asinh(one.y() / one.x()))
+                    : one.y() * (asinh(one.x() / one.y()) - asinh(other.x() / one.y()));
+            double cap = onUpright ? told.upright() : told.level();
+            assertThat(wide).isCloseTo(i % 2 == 0 ? cap : cap / 3, within(1e-9));
+            if (petals == 9 && i % 2 == 1) {
+                assertThat(one.distance(other)).isBetween(0.23, 0.37);
+            }
         }
-        // The same seen in the diagonal.
-        Geometry all = flat(plan.lines().get(0).path());
-        Geometry mirrored = new AffineTransformation(0, 1, 0, 1, 0, 0).transform(all);
-        assertThat(DiscreteHausdorffDistance.distance(all, mirrored)).isLessThan(1e-6);
+        // The outermost lines, 1/4 from the seams beside them all along.
+        for (Curve outer : List.of(sides.get(0), sides.get(sides.size() - 1))) {
+            boolean level = outer == sides.get(0);
+            for (Point p : List.of(outer.start(), outer.end())) {
+                assertThat(level ? p.y() - corner.y() : p.x() - corner.x()).isCloseTo(0.25, within(1e-9));
+            }
+        }
+        if (width == height) {
+            // The same seen in the diagonal.
+            Geometry all = flat(plan.lines().get(0).path());
+            Geometry mirrored = new AffineTransformation(0, 1, 0, 1, 0, 0).transform(all);
+            assertThat(DiscreteHausdorffDistance.distance(all, mirrored)).isLessThan(1e-6);
+        }
+    }
+
+    private static double asinh(double x) {
+        return Math.log(x + Math.sqrt(x * x + 1));
+    }
+
+    /** From corner to corner: the first and the last line run into it, so that the next block's ditch is there. */
+    @Test
+    void cornerRaysMayRunIntoTheCorner() {
+        AreaPlan plan = plan(
+                block(6.5),
+                new AreaMotif.CornerRays(AreaMotif.Corner.TOP_RIGHT, OptionalInt.of(9), 0.75, 0.25, true),
+                "furrow-long");
+        Path line = plan.lines().get(0).path();
+        assertThat(line.start().isAt(new Point(3.25, 3.25))).isTrue();
+        assertThat(line.end().isAt(new Point(3.25, 3.25))).isTrue();
     }
 
     @Test
@@ -453,7 +490,13 @@ class BlockMotifsTest {
                 .contains(new AreaDiagnostic.NoRoom());
     }
 
-    /** Sets of three, 1/2 apart at the far end; an odd number ends where the next set starts (the trade's values). */
+    /** From a place square to a straight line, however long that is. */
+    private static double square(Path line, Point place) {
+        return Math.abs(
+                place.minus(line.start()).cross(line.end().minus(line.start()).unit()));
+    }
+
+    /** Sets of three, 1/2 apart at the far end, by a line of the ruler and not by marks; an odd number ends where the next set starts (the trade's values). */
     @Test
     void aWhirlGoesRoundTheBlock() {
         AreaPlan plan = plan(block(9), new AreaMotif.Whirl(3, 0.5, 8), "furrow-long");
@@ -461,10 +504,8 @@ class BlockMotifsTest {
         for (int set = 0; set < 8; set++) {
             List<StitchLine> lines = plan.lines().subList(3 * set, 3 * set + 3);
             Point from = lines.get(0).path().start();
-            assertThat(lines.get(0).path().end().distance(lines.get(1).path().start()))
-                    .isCloseTo(0.5, within(1e-9));
-            assertThat(lines.get(1).path().start().distance(lines.get(2).path().end()))
-                    .isCloseTo(0.5, within(1e-9));
+            assertThat(square(lines.get(1).path(), lines.get(0).path().end())).isCloseTo(0.5, within(1e-9));
+            assertThat(square(lines.get(2).path(), lines.get(1).path().start())).isCloseTo(0.5, within(1e-9));
             assertThat(lines.get(1).path().end().distance(from)).isLessThan(1e-9);
             if (set < 7) {
                 assertThat(plan.lines()
@@ -475,10 +516,14 @@ class BlockMotifsTest {
                         .isLessThan(1e-9);
             }
         }
+        assertThat(plan.marks()).isEmpty();
+        assertThat(plan.placements()).allMatch(p -> p.registration() instanceof Registration.OverEnd);
         // The first from the upper left corner to 1/2 below the upper right one.
         assertThat(plan.lines().get(0).path().start().distance(new Point(-4.5, 4.5)))
                 .isLessThan(1e-9);
-        assertThat(plan.lines().get(0).path().end().distance(new Point(4.5, 4))).isLessThan(1e-9);
+        double below = 9 * Math.tan(Math.asin(0.5 / 9));
+        assertThat(plan.lines().get(0).path().end().distance(new Point(4.5, 4.5 - below)))
+                .isLessThan(1e-9);
         assertThat(plan.starts()).as("one thread, along the far sides").isEqualTo(1);
         AreaPlan small = plan(block(4), new AreaMotif.Whirl(3, 0.5, 50), "furrow-long");
         assertThat(told(small)).anyMatch(t -> t instanceof AreaDiagnostic.FewerSets f && f.room() < 50);

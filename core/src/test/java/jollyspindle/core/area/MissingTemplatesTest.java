@@ -49,7 +49,7 @@ class MissingTemplatesTest {
             case "rings", "wreath", "circles" -> EdgeKind.CIRCLE;
             case "petals", "peel", "curved-hatch" -> EdgeKind.ARC;
             case "clamshells" -> EdgeKind.SCALLOPS;
-            case "points", "echoes", "crosshatch", "quarters", "corner-rays", "whirl", "straight-fans" ->
+            case "points", "echoes", "crosshatch", "quarters", "corner-rays", "whirl", "vee", "straight-fans" ->
                 EdgeKind.STRAIGHT_EDGE;
             default -> throw new AssertionError("what does " + motif + " need?");
         };

@@ -90,14 +90,41 @@ class AreaWordsTest {
                 Arguments.of(new AreaMotif.Circles(3, 2), "Overlapping circles", "overlapping circles, 3 by 2"),
                 Arguments.of(new AreaMotif.Crosshatch(0.75, 1), "Crosshatch", "crosshatch 3/4 apart"),
                 Arguments.of(new AreaMotif.CurvedHatch(1.25), "Curved crosshatch", "curved crosshatch 1 1/4 apart"),
-                Arguments.of(
-                        new AreaMotif.Quarters(0.25, 0.5),
-                        "Quarters",
-                        "quarters, lines 1/4 apart across and 1/2 down in turn"),
+                Arguments.of(new AreaMotif.Quarters(0.25, 0.5), "Quarters", "quarters, lines 1/4 and 1/2 apart"),
                 Arguments.of(
                         new AreaMotif.Quarters(0.25, 0.5, false),
                         "Quarters",
-                        "quarters, lines 1/4 apart across and 1/2 down in turn, the middle lines stitched first"),
+                        "quarters, lines 1/4 and 1/2 apart, the middle lines stitched first"),
+                Arguments.of(
+                        new AreaMotif.Quarters(0.25, 0.5).exactly(),
+                        "Quarters",
+                        "quarters, lines 1/4 and 1/2 apart, just so"),
+                Arguments.of(
+                        new AreaMotif.Crosshatch(0.75, 1).exactly(), "Crosshatch", "crosshatch 3/4 apart, just so"),
+                Arguments.of(
+                        new AreaMotif.CurvedHatch(0.75).exactly(),
+                        "Curved crosshatch",
+                        "curved crosshatch 3/4 apart, just so"),
+                Arguments.of(
+                        new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, 0).about(AreaMotif.About.TOP_LEFT),
+                        "Turned arms",
+                        "8 arms, each out and back, ending on what they come to, about the upper left corner"),
+                Arguments.of(
+                        new AreaMotif.Rings(1, 0.5, 3, AreaMotif.Spokes.ONE).at(-1, 0),
+                        "Rings",
+                        "3 rings from 1 across, 1/2 apart, joined along one spoke, off the centre"),
+                Arguments.of(
+                        new AreaMotif.Peel(3, 4, OptionalDouble.empty(), true, true, AreaMotif.Round.CLOCKWISE),
+                        "Orange peel",
+                        "orange peel, 3 by 4, smaller petals in the middle of the circles, its seams the marks"),
+                Arguments.of(
+                        new AreaMotif.CornerRays(AreaMotif.Corner.TOP_RIGHT, OptionalInt.of(3), 0.75, 0.25, true),
+                        "Corner rays",
+                        "3 petals from the upper right corner, stopped 3/4 from it, the first and last run into it"),
+                Arguments.of(
+                        new AreaMotif.Vee(0.0625, 0.25),
+                        "V with dense lines",
+                        "a V from the lower corners to the top, lines 1/16 to 1/4 apart beside it, uneven on purpose"),
                 Arguments.of(
                         circled(new AreaMotif.Arms(6, AreaMotif.Way.OUT_AND_BACK, 0.75)),
                         "Turned arms",
@@ -190,8 +217,8 @@ class AreaWordsTest {
                         new AreaDiagnostic.Wreath(2, 4, -0.25),
                         "Circles 2 across, their middles 4 from the centre: neighbours cross by 1/4."),
                 Arguments.of(
-                        new AreaDiagnostic.Caps(9, 0.75, 0.25, 0.125),
-                        "9 petals: caps 3/4 wide and 1/4 apart, square to them; tips 1/8 apart on the small arc."),
+                        new AreaDiagnostic.Caps(9, 0.75, 0.6875, 0.125),
+                        "9 petals: caps 3/4 wide and 1/4 apart on the far upright side, 11/16 and 1/4 scant on the far level one, square to them; tips 1/8 apart on the small arc."),
                 Arguments.of(new AreaDiagnostic.NoShells(0.5, 0), "Shells 1/2 wide can't be stitched with this foot."),
                 Arguments.of(
                         new AreaDiagnostic.NoShells(0.5, 0.25),
@@ -213,6 +240,22 @@ class AreaWordsTest {
                         new AreaDiagnostic.Unstitched(5, there, 4),
                         "A circle 5 across stays without a stitch; the batting allows 4. Seams count as stitched in the"
                                 + " ditch."),
+                Arguments.of(
+                        new AreaDiagnostic.SpacedEvenly(0.75, 0.70710678),
+                        "Lines stand 0.7071 apart rather than 3/4, so that they come out even at the edge."),
+                Arguments.of(
+                        new AreaDiagnostic.NoCorner(),
+                        "Only a square or an oblong has a corner to turn arms about. Take the centre."),
+                Arguments.of(
+                        new AreaDiagnostic.NoSmallerHole(2.5),
+                        "No circle on the shelf makes petals that go between the larger ones: about 2 1/2 across would do."),
+                Arguments.of(
+                        new AreaDiagnostic.PetalsBetween(3, 2.125, 0.875),
+                        "The petals in the middle of the circles are 2 1/8 long, by a circle 3 across, and end 7/8 from where"
+                                + " the lines cross."),
+                Arguments.of(
+                        new AreaDiagnostic.Caps(9, 0.75, 0.75, 0.125),
+                        "9 petals: caps 3/4 wide and 1/4 apart, square to them; tips 1/8 apart on the small arc."),
                 Arguments.of(new AreaDiagnostic.FewerSets(8, 1), "There is room for 1 of 8."),
                 Arguments.of(
                         new AreaDiagnostic.CirclesApart(3, 4),
@@ -230,6 +273,8 @@ class AreaWordsTest {
                         AreaDiagnostic.ArmsLeave.class,
                         AreaDiagnostic.ShellsEased.class,
                         AreaDiagnostic.ShellGrid.class,
+                        AreaDiagnostic.SpacedEvenly.class,
+                        AreaDiagnostic.PetalsBetween.class,
                         AreaDiagnostic.Caps.class,
                         AreaDiagnostic.FewerSets.class)
                 .anyMatch(kind -> kind.isInstance(what))) {

@@ -65,6 +65,12 @@ class MotifWordsTest {
                 Arguments.of(
                         new Motif.Circles(0, 3, Motif.Turning.SAME, true),
                         "a chain of circles, each once and a half round, a curl inside"),
+                Arguments.of(
+                        new Motif.Circles(0, 2, Motif.Turning.SAME, false, Motif.Channel.IN_BENDS),
+                        "circles in the bends of a vine, each once round"),
+                Arguments.of(
+                        new Motif.Circles(0, 2, Motif.Turning.SAME, false, Motif.Channel.BESIDE_LINES),
+                        "berries beside the lines, each once round"),
                 Arguments.of(new Motif.Serpentine(2, true), "a serpentine, 2 a repeat, mirrored"),
                 Arguments.of(
                         new Motif.Chevrons(Motif.Points.BOXES, OptionalDouble.empty(), 0.5, 2, 0.25),
@@ -101,6 +107,8 @@ class MotifWordsTest {
                 Arguments.of(new MotifDiagnostic.TooClose(0.125, 0.25), "1/4 is the least", true),
                 Arguments.of(new MotifDiagnostic.TooRound(4, 4.75), "From radius 4 3/4 on it stays inside", true),
                 Arguments.of(new MotifDiagnostic.NoSpace(), "no such space", true),
+                Arguments.of(new MotifDiagnostic.NothingToStandOn(), "no line for circles to touch", true),
+                Arguments.of(new MotifDiagnostic.NoRoomForCircles(3), "3 places have no room for a circle", false),
                 Arguments.of(
                         new MotifDiagnostic.FansApart(16, 7.5), "16 apart, too far for arcs of radius 7 1/2", false),
                 Arguments.of(new MotifDiagnostic.Pinched(0.1875), "the narrowest gap is 3/16", false),

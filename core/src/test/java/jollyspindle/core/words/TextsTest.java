@@ -1,6 +1,7 @@
 package jollyspindle.core.words;
 
 import com.ibm.icu.text.MessagePattern;
+import jollyspindle.core.area.AreaArrangement;
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaDiagnostic;
 import jollyspindle.core.area.AreaMotifTypes;
@@ -106,6 +107,13 @@ class TextsTest {
                 .containsAll(KINDS.keySet().stream()
                         .filter(key -> key.contains("-preset."))
                         .toList());
+        assertThat(KINDS.keySet().stream().filter(key -> key.startsWith("area-arrangement.")))
+                .containsExactlyInAnyOrderElementsOf(
+                        Stream.of(new Area.Blocks(2, 2, 9, 9, 0), new Area.Medallion(12), new Area.Body(0))
+                                .flatMap(area -> AreaArrangement.of(area).stream())
+                                .map(whole -> "area-arrangement." + whole.code())
+                                .distinct()
+                                .toList());
         assertThat(KINDS.keySet().stream().filter(key -> key.startsWith("arrangement.")))
                 .containsExactlyInAnyOrderElementsOf(Arrangement.all().stream()
                         .map(whole -> "arrangement." + whole.code())

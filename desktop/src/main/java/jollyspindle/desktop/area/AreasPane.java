@@ -1,5 +1,6 @@
 package jollyspindle.desktop.area;
 
+import jollyspindle.core.area.AreaArrangement;
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaMotifType;
@@ -34,6 +35,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.geometry.Insets;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
@@ -266,13 +268,29 @@ public final class AreasPane extends VBox {
             gallery.show("Once the body is measured, the motifs are shown here.");
             return;
         }
-        gallery.show(AreaPreset.of(job.quilt().area(id).orElseThrow()).stream()
+        Area area = job.quilt().area(id).orElseThrow();
+        Stream<MotifGallery.Offered<AreaPlan>> motifs = AreaPreset.of(area).stream()
                 .map(preset -> new MotifGallery.Offered<>(
                         preset.code(),
                         AreaWords.name(preset),
                         () -> AreaGallery.entry(job, id, preset),
-                        () -> adopt(preset)))
-                .toList());
+                        () -> adopt(preset)));
+        // Several together, where the first motif is chosen or another for it.
+        Stream<MotifGallery.Offered<AreaPlan>> together = place > 0
+                ? Stream.empty()
+                : AreaArrangement.of(area).stream()
+                        .map(arrangement -> new MotifGallery.Offered<>(
+                                "together-" + arrangement.code(),
+                                AreaWords.name(arrangement),
+                                () -> AreaGallery.entry(job, id, arrangement),
+                                () -> adopt(arrangement)));
+        gallery.show(Stream.concat(motifs, together).toList());
+    }
+
+    private void adopt(AreaArrangement arrangement) {
+        page = Page.MOTIFS;
+        desk.design(Words.decapital(AreaWords.name(arrangement)), arrangement.in(desk.design(), desk.letter()));
+        show();
     }
 
     private void adopt(AreaPreset preset) {

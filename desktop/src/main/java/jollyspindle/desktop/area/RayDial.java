@@ -108,7 +108,7 @@ final class RayDial extends VBox {
             g.setFill(colour);
             g.setLineWidth(chosen ? 3.5 : 1.4);
             switch (ray.found()) {
-                case USUAL -> g.setLineDashes();
+                case USUAL, READ -> g.setLineDashes();
                 case HALVED -> g.setLineDashes(6, 4);
                 case STEPPED -> g.setLineDashes(1.5, 4);
             }

@@ -342,7 +342,7 @@ public final class ProtractorTape extends Pane {
         g.setStroke(colour);
         g.setLineWidth(chosen ? 3.5 : 1.6);
         switch (ray.found()) {
-            case USUAL -> g.setLineDashes();
+            case USUAL, READ -> g.setLineDashes();
             case HALVED -> g.setLineDashes(6, 4);
             case STEPPED -> g.setLineDashes(2, 4);
         }

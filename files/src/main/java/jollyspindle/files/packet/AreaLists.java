@@ -2,6 +2,7 @@ package jollyspindle.files.packet;
 
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaPlan;
+import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.plan.WorkPlan;
 import jollyspindle.core.quilt.PieceId;
@@ -80,7 +81,12 @@ final class AreaLists {
         List<List<String>> rows = area.marks().stream()
                 .filter(m -> m.id().piece().equals(piece))
                 .map(mark -> List.of(
-                        Words.name(mark),
+                        Said.say(
+                                "marks.name",
+                                "mark",
+                                Words.name(mark),
+                                "shown",
+                                mark.by() == Mark.MarkedBy.SEAM ? "seam" : "none"),
                         Words.fromEnd(mark.readings().fromLeft()),
                         Words.fromEnd(mark.readings().fromRight()),
                         Words.fromCentre(mark.readings().fromCentre()),

@@ -87,6 +87,7 @@ record AreaJson(PlanJson all, Words words, QuiltJob job, AreaPlan area) {
 
     private void ray(ObjectNode node, Ray ray) {
         node.put("number", ray.number());
+        ray.from().ifPresent(corner -> node.put("from", name(corner)));
         degrees(node, "angleDegrees", ray.angle());
         node.put("found", name(ray.found()));
         node.put("side", Words.name(ray.side()));

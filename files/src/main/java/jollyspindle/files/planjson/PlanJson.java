@@ -305,9 +305,12 @@ public final class PlanJson {
         for (Placement placement : placements) {
             ObjectNode node = array.addObject();
             placement(node, placement);
+            // What is laid by eye hands on no error.
+            boolean byEye = placement.registration() instanceof Registration.ByEye;
             int chain = placement
                     .registration()
                     .before()
+                    .filter(before -> !byEye)
                     .map(before -> chains.getOrDefault(before, 0) + 1)
                     .orElse(0);
             chains.merge(placement.of().id(), chain, Math::max);
@@ -413,14 +416,27 @@ public final class PlanJson {
             node.put("centreLine", on.engraved() ? "engraved" : "tape");
             node.put("after", on.lineId().code());
             number(node, "gap", on.gap());
-        } else if (placement.registration() instanceof Registration.ByHand) {
-            node.put("on", "drawn-lines");
+        } else if (placement.registration() instanceof Registration.ByEye on) {
+            node.put("on", on.lineId().map(LineId::code).orElse("middle"));
+            node.put("kind", "by-eye");
+            number(node, "least", on.least());
+            number(node, "most", on.most());
+        } else if (placement.registration() instanceof Registration.ByHand on) {
+            node.put("on", on.drawn() ? "drawn-lines" : "nothing");
             node.put("kind", "by-hand");
         } else if (placement.registration() instanceof Registration.FootOverMarks on) {
             node.put("on", "marks");
             node.put("kind", "foot-over-marks");
             node.put("first", on.first().id().code());
             node.put("second", on.second().id().code());
+        } else if (placement.registration() instanceof Registration.Onward on) {
+            node.put("on", on.far().id().code());
+            node.put("kind", "onward");
+        } else if (placement.registration() instanceof Registration.OverEnd on) {
+            node.put("on", on.lineId().map(LineId::code).orElse("corner"));
+            node.put("kind", "over-end");
+            node.put("engraved", on.engraved());
+            number(node, "fromEdge", on.fromEdge());
         } else if (placement.registration() instanceof Registration.OnMitre) {
             node.put("on", "mitre");
             node.put("kind", "centre-line");

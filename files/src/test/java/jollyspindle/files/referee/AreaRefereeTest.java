@@ -1,5 +1,6 @@
 package jollyspindle.files.referee;
 
+import jollyspindle.core.area.AreaArrangement;
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.demo.DemoJob;
@@ -74,6 +75,44 @@ class AreaRefereeTest {
                 assertThat(judged(job(foot, design(preset), cloth)))
                         .as("%s with foot %s", preset.code(), foot)
                         .isEmpty();
+            }
+        }
+    }
+
+    /** Blocks that touch, that are kept clear, in sashing; a medallion; a background with and without an appliqué. */
+    static Stream<List<Area>> wholes() {
+        Area leaf = new Area.Applique(new Area.Ellipse(new Point(2, 1), 12, 9, 0.4), 0);
+        return Stream.of(
+                List.of(new Area.Blocks(3, 3, 9, 9, 0)),
+                List.of(new Area.Blocks(4, 2, 8.7, 6.3, 0, 0.25)),
+                List.of(new Area.Blocks(2, 2, 12, 12, 1.5)),
+                List.of(new Area.Medallion(16)),
+                List.of(new Area.Medallion(Area.Shape.ROUND, 13.4, 0.25)),
+                List.of(new Area.Body(0)),
+                List.of(new Area.Body(0), leaf));
+    }
+
+    /** Several motifs together, and blocks that differ; those that touch are one thread. */
+    @ParameterizedTest
+    @MethodSource("wholes")
+    void wholeBlocksMedallionsAndBackgroundsCanBeDoneAsTheyAreTold(List<Area> areas) {
+        boolean touching = areas.get(0) instanceof Area.Blocks blocks && blocks.gap() == 0 && blocks.clearance() == 0;
+        for (AreaArrangement arrangement : AreaArrangement.of(areas.get(0))) {
+            for (double foot : touching ? FEET : new double[] {0.25, 0.262}) {
+                QuiltJob job = job(foot, arrangement.design(), areas.toArray(Area[]::new));
+                String json = PlanJson.format(Planner.plan(job));
+                // What of so many lines is begun anew stays near as it is laid out.
+                boolean many = ToldPlan.areas(json).stream()
+                        .anyMatch(piece -> piece.steps().size() > 2000);
+                assertThat(ToldPlan.areas(json).stream()
+                                .flatMap(piece -> Referee.judge(piece, job.templates()).stream()))
+                        .as("%s with foot %s", arrangement.code(), foot)
+                        .filteredOn(complaint -> !many || complaint.fault() != Referee.Fault.STARTS)
+                        .isEmpty();
+                ToldPlan.joined(json)
+                        .forEach(area -> assertThat(ThreadReferee.between(area.pieces(), area.all(), area.letters()))
+                                .as("%s with foot %s", arrangement.code(), foot)
+                                .isEmpty());
             }
         }
     }

@@ -19,6 +19,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -92,7 +93,7 @@ final class Referee {
         Referee referee = new Referee(plan, templates);
         referee.steps();
         referee.marks();
-        referee.thread();
+        referee.complaints.addAll(ThreadReferee.judge(plan));
         return referee.complaints;
     }
 
@@ -108,6 +109,7 @@ final class Referee {
             Optional<ToldPlan.Step> next =
                     i + 1 < plan.steps().size() ? Optional.of(plan.steps().get(i + 1)) : Optional.empty();
             boolean byHand = step.on().kind().equals("by-hand");
+            boolean free = byHand || step.on().kind().equals("by-eye");
             if (!byHand) {
                 offEdge(step);
             }
@@ -122,7 +124,7 @@ final class Referee {
             } else if (isPlace(step.path().end(), step.end())) {
                 held.add(row(step, step.path().end(), normal(step.path(), false)));
             }
-            if (!byHand && !isHeld(step, held)) {
+            if (!free && !isHeld(step, held)) {
                 complain(
                         Fault.LOOSE, step, step.on().kind() + " on " + step.on().on());
             }
@@ -208,6 +210,9 @@ final class Referee {
             case "notch-on-mark" -> held.addAll(notch(step));
             case "line-at-angle" -> held.addAll(atAngle(step));
             case "foot-over-marks" -> held.addAll(overMarks(step));
+            case "over-end" -> held.addAll(overEnd(step));
+            case "onward" -> onward(step);
+            case "by-eye" -> byEye(step);
             case "foot-on-both-marks", "by-hand", "none" -> {
                 // The foot alone: start and end hold it.
             }
@@ -427,7 +432,7 @@ final class Referee {
     /** Lines that are laid on lines that are laid on lines; rows beside each other, a line each, are looked at one by one. */
     private void chain(ToldPlan.Step step) {
         String on = step.on().after().orElse(step.on().on());
-        int chain = step.on().kind().equals("foot-on-both-marks") || !stitched.containsKey(on)
+        int chain = Set.of("foot-on-both-marks", "by-eye").contains(step.on().kind()) || !stitched.containsKey(on)
                 ? 0
                 : chains.getOrDefault(on, 0) + 1;
         chains.merge(step.lineId(), chain, Math::max);
@@ -498,6 +503,60 @@ final class Referee {
                             + step.on().on());
         }
         return held;
+    }
+
+    /** A line beside the edge over the far end of a line stitched before, or over a corner. */
+    private List<double[]> overEnd(ToldPlan.Step step) {
+        List<Path> before = stitched.getOrDefault(step.on().on(), List.of());
+        Stream<Point> ends = step.on().on().equals("corner")
+                ? plan.seams().stream().flatMap(seam -> Stream.of(seam.start(), seam.end()))
+                : before.stream().flatMap(path -> Stream.of(path.start(), path.end()));
+        Template template = templates.get(step.template());
+        double fromEdge = step.on().fromEdge().orElseThrow();
+        if (step.on().isEngraved()
+                && template.lines().stream()
+                        .filter(l -> l.kind() == EngravedLine.Kind.PARALLEL)
+                        .noneMatch(l -> Math.abs(l.fromEdge(1) - fromEdge) < ON)) {
+            complain(Fault.NOT_ON_TEMPLATE, step, "a line " + fromEdge + " from the edge");
+        }
+        List<Segment> told = template.parallel(cut(step), guide(step), fromEdge).stream()
+                .map(path -> new Segment(placed(step, path.start()), placed(step, path.end())))
+                .toList();
+        Optional<Point> end = ends.filter(p -> told.stream().anyMatch(line -> line.distance(p) < ON))
+                .findFirst();
+        if (end.isEmpty()) {
+            complain(
+                    Fault.BESIDE,
+                    step,
+                    "the line " + fromEdge + " from the edge is over no end of "
+                            + step.on().on());
+            return List.of();
+        }
+        return List.of(row(step, end.get(), told.get(0).direction(0).turnedLeft()));
+    }
+
+    /** Within the limits that are told from the line before. */
+    private void byEye(ToldPlan.Step step) {
+        Point middle = step.path().curves().get(0).at(0.5);
+        Point way = step.path().end().minus(step.path().start()).unit();
+        stitched.getOrDefault(step.on().on(), List.of()).stream()
+                .mapToDouble(path -> Math.abs(path.start().minus(middle).cross(way)))
+                .filter(apart ->
+                        apart < step.on().least() - ON || apart > step.on().most() + ON)
+                .forEach(apart -> complain(Fault.BESIDE, step, apart + " from the line before"));
+    }
+
+    /** What is stitched of a line so far leads straight on. */
+    private void onward(ToldPlan.Step step) {
+        List<Path> before = stitched.getOrDefault(step.lineId(), List.of());
+        Path last = before.isEmpty() ? null : before.get(before.size() - 1);
+        Point way = step.path().end().minus(step.path().start()).unit();
+        if (last == null
+                || last.end().distance(step.path().start()) > ON
+                || Math.abs(last.start().minus(last.end()).cross(way)) > ON
+                || !step.end().mark().equals(Optional.of(step.on().on()))) {
+            complain(Fault.NOT_THERE, step, "nothing to go straight on from");
+        }
     }
 
     /** The centre on a mark, and a leg on the seam. */
@@ -752,20 +811,8 @@ final class Referee {
 
     /** Whether the needle is there already. */
     private boolean needle(ToldPlan.Step step, Optional<ToldPlan.Step> before) {
-        return before.filter(b -> needleAt(b).distance(step.path().start()) < ON)
+        return before.filter(b -> plan.needleAfter(b).distance(step.path().start()) < ON)
                 .isPresent();
-    }
-
-    /** Where a placement leaves the needle: a line that is stitched out and back ends where it began. */
-    private Point needleAt(ToldPlan.Step step) {
-        return plan.twice().contains(step.lineId()) && step.part() == step.parts()
-                ? plan.steps().stream()
-                        .filter(s -> s.lineId().equals(step.lineId()))
-                        .findFirst()
-                        .orElse(step)
-                        .path()
-                        .start()
-                : step.path().end();
     }
 
     /** Whether what shows a place shows that very one, and isn't a line that it lies somewhere on. */
@@ -888,58 +935,6 @@ final class Referee {
             largest = Math.abs(row[i]) > Math.abs(row[largest]) ? i : largest;
         }
         return largest;
-    }
-
-    // --- the thread ------------------------------------------------------------------------------------------------
-
-    /** Each way of the needle leads along seams or stitching from where it is; and of starts there are no more than need be. */
-    private void thread() {
-        if (plan.ditches().isEmpty() && plan.travels().isEmpty()) {
-            return;
-        }
-        Map<String, ToldPlan.Travel> travels = new HashMap<>();
-        plan.travels().forEach(t -> travels.put(t.to(), t));
-        List<Path> done = new ArrayList<>();
-        int starts = 0;
-        for (int i = 0; i < plan.steps().size(); i++) {
-            ToldPlan.Step step = plan.steps().get(i);
-            Optional<ToldPlan.Step> before =
-                    i == 0 ? Optional.empty() : Optional.of(plan.steps().get(i - 1));
-            boolean first = before.filter(b -> b.lineId().equals(step.lineId())).isEmpty();
-            Optional<ToldPlan.Travel> travel =
-                    Optional.ofNullable(travels.get(step.lineId())).filter(t -> first);
-            travel.ifPresent(t -> travelled(step, before, t.path(), done));
-            if (travel.isEmpty() && !needle(step, before)) {
-                starts++;
-            }
-            done.add(step.path());
-        }
-        int least = new LeastStarts(plan).count();
-        if (starts > least) {
-            complaints.add(new Complaint(Fault.STARTS, "", starts + " starts, " + least + " would do"));
-        }
-    }
-
-    private void travelled(ToldPlan.Step step, Optional<ToldPlan.Step> before, Path way, List<Path> done) {
-        boolean from =
-                before.filter(b -> needleAt(b).distance(way.start()) < ON).isPresent();
-        if (!from || way.end().distance(step.path().start()) > ON) {
-            complain(
-                    Fault.TRAVEL,
-                    step,
-                    "the needle travels from " + way.start() + " to " + way.end() + ", not from "
-                            + before.map(this::needleAt) + " to " + step.path().start());
-        }
-        for (Curve curve : way.curves()) {
-            for (double part : new double[] {0, 0.25, 0.5, 0.75, 1}) {
-                Point at = curve.at(part);
-                if (plan.ditches().stream().noneMatch(d -> d.distance(at) < ON)
-                        && done.stream().noneMatch(p -> p.passes(at, ON))) {
-                    complain(Fault.TRAVEL, step, "the needle travels over open cloth at " + at);
-                    return;
-                }
-            }
-        }
     }
 
     // --- marks -----------------------------------------------------------------------------------------------------

@@ -15,6 +15,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -159,6 +160,18 @@ record ToldPlan(
             return told.path("valleyOverCrown").asBoolean();
         }
 
+        double least() {
+            return told.get("least").asDouble();
+        }
+
+        double most() {
+            return told.get("most").asDouble();
+        }
+
+        boolean isEngraved() {
+            return told.path("engraved").asBoolean();
+        }
+
         boolean legOnSeam() {
             return told.path("legOnSeam").asBoolean();
         }
@@ -269,6 +282,24 @@ record ToldPlan(
 
     /** How the needle gets to a line without a new start. */
     record Travel(String to, Path path) {}
+
+    /** Where a placement leaves the needle: a line that is stitched out and back ends where it began. */
+    Point needleAfter(Step step) {
+        return twice.contains(step.lineId()) && step.part() == step.parts()
+                ? steps.stream()
+                        .filter(s -> s.lineId().equals(step.lineId()))
+                        .findFirst()
+                        .orElse(step)
+                        .path()
+                        .start()
+                : step.path().end();
+    }
+
+    /** Whether the needle is where a placement begins, left there by the one before. */
+    boolean isNeedleAt(Step step, Optional<Step> before) {
+        return before.filter(b -> needleAfter(b).distance(step.path().start()) < Referee.ON)
+                .isPresent();
+    }
 
     ToldPlan withoutMarks(Predicate<Mark> which) {
         Map<String, Mark> left = new HashMap<>(marks);
@@ -415,7 +446,10 @@ record ToldPlan(
                 .collect(Collectors.toSet());
         List<Travel> travels = new ArrayList<>();
         area.get("travels").forEach(t -> travels.add(new Travel(t.get("to").asText(), path(t.get("curves")))));
-        travels.removeIf(t -> !lines.contains(t.to()));
+        // What leads from one piece to the next is another matter.
+        boolean alone = area.get("pieces").size() == 1;
+        travels.removeIf(t ->
+                !lines.contains(t.to()) || !alone && t.to().equals(steps.get(0).lineId()));
         return new ToldPlan(
                 root.at("/machine/footRadius").asDouble(),
                 seen,
@@ -426,6 +460,75 @@ record ToldPlan(
                 travels,
                 ditches,
                 twice);
+    }
+
+    /**
+     * An area of several pieces.
+     *
+     * @param pieces each alone
+     * @param letters of them
+     * @param all of them in the order of stitching, with the ways from one to the next alone
+     */
+    record Joined(List<ToldPlan> pieces, List<String> letters, ToldPlan all) {}
+
+    /** The areas of several pieces, as one plan each. */
+    static List<Joined> joined(String json) {
+        try {
+            JsonNode root = JSON.readTree(json);
+            List<Joined> all = new ArrayList<>();
+            for (JsonNode area : root.get("areas")) {
+                if (area.get("pieces").size() > 1) {
+                    all.add(joined(root, area));
+                }
+            }
+            return all;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static Joined joined(JsonNode root, JsonNode area) {
+        List<ToldPlan> pieces = new ArrayList<>();
+        List<String> letters = new ArrayList<>();
+        List<Curve> ditches = new ArrayList<>();
+        area.get("pieces").forEach(piece -> {
+            pieces.add(piece(root, area, piece));
+            letters.add(piece.get("letter").asText());
+            ditches.addAll(curves(piece.get("seams")));
+        });
+        List<Step> steps = new ArrayList<>();
+        steps(area, "lines", area.get("id").asText(), steps, p -> true);
+        ToldPlan one = pieces.get(0);
+        return new Joined(
+                pieces,
+                letters,
+                new ToldPlan(
+                        one.foot(),
+                        ditches,
+                        List.of(),
+                        one.runs(),
+                        Map.of(),
+                        steps,
+                        between(area),
+                        ditches,
+                        pieces.stream().flatMap(p -> p.twice().stream()).collect(Collectors.toSet())));
+    }
+
+    /** The ways of the needle from one piece of an area to the next. */
+    private static List<Travel> between(JsonNode area) {
+        Set<String> first = new HashSet<>();
+        int before = -1;
+        for (JsonNode p : area.get("placements")) {
+            int block = p.path("block").asInt();
+            if (block != before) {
+                first.add(p.get("lineId").asText());
+            }
+            before = block;
+        }
+        List<Travel> travels = new ArrayList<>();
+        area.get("travels").forEach(t -> travels.add(new Travel(t.get("to").asText(), path(t.get("curves")))));
+        travels.removeIf(t -> !first.contains(t.to()));
+        return travels;
     }
 
     private static double least(List<Box> boxes, ToDoubleFunction<Box> of) {
