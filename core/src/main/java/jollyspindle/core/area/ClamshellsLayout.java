@@ -24,6 +24,7 @@ import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.ShellRows;
 import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;

@@ -5,6 +5,7 @@ import jollyspindle.core.shelf.form.Guide;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Which templates do what is wanted.
@@ -125,7 +126,18 @@ public record Find(Wanted wanted, List<Match> matches, Optional<Missing> missing
      * @param penalty by which matches are ordered; less is better
      * @param changes what to do or to put up with
      */
-    public record Match(Template template, Guide guide, double off, double penalty, List<Change> changes) {}
+    public record Match(Template template, Guide guide, double off, double penalty, List<Change> changes) {
+
+        /** The same with something more to put up with. */
+        Match with(Change other) {
+            return new Match(
+                    template,
+                    guide,
+                    off,
+                    penalty,
+                    Stream.concat(changes.stream(), Stream.of(other)).toList());
+        }
+    }
 
     /** What a match comes with. Inches and radians. */
     public sealed interface Change {
@@ -146,7 +158,16 @@ public record Find(Wanted wanted, List<Match> matches, Optional<Missing> missing
         record Diameter(double diameter) implements Change {}
 
         /** Rings of these diameters, and which of the wanted ones aren't among them. */
-        record Rings(List<Double> diameters, int lacking, double gap) implements Change {}
+        record Rings(List<Double> diameters, List<Double> lacking, double gap) implements Change {
+
+            /** Whether any are missing. */
+            public boolean lacks() {
+                return !lacking.isEmpty();
+            }
+        }
+
+        /** The template's thickness doesn't go with the machine's foot. */
+        record Caution(double thickness, boolean thin, Machine.FootType foot) implements Change {}
 
         /** Together with another template. */
         record With(Template other) implements Change {}
@@ -157,8 +178,8 @@ public record Find(Wanted wanted, List<Match> matches, Optional<Missing> missing
         /** An arm reaches so far beyond the corners, or falls short if negative. */
         record ReachBeyond(double inches) implements Change {}
 
-        /** Shells a row, rows, and what is left at the top. */
-        record ShellRows(double perRow, int rows, double rise, double left) implements Change {}
+        /** Shells a row, rows, and what is left at the top, or what the last of them is squeezed into. */
+        record ShellRows(double perRow, int rows, double rise, double left, boolean squeezed) implements Change {}
 
         /** Repeats of this size, so many to the width. */
         record Repeats(int count, double each, double stretch) implements Change {}

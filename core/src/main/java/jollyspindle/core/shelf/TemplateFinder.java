@@ -2,6 +2,7 @@ package jollyspindle.core.shelf;
 
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.form.CircleForm;
+import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.ScallopRow;
 import jollyspindle.core.shelf.form.SlottedCircles;
@@ -12,6 +13,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Finds the templates on a shelf that do what is wanted, best first.
@@ -54,7 +56,16 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
         }
         matches.sort(Comparator.comparingDouble(Find.Match::penalty));
         return new Find(
-                wanted, List.copyOf(matches), matches.isEmpty() ? Optional.of(missing(wanted)) : Optional.empty());
+                wanted,
+                matches.stream().map(this::cautioned).toList(),
+                matches.isEmpty() ? Optional.of(missing(wanted)) : Optional.empty());
+    }
+
+    /** A match with what there is to know of its template's thickness, as the shelf tells it. */
+    private Find.Match cautioned(Find.Match match) {
+        return TemplateInspector.thickness(match.template(), machine)
+                .map(told -> match.with(new Find.Change.Caution(told.thickness(), told.thin(), told.foot())))
+                .orElse(match);
     }
 
     private List<Find.Match> matches(Template template, Find.Wanted wanted) {
@@ -233,8 +244,16 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
 
     private static Optional<Find.Match> match(
             Template template, List<Double> row, Find.Wanted.Rings wanted, Optional<Template> other) {
-        int lacking = Math.max(0, wanted.possible() - row.size());
-        if (row.size() < 2 || lacking > row.size()) {
+        if (row.size() < 2) {
+            return Optional.empty();
+        }
+        // Inside the smallest there would be more.
+        List<Double> lacking = Stream.iterate(row.get(0) - 2 * wanted.gap(), d -> d - 2 * wanted.gap())
+                .limit(Math.max(0, wanted.possible() - row.size()))
+                .filter(d -> d > Tolerances.ROUNDING)
+                .sorted()
+                .toList();
+        if (lacking.size() > row.size()) {
             return Optional.empty();
         }
         double worst = 0;
@@ -248,7 +267,7 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
                 template,
                 template.cut().main().orElseThrow(),
                 worst,
-                worst + lacking * PLACEMENT + outer / 2 + (other.isPresent() ? PLACEMENT : 0),
+                worst + lacking.size() * PLACEMENT + outer / 2 + (other.isPresent() ? PLACEMENT : 0),
                 changes));
     }
 
@@ -310,21 +329,21 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
         if (template.form() instanceof ScallopRow row && row.bumpRadius() > 0) {
             double rise = shellRise(template, row);
             double perRow = side / row.width();
-            int rows = (int) Math.floor(side / rise + Tolerances.ROUNDING);
-            double left = side - rows * rise;
             double uneven = Math.abs(2 * perRow - Math.rint(2 * perRow)) / 2 * row.width();
             // Up to an eighth is left as it is; sideways it is stretched over all shells.
-            if (rows < 1 || uneven > UNSEEN * Math.max(1, Math.floor(perRow))) {
+            if (rise > side || uneven > UNSEEN * Math.max(1, Math.floor(perRow))) {
                 return List.of();
             }
-            double squeezed = Math.min(left, rise - left);
+            ShellRows rows = ShellRows.in(side, rise, step(template, rise));
+            double squeezed = Math.min(rows.over(), rise - rows.over());
             return template.cut().main().stream()
                     .map(guide -> new Find.Match(
                             template,
                             guide,
                             uneven,
                             uneven + squeezed,
-                            List.of(new Find.Change.ShellRows(Math.rint(2 * perRow) / 2, rows, rise, left))))
+                            List.of(new Find.Change.ShellRows(
+                                    Math.rint(2 * perRow) / 2, rows.count(), rise, rows.over(), rows.squeezed()))))
                     .toList();
         }
         return List.of();
@@ -336,6 +355,19 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
                 .filter(check -> Math.abs(check.footRadius() - foot()) < Tolerances.SAME_PLACE)
                 .map(ClothCheck::measured)
                 .orElseGet(() -> row.stitchedRise(foot()));
+    }
+
+    /**
+     * From row to row: where the plate's engraved crown line puts the next, if that is as good as on the crowns; else as high as a row
+     * rises. In inches.
+     */
+    private double step(Template template, double rise) {
+        return template.lines().stream()
+                .filter(line -> line.kind() == EngravedLine.Kind.CROWN)
+                .map(line -> line.fromEdge(1) + foot())
+                .filter(step -> Math.abs(step - rise) <= Tolerances.CHALK)
+                .min(Comparator.comparingDouble(step -> Math.abs(step - rise)))
+                .orElse(rise);
     }
 
     private List<Find.Match> strip(Template template, double width) {

@@ -6,6 +6,7 @@ import jollyspindle.core.shelf.form.SizeLabel;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Looks a template over for what can't be, for labels that contradict it, and for what doesn't go with the machine. */
 public final class TemplateInspector {
@@ -36,7 +37,7 @@ public final class TemplateInspector {
         lines(stitching, found);
         gap(template, machine, found);
         check(template, found);
-        thickness(template, machine, found);
+        thickness(template, machine).ifPresent(found::add);
         return found.stream()
                 .sorted((a, b) -> Boolean.compare(b.stops(), a.stops()))
                 .toList();
@@ -126,11 +127,12 @@ public final class TemplateInspector {
         return Math.abs(foretold - measured) <= MEASURED_ALIKE;
     }
 
-    private static void thickness(Template template, Machine machine, List<TemplateDiagnostic> found) {
+    /** That a template's thickness doesn't go with the machine's foot. */
+    static Optional<TemplateDiagnostic.ThicknessAgainstFoot> thickness(Template template, Machine machine) {
         boolean thin = template.material().thin();
-        if (thin != (machine.footType() == Machine.FootType.LOW_SHANK)) {
-            found.add(new TemplateDiagnostic.ThicknessAgainstFoot(
-                    template.material().thickness(), thin, machine.footType()));
-        }
+        return thin == (machine.footType() == Machine.FootType.LOW_SHANK)
+                ? Optional.empty()
+                : Optional.of(new TemplateDiagnostic.ThicknessAgainstFoot(
+                        template.material().thickness(), thin, machine.footType()));
     }
 }

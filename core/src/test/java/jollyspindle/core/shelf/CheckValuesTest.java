@@ -312,7 +312,7 @@ class CheckValuesTest {
                 .find(new Find.Wanted.Block(4.5))
                 .matches()
                 .get(0);
-        assertThat(match.changes()).containsExactly(new Find.Change.ShellRows(4.5, 10, 0.4375, 0.125));
+        assertThat(match.changes()).containsExactly(new Find.Change.ShellRows(4.5, 10, 0.4375, 0.125, false));
         assertThat(new TemplateFinder(List.of(row), new Machine(0.26))
                         .find(new Find.Wanted.Block(4.5))
                         .matches()

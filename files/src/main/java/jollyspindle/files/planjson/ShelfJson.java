@@ -257,7 +257,11 @@ public final class ShelfJson {
         } else if (change instanceof Find.Change.Rings c) {
             ArrayNode diameters = node.putArray("diameters");
             c.diameters().forEach(d -> diameters.add(rounded(d)));
-            node.put("lacking", c.lacking());
+            ArrayNode lacking = node.putArray("lacking");
+            c.lacking().forEach(d -> lacking.add(rounded(d)));
+        } else if (change instanceof Find.Change.Caution c) {
+            number(node, "thickness", c.thickness());
+            node.put("thin", c.thin()).put("foot", Codes.of(c.foot()));
         } else if (change instanceof Find.Change.With c) {
             node.put("template", c.other().id());
         } else if (change instanceof Find.Change.FanArcs c) {
@@ -272,6 +276,7 @@ public final class ShelfJson {
             node.put("rows", c.rows());
             number(node, "rise", c.rise());
             number(node, "left", c.left());
+            node.put("squeezed", c.squeezed());
         } else if (change instanceof Find.Change.Repeats c) {
             node.put("count", c.count());
             number(node, "each", c.each());

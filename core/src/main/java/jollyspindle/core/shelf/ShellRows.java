@@ -1,4 +1,4 @@
-package jollyspindle.core.area;
+package jollyspindle.core.shelf;
 
 import jollyspindle.core.measure.Tolerances;
 
@@ -11,7 +11,7 @@ import jollyspindle.core.measure.Tolerances;
  * @param rise of a row, in inches
  * @param step from row to row, in inches
  */
-record ShellRows(int whole, double over, boolean squeezed, double rise, double step) {
+public record ShellRows(int whole, double over, boolean squeezed, double rise, double step) {
 
     /** The part of a row that is worth another one (common practice, no source: about half). */
     private static final double WORTH_A_ROW = 0.4;
@@ -23,19 +23,19 @@ record ShellRows(int whole, double over, boolean squeezed, double rise, double s
      * @param rise of a row as it is stitched, in inches, over 0 and no more than the height
      * @param step from row to row, in inches, over 0: the rise, or a little more or less
      */
-    static ShellRows in(double height, double rise, double step) {
+    public static ShellRows in(double height, double rise, double step) {
         int whole = 1 + (int) Math.floor((height - rise + Tolerances.CHALK) / step + Tolerances.ROUNDING);
         double over = Math.max(0, height - rise - (whole - 1) * step);
         return new ShellRows(whole, over, over >= WORTH_A_ROW * rise, rise, step);
     }
 
     /** All of them. */
-    int count() {
+    public int count() {
         return whole + (squeezed ? 1 : 0);
     }
 
     /** Whether a row is the one that is squeezed in. */
-    boolean isSqueezed(int row) {
+    public boolean isSqueezed(int row) {
         return squeezed && row == whole;
     }
 
@@ -45,7 +45,7 @@ record ShellRows(int whole, double over, boolean squeezed, double rise, double s
      * @param row from 0
      * @param height that the rows were counted in
      */
-    double up(int row, double height) {
+    public double up(int row, double height) {
         return Math.min(row * step, Math.max(0, height - rise));
     }
 }
