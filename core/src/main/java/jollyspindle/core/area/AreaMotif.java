@@ -534,7 +534,12 @@ public sealed interface AreaMotif {
         WIDE_ACROSS,
         CLOSE_DOWN,
         WIDE_DOWN,
-        NONE
+        NONE;
+
+        /** Whether they lie level. */
+        boolean across() {
+            return this == CLOSE_ACROSS || this == WIDE_ACROSS;
+        }
     }
 
     /**

@@ -65,12 +65,12 @@ final class CurvedHatchLayout {
         set(2, box.height(), box.width());
     }
 
-    /** The template asked for; or the smallest that reaches from edge to edge, for the deeper arcs. */
+    /** The template asked for; or one whose arcs from edge to edge are quarter circles or flatter, else one that reaches at all. */
     private Optional<StitchingEdge.Round> tool(double span) {
         return laying.templateId().isPresent()
                 ? laying.round()
                 : laying.tools()
-                        .arcFrom(span / 2 + Tolerances.CHALK)
+                        .arcFrom(span / Math.sqrt(2))
                         .filter(arc -> 2 * arc.stitchedRadius(laying.machine()) >= span)
                         .map(a -> StitchingEdge.Round.of(a, laying.machine()))
                         .or(laying::round);

@@ -70,7 +70,7 @@ final class PeelLayout {
                             .brief(PIECED)
                             .brief(ROUND),
                     (piece, motif) -> new PeelLayout(piece, motif).lay(),
-                    (peel, cloth) -> 2.0 * peel.across() * peel.down(),
+                    (peel, cloth) -> (peel.between() ? 10.0 : 2.0) * peel.across() * peel.down(),
                     Kind.ARC,
                     Kind.CIRCLE)
             .offered((cloth, offers) -> {

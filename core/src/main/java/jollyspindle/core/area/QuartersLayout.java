@@ -66,9 +66,12 @@ final class QuartersLayout {
                             .brief(LOWER_LEFT)
                             .brief(EXACT),
                     (piece, motif) -> new QuartersLayout(piece, motif).lay(),
-                    (quarters, cloth) -> cloth.straight(
-                            cloth.height() / quarters.close() + cloth.width() / quarters.wide(),
-                            cloth.width() * cloth.height() / 2 * (1 / quarters.close() + 1 / quarters.wide())),
+                    (quarters, cloth) -> quarters.quarters().stream()
+                            .filter(lines -> lines != AreaMotif.Lined.NONE)
+                            .mapToDouble(lines -> cloth.straight(
+                                    (lines.across() ? cloth.height() : cloth.width()) / 2 / quarters.wished(lines),
+                                    cloth.width() * cloth.height() / 4 / quarters.wished(lines)))
+                            .sum(),
                     Kind.STRAIGHT_EDGE)
             .spaced((quarters, box) -> quarters.quarters().stream()
                     .filter(lines -> lines != AreaMotif.Lined.NONE)
@@ -134,7 +137,7 @@ final class QuartersLayout {
         Point middle = new Point(box.width() / 2, box.height() / 2);
         double step = motif.step(box, lined);
         laying.tellApart(motif.wished(lined), step);
-        boolean across = lined == AreaMotif.Lined.CLOSE_ACROSS || lined == AreaMotif.Lined.WIDE_ACROSS;
+        boolean across = lined.across();
         double room = across ? middle.y() : middle.x();
         Point far = new Point(right ? box.width() : 0, upper ? box.height() : 0);
         // Counted from the block's middle outwards.

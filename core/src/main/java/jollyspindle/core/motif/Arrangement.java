@@ -207,7 +207,7 @@ public record Arrangement(
                     Optional.of(SchoolKind.CENTRE_OUT)),
             new Arrangement(
                     "swirls-in-circles",
-                    List.of(Layer.of(new Motif.Circles(0, 3, Motif.Turning.ALTERNATING, true))),
+                    List.of(Layer.of(new Motif.Circles(0.25, 3, Motif.Turning.ALTERNATING, true))),
                     CornerDesign.plain(),
                     RING,
                     Optional.empty()),

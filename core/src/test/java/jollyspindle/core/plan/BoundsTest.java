@@ -174,6 +174,17 @@ class BoundsTest {
             new AreaMotif.Quarters(0.5, 0.75),
             new AreaMotif.CornerRays(AreaMotif.Corner.TOP_LEFT, OptionalInt.of(9), 2, 0.25),
             new AreaMotif.Whirl(3, 0.5, 6),
+            new AreaMotif.Vee(0.125, 0.25),
+            new AreaMotif.Peel(3, 3, OptionalDouble.empty(), true, false, AreaMotif.Round.CLOCKWISE),
+            new AreaMotif.Quarters(
+                    0.25,
+                    0.5,
+                    true,
+                    AreaMotif.Lined.CLOSE_ACROSS,
+                    AreaMotif.Lined.CLOSE_DOWN,
+                    AreaMotif.Lined.NONE,
+                    AreaMotif.Lined.CLOSE_ACROSS,
+                    true),
             new AreaMotif.StraightFans(3, 2, 5, 0.5));
 
     // What is laid out is the referee of what was reckoned: never far fewer, and for what fills a block not much more.

@@ -275,15 +275,13 @@ public final class AreasPane extends VBox {
                         AreaWords.name(preset),
                         () -> AreaGallery.entry(job, id, preset),
                         () -> adopt(preset)));
-        // Several together, where the first motif is chosen or another for it.
-        Stream<MotifGallery.Offered<AreaPlan>> together = place > 0
-                ? Stream.empty()
-                : AreaArrangement.of(area).stream()
-                        .map(arrangement -> new MotifGallery.Offered<>(
-                                "together-" + arrangement.code(),
-                                AreaWords.name(arrangement),
-                                () -> AreaGallery.entry(job, id, arrangement),
-                                () -> adopt(arrangement)));
+        // Several together, in place of all that is there.
+        Stream<MotifGallery.Offered<AreaPlan>> together = AreaArrangement.of(area).stream()
+                .map(arrangement -> new MotifGallery.Offered<>(
+                        "together-" + arrangement.code(),
+                        AreaWords.name(arrangement),
+                        () -> AreaGallery.entry(job, id, arrangement),
+                        () -> adopt(arrangement)));
         gallery.show(Stream.concat(motifs, together).toList());
     }
 
