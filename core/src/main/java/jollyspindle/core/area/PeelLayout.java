@@ -167,6 +167,7 @@ final class PeelLayout {
                 ? laying.tools()
                         .arc(laying.templateId(), Optional.empty())
                         .map(a -> StitchingEdge.Round.of(a, laying.tools().machine()))
+                        .filter(arc -> arc.stitched() >= least - Tolerances.CHALK)
                         .or(() -> laying.tools().roundFrom(laying.templateId(), least))
                         .or(laying::round)
                 : laying.tools()

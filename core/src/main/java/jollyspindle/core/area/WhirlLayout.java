@@ -146,7 +146,7 @@ final class WhirlLayout {
                 && Math.abs(kept.get(0).length() - whole.length()) < Tolerances.SAME_PLACE
                 && whole.length() <= tool.length();
         boolean shown = beside.stitched() ? beside.line().isPresent() : isCorner(beside.end());
-        if (!all || !shown || fromEdge < 0 || !isSeen(beside.start())) {
+        if (!all || !shown || !tool.reachesTo(fromEdge) || !isSeen(beside.start())) {
             List<StitchLine> lines = laying.stitch(
                     naming,
                     Path.of(whole),

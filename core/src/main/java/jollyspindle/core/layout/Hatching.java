@@ -207,7 +207,7 @@ public final class Hatching {
     }
 
     private Optional<StitchLine> beside(Curve line, double spacing, double fromEdge) {
-        return tool instanceof StitchingEdge.Straight && fromEdge >= 0
+        return tool instanceof StitchingEdge.Straight straight && straight.reachesTo(fromEdge)
                 ? before.stream()
                         .filter(l -> l.path().distance(line.at(0.5)) < NEAR * spacing && LayoutContext.isAlong(l, line))
                         .findFirst()

@@ -78,8 +78,9 @@ public sealed interface StitchingEdge {
      * @param line what is stitched along it, in that frame
      * @param angles of the lines engraved on it against that line, in radians
      * @param parallels the distances of the lines engraved along it, from the edge, in inches
+     * @param depth how far the acrylic reaches from the edge, in inches
      */
-    record Straight(ToolId id, String name, Segment line, List<Double> angles, List<Double> parallels)
+    record Straight(ToolId id, String name, Segment line, List<Double> angles, List<Double> parallels, double depth)
             implements StitchingEdge {
 
         /** A quarter of a degree, in radians: less nobody lays. */
@@ -106,8 +107,25 @@ public sealed interface StitchingEdge {
                     .map(l -> l.fromEdge(1))
                     .filter(d -> d > 0)
                     .toList();
+            Point way = edge.direction(0);
+            double depth = template.cut().pieces().stream()
+                    .flatMap(piece -> piece.outlines().stream())
+                    .flatMap(outline -> outline.curves().stream())
+                    .mapToDouble(c -> Math.abs(c.start().minus(edge.start()).cross(way)))
+                    .max()
+                    .orElse(0);
             return Optional.of(new Straight(
-                    new ToolId(template.id(), guide.id(), Optional.empty()), template.name(), line, angles, parallels));
+                    new ToolId(template.id(), guide.id(), Optional.empty()),
+                    template.name(),
+                    line,
+                    angles,
+                    parallels,
+                    depth));
+        }
+
+        /** Whether something that lies so far from the edge, in inches, lies under the acrylic. */
+        public boolean reachesTo(double fromEdge) {
+            return fromEdge >= 0 && fromEdge <= depth - Tolerances.CHALK;
         }
 
         public double length() {
