@@ -197,9 +197,10 @@ public record AreaArrangement(String code, AreaDesign design) {
                 new AreaMotif.Arms(
                         8, AreaMotif.Way.OUT_AND_BACK, STOP, false, 0, false, OptionalDouble.empty(), true)));
         all.add(of(
-                "petals-in-an-echo",
+                "petals-in-a-ring",
                 new AreaMotif.Petals(8, AreaPreset.SPACING, AreaPreset.eighths(half * 0.8)),
-                new AreaMotif.Echoes(1, AreaPreset.SPACING / 2, false)));
+                new AreaMotif.Rings(
+                        Math.max(1, Math.floor(2 * half * 0.9)), AreaPreset.SPACING, 1, AreaMotif.Spokes.NONE)));
     }
 
     private static void background(List<AreaArrangement> all) {

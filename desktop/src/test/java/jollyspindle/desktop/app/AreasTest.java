@@ -1,5 +1,6 @@
 package jollyspindle.desktop.app;
 
+import jollyspindle.core.area.AreaArrangement;
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaMotifType;
@@ -8,6 +9,7 @@ import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.area.BlockFigure;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Stitched;
@@ -317,6 +319,46 @@ class AreasTest extends Hands {
         assertThat(plan().lines()).isEmpty();
     }
 
+    /** Several motifs together, or blocks that differ, are taken from the gallery at once, and given back at once. */
+    @Test
+    void wholeBlocksAndMedallionsAreLaidOutByClicks(FxRobot robot) throws Exception {
+        Set<String> worked = Set.of(
+                "shells-by-fabric",
+                "rays-on-the-diagonal",
+                "floating-arms",
+                "sixteen-waves-from-a-corner",
+                "pieced-peel",
+                "quarters-each-its-own",
+                "rings-of-two-sets",
+                "wreath-in-rings");
+        for (Area area : List.of(new Area.Blocks(3, 3, 9, 9, 0), new Area.Medallion(16))) {
+            with(robot, area);
+            AreaDesign before = bench.job().design(FIRST);
+            for (AreaArrangement arrangement : AreaArrangement.of(area).stream()
+                    .filter(a -> worked.contains(a.code())
+                            && !(area instanceof Area.Medallion && a.code().equals("floating-arms")))
+                    .toList()) {
+                scrollTo(robot, "#area-add");
+                robot.clickOn("#area-add");
+                String card = "#area-gallery-together-" + arrangement.code();
+                WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> robot.lookup(card)
+                        .tryQuery()
+                        .isPresent());
+                scrollTo(robot, card);
+                robot.clickOn(card);
+                WaitForAsyncUtils.waitForFxEvents();
+                assertThat(bench.job().design(FIRST)).as(arrangement.code()).isEqualTo(arrangement.design());
+                assertThat(plan().lines()).as(arrangement.code()).isNotEmpty();
+                assertThat(bench.plan().findings())
+                        .as(arrangement.code())
+                        .filteredOn(f -> f.severity() == Finding.Severity.PROBLEM)
+                        .isEmpty();
+                robot.interact(bench::undo);
+                assertThat(bench.job().design(FIRST)).as(arrangement.code()).isEqualTo(before);
+            }
+        }
+    }
+
     /** Every motif is in the gallery, and each of its fields changes it. */
     @Test
     void everyFieldOfEveryMotifChangesIt(FxRobot robot) {
@@ -346,7 +388,13 @@ class AreasTest extends Hands {
                 "area-allowance",
                 "1/4",
                 "area-outer",
-                "11 1/8");
+                "11 1/8",
+                "area-right",
+                "-1 1/2",
+                "area-up",
+                "1",
+                "area-closest",
+                "1/8");
         Set<String> checked = new TreeSet<>();
         for (AreaMotif motif : motifs) {
             robot.interact(() -> {
