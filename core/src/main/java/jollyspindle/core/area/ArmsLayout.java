@@ -453,7 +453,12 @@ final class ArmsLayout {
             return LineEnd.at(laying.mark(inner ? Mark.Kind.LINE_START : Mark.Kind.TIP, place));
         }
         if (!arm.closed() && stop > 0 && Math.abs(out - stop) < Tolerances.CHALK) {
-            return LineEnd.at(place, circled ? LineEnd.ShownBy.STITCHING : LineEnd.ShownBy.STOP_CIRCLE);
+            // Of a circle that something lies on, not all is stitched.
+            return !circled
+                    ? LineEnd.at(place, LineEnd.ShownBy.STOP_CIRCLE)
+                    : laying.sewing().passes(place)
+                            ? LineEnd.at(place, LineEnd.ShownBy.STITCHING)
+                            : laying.shown(place);
         }
         if (motif.outer().isPresent() && Math.abs(out - motif.outer().getAsDouble()) < Tolerances.SAME_PLACE) {
             return LineEnd.at(place, LineEnd.ShownBy.STOP_CIRCLE);

@@ -641,9 +641,13 @@ final class Referee {
             return List.of();
         }
         Point from = placed(step, lines.get(0).start());
-        Point along =
-                placed(step, lines.get(lines.size() - 1).end()).minus(from).unit();
-        double off = Math.abs(ray.place().minus(from).cross(along));
+        Point tip = placed(step, lines.get(lines.size() - 1).end());
+        Point along = tip.minus(from).unit();
+        // Past the end of the line nobody sees it: that end lies on the ray then.
+        Point way = ray.place().minus(centre.place());
+        double off = way.length() > tip.distance(centre.place())
+                ? Math.abs(tip.minus(centre.place()).cross(way.unit()))
+                : Math.abs(ray.place().minus(from).cross(along));
         if (off > CHALK) {
             complain(Fault.BESIDE, step, "its line passes " + off + " beside the ray's mark");
         }
