@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import java.util.stream.Stream;
 
 /**
  * What is stitched in an area. Lengths are in inches, angles in radians.
@@ -565,9 +564,6 @@ public sealed interface AreaMotif {
         public Quarters {
             distance(close);
             distance(wide);
-            if (Stream.of(upperLeft, upperRight, lowerRight, lowerLeft).allMatch(Lined.NONE::equals)) {
-                throw new RefusedValue("upperLeft", Refusals.say("quarters.none"));
-            }
         }
 
         /** Close across and wide down in turn, coming out even. */

@@ -29,10 +29,18 @@ import java.util.Optional;
  */
 final class VeeLayout {
 
-    private static final Param.Length<AreaMotif.Vee> CLOSEST =
-            Param.length("closest", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Vee::closest);
-    private static final Param.Length<AreaMotif.Vee> WIDEST =
-            Param.length("widest", AreaMotif.CLOSEST, AreaMotif.LARGEST, AreaMotif.Vee::widest);
+    private static final Param.Length<AreaMotif.Vee> CLOSEST = Param.length(
+            "closest",
+            AreaMotif.CLOSEST,
+            AreaMotif.LARGEST,
+            AreaMotif.Vee::closest,
+            vee -> new Param.Room(AreaMotif.CLOSEST, vee.widest()));
+    private static final Param.Length<AreaMotif.Vee> WIDEST = Param.length(
+            "widest",
+            AreaMotif.CLOSEST,
+            AreaMotif.LARGEST,
+            AreaMotif.Vee::widest,
+            vee -> new Param.Room(vee.closest(), AreaMotif.LARGEST));
 
     static final AreaMotifType<AreaMotif.Vee> TYPE = new AreaMotifType<>(
                     AreaMotif.Vee.class,

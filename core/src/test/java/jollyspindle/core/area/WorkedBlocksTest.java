@@ -5,7 +5,6 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
-import jollyspindle.core.param.RefusedValue;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
@@ -23,7 +22,6 @@ import static jollyspindle.core.area.AreaChecks.block;
 import static jollyspindle.core.area.AreaChecks.plan;
 import static jollyspindle.core.area.AreaChecks.told;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 /** Blocks as they are really worked: what is chosen is stitched, with no more chalk than need be. */
@@ -79,17 +77,6 @@ class WorkedBlocksTest {
             Point way = l.path().end().minus(l.path().start());
             assertThat(Math.abs(l.sub() == 1 ? way.x() : way.y())).isLessThan(1e-9);
         });
-        assertThatThrownBy(() -> new AreaMotif.Quarters(
-                        0.25,
-                        0.5,
-                        true,
-                        AreaMotif.Lined.NONE,
-                        AreaMotif.Lined.NONE,
-                        AreaMotif.Lined.NONE,
-                        AreaMotif.Lined.NONE,
-                        false))
-                .isInstanceOf(RefusedValue.class)
-                .hasMessageContaining("at least one quarter");
     }
 
     // --- peel ------------------------------------------------------------------------------------------------------

@@ -612,7 +612,13 @@ class AreasTest extends Hands {
                         new AreaMotif.Peel(5, 5, OptionalDouble.of(0.5)), Optional.of("cart-wheel"), 1));
         scrollTo(robot, "#size-figure");
         choose(robot, "#size-figure", BlockFigure.CIRCLES);
-        shown(robot, "#area-size-basin-nest");
+        WaitForAsyncUtils.waitFor(
+                20,
+                TimeUnit.SECONDS,
+                () -> robot.lookup(n -> n instanceof Button b && "Use it".equals(b.getText()))
+                                .queryAll()
+                                .size()
+                        == 12);
         assertThat(robot.lookup(n -> n instanceof Button b && "Use it".equals(b.getText()))
                         .<Button>queryAll())
                 .hasSize(12)
