@@ -135,7 +135,6 @@ public record AreaArrangement(String code, AreaDesign design) {
     /** The blocks from the upper left down to the right, and again where that comes to an end. */
     private static AreaDesign onDiagonal(Area.Blocks blocks, AreaDesign.Part part) {
         int side = Math.min(blocks.columns(), blocks.rows());
-        // From the lower left corner of each, so that the next is reached by the seams.
         List<String> letters = IntStream.range(0, side)
                 .mapToObj(row -> "-".repeat(row) + "A" + "-".repeat(side - 1 - row))
                 .toList();

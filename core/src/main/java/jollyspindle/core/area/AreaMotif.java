@@ -630,7 +630,7 @@ public sealed interface AreaMotif {
         }
 
         /** Where it lies in a box. */
-        Point in(Box box) {
+        public Point in(Box box) {
             return new Point(across < 0 ? box.left() : box.right(), up < 0 ? box.bottom() : box.top());
         }
     }
@@ -680,14 +680,6 @@ public sealed interface AreaMotif {
                 most = roomy ? radius : most;
             }
             return most;
-        }
-
-        /**
-         * The angle, seen from the corner, between the seams and where the outermost lines begin on the small arc; in radians.
-         */
-        double beside() {
-            double beside = Math.asin(Math.min(1, margin / stop));
-            return beside < Math.PI / 4 - Tolerances.ROUNDING ? beside : 0;
         }
     }
 

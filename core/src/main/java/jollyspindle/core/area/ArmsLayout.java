@@ -260,7 +260,7 @@ final class ArmsLayout {
         }
         Arm arm = found.get();
         before = laying.sewing().lines().size();
-        Mark centre = laying.mark(Mark.Kind.CENTRE, origin);
+        Mark centre = laying.mark(motif.corner().isPresent() ? Mark.Kind.PIVOT : Mark.Kind.CENTRE, origin);
         Optional<StitchingEdge.Round> circle = motif.circled() ? circle() : Optional.empty();
         circled = circle.isPresent();
         stop = circle.map(StitchingEdge.Round::stitched).orElse(motif.stop());

@@ -147,7 +147,7 @@ final class CornerRaysLayout {
         int above = petals - 1 - below;
         // Their middle is seen towards the far corner.
         double middle = Math.atan2(up, across);
-        double beside = motif.beside();
+        double beside = beside();
         double lower = (middle - beside) / (below + 0.5);
         double upper = (Math.PI / 2 - middle - beside) / (above + 0.5);
         laying.tell(new AreaDiagnostic.Caps(
@@ -236,6 +236,12 @@ final class CornerRaysLayout {
 
     private static double asinh(double x) {
         return Math.log(x + Math.sqrt(x * x + 1));
+    }
+
+    /** The angle, seen from the corner, between the seams and where the outermost lines begin on the small arc; in radians. */
+    private double beside() {
+        double beside = Math.asin(Math.min(1, motif.margin() / motif.stop()));
+        return beside < Math.PI / 4 - Tolerances.ROUNDING ? beside : 0;
     }
 
     private Point tip(double angle) {

@@ -20,6 +20,7 @@ import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -270,12 +271,10 @@ final class PeelLayout {
 
     private void stitchArcs() {
         if (motif.round() == AreaMotif.Round.COUNTERCLOCKWISE) {
-            List<Side> back = new ArrayList<>();
-            arcs.forEach(side -> back.add(0, side.reversed()));
-            back.forEach(this::stitch);
-        } else {
-            arcs.forEach(this::stitch);
+            Collections.reverse(arcs);
+            arcs.replaceAll(Side::reversed);
         }
+        arcs.forEach(this::stitch);
     }
 
     private void stitch(Side side) {

@@ -112,7 +112,9 @@ final class RingsLayout {
         if (all.isEmpty()) {
             return;
         }
-        double edge = 2 * laying.space().outline().distance(centre);
+        Path outline = laying.space().outline();
+        // About a pin beside the piece no ring lies inside.
+        double edge = outline.contains(centre) ? 2 * outline.distance(centre) : 0;
         if (motif.gap().isEmpty() && motif.gap(edge) < AreaMotif.CLOSEST) {
             laying.tell(new AreaDiagnostic.NoRoom());
             return;

@@ -11,6 +11,7 @@ import jollyspindle.core.area.BlockFit;
 import jollyspindle.core.area.BlockSize;
 import jollyspindle.core.area.Ray;
 import jollyspindle.core.code.Codes;
+import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.measure.Tolerances;
@@ -24,6 +25,7 @@ import jollyspindle.core.quilt.QuiltRules;
 import jollyspindle.core.shelf.Template;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -172,7 +174,7 @@ public record AreaWords(Words words) {
         List<String> said = new ArrayList<>();
         cloth.ifPresent(there -> there.drawn().stream()
                 .filter(Path::closed)
-                .map(circle -> new Texts(words).say("stop-circle", "radius", circle.distance(there.centre())))
+                .map(circle -> stopCircle(there, (Arc) circle.curves().get(0)))
                 .forEach(said::add));
         List<String> grids = plan.diagnosed().stream()
                 .filter(d -> d.letter() == letter && d.what() instanceof AreaDiagnostic.ShellGrid)
@@ -192,6 +194,19 @@ public record AreaWords(Words words) {
                     .ifPresent(said::add);
         }
         return String.join(" ", said);
+    }
+
+    private String stopCircle(AreaPlan.Cloth cloth, Arc circle) {
+        return new Texts(words)
+                .say(
+                        "stop-circle",
+                        "radius",
+                        circle.radius(),
+                        "corner",
+                        Arrays.stream(AreaMotif.Corner.values())
+                                .filter(corner ->
+                                        corner.in(cloth.outline().box()).isAt(circle.centre()))
+                                .findFirst());
     }
 
     /** How high the lines that are drawn across stand above a piece's lower seam, in inches, each once. */

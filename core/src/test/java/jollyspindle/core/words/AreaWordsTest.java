@@ -108,7 +108,7 @@ class AreaWordsTest {
                 Arguments.of(
                         new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, 0).about(AreaMotif.About.TOP_LEFT),
                         "Turned arms",
-                        "8 arms, each out and back, ending on what they come to, about the upper left corner"),
+                        "8 arms from the upper left corner, each out and back, ending on what they come to"),
                 Arguments.of(
                         new AreaMotif.Rings(1, 0.5, 3, AreaMotif.Spokes.ONE).at(-1, 0),
                         "Rings",
