@@ -105,7 +105,12 @@ final class ArmsLayout {
                             new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, 0).about(AreaMotif.About.BOTTOM_LEFT));
                 }
             })
-            .dragged((arms, knobs) -> knobs.out(STOP));
+            .dragged((arms, knobs) -> arms.corner()
+                    .map(corner -> corner.in(knobs.box()))
+                    .ifPresentOrElse(
+                            at -> knobs.from(
+                                    STOP, at, knobs.box().middle().minus(at).unit()),
+                            () -> knobs.out(STOP)));
 
     /** A difference in reach that is worth a word, in inches. */
     private static final double WORTH = 1.0 / 16;

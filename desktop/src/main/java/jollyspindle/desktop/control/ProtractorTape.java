@@ -104,8 +104,7 @@ public final class ProtractorTape extends Pane {
                 || bench.stageProperty().get() == WorkStage.MARK;
         return stage
                 && desk.piece().isPresent()
-                && !(desk.area().orElse(null) instanceof Area.Body
-                        && desk.rays().isEmpty());
+                && !(desk.area().orElse(null) instanceof Area.Body && rays().isEmpty());
     }
 
     /** Whether a table so wide has room for readings round the tape. */
@@ -163,8 +162,13 @@ public final class ProtractorTape extends Pane {
         return Math.abs(Math.IEEEremainder(a - b, 2 * Math.PI));
     }
 
+    /** The rays from the centre, about which the tape is bent. */
+    private List<Ray> rays() {
+        return desk.rays().stream().filter(ray -> ray.from().isEmpty()).toList();
+    }
+
     private Optional<Ray> nearest(double angle) {
-        return desk.rays().stream().min(Comparator.comparingDouble(r -> apart(r.angle(), angle)));
+        return rays().stream().min(Comparator.comparingDouble(r -> apart(r.angle(), angle)));
     }
 
     // --- mouse and keys ----------------------------------------------------------------------------------------
@@ -262,7 +266,7 @@ public final class ProtractorTape extends Pane {
         Palette p = look.palette();
         band(g, p);
         ticks(g, p);
-        desk.rays().forEach(ray -> ray(g, p, ray));
+        rays().forEach(ray -> ray(g, p, ray));
         String said = desk.ray()
                 .map(r -> Said.say(
                         "protractor.ray",
@@ -270,7 +274,7 @@ public final class ProtractorTape extends Pane {
                         Words.capital(new AreaWords(bench.words()).text(r)),
                         "angle",
                         r.angle()))
-                .orElse(Words.count(desk.rays().size(), Words.Thing.RAY));
+                .orElse(Words.count(rays().size(), Words.Thing.RAY));
         setAccessibleText(Said.say("protractor", "said", said));
     }
 
@@ -290,7 +294,7 @@ public final class ProtractorTape extends Pane {
 
     private void ticks(GraphicsContext g, Palette p) {
         double perDegree = inner() * Math.toRadians(1);
-        List<Ray> rays = desk.rays();
+        List<Ray> rays = rays();
         g.setStroke(p.tapeInk());
         g.setFill(p.tapeInk());
         g.setTextAlign(TextAlignment.CENTER);
@@ -350,7 +354,7 @@ public final class ProtractorTape extends Pane {
         g.setLineDashes();
         g.setLineWidth(chosen ? 4 : 2.4);
         stroke(g, ray.angle(), inner(), inner() + band() * 0.45);
-        int count = desk.rays().size();
+        int count = rays().size();
         boolean numbered = chosen || count <= 32 || (ray.number() - 1) % 4 == 0;
         g.setFill(chosen ? p.chosen() : p.tapeInk());
         if (numbered) {

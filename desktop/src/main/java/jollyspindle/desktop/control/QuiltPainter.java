@@ -188,6 +188,10 @@ final class QuiltPainter {
         g.setLineDashes();
         double half = 5 / view.scale();
         for (Mark mark : bench.areas().marks()) {
+            if (mark.by() == Mark.MarkedBy.SEAM) {
+                // The seams show it already.
+                continue;
+            }
             Point across = new Point(half, 0);
             Point up = new Point(0, half);
             view.stroke(g, new Segment(mark.place().minus(across), mark.place().plus(across)));
