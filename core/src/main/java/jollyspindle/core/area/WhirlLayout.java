@@ -2,6 +2,7 @@ package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Places;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.layout.LayoutContext;
@@ -63,6 +64,9 @@ final class WhirlLayout {
 
     /** The last line of the set that starts beside each side, by the side; nothing if it isn't all there. */
     private final Map<Integer, Optional<StitchLine>> last = new HashMap<>();
+
+    /** Where lines begin or end that are stitched. */
+    private final Places<StitchLine> ends = new Places<>(Tolerances.SAME_PLACE);
 
     WhirlLayout(PieceContext laying, AreaMotif.Whirl motif) {
         this.laying = laying;
@@ -152,10 +156,11 @@ final class WhirlLayout {
                     Path.of(whole),
                     tool,
                     p -> laying.marked(p.isAt(beside.start()) ? Mark.Kind.LINE_START : Mark.Kind.LINE_END, p));
+            lines.forEach(this::ended);
             return all ? lines.stream().findFirst() : Optional.empty();
         }
         Point way = whole.direction(0);
-        return Optional.of(laying.sewing()
+        return Optional.of(ended(laying.sewing()
                 .stitch(
                         naming,
                         whole,
@@ -167,7 +172,7 @@ final class WhirlLayout {
                                 way.cross(beside.end().minus(whole.from())) > 0),
                         place(whole.from()),
                         place(whole.to()),
-                        PlacementBuilder.Turn.SLIDING));
+                        PlacementBuilder.Turn.SLIDING)));
     }
 
     private LineEnd place(Point place) {
@@ -184,8 +189,15 @@ final class WhirlLayout {
                         .anyMatch(c -> c.start().isAt(place));
     }
 
+    /** Whether a place shows by itself: a corner, or where a line ends. On a line it would be anywhere. */
     private boolean isSeen(Point start) {
-        return isCorner(start) || laying.sewing().passes(start);
+        return isCorner(start) || ends.at(start).isPresent();
+    }
+
+    private StitchLine ended(StitchLine line) {
+        ends.put(line.path().start(), line);
+        ends.put(line.path().end(), line);
+        return line;
     }
 
     private List<Point> corners() {

@@ -142,6 +142,16 @@ final class Stretches {
         return Set.of();
     }
 
+    /** The lines that end in a place, which is found by that; if none does, those that pass it. */
+    private static Set<LineId> endingOrPassing(List<StitchLine> lines, Point place) {
+        Set<LineId> ending = lines.stream()
+                .filter(l -> l.path().start().distance(place) < Tolerances.SAME_PLACE
+                        || l.path().end().distance(place) < Tolerances.SAME_PLACE)
+                .map(StitchLine::id)
+                .collect(Collectors.toSet());
+        return ending.isEmpty() ? passing(lines, place) : ending;
+    }
+
     /** Whether a straight line of a set is laid by marks, as each eighth is. */
     private boolean isMarkedHatching(StitchLine line) {
         return line.kind() == Stitched.HATCH
@@ -175,7 +185,9 @@ final class Stretches {
                 p.registration().before().filter(ids::contains).ifPresent(id -> own.add(Set.of(id)));
                 Stream.of(p.start(), p.end())
                         .filter(s -> s.shownBy() == LineEnd.ShownBy.STITCHING)
-                        .map(s -> passing(before, s.place()))
+                        .map(s -> p.registration() instanceof Registration.OverEnd
+                                ? endingOrPassing(before, s.place())
+                                : passing(before, s.place()))
                         .filter(some -> !some.isEmpty())
                         .forEach(own::add);
             }
