@@ -170,6 +170,14 @@ public sealed interface AreaDiagnostic extends Diagnostic {
     }
 
     /**
+     * No plate has bumps of that width; each shell is stitched by itself along a round edge.
+     *
+     * @param width of a shell, in inches
+     * @param radius that the edge stitches
+     */
+    record ShellsOneByOne(double width, double radius) implements AreaDiagnostic, Diagnostic.Note {}
+
+    /**
      * Shells no wider than the foot can't be made, or there is no room for a row.
      *
      * @param width of a shell

@@ -1,13 +1,10 @@
 package jollyspindle.core.area;
 
-import jollyspindle.core.effort.Effort;
-import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
-import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.layout.Hatching;
@@ -46,8 +43,8 @@ import java.util.stream.Stream;
  * where nothing is engraved tape goes there. Rows are planned from the rise that is really stitched with this foot. What is left
  * at the end stays if it is less than about half a row; else one shorter row is squeezed in, its crowns on the edge.
  *
- * <p>A row that doesn't come out even is cut off at the seam, or each of its shells is eased at its crown. Shells drawn from marks
- * are half circles on a grid of lines, and stitched by hand.
+ * <p>A row that doesn't come out even is cut off at the seam, or each of its shells is eased at its crown. What no plate does is
+ * stitched from marks ({@link ShellsFromMarks}): along a round edge, or by hand.
  */
 final class ClamshellsLayout {
 
@@ -86,7 +83,9 @@ final class ClamshellsLayout {
                             .brief(BY_HAND),
                     (piece, motif) -> new ClamshellsLayout(piece, motif).lay(),
                     (shells, cloth) -> cloth.shells(shells),
-                    Kind.SCALLOP_ROW)
+                    Kind.SCALLOP_ROW,
+                    Kind.ARC,
+                    Kind.CIRCLE)
             .offered((cloth, offers) -> {
                 offers.add("", new AreaMotif.Clamshells(0));
                 offers.add("-eased", new AreaMotif.Clamshells(0, OptionalDouble.empty(), true, false, false));
@@ -130,11 +129,13 @@ final class ClamshellsLayout {
     void lay() {
         double height = box.height() - motif.allowance();
         if (motif.byHand()) {
-            byHand(height);
+            ShellsFromMarks.byHand(laying, motif, frame, pitch(motif.width().orElseThrow()))
+                    .lay();
             return;
         }
         Optional<StitchingEdge.Strip> found = plate();
         if (found.isEmpty()) {
+            oneByOne();
             return;
         }
         StitchingEdge.Strip strip = found.get();
@@ -163,7 +164,9 @@ final class ClamshellsLayout {
             Path whole = new Path(holds.stream()
                     .flatMap(hold -> hold.path().curves().stream())
                     .toList());
-            List<Path> kept = rows.isSqueezed(row) ? above(below, whole.posed(frame)) : laying.kept(whole.posed(frame));
+            List<Path> kept = rows.isSqueezed(row)
+                    ? ShellsFromMarks.above(laying, frame, below, whole.posed(frame))
+                    : laying.kept(whole.posed(frame));
             Row laid = new Row(plate, row, up, holds, before, crowns);
             List<StitchLine> lines = laid.stitch(kept);
             if (!lines.isEmpty()) {
@@ -176,28 +179,40 @@ final class ClamshellsLayout {
 
     /** The plate that was asked for; else one that is as wide as is wished, or the first there is. */
     private Optional<StitchingEdge.Strip> plate() {
-        List<StitchingEdge.Strip> all =
-                laying.tools().strips(Kind.SCALLOP_ROW, laying.templateId()).toList();
-        if (all.isEmpty()) {
-            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.SCALLOPS));
-            return Optional.empty();
-        }
-        if (motif.width().isEmpty()) {
-            return all.stream().findFirst();
-        }
-        double wished = motif.width().getAsDouble();
-        Optional<StitchingEdge.Strip> found = all.stream()
-                .filter(s -> Math.abs(s.module() - wished) <= Tolerances.CHALK)
+        return laying.tools()
+                .strips(Kind.SCALLOP_ROW, laying.templateId())
+                .filter(s -> motif.width().isEmpty()
+                        || Math.abs(s.module() - motif.width().getAsDouble()) <= Tolerances.CHALK)
                 .findFirst();
-        if (found.isEmpty()) {
-            laying.tell(new AreaDiagnostic.ShellsMissing(
-                    wished,
-                    all.stream()
-                            .map(StitchingEdge.Strip::module)
-                            .min(Comparator.comparingDouble(width -> Math.abs(width - wished)))
-                            .orElseThrow()));
+    }
+
+    /** No plate does it: along a round edge, shell by shell. */
+    private void oneByOne() {
+        Optional<StitchingEdge.Round> edge = ShellsFromMarks.edge(laying, motif.width());
+        if (edge.isEmpty()) {
+            List<Double> widths = laying.tools()
+                    .strips(Kind.SCALLOP_ROW, laying.templateId())
+                    .map(StitchingEdge.Strip::module)
+                    .toList();
+            laying.tell(
+                    widths.isEmpty() || motif.width().isEmpty()
+                            ? new LayoutDiagnostic.NoTool(EdgeKind.SCALLOPS)
+                            : missing(motif.width().getAsDouble(), widths));
+            return;
         }
-        return found;
+        double half = 2 * edge.get().stitched();
+        double width = Math.min(half, motif.width().orElse(half));
+        laying.tell(new AreaDiagnostic.ShellsOneByOne(width, edge.get().stitched()));
+        ShellsFromMarks.along(laying, motif, frame, Math.min(half, pitch(width)), edge.get())
+                .lay();
+    }
+
+    private static AreaDiagnostic missing(double wished, List<Double> widths) {
+        return new AreaDiagnostic.ShellsMissing(
+                wished,
+                widths.stream()
+                        .min(Comparator.comparingDouble(width -> Math.abs(width - wished)))
+                        .orElseThrow());
     }
 
     /** From valley to valley: the plate's own width, or as it comes out even in a row. */
@@ -415,77 +430,6 @@ final class ClamshellsLayout {
                         && Math.abs(c.start().y() - edge) < Tolerances.SAME_PLACE
                         && Math.abs(c.end().y() - edge) < Tolerances.SAME_PLACE);
         return level ? Optional.of(frame.undo(new Point(box.left(), edge)).y()) : Optional.empty();
-    }
-
-    /** What of a row isn't covered by the one before: it is squeezed in behind it. */
-    private List<Path> above(List<Path> below, Path row) {
-        List<Path> covered = new ArrayList<>();
-        for (Path path : below) {
-            List<Curve> closed = new ArrayList<>(path.curves());
-            Point right = frame.undo(path.end());
-            Point left = frame.undo(path.start());
-            List<Point> foot = List.of(
-                    path.end(),
-                    frame.apply(new Point(right.x(), 0)),
-                    frame.apply(new Point(left.x(), 0)),
-                    path.start());
-            for (int i = 0; i + 1 < foot.size(); i++) {
-                if (foot.get(i).distance(foot.get(i + 1)) > Tolerances.SAME_PLACE) {
-                    closed.add(new Segment(foot.get(i), foot.get(i + 1)));
-                }
-            }
-            covered.add(new Path(closed));
-        }
-        Region under = Region.union(covered);
-        return laying.kept(row).stream()
-                .flatMap(p -> under.without(p).stream())
-                .filter(p -> p.length() >= LayoutContext.SHORTEST)
-                .toList();
-    }
-
-    // --- from marks ------------------------------------------------------------------------------------------------
-
-    /**
-     * Half circles on a grid: lines across a rise apart, on which crowns and valleys stand, and lines up half a shell apart. No
-     * template is asked for.
-     */
-    private void byHand(double height) {
-        double pitch = pitch(motif.width().orElseThrow());
-        double rise = pitch / 2;
-        if (rise > height + Tolerances.SAME_PLACE || pitch > box.width() + Tolerances.SAME_PLACE) {
-            laying.tell(new AreaDiagnostic.NoShells(pitch, rise));
-            return;
-        }
-        ShellRows rows = ShellRows.in(height, rise, rise);
-        // A row is one line, however many shells it has.
-        Effort.within((int) Math.min(Integer.MAX_VALUE, rows.count() * Math.ceil(box.width() / pitch)));
-        laying.tell(new AreaDiagnostic.Shells(box.width() / pitch, rows.count(), rise, rows.over(), rows.squeezed()));
-        laying.tell(new AreaDiagnostic.ShellGrid(rise));
-        for (int row = 0; row <= rows.count(); row++) {
-            double up =
-                    motif.allowance() + (row < rows.count() ? rows.up(row, height) : rows.up(row - 1, height) + rise);
-            drawn(new Point(0, up), new Point(box.width(), up));
-        }
-        for (int i = 1; i * rise < box.width() - Tolerances.SAME_PLACE; i++) {
-            drawn(new Point(i * rise, motif.allowance()), new Point(i * rise, box.height()));
-        }
-        List<Path> below = List.of();
-        for (int row = 0; row < rows.count(); row++) {
-            double up = motif.allowance() + rows.up(row, height);
-            List<Curve> shells = new ArrayList<>();
-            double from = row % 2 == 0 ? 0 : -rise;
-            for (int i = 0; from + i * pitch < box.width() - Tolerances.SAME_PLACE; i++) {
-                shells.add(new Arc(new Point(from + i * pitch + rise, up), rise, Math.PI, -Math.PI));
-            }
-            Path whole = new Path(shells).posed(frame);
-            List<Path> kept = rows.isSqueezed(row) ? above(below, whole) : laying.kept(whole);
-            for (int i = 0; i < kept.size(); i++) {
-                boolean back = row % 2 == 1;
-                Path path = kept.get(back ? kept.size() - 1 - i : i);
-                laying.byHand(PlacementBuilder.Naming.of(Stitched.SHELLS, row + 1), back ? path.reversed() : path);
-            }
-            below = kept;
-        }
     }
 
     private double along(Point place) {

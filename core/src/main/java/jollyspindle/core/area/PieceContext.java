@@ -37,7 +37,7 @@ final class PieceContext extends LayoutContext {
     /** What is drawn, each line once. */
     private static final class Drawing {
         private final Set<Path> lines = new LinkedHashSet<>();
-        private final CurveIndex index = new CurveIndex();
+        private final CurveIndex<Path> index = new CurveIndex<>();
     }
 
     /**
@@ -108,7 +108,7 @@ final class PieceContext extends LayoutContext {
     /** Draws something on the cloth, to be seen like a seam. */
     void draw(Path path) {
         if (drawing.lines.add(path)) {
-            drawing.index.add(path);
+            drawing.index.add(path, path);
         }
     }
 

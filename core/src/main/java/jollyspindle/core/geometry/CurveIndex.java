@@ -4,33 +4,48 @@ import jollyspindle.core.measure.Tolerances;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.index.quadtree.Quadtree;
 
+import java.util.LinkedHashSet;
+import java.util.Set;
+
 /**
- * Curves by where they are, while more come: whether any of them passes a place, without looking at all. A quadtree (R. A. Finkel and
+ * Curves by where they are, while more come: which of them pass a place, without looking at all. A quadtree (R. A. Finkel and
  * J. L. Bentley, “Quad trees: a data structure for retrieval on composite keys”, Acta Informatica 4, 1974), by JTS.
+ *
+ * @param <T> what the curves are of
  */
-public final class CurveIndex {
+public final class CurveIndex<T> {
+
+    private record Entry<T>(Curve curve, T of) {}
 
     private final Quadtree tree = new Quadtree();
 
-    /** Takes the curves of a path in. */
-    public void add(Path path) {
+    /** Takes the curves of a path in, which are of something. */
+    public void add(Path path, T of) {
         for (Curve curve : path.curves()) {
-            tree.insert(around(curve.box()), curve);
+            tree.insert(around(curve.box(), Tolerances.SAME_PLACE), new Entry<>(curve, of));
         }
     }
 
     /** Whether one of the curves passes a place, no further off than two places that are one. */
     public boolean passes(Point place) {
-        for (Object found : tree.query(around(Box.of(place, place)))) {
-            if (((Curve) found).passes(place, Tolerances.SAME_PLACE)) {
-                return true;
-            }
-        }
-        return false;
+        return !passing(place, Tolerances.SAME_PLACE).isEmpty();
     }
 
-    private static Envelope around(Box box) {
-        Box wide = box.grown(Tolerances.SAME_PLACE);
+    /** Of what the curves are that pass a place nearer than a distance, in inches. */
+    @SuppressWarnings("unchecked")
+    public Set<T> passing(Point place, double within) {
+        Set<T> passing = new LinkedHashSet<>();
+        for (Object found : tree.query(around(Box.of(place, place), within))) {
+            Entry<T> entry = (Entry<T>) found;
+            if (entry.curve().passes(place, within)) {
+                passing.add(entry.of());
+            }
+        }
+        return passing;
+    }
+
+    private static Envelope around(Box box, double within) {
+        Box wide = box.grown(within);
         return new Envelope(wide.left(), wide.right(), wide.bottom(), wide.top());
     }
 }

@@ -1,5 +1,6 @@
 package jollyspindle.core.route;
 
+import jollyspindle.core.geometry.CurveIndex;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.Tolerances;
@@ -339,7 +340,7 @@ final class Orders {
     /** What each line lies or ends on. */
     private Map<LineId, Set<LineId>> needed(List<StitchLine> lines) {
         Map<LineId, Set<LineId>> needed = new HashMap<>();
-        List<StitchLine> before = new ArrayList<>();
+        CurveIndex<LineId> before = new CurveIndex<>();
         for (StitchLine line : lines) {
             Set<LineId> own = new HashSet<>();
             for (Placement p : placements.getOrDefault(line.id(), List.of())) {
@@ -349,7 +350,7 @@ final class Orders {
                         .forEach(s -> own.addAll(Stretches.passing(before, s.place())));
             }
             needed.put(line.id(), own);
-            before.add(line);
+            before.add(line.path(), line.id());
         }
         return needed;
     }

@@ -1,5 +1,6 @@
 package jollyspindle.core.route;
 
+import jollyspindle.core.geometry.CurveIndex;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.measure.Tolerances;
@@ -28,6 +29,9 @@ final class Stretches {
 
     private final List<Stretch> all = new ArrayList<>();
     private final List<StitchLine> lines;
+
+    /** Those whose needs are found. */
+    private final Map<LineId, StitchLine> byId = new HashMap<>();
 
     /**
      * The stretches of some lines.
@@ -129,27 +133,23 @@ final class Stretches {
     }
 
     /** The lines that pass a place, or at least by no more than a chalk line's width. */
-    static Set<LineId> passing(List<StitchLine> lines, Point place) {
-        for (double within : new double[] {Tolerances.SAME_PLACE, Tolerances.CHALK}) {
-            Set<LineId> found = lines.stream()
-                    .filter(l -> l.path().passes(place, within))
-                    .map(StitchLine::id)
-                    .collect(Collectors.toSet());
-            if (!found.isEmpty()) {
-                return found;
-            }
-        }
-        return Set.of();
+    static Set<LineId> passing(CurveIndex<LineId> lines, Point place) {
+        Set<LineId> found = lines.passing(place, Tolerances.SAME_PLACE);
+        return found.isEmpty() ? lines.passing(place, Tolerances.CHALK) : found;
     }
 
-    /** The lines that end in a place, which is found by that; if none does, those that pass it. */
-    private static Set<LineId> endingOrPassing(List<StitchLine> lines, Point place) {
-        Set<LineId> ending = lines.stream()
-                .filter(l -> l.path().start().distance(place) < Tolerances.SAME_PLACE
-                        || l.path().end().distance(place) < Tolerances.SAME_PLACE)
-                .map(StitchLine::id)
-                .collect(Collectors.toSet());
-        return ending.isEmpty() ? passing(lines, place) : ending;
+    /** The lines that show a place: that end there, where that is what is looked for and one does; else those that pass it. */
+    private Set<LineId> showing(CurveIndex<LineId> lines, Point place, Registration laid) {
+        Set<LineId> passing = passing(lines, place);
+        Set<LineId> ending = laid instanceof Registration.OverEnd
+                ? passing.stream().filter(id -> ends(byId.get(id), place)).collect(Collectors.toSet())
+                : Set.of();
+        return ending.isEmpty() ? passing : ending;
+    }
+
+    private static boolean ends(StitchLine line, Point place) {
+        return line.path().start().distance(place) < Tolerances.SAME_PLACE
+                || line.path().end().distance(place) < Tolerances.SAME_PLACE;
     }
 
     /** Whether a straight line of a set is laid by marks, as each eighth is. */
@@ -163,10 +163,10 @@ final class Stretches {
         return List.of(line.layer(), line.sub(), number);
     }
 
-    /** Looks what each line lies on or ends on: at all lines for each. */
+    /** Looks what each line lies on or ends on. */
     private void findNeeded() {
         Set<LineId> ids = new HashSet<>();
-        List<StitchLine> before = new ArrayList<>();
+        CurveIndex<LineId> before = new CurveIndex<>();
         Map<List<Object>, Set<LineId>> hatching = new HashMap<>();
         for (StitchLine line : lines) {
             List<Set<LineId>> own = new ArrayList<>();
@@ -185,15 +185,14 @@ final class Stretches {
                 p.registration().before().filter(ids::contains).ifPresent(id -> own.add(Set.of(id)));
                 Stream.of(p.start(), p.end())
                         .filter(s -> s.shownBy() == LineEnd.ShownBy.STITCHING)
-                        .map(s -> p.registration() instanceof Registration.OverEnd
-                                ? endingOrPassing(before, s.place())
-                                : passing(before, s.place()))
+                        .map(s -> showing(before, s.place(), p.registration()))
                         .filter(some -> !some.isEmpty())
                         .forEach(own::add);
             }
             needed.put(line.id(), own);
             ids.add(line.id());
-            before.add(line);
+            before.add(line.path(), line.id());
+            byId.put(line.id(), line);
         }
     }
 }

@@ -106,11 +106,7 @@ public final class EdgeCatalog {
      * @param radius in inches
      */
     public Optional<StitchingEdge.Round> roundFrom(Optional<String> id, double radius) {
-        List<StitchingEdge.Round> all = offered(id).stream()
-                .filter(t -> t.kind() == Kind.ARC || t.kind() == Kind.CIRCLE)
-                .flatMap(t -> rounds(t).stream())
-                .sorted(Comparator.comparingDouble(StitchingEdge.Round::stitched))
-                .toList();
+        List<StitchingEdge.Round> all = archesAndHoles(id);
         return all.stream()
                 .filter(r -> r.stitched() >= radius - Tolerances.CHALK)
                 .findFirst()
@@ -138,6 +134,15 @@ public final class EdgeCatalog {
     private List<StitchingEdge.Round> rounds(Template template) {
         return cut(template).guides().stream()
                 .flatMap(g -> StitchingEdge.Round.of(template, g, machine).stream())
+                .sorted(Comparator.comparingDouble(StitchingEdge.Round::stitched))
+                .toList();
+    }
+
+    /** The round edges that pieces of circles are stitched along: of arcs, holes and discs; from the smallest. */
+    public List<StitchingEdge.Round> archesAndHoles(Optional<String> id) {
+        return offered(id).stream()
+                .filter(t -> t.kind() == Kind.ARC || t.kind() == Kind.CIRCLE)
+                .flatMap(t -> rounds(t).stream())
                 .sorted(Comparator.comparingDouble(StitchingEdge.Round::stitched))
                 .toList();
     }

@@ -44,7 +44,7 @@ public final class PlacementBuilder {
     private final Map<LineId, StitchLine> byId = new HashMap<>();
 
     /** Where the first so many lines are, as far as somebody asked. */
-    private CurveIndex places = new CurveIndex();
+    private CurveIndex<LineId> places = new CurveIndex<>();
 
     private int placed;
 
@@ -162,7 +162,7 @@ public final class PlacementBuilder {
     /** Whether a line that is stitched already passes a place. */
     public boolean passes(Point place) {
         for (; placed < lines.size(); placed++) {
-            places.add(lines.get(placed).path());
+            places.add(lines.get(placed).path(), lines.get(placed).id());
         }
         return places.passes(place);
     }
@@ -175,7 +175,7 @@ public final class PlacementBuilder {
             sections.merge(line.id().section(1), line.id().section() - 1, Math::min);
         }
         late.clear();
-        places = new CurveIndex();
+        places = new CurveIndex<>();
         placed = 0;
         placements.removeIf(p -> !byId.containsKey(p.of().id()));
     }

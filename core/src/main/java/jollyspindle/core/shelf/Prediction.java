@@ -1,11 +1,15 @@
 package jollyspindle.core.shelf;
 
 import jollyspindle.core.geometry.Path;
+import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Region;
 import jollyspindle.core.shelf.form.Cut;
 import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.Guide;
 import jollyspindle.core.shelf.form.SizeLabel;
 
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -68,6 +72,32 @@ public record Prediction(What what, double inches) {
     public static Prediction height(Cut cut, double foot) {
         return new Prediction(
                 What.HEIGHT, line(cut, foot).map(p -> p.box().height()).orElse(0.0));
+    }
+
+    /**
+     * How high one figure of the line along the main edge is: from the notches beside it to its tip. The ends of the line, where no
+     * figure comes next, lie a little lower or higher than notches with any foot but the one that the edge was made for.
+     *
+     * @param from where it begins along the template, in inches
+     * @param to where it ends
+     */
+    public static Prediction height(Cut cut, double foot, double from, double to) {
+        return new Prediction(
+                What.HEIGHT,
+                line(cut, foot)
+                        .flatMap(p -> figure(p, from, to))
+                        .map(p -> p.box().height())
+                        .orElse(0.0));
+    }
+
+    private static Optional<Path> figure(Path line, double from, double to) {
+        double low = line.box().bottom() - 1;
+        double high = line.box().top() + 1;
+        return Region.of(Path.polygon(
+                        List.of(new Point(from, low), new Point(to, low), new Point(to, high), new Point(from, high))))
+                .within(line)
+                .stream()
+                .max(Comparator.comparingDouble(Path::length));
     }
 
     /** How wide the line along the main edge is. */

@@ -117,7 +117,7 @@ public final class StitchFacts {
         List<StitchFact.SpanAndRise> at = found.stream()
                 .filter(f -> f instanceof StitchFact.SpanAndRise s && s.guide().equals(guide))
                 .map(StitchFact.SpanAndRise.class::cast)
-                .filter(s -> s.sweep() < Math.PI)
+                .filter(s -> s.rise() <= stitchedRadius(guide) + Tolerances.ROUNDING)
                 .sorted(Comparator.comparingDouble(s -> -s.rise()))
                 .toList();
         for (int i = 1; i < at.size(); i++) {

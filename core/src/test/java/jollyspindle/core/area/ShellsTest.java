@@ -1,6 +1,7 @@
 package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Pose;
@@ -14,6 +15,10 @@ import jollyspindle.core.quilt.Area;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.ArcForm;
+import jollyspindle.core.shelf.form.CircleForm;
+import jollyspindle.core.shelf.form.Kind;
+import jollyspindle.core.shelf.form.SizeLabel;
 import org.assertj.core.api.InstanceOfAssertFactories;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -181,10 +186,63 @@ class ShellsTest {
         assertThat(AreaChecks.told(plan)).anyMatch(LayoutDiagnostic.TooFine.class::isInstance);
     }
 
+    /** h = R - √(R² - W²/4) over each shell, valleys on crowns: along the edge of an arc, and in a hole. */
+    @ParameterizedTest
+    @CsvSource({
+        "arc, 1.25, 2.5, 5, 1.25",
+        "arc, 1.5, 2.5, 4.7, 0.670843802",
+        "hole, 1.25, 2.5, 5, 1.25",
+        "hole, 1, 2.01, 5, 1",
+        "arc, 1, , 5, 1"
+    })
+    void whatNoPlateDoesIsStitchedShellByShell(String form, double radius, Double width, double height, double rise) {
+        Template round = Template.of(
+                "round",
+                "Round",
+                form.equals("arc")
+                        ? ArcForm.bulging(radius, Math.PI, radius)
+                        : new CircleForm(CircleForm.Cutting.HOLES, List.of(radius), 1),
+                SizeLabel.RADIUS_AS_STITCHED,
+                List.of());
+        OptionalDouble wished = width == null ? OptionalDouble.empty() : OptionalDouble.of(width);
+        AreaPlan plan = AreaChecks.layOut(
+                new Area.Blocks(1, 1, 10, height, 0),
+                AreaDesign.of(new AreaMotif.Clamshells(0, wished, false, false, false), Optional.empty()),
+                List.of(),
+                List.of(round),
+                new Machine(0.25));
+        assertThat(told(plan, AreaDiagnostic.Shells.class).rise()).isCloseTo(rise, within(1e-6));
+        double pitch = Math.min(2 * radius, wished.orElse(2 * radius));
+        assertThat(plan.lines()).hasSize((int) (height / rise + 0.01)).allSatisfy(line -> {
+            double from = line.number() % 2 == 1 ? -5 : -5 - pitch / 2;
+            double up = -height / 2 + (line.number() - 1) * rise;
+            for (Curve curve : line.path().curves()) {
+                Arc arc = (Arc) curve;
+                assertThat(arc.radius()).isCloseTo(radius, within(1e-9));
+                double middle = (arc.centre().x() - from) / pitch;
+                assertThat(middle).isCloseTo(Math.floor(middle) + 0.5, within(1e-6));
+                assertThat(arc.centre().y()).isCloseTo(up + rise - radius, within(1e-6));
+            }
+        });
+        // Each by itself, between two marks or corners.
+        assertThat(plan.placements())
+                .hasSameSizeAs(plan.lines().stream()
+                        .flatMap(line -> line.path().curves().stream())
+                        .toList())
+                .allMatch(p -> p.registration() instanceof Registration.FootOnBothMarks);
+    }
+
     @Test
     void aWidthThatNoPlateHasIsTold() {
         AreaMotif.Clamshells wide = new AreaMotif.Clamshells(0, OptionalDouble.of(2.5), false, false, false);
-        AreaPlan plan = plan(8, 8, wide, null, 0.25);
+        AreaPlan plan = AreaChecks.layOut(
+                new Area.Blocks(1, 1, 8, 8, 0),
+                AreaDesign.of(wide, Optional.empty()),
+                List.of(),
+                StarterShelf.templates().stream()
+                        .filter(t -> t.kind() == Kind.SCALLOP_ROW)
+                        .toList(),
+                new Machine(0.25));
         assertThat(plan.lines()).isEmpty();
         assertThat(AreaChecks.told(plan))
                 .filteredOn(AreaDiagnostic.ShellsMissing.class::isInstance)

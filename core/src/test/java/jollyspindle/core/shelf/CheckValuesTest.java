@@ -6,6 +6,7 @@ import jollyspindle.core.geometry.Crossings;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.shelf.form.ArcForm;
+import jollyspindle.core.shelf.form.ChevronStrip;
 import jollyspindle.core.shelf.form.CircleForm;
 import jollyspindle.core.shelf.form.CornerForm;
 import jollyspindle.core.shelf.form.EngravedLine;
@@ -137,7 +138,7 @@ class CheckValuesTest {
                 SizeLabel.RADIUS_AS_STITCHED,
                 EngravedLine.rise(1),
                 EngravedLine.rise(2),
-                EngravedLine.rise(radius == 3 ? 2.9999999 : 3));
+                EngravedLine.rise(3));
         assertThat(facts(arc, F, StitchFact.SpanAndRise.class).stream()
                         .mapToDouble(StitchFact.SpanAndRise::span)
                         .sorted())
@@ -147,6 +148,24 @@ class CheckValuesTest {
         assertThat(lowered.get(0).footGap()).isCloseTo(first, within(6e-4));
         assertThat(lowered.get(1).footGap()).isCloseTo(second, within(6e-4));
         assertThat(lowered.get(1).crownGap()).isCloseTo(1, within(1e-9));
+    }
+
+    // Flanks of 45° made for a foot of 1/4 are lifted by √2·(f - 1/4) by another, and the tip that it rounds by f -
+    // 1/4: with
+    // 0.26 a zigzag of 2 is 1 - 0.25·√2 + 0.26 - √2·0.01 = 0.8923 high. A narrower foot gets down as far as it goes up
+    // less, on
+    // the notch's rounding (derived).
+    @ParameterizedTest
+    @CsvSource({"0.25, 0.89645", "0.26, 0.89230", "0.262, 0.89148", "0.3, 0.87574", "0.245, 0.89645", "0.2375, 0.89645"
+    })
+    void chevronsAreAsHighAsFromNotchToTip(double foot, double height) {
+        for (int tips : new int[] {1, 2, 3, 4}) {
+            Template chevrons = template(new ChevronStrip(2, Math.PI / 2, tips, 1.25), SizeLabel.RADIUS_AS_STITCHED);
+            StitchFact.Module module =
+                    facts(chevrons, foot, StitchFact.Module.class).get(0);
+            // Of a single one no notch is seen, where a narrow foot would go a hair lower.
+            assertThat(module.height()).isCloseTo(height, within(tips == 1 && foot < 0.25 ? 6e-3 : 1e-5));
+        }
     }
 
     /** Arcs of a stitched radius standing on a seam at y = 0. */

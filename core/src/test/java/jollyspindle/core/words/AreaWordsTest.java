@@ -192,6 +192,10 @@ class AreaWordsTest {
                         "No row of bumps stitches shells 2 1/2 wide; the nearest are 3 wide. Take those, draw them from"
                                 + " marks, or put a plate of that width on the shelf."),
                 Arguments.of(
+                        new AreaDiagnostic.ShellsOneByOne(2, 1),
+                        "No plate has bumps 2 wide: each shell is stitched by itself along a round edge of radius 1, from mark to"
+                                + " mark."),
+                Arguments.of(
                         new AreaDiagnostic.ShellsEased(8.5, -1.0 / 16),
                         "Each shell is shortened by 1/16 at its crown, so that 8 1/2 come out even in a row."),
                 Arguments.of(
@@ -272,6 +276,7 @@ class AreaWordsTest {
                         AreaDiagnostic.Wreath.class,
                         AreaDiagnostic.ArmsLeave.class,
                         AreaDiagnostic.ShellsEased.class,
+                        AreaDiagnostic.ShellsOneByOne.class,
                         AreaDiagnostic.ShellGrid.class,
                         AreaDiagnostic.SpacedEvenly.class,
                         AreaDiagnostic.PetalsBetween.class,

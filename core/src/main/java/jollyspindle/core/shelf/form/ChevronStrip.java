@@ -69,7 +69,8 @@ public record ChevronStrip(double module, double angle, int tips, double depth) 
 
     @Override
     public Prediction foretell(Cut cut, SizeLabel label, double foot) {
-        return Prediction.height(cut, foot);
+        double tip = (2 * (tips / 2) + 1 - tips) * module / 2;
+        return Prediction.height(cut, foot, tip - module / 2, tip + module / 2);
     }
 
     @Override
