@@ -188,23 +188,32 @@ final class ClamshellsLayout {
 
     /** No plate does it: along a round edge, shell by shell. */
     private void oneByOne() {
-        Optional<StitchingEdge.Round> edge = ShellsFromMarks.edge(laying, motif.width());
-        if (edge.isEmpty()) {
-            List<Double> widths = laying.tools()
-                    .strips(Kind.SCALLOP_ROW, laying.templateId())
-                    .map(StitchingEdge.Strip::module)
-                    .toList();
-            laying.tell(
-                    widths.isEmpty() || motif.width().isEmpty()
-                            ? new LayoutDiagnostic.NoTool(EdgeKind.SCALLOPS)
-                            : missing(motif.width().getAsDouble(), widths));
+        OptionalDouble width = motif.width();
+        if (width.isEmpty()) {
+            width = ShellsFromMarks.usual(laying).stream()
+                    .mapToDouble(edge -> 2 * edge.stitched())
+                    .findFirst();
+        }
+        if (width.isEmpty()) {
+            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.SCALLOPS));
             return;
         }
-        double half = 2 * edge.get().stitched();
-        double width = Math.min(half, motif.width().orElse(half));
-        laying.tell(new AreaDiagnostic.ShellsOneByOne(width, edge.get().stitched()));
-        ShellsFromMarks.along(laying, motif, frame, Math.min(half, pitch(width)), edge.get())
-                .lay();
+        double even = even(width.getAsDouble());
+        Optional<StitchingEdge.Round> edge = ShellsFromMarks.edge(laying, even);
+        if (edge.isPresent()) {
+            double pitch = Math.min(2 * edge.get().stitched(), pitch(width.getAsDouble()));
+            laying.tell(new AreaDiagnostic.ShellsOneByOne(pitch, edge.get().stitched()));
+            ShellsFromMarks.along(laying, motif, frame, pitch, edge.get()).lay();
+            return;
+        }
+        List<Double> widths = laying.tools()
+                .strips(Kind.SCALLOP_ROW, laying.templateId())
+                .map(StitchingEdge.Strip::module)
+                .toList();
+        laying.tell(
+                widths.isEmpty()
+                        ? new LayoutDiagnostic.NoTool(EdgeKind.SCALLOPS)
+                        : missing(width.getAsDouble(), widths));
     }
 
     private static AreaDiagnostic missing(double wished, List<Double> widths) {
@@ -215,23 +224,33 @@ final class ClamshellsLayout {
                         .orElseThrow());
     }
 
-    /** From valley to valley: the plate's own width, or as it comes out even in a row. */
-    private double pitch(double module) {
-        if (!motif.eased()) {
-            return module;
+    /** From valley to valley: as wide as is wished, or as it comes out even in a row; what becomes of it is told. */
+    private double pitch(double wished) {
+        double by = inRow(wished) - wished;
+        if (!motif.eased() || Math.abs(by) < Tolerances.SAME_PLACE) {
+            return wished;
         }
-        double perRow = Math.max(0.5, Math.rint(2 * box.width() / module) / 2);
-        double even = box.width() / perRow;
-        double by = even - module;
-        if (Math.abs(by) < Tolerances.SAME_PLACE) {
-            return module;
-        }
-        if (Math.abs(by) > Math.min(MOST_EASED, module * MOST_EASED) + Tolerances.ROUNDING) {
-            laying.tell(new AreaDiagnostic.ShellsNotEased(by, Math.min(MOST_EASED, module * MOST_EASED)));
-            return module;
-        }
-        laying.tell(new AreaDiagnostic.ShellsEased(perRow, by));
-        return even;
+        laying.tell(
+                even(wished) == wished
+                        ? new AreaDiagnostic.ShellsNotEased(by, mostEased(wished))
+                        : new AreaDiagnostic.ShellsEased(box.width() / even(wished), by));
+        return even(wished);
+    }
+
+    /** As wide as comes out even in a row, if that is wished and isn't seen. */
+    private double even(double wished) {
+        double even = inRow(wished);
+        double by = Math.abs(even - wished);
+        boolean eased = motif.eased() && by >= Tolerances.SAME_PLACE && by <= mostEased(wished) + Tolerances.ROUNDING;
+        return eased ? even : wished;
+    }
+
+    private double inRow(double wished) {
+        return box.width() / Math.max(0.5, Math.rint(2 * box.width() / wished) / 2);
+    }
+
+    private static double mostEased(double wished) {
+        return Math.min(MOST_EASED, wished * MOST_EASED);
     }
 
     /** A row of shells. */

@@ -14,6 +14,7 @@ import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.sewing.PlacementBuilder;
@@ -24,18 +25,24 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.Stream;
 
 /**
  * Rows of shells that no plate of bumps does, every second row half a shell on. Drawn by hand they are half circles on a grid of
- * lines, a rise apart across and half a shell apart up, on which crowns and valleys stand. Along a round edge, the rim of an arc or
- * a hole, each is stitched by itself from mark to mark; an edge that is too large for half circles makes them flatter.
+ * lines, a rise apart across and half a shell apart up, on which crowns and valleys stand. In a hole or round a disc each is stitched
+ * by itself about a mark; along an arc from mark to mark, if it is so much larger that both marks hold it. An edge that is too large
+ * for half circles makes them flatter.
  */
 final class ShellsFromMarks {
 
     /** A shell that rises less than this part of its width is a wave (our own choice: half as high as a half circle). */
     private static final double FLATTEST = 1.0 / 4;
+
+    /**
+     * An arc that sweeps more than this, in radians, can be moved up and down between two marks (derived: the slip up and down is
+     * that of the foot over the cosine of half the sweep, here less than four times as much).
+     */
+    private static final double HELD = Math.toRadians(150);
 
     /** About as wide its shells are if nobody says, in inches. */
     private static final double USUAL = 2;
@@ -85,27 +92,50 @@ final class ShellsFromMarks {
         return new ShellsFromMarks(laying, motif, frame, pitch, edge.stitched(), Optional.of(edge));
     }
 
+    /** The circle whose half circles are about as wide as shells are if nobody says. */
+    static Optional<StitchingEdge.Round> usual(PieceContext laying) {
+        return laying.tools().circles(laying.templateId()).stream()
+                .min(Comparator.comparingDouble(r -> Math.abs(2 * r.stitched() - USUAL)));
+    }
+
     /**
-     * The round edge that makes the highest shells of a width, or of about the usual one.
+     * The round edge that makes the highest shells of a width, in inches.
      *
      * @return nothing if none is large enough, or small enough
      */
-    static Optional<StitchingEdge.Round> edge(PieceContext laying, OptionalDouble width) {
-        Stream<StitchingEdge.Round> all = laying.tools().archesAndHoles(laying.templateId()).stream();
-        if (width.isEmpty()) {
-            return all.min(Comparator.comparingDouble(r -> Math.abs(2 * r.stitched() - USUAL)));
-        }
-        double wished = width.getAsDouble();
-        return all.filter(r -> 2 * r.stitched() >= wished - Tolerances.CHALK)
+    static Optional<StitchingEdge.Round> edge(PieceContext laying, double width) {
+        List<StitchingEdge.Round> circles = laying.tools().circles(laying.templateId());
+        Stream<StitchingEdge.Round> flatter = Stream.concat(
+                        circles.stream(), laying.tools().arcs(laying.templateId()).stream())
+                .filter(r -> 2 * r.stitched() * Math.sin(HELD / 2) >= width);
+        return Stream.concat(circles.stream().filter(r -> isHalfCircle(r, width)), flatter)
                 .min(Comparator.comparingDouble(StitchingEdge.Round::stitched))
-                .filter(r -> CircularSegment.ofRadiusAndChord(r.stitched(), Math.min(wished, 2 * r.stitched()))
-                                .height()
-                        >= FLATTEST * wished);
+                .filter(r -> rise(r.stitched(), width) >= FLATTEST * width);
+    }
+
+    private static boolean isHalfCircle(StitchingEdge.Round edge, double width) {
+        return edge.isCircle() && Math.abs(2 * edge.stitched() - width) <= Tolerances.CHALK;
+    }
+
+    private static double rise(double radius, double width) {
+        return CircularSegment.ofRadiusAndChord(radius, Math.min(width, 2 * radius))
+                .height();
+    }
+
+    /** About a mark, if its middle lies on the line that valleys stand on. */
+    private boolean isAboutMark() {
+        return isHalfCircle(edge.orElseThrow(), pitch);
+    }
+
+    private Registration lying(Curve shell) {
+        return isAboutMark()
+                ? new Registration.CentreOnMark(laying.mark(Mark.Kind.MIDDLE, ((Arc) shell).centre()), false)
+                : new Registration.FootOnBothMarks();
     }
 
     void lay() {
         double height = box.height() - motif.allowance();
-        double rise = CircularSegment.ofRadiusAndChord(radius, pitch).height();
+        double rise = rise(radius, pitch);
         if (edge.isPresent() && rise < LayoutContext.SHORTEST
                 || rise > height + Tolerances.SAME_PLACE
                 || pitch > box.width() + Tolerances.SAME_PLACE) {
@@ -152,13 +182,15 @@ final class ShellsFromMarks {
         if (edge.isEmpty()) {
             laying.byHand(naming, path);
         } else {
-            laying.stitch(
-                    naming,
-                    path,
-                    curve -> edge.get(),
-                    curve -> new Registration.FootOnBothMarks(),
-                    place -> laying.marked(Mark.Kind.VALLEY, place));
+            laying.stitch(naming, path, curve -> edge.get(), this::lying, this::valley);
         }
+    }
+
+    /** On the seam, on a crown that is stitched, or on a mark. */
+    private LineEnd valley(Point place) {
+        LineEnd shown = laying.shown(place);
+        boolean seen = isAboutMark() && shown.shownBy() != LineEnd.ShownBy.TEMPLATE;
+        return seen ? shown : laying.marked(Mark.Kind.VALLEY, place);
     }
 
     private void grid(ShellRows rows, double height, double rise) {

@@ -106,7 +106,11 @@ public final class EdgeCatalog {
      * @param radius in inches
      */
     public Optional<StitchingEdge.Round> roundFrom(Optional<String> id, double radius) {
-        List<StitchingEdge.Round> all = archesAndHoles(id);
+        List<StitchingEdge.Round> all = offered(id).stream()
+                .filter(t -> t.kind() == Kind.ARC || t.kind() == Kind.CIRCLE)
+                .flatMap(t -> rounds(t).stream())
+                .sorted(Comparator.comparingDouble(StitchingEdge.Round::stitched))
+                .toList();
         return all.stream()
                 .filter(r -> r.stitched() >= radius - Tolerances.CHALK)
                 .findFirst()
@@ -138,10 +142,10 @@ public final class EdgeCatalog {
                 .toList();
     }
 
-    /** The round edges that pieces of circles are stitched along: of arcs, holes and discs; from the smallest. */
-    public List<StitchingEdge.Round> archesAndHoles(Optional<String> id) {
+    /** The round edges of arc templates, from the smallest. */
+    public List<StitchingEdge.Round> arcs(Optional<String> id) {
         return offered(id).stream()
-                .filter(t -> t.kind() == Kind.ARC || t.kind() == Kind.CIRCLE)
+                .filter(t -> t.kind() == Kind.ARC)
                 .flatMap(t -> rounds(t).stream())
                 .sorted(Comparator.comparingDouble(StitchingEdge.Round::stitched))
                 .toList();

@@ -49,6 +49,11 @@ public sealed interface StitchingEdge {
                     template.usableSweep());
         }
 
+        /** Whether it is a circle's, which goes on beyond a half circle, and so has a middle that can be laid on a mark. */
+        public boolean isCircle() {
+            return usable > Math.PI + Tolerances.SAME_PLACE;
+        }
+
         private static double middle(Guide guide) {
             // An arch stands on straight legs.
             Arc edge = guide.edge().curves().stream()
