@@ -157,9 +157,14 @@ public sealed interface AreaMotif {
             return 2 * Math.PI / arms / (corner().isPresent() ? 4 : 1);
         }
 
-        /** Of the first from the top, clockwise, in radians; in a corner it stands half a step off the seam, and is turned on from there. */
+        /**
+         * Of the first from the top, clockwise, in radians. In a corner it stands half a step off the seam, and is turned on from
+         * there; when one has been turned out of the quarter the next is the first.
+         */
         double first() {
-            return corner().map(c -> c.quarter() + step() / 2).orElse(0.0) + turn;
+            double off = step() / 2 + turn;
+            return corner().map(c -> c.quarter() + off - step() * Math.floor(off / step()))
+                    .orElse(turn);
         }
 
         /** Without a stitched circle, out to the edge. */

@@ -368,7 +368,11 @@ final class ClamshellsLayout {
         private Registration registration(ShellPlate.Hold hold) {
             if (before.isEmpty()) {
                 return seam().map(v -> on(hold, v, Optional.empty(), edge()))
-                        .orElseGet(() -> drawn(hold, up, up + (plate.strip().top() - plate.valley()) / 2));
+                        .orElseGet(() -> drawn(hold, up, middle()));
+            }
+            if (below(crowns) < -Tolerances.SAME_PLACE) {
+                // A squeezed row lies lower than the crowns before: nothing of the template reaches them.
+                return drawn(hold, up, middle());
             }
             Optional<LineId> under = hold.valleys().stream()
                     .flatMap(at -> under(at).stream())
@@ -380,6 +384,16 @@ final class ClamshellsLayout {
                 return drawn(hold, crowns);
             }
             return under.map(id -> on(hold, crowns, Optional.of(id), edge())).orElseGet(() -> drawn(hold, crowns));
+        }
+
+        /** Half-way up the acrylic, where a line may be drawn. */
+        private double middle() {
+            return up + (plate.strip().top() - plate.valley()) / 2;
+        }
+
+        /** How far something lies below the template's crowns, in inches; below 0 if it lies above them. */
+        private double below(double level) {
+            return plate.strip().top() - plate.valley() + up - level;
         }
 
         private Registration.OnRow.Level edge() {
@@ -427,7 +441,7 @@ final class ClamshellsLayout {
         private Registration on(
                 ShellPlate.Hold hold, double level, Optional<LineId> row, Registration.OnRow.Level otherwise) {
             StitchingEdge.Strip strip = plate.strip();
-            double below = strip.top() - plate.valley() + up - level;
+            double below = below(level);
             // Rows are a step apart that the engraved line gives; where rows begin, and only there, it may be a little
             // off.
             double off = row.isPresent() ? Tolerances.ON_LINE : Tolerances.CHALK;

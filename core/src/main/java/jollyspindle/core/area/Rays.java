@@ -77,7 +77,13 @@ final class Rays {
         double far = box.width() + box.height();
         Point origin = origin(from);
         Segment line = new Segment(origin, origin.plus(way(angle).times(far)));
-        return Region.of(space.cloth()).within(Path.of(line)).get(0).end();
+        return Region.of(space.cloth()).within(Path.of(line)).stream()
+                .findFirst()
+                .map(Path::end)
+                // Along the seam itself.
+                .orElseGet(() -> origin.plus(way(angle)
+                        .times(Math.abs(way(angle).x()) * box.width()
+                                + Math.abs(way(angle).y()) * box.height())));
     }
 
     private Ray add(Optional<AreaMotif.Corner> from, double angle) {

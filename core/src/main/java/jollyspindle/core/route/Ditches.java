@@ -56,6 +56,9 @@ final class Ditches {
      */
     record Found(Path path, Travel.How how) {}
 
+    /** A little less than straight, or the last digits make a way that leads straight on look longer than it is. */
+    private static final double CONSISTENT = 1 - 1e-9;
+
     private final WeightedMultigraph<Point, Way> graph = new WeightedMultigraph<>(Way.class);
     private final Places<Point> known = new Places<>(2 * Tolerances.SAME_PLACE);
 
@@ -65,7 +68,8 @@ final class Ditches {
     private final Map<List<Point>, Optional<Found>> asked = new HashMap<>();
 
     /** Looks first where the other place lies, so that what is asked about neighbours costs no more where there are many. */
-    private final AStarShortestPath<Point, Way> near = new AStarShortestPath<>(graph, Point::distance);
+    private final AStarShortestPath<Point, Way> near =
+            new AStarShortestPath<>(graph, (from, to) -> CONSISTENT * from.distance(to));
 
     /** Which places lead to each other. */
     private final UnionFind<Point> connected = new UnionFind<>(new HashSet<>());
@@ -116,7 +120,8 @@ final class Ditches {
                 if (!start.equals(end)) {
                     Way way = new Way(piece, start, end, stitched);
                     graph.addEdge(start, end, way);
-                    graph.setEdgeWeight(way, piece.length());
+                    // Ends that are moved to a place a hair beside them mustn't be further apart than the way is long.
+                    graph.setEdgeWeight(way, Math.max(piece.length(), start.distance(end)));
                     connected.union(start, end);
                 }
                 from = to;

@@ -201,19 +201,22 @@ public sealed interface StitchingEdge {
         public static Optional<Strip> of(Template template, Guide guide, Machine machine) {
             double module;
             int figures;
-            double depth;
+            double bottom;
+            double low = guide.edge().box().bottom();
             if (template.form() instanceof SerpentineStrip s && guide.role() == Guide.Role.SERPENTINE) {
                 module = s.module();
                 figures = s.waves();
-                depth = s.depth();
+                bottom = low - s.depth();
             } else if (template.form() instanceof ScallopRow r && guide.role() == Guide.Role.SCALLOPS) {
                 module = r.width();
                 figures = r.bumps();
-                depth = r.depth();
+                // Its depth is from the crowns on.
+                bottom = Math.min(
+                        low - Machine.NOMINAL_FOOT_RADIUS, guide.edge().box().top() - r.depth());
             } else if (template.form() instanceof ChevronStrip c && guide.role() == Guide.Role.ZIGZAG) {
                 module = c.module();
                 figures = c.tips();
-                depth = c.depth();
+                bottom = low - c.depth();
             } else {
                 return Optional.empty();
             }
@@ -227,7 +230,7 @@ public sealed interface StitchingEdge {
                             module,
                             figures,
                             top,
-                            guide.edge().box().bottom() - depth,
+                            bottom,
                             template.lines().stream()
                                     .flatMap(line -> Across.of(line, top))
                                     .toList()))
