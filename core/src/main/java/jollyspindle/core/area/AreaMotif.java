@@ -445,11 +445,17 @@ public sealed interface AreaMotif {
      *
      * @param across how many squares to a block's width, 1 to {@link #MOST}
      * @param down how many to its height
+     * @param changeOver whether the thread goes from one to the next where they cross, which takes more holds
      */
-    record Circles(int across, int down) implements AreaMotif {
+    record Circles(int across, int down, boolean changeOver) implements AreaMotif {
         public Circles {
             Guards.within("circlesAcross", across, 1, MOST);
             Guards.within("circlesDown", down, 1, MOST);
+        }
+
+        /** One after the other. */
+        public Circles(int across, int down) {
+            this(across, down, false);
         }
     }
 

@@ -327,12 +327,12 @@ final class ClamshellsLayout {
                         new Pose(frame.apply(pose.position()), frame.rotation()));
                 Registration registration = laid.get(lying.get(i));
                 boolean marked = moved
-                        && (registration instanceof Registration.FootOnBothMarks
-                                || !last && laid.get(lying.get(i + 1)) instanceof Registration.FootOnBothMarks);
+                        && (isHeldByMarks(lying.get(i), registration)
+                                || !last && isHeldByMarks(lying.get(i + 1), laid.get(lying.get(i + 1))));
                 Point end = curves.get(i).end();
                 LineEnd reached = marked
                         ? laying.marked(Mark.Kind.LINE_END, end)
-                        : last ? laying.shown(end) : LineEnd.at(end, LineEnd.ShownBy.NEEDLE);
+                        : last ? seen(Mark.Kind.LINE_END, end) : LineEnd.at(end, LineEnd.ShownBy.NEEDLE);
                 pieces.add(new PlacementBuilder.Piece(curves.get(i), tool, registration, reached));
             }
             Registration first = laid.get(lying.get(0));
@@ -341,7 +341,7 @@ final class ClamshellsLayout {
                             PlacementBuilder.Naming.of(Stitched.SHELLS, number + 1),
                             pieces,
                             tells(first, way.start())
-                                    ? laying.shown(way.start())
+                                    ? seen(Mark.Kind.LINE_START, way.start())
                                     : laying.marked(Mark.Kind.LINE_START, way.start()),
                             PlacementBuilder.Turn.MARKED);
             laid.values().stream()
@@ -350,6 +350,21 @@ final class ClamshellsLayout {
                     .max()
                     .ifPresent(chain -> chained.put(line.id(), chain));
             return line;
+        }
+
+        /** Whether nothing but the foot over a mark holds a template along the row. */
+        private boolean isHeldByMarks(ShellPlate.Hold hold, Registration laid) {
+            boolean loose = laid instanceof Registration.OnRow on
+                    && !on.overCrown()
+                    && on.valley().isEmpty()
+                    && !isHeldByFoot(hold);
+            return loose || laid instanceof Registration.FootOnBothMarks;
+        }
+
+        /** An edge or what is stitched shows where a line ends; else a mark does. */
+        private LineEnd seen(Mark.Kind kind, Point end) {
+            LineEnd shown = laying.shown(end);
+            return shown.shownBy() == LineEnd.ShownBy.TEMPLATE ? laying.marked(kind, end) : shown;
         }
 
         /** Whether a template is held by what it is laid on, or by that and a corner that it starts in. */
@@ -367,7 +382,9 @@ final class ClamshellsLayout {
         /** What of the template lies on the crowns before, or on the edge; marks where there is nothing for it to lie on. */
         private Registration registration(ShellPlate.Hold hold) {
             if (before.isEmpty()) {
-                return seam().map(v -> on(hold, v, Optional.empty(), edge()))
+                return seam().filter(v ->
+                                below(v) <= plate.strip().top() - plate.strip().bottom())
+                        .map(v -> on(hold, v, Optional.empty(), edge()))
                         .orElseGet(() -> drawn(hold, up, middle()));
             }
             if (below(crowns) < -Tolerances.SAME_PLACE) {
@@ -400,23 +417,31 @@ final class ClamshellsLayout {
             return motif.fromTop() ? Registration.OnRow.Level.UPPER_EDGE : Registration.OnRow.Level.LOWER_EDGE;
         }
 
-        /**
-         * The mark under a valley of a template that has no crowns to go by; none in the first row where the foot in a valley
-         * tells, whichever end the needle begins at, since the bumps on either side hold it.
-         */
+        /** The mark under a valley of a template that has no crowns to go by; none where the foot tells. */
         private Optional<Mark> valley(ShellPlate.Hold hold) {
-            double to = Math.min(hold.path().end().x(), box.width());
-            boolean held = before.isEmpty()
-                    && laying.space().inTheWay().isEmpty()
-                    && Stream.of(Math.max(0, hold.from()), to).allMatch(end -> isValley(hold, end));
-            return held
+            return isHeldByFoot(hold)
                     ? Optional.empty()
                     : hold.valleys().stream()
                             .map(at -> frame.apply(new Point(at, up)))
-                            .filter(place -> laying.space().region().covers(place)
-                                    || laying.space().onEdge(place))
+                            .filter(this::isOnCloth)
                             .min(Comparator.comparing(this::isCorner))
                             .map(place -> laying.mark(Mark.Kind.VALLEY, place));
+        }
+
+        /**
+         * Whether the foot in a valley of the first row tells, whichever end the needle begins at, since the bumps on either side
+         * hold it.
+         */
+        private boolean isHeldByFoot(ShellPlate.Hold hold) {
+            double to = Math.min(hold.path().end().x(), box.width());
+            return before.isEmpty()
+                    && laying.space().inTheWay().isEmpty()
+                    && Stream.of(Math.max(0, hold.from()), to)
+                            .allMatch(end -> isValley(hold, end) && isOnCloth(frame.apply(new Point(end, up))));
+        }
+
+        private boolean isOnCloth(Point place) {
+            return laying.space().region().covers(place) || laying.space().onEdge(place);
         }
 
         private static boolean isValley(ShellPlate.Hold hold, double place) {
@@ -446,9 +471,7 @@ final class ClamshellsLayout {
             // off.
             double off = row.isPresent() ? Tolerances.ON_LINE : Tolerances.CHALK;
             Optional<Mark> valley = row.isPresent() ? Optional.empty() : valley(hold);
-            // In the first row the foot may tell; later on nothing does but a mark.
-            boolean loose = row.isEmpty() && valley.isEmpty() && !before.isEmpty();
-            return loose || below < -Tolerances.SAME_PLACE || below > strip.top() - strip.bottom()
+            return below < -Tolerances.SAME_PLACE || below > strip.top() - strip.bottom()
                     ? new Registration.FootOnBothMarks()
                     : new Registration.OnRow(strip.across(below, off), Math.max(0, below), row, otherwise, valley);
         }

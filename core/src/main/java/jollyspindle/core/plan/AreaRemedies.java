@@ -144,7 +144,8 @@ final class AreaRemedies {
         if (motif instanceof AreaMotif.Circles circles && what instanceof AreaDiagnostic.CirclesApart apart) {
             double times = apart.apart() / apart.diameter() * 1.01;
             return finer(times, circles.across(), circles.down())
-                    ? Optional.of(new AreaMotif.Circles(times(circles.across(), times), times(circles.down(), times)))
+                    ? Optional.of(new AreaMotif.Circles(
+                            times(circles.across(), times), times(circles.down(), times), circles.changeOver()))
                     : Optional.empty();
         }
         if (motif instanceof AreaMotif.Arms arms

@@ -1,5 +1,7 @@
 package jollyspindle.core.route;
 
+import jollyspindle.core.geometry.BoxIndex;
+import jollyspindle.core.geometry.Crossings;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -34,6 +36,9 @@ public final class Router {
 
     private static final int MOST_CURVES = 4000;
 
+    /** Where lines cross in more places, ways lead from one to another at their ends alone. */
+    private static final int MOST_CROSSINGS = 10_000;
+
     /** A ditch that is so many times as long as the straight way leads far round. */
     private static final double FAR_ROUND = 2;
 
@@ -43,7 +48,11 @@ public final class Router {
     private final Map<LineId, List<Placement>> placements;
     private final Map<LineId, StitchLine> byId = new HashMap<>();
     private final List<Path> ditches;
-    private final List<Point> stops;
+    /** Where lines begin and end. */
+    private final List<Point> ends;
+
+    private final List<StitchLine> lines;
+    private List<Point> stops;
     private final boolean fromDitch;
     private final Ditches seams;
 
@@ -55,10 +64,11 @@ public final class Router {
                 .computeIfAbsent(p.of().id(), id -> new ArrayList<>())
                 .add(p));
         this.ditches = List.copyOf(ditches);
-        this.stops = lines.stream()
+        this.lines = lines;
+        this.ends = lines.stream()
                 .flatMap(l -> Stream.of(l.path().start(), l.path().end()))
                 .toList();
-        this.seams = new Ditches(ditches, stops);
+        this.seams = new Ditches(ditches, ends);
     }
 
     /**
@@ -84,6 +94,38 @@ public final class Router {
         return new Router(lines, placements, ditches, false).travelled(lines);
     }
 
+    /** Where the needle can go on from one line or ditch to another: where lines begin, end, and cross. */
+    private List<Point> stops() {
+        if (stops == null) {
+            stops = new ArrayList<>(ends);
+            stops.addAll(crossings());
+        }
+        return stops;
+    }
+
+    /** Where lines cross; nothing if that is in so many places that ways over them aren't looked for. */
+    private List<Point> crossings() {
+        List<Curve> curves =
+                lines.stream().flatMap(l -> l.path().curves().stream()).toList();
+        if (curves.size() > MOST_CURVES) {
+            return List.of();
+        }
+        BoxIndex index = new BoxIndex(curves.stream().map(Curve::box).toList());
+        List<Point> crossings = new ArrayList<>();
+        for (int i = 0; i < curves.size(); i++) {
+            Curve curve = curves.get(i);
+            for (int other : index.along(curve)) {
+                if (other > i) {
+                    Crossings.of(curve, curves.get(other)).forEach(c -> crossings.add(curve.at(c.onFirst())));
+                }
+            }
+            if (crossings.size() > MOST_CROSSINGS) {
+                return List.of();
+            }
+        }
+        return crossings;
+    }
+
     /** How often the thread is begun anew; once more if that is where nothing leads to from others. */
     private int begun(Routed routed) {
         boolean led = !fromDitch || isOnDitch(routed.lines().get(0).path().start());
@@ -97,7 +139,7 @@ public final class Router {
     private Routed best(List<StitchLine> lines, Routed asLaid) {
         Stretches stretches = new Stretches(lines, placements);
         boolean few = lines.size() <= MOST_ORDERED;
-        Ditches all = few ? new Ditches(ditches, stops) : seams;
+        Ditches all = few ? new Ditches(ditches, stops()) : seams;
         if (few) {
             lines.forEach(line -> all.stitched(line.path()));
         }
@@ -106,7 +148,7 @@ public final class Router {
         orders.add(improving.turned(stretches.all(), place -> true));
         int curves = lines.stream().mapToInt(l -> l.path().curves().size()).sum();
         if (lines.size() <= MOST_GROWN && curves <= MOST_CURVES) {
-            orders.add(new Growing(stretches, ditches, stops).ordered());
+            orders.add(new Growing(stretches, ditches, stops()).ordered());
         }
         if (few) {
             new Trails(all)
@@ -130,14 +172,15 @@ public final class Router {
                     travelled(order.stream().flatMap(s -> s.lines().stream()).toList()));
         }
         if (few && begun(best) > 1) {
-            List<Stretch> order = new Growing(stretches, ditches, stops).farthest(new Reach(stretches, ditches));
+            List<Stretch> order = new Growing(stretches, ditches, stops()).farthest(new Reach(stretches, ditches));
             best = better(
                     best,
                     travelled(order.stream().flatMap(s -> s.lines().stream()).toList()));
         }
         if (lines.size() <= MOST_TRIED && begun(best) > 1) {
             best = better(
-                    best, travelled(new Orders(placements, byId.keySet(), new Ditches(ditches, stops)).ordered(lines)));
+                    best,
+                    travelled(new Orders(placements, byId.keySet(), new Ditches(ditches, stops())).ordered(lines)));
         }
         return best;
     }
@@ -220,7 +263,7 @@ public final class Router {
                 return ditch;
             }
             if (ways == null) {
-                ways = new Ditches(ditches, stops);
+                ways = new Ditches(ditches, stops());
             }
             for (; stitched < done; stitched++) {
                 ways.stitched(lines.get(stitched).path());

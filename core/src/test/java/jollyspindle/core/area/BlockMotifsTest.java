@@ -7,6 +7,7 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.layout.LayoutDiagnostic;
+import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
@@ -296,16 +297,17 @@ class BlockMotifsTest {
         return plan.placements().get(0).registration();
     }
 
-    /** Where the crowns before lie beyond the acrylic, in the foot's own gap, the squeezed row goes by marks. */
+    /** Where the crowns before lie beyond the acrylic, in the foot's own gap, a line is drawn for the squeezed row along its valleys. */
     @Test
-    void aSqueezedRowGoesByMarksWhereNothingOfTheTemplateLiesOnCrowns() {
+    void aSqueezedRowIsLaidByItsValleysWhereNothingOfTheTemplateLiesOnCrowns() {
         AreaPlan plan = plan(new Area.Blocks(1, 1, 4, 4.22, 0), new AreaMotif.Clamshells(0), "thatch-small");
         List<Placement> last =
                 plan.placements().stream().filter(p -> p.of().number() == 9).toList();
         assertThat(last).isNotEmpty().allSatisfy(p -> {
-            assertThat(p.registration()).isEqualTo(new Registration.FootOnBothMarks());
-            assertThat(p.start().mark()).isPresent();
-            assertThat(p.end().mark()).isPresent();
+            assertThat(p.registration()).isInstanceOfSatisfying(Registration.OnRow.class, on -> assertThat(on.level())
+                    .isEqualTo(Registration.OnRow.Level.DRAWN_LINE));
+            assertThat(p.start().shownBy()).isEqualTo(LineEnd.ShownBy.STITCHING);
+            assertThat(p.end().shownBy()).isEqualTo(LineEnd.ShownBy.STITCHING);
         });
     }
 

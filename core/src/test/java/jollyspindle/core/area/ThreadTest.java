@@ -211,6 +211,7 @@ class ThreadTest {
             strings = {
                 "clamshells",
                 "peel",
+                "circles-changed-over",
                 "curved-hatch",
                 "whirl",
                 "straight-fans",

@@ -88,6 +88,10 @@ class AreaWordsTest {
                         "Orange peel",
                         "orange peel, 3 by 4, with a smaller peel inside"),
                 Arguments.of(new AreaMotif.Circles(3, 2), "Overlapping circles", "overlapping circles, 3 by 2"),
+                Arguments.of(
+                        new AreaMotif.Circles(3, 2, true),
+                        "Overlapping circles",
+                        "overlapping circles, 3 by 2, changed over where they cross"),
                 Arguments.of(new AreaMotif.Crosshatch(0.75, 1), "Crosshatch", "crosshatch 3/4 apart"),
                 Arguments.of(new AreaMotif.CurvedHatch(1.25), "Curved crosshatch", "curved crosshatch 1 1/4 apart"),
                 Arguments.of(new AreaMotif.Quarters(0.25, 0.5), "Quarters", "quarters, lines 1/4 and 1/2 apart"),
