@@ -283,7 +283,7 @@ final class OverlappingCirclesLayout {
         if (root.closed() && begun.contains(root)) {
             return;
         }
-        for (Path path : root.closed() ? List.of(from(root, start(root))) : root.kept()) {
+        for (Path path : root.closed() ? List.of(from(root, start(root))) : onward(root)) {
             Deque<Thread> threads = new ArrayDeque<>(List.of(thread(root, path)));
             while (!threads.isEmpty()) {
                 Thread thread = threads.peek();
@@ -298,6 +298,14 @@ final class OverlappingCirclesLayout {
                 }
             }
         }
+    }
+
+    /** What is left of one that is cut, on the way round the piece. */
+    private List<Path> onward(Circle circle) {
+        Point centre = laying.space().centre();
+        return circle.kept().stream()
+                .map(path -> path.start().minus(centre).cross(path.end().minus(centre)) > 0 ? path.reversed() : path)
+                .toList();
     }
 
     private Point start(Circle circle) {
@@ -319,11 +327,19 @@ final class OverlappingCirclesLayout {
     private Optional<Map.Entry<Double, Circle>> next(Thread thread) {
         while (thread.crossing.hasNext()) {
             Map.Entry<Double, Circle> next = thread.crossing.next();
-            if (!begun.contains(next.getValue())) {
+            double gone = (next.getKey() - thread.stitched) * thread.curve.length();
+            double left = (1 - next.getKey()) * thread.curve.length();
+            // It crosses it a second time, and others do.
+            boolean snippet = isSnippet(gone) || isSnippet(left);
+            if (!begun.contains(next.getValue()) && !snippet) {
                 return Optional.of(next);
             }
         }
         return Optional.empty();
+    }
+
+    private static boolean isSnippet(double length) {
+        return length > Tolerances.SAME_PLACE && length < LayoutContext.SHORTEST;
     }
 
     private void part(Thread thread, double to) {

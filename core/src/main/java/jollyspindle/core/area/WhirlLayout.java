@@ -5,12 +5,15 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Places;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.Hatching;
 import jollyspindle.core.layout.LayoutContext;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
+import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
@@ -64,6 +67,9 @@ final class WhirlLayout {
 
     /** The last line of the set that starts beside each side, by the side; nothing if it isn't all there. */
     private final Map<Integer, Optional<StitchLine>> last = new HashMap<>();
+
+    /** How many lines hang on each other without a mark between. */
+    private final Map<LineId, Integer> chained = new HashMap<>();
 
     /** Where lines begin or end that are stitched. */
     private final Places<StitchLine> ends = new Places<>(Tolerances.SAME_PLACE);
@@ -150,7 +156,14 @@ final class WhirlLayout {
                 && Math.abs(kept.get(0).length() - whole.length()) < Tolerances.SAME_PLACE
                 && whole.length() <= tool.length();
         boolean shown = beside.stitched() ? beside.line().isPresent() : isCorner(beside.end());
-        if (!all || !shown || !tool.reachesTo(fromEdge) || !isSeen(beside.start())) {
+        int chain = beside.line()
+                .map(line -> chained.getOrDefault(line.id(), 0) + 1)
+                .orElse(0);
+        boolean far = all && shown && chain > Hatching.MOST_CHAINED;
+        if (far) {
+            laying.tell(new LayoutDiagnostic.Chained(Hatching.MOST_CHAINED + 1));
+        }
+        if (!all || !shown || far || !isOver(tool, fromEdge, whole, beside.end()) || !isSeen(beside.start())) {
             List<StitchLine> lines = laying.stitch(
                     naming,
                     Path.of(whole),
@@ -160,7 +173,7 @@ final class WhirlLayout {
             return all ? lines.stream().findFirst() : Optional.empty();
         }
         Point way = whole.direction(0);
-        return Optional.of(ended(laying.sewing()
+        StitchLine line = ended(laying.sewing()
                 .stitch(
                         naming,
                         whole,
@@ -172,7 +185,15 @@ final class WhirlLayout {
                                 way.cross(beside.end().minus(whole.from())) > 0),
                         place(whole.from()),
                         place(whole.to()),
-                        PlacementBuilder.Turn.SLIDING)));
+                        PlacementBuilder.Turn.SLIDING));
+        chained.put(line.id(), chain);
+        return Optional.of(line);
+    }
+
+    /** Whether a line so far from the ruler's edge reaches the end that it is laid over, when the ruler lies along a line. */
+    private static boolean isOver(StitchingEdge.Straight tool, double fromEdge, Segment whole, Point end) {
+        double along = end.minus(whole.at(0.5)).dot(whole.direction(0));
+        return tool.reachesTo(fromEdge) && Math.abs(along) <= tool.length() / 2;
     }
 
     private LineEnd place(Point place) {

@@ -129,6 +129,17 @@ final class Ditches {
         }
     }
 
+    /**
+     * Whether only one line leads to a place, which ends there: nothing leads there before that is stitched, however short the way
+     * over it is.
+     */
+    boolean isBlind(Point place) {
+        return find(place)
+                .map(graph::edgesOf)
+                .filter(own -> own.size() == 1 && own.iterator().next().stitched)
+                .isPresent();
+    }
+
     /** The one place that stands for all next to it. */
     private Point vertex(Point place) {
         Optional<Point> there = find(place);

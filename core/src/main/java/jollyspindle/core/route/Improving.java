@@ -44,19 +44,23 @@ final class Improving {
         return cost(before.end(), next.start());
     }
 
+    /** From where a line ends to where another starts, once all is stitched. */
     private double cost(Point from, Point to) {
         if (from.distance(to) < Tolerances.SAME_PLACE) {
             return 0;
         }
-        return Math.min(Trails.NEW_START, ways.length(from, to));
+        return ways.isBlind(to) ? Trails.NEW_START : Math.min(Trails.NEW_START, ways.length(from, to));
     }
 
     /** The same, where few are asked for. */
     private double costOfFew(Stretch before, Stretch next) {
         Point from = before.end();
         Point to = next.start();
-        return from.distance(to) < Tolerances.SAME_PLACE
-                ? 0
+        if (from.distance(to) < Tolerances.SAME_PLACE) {
+            return 0;
+        }
+        return ways.isBlind(to)
+                ? Trails.NEW_START
                 : ways.between(from, to).map(found -> found.path().length()).orElse(Trails.NEW_START);
     }
 

@@ -23,7 +23,8 @@ import java.util.stream.Stream;
  * Routes the needle through lines so that it starts anew as seldom as can be found, and travels little: along ditches, and over
  * what is stitched. Of several orders the best is taken: the one in which the lines were laid out, with the ends they are begun at
  * chosen well; trails through lines that hang together ({@link Trails}); of few lines the best of many that are tried
- * ({@link Orders}); and what pieces that are turned and moved make of these ({@link Improving}). Of more than {@value #MOST_ORDERED}
+ * ({@link Orders}); what pieces that are turned and moved make of these ({@link Improving}); and of very few the best there is
+ * ({@link Exact}). Of more than {@value #MOST_ORDERED}
  * lines only the ends are chosen, and up to {@value #MOST_GROWN} the nearest is taken next ({@link Growing}, by the square of the lines).
  */
 public final class Router {
@@ -41,6 +42,9 @@ public final class Router {
 
     /** A ditch that is so many times as long as the straight way leads far round. */
     private static final double FAR_ROUND = 2;
+
+    /** So few pieces are ordered as well as can be. */
+    private static final int MOST_EXACT = 6;
 
     /** Beyond so many lines orders aren't tried one after the other. */
     private static final int MOST_TRIED = 40;
@@ -151,10 +155,10 @@ public final class Router {
             orders.add(new Growing(stretches, ditches, stops()).ordered());
         }
         if (few) {
-            new Trails(all)
-                    .ordered(stretches.all())
+            Stream.of(new Trails(all).ordered(stretches.all()), new Trails(all).orderedTogether(stretches.all()))
+                    .flatMap(Optional::stream)
                     .filter(stretches::isAllowed)
-                    .ifPresent(orders::add);
+                    .forEach(orders::add);
             for (List<Stretch> order : List.copyOf(orders)) {
                 orders.add(improving.improved(order));
             }
@@ -181,6 +185,13 @@ public final class Router {
             best = better(
                     best,
                     travelled(new Orders(placements, byId.keySet(), new Ditches(ditches, stops())).ordered(lines)));
+        }
+        if (stretches.all().size() <= MOST_EXACT && (begun(best) > 1 || best.travelled() > 0)) {
+            List<Stretch> order = new Exact(stretches, ditches, stops())
+                    .ordered(place -> !fromDitch || isOnDitch(place), this::changes);
+            best = better(
+                    best,
+                    travelled(order.stream().flatMap(s -> s.lines().stream()).toList()));
         }
         return best;
     }
@@ -209,13 +220,22 @@ public final class Router {
     private static int changes(Routed routed) {
         int changes = 0;
         for (int i = 1; i < routed.placements().size(); i++) {
-            Placement before = routed.placements().get(i - 1);
-            Placement next = routed.placements().get(i);
-            boolean goesOn = before.tool().templateId().equals(next.tool().templateId())
-                    && before.pose().over() == next.pose().over();
-            changes += goesOn ? 0 : 1;
+            changes +=
+                    goesOn(routed.placements().get(i - 1), routed.placements().get(i)) ? 0 : 1;
         }
         return changes;
+    }
+
+    /** The same, from one stretch to the next. */
+    private int changes(Stretch before, Stretch next) {
+        List<Placement> done = lying(before.lines().get(before.lines().size() - 1));
+        List<Placement> then = lying(next.lines().get(0));
+        return done.isEmpty() || then.isEmpty() || goesOn(done.get(done.size() - 1), then.get(0)) ? 0 : 1;
+    }
+
+    private static boolean goesOn(Placement before, Placement next) {
+        return before.tool().templateId().equals(next.tool().templateId())
+                && before.pose().over() == next.pose().over();
     }
 
     // --- travelling --------------------------------------------------------------------------------------------

@@ -8,10 +8,12 @@ import org.jgrapht.GraphPath;
 import org.jgrapht.alg.connectivity.ConnectivityInspector;
 import org.jgrapht.alg.cycle.HierholzerEulerianCycle;
 import org.jgrapht.alg.matching.blossom.v5.KolmogorovWeightedPerfectMatching;
+import org.jgrapht.alg.spanning.KruskalMinimumSpanningTree;
 import org.jgrapht.graph.AsSubgraph;
 import org.jgrapht.graph.DefaultWeightedEdge;
 import org.jgrapht.graph.Pseudograph;
 import org.jgrapht.graph.SimpleWeightedGraph;
+import org.jgrapht.graph.builder.GraphTypeBuilder;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -30,6 +32,9 @@ final class Trails {
 
     /** More odd places than this aren't matched: it takes too long. */
     private static final int MOST_ODD = 60;
+
+    /** Lines with more ends than this aren't led to from each other. */
+    private static final int MOST_JOINED = 120;
 
     /** What a new start counts as much as, in inches of travel, where ways are weighed. */
     static final double NEW_START = 1e4;
@@ -76,6 +81,71 @@ final class Trails {
             join(trails, order);
         }
         return Optional.of(order);
+    }
+
+    /**
+     * The same, but that lines which don't touch are led to from each other first, by the shortest ways that join them all, and are
+     * taken in one trail then: the rural postman's problem, as near as G. N. Frederickson, “Approximation algorithms for some postman
+     * problems”, Journal of the ACM 26, 1979. Nothing if they are too many.
+     */
+    Optional<List<Stretch>> orderedTogether(List<Stretch> all) {
+        TreeMap<Integer, List<Stretch>> byLayer = new TreeMap<>();
+        all.forEach(
+                s -> byLayer.computeIfAbsent(s.layer(), n -> new ArrayList<>()).add(s));
+        List<Stretch> order = new ArrayList<>();
+        for (List<Stretch> layer : byLayer.values()) {
+            Graph<Point, Step> graph = graph(layer);
+            if (graph.vertexSet().size() > MOST_JOINED) {
+                return Optional.empty();
+            }
+            lead(graph);
+            List<List<Stretch>> trails = new ArrayList<>();
+            for (Set<Point> part : new ConnectivityInspector<>(graph).connectedSets()) {
+                Optional<List<Stretch>> own = trail(new AsSubgraph<>(graph, part));
+                if (own.isEmpty()) {
+                    return Optional.empty();
+                }
+                trails.add(own.get());
+            }
+            join(trails, order);
+        }
+        return Optional.of(order);
+    }
+
+    /** Adds the ways that lead from part to part, as short as can be all together (J. B. Kruskal, Proceedings of the AMS 7, 1956). */
+    private void lead(Graph<Point, Step> graph) {
+        List<List<Point>> parts = new ConnectivityInspector<>(graph)
+                .connectedSets().stream()
+                        .map(part -> part.stream()
+                                .sorted(Comparator.comparingDouble(Point::x).thenComparingDouble(Point::y))
+                                .toList())
+                        .toList();
+        Graph<List<Point>, List<Point>> between = GraphTypeBuilder.<List<Point>, List<Point>>undirected()
+                .weighted(true)
+                .buildGraph();
+        parts.forEach(between::addVertex);
+        for (int i = 0; i < parts.size(); i++) {
+            for (int k = 0; k < i; k++) {
+                List<Point> nearest = List.of();
+                double least = NEW_START;
+                for (Point from : parts.get(i)) {
+                    for (Point to : parts.get(k)) {
+                        double length = ways.length(from, to);
+                        if (length < least) {
+                            least = length;
+                            nearest = List.of(from, to);
+                        }
+                    }
+                }
+                if (!nearest.isEmpty()) {
+                    between.addEdge(parts.get(i), parts.get(k), nearest);
+                    between.setEdgeWeight(nearest, least);
+                }
+            }
+        }
+        new KruskalMinimumSpanningTree<>(between)
+                .getSpanningTree()
+                .forEach(way -> graph.addEdge(way.get(0), way.get(1), new Step(null, way.get(0))));
     }
 
     private Graph<Point, Step> graph(List<Stretch> layer) {
