@@ -114,7 +114,9 @@ public final class AreaReckoning {
                     .map(Template::form)
                     .filter(ScallopRow.class::isInstance)
                     .map(ScallopRow.class::cast)
-                    .mapToDouble(row -> Math.floor(height / (row.width() / 2)) * width / (row.bumps() * row.width()))
+                    .flatMap(row -> row.sides().stream())
+                    .mapToDouble(
+                            side -> Math.floor(height / (side.width() / 2)) * width / (side.count() * side.width()))
                     .min()
                     .orElse(0);
         }

@@ -321,10 +321,7 @@ final class ClamshellsLayout {
                 boolean last = i == curves.size() - 1;
                 boolean moved = last || lying.get(i) != lying.get(i + 1);
                 Pose pose = lying.get(i).pose();
-                StitchingEdge tool = new StitchingEdge.Lying(
-                        plate.strip().id(),
-                        plate.strip().name(),
-                        new Pose(frame.apply(pose.position()), frame.rotation()));
+                StitchingEdge tool = plate.strip().lying(new Pose(frame.apply(pose.position()), frame.rotation()));
                 Registration registration = laid.get(lying.get(i));
                 boolean marked = moved
                         && (isHeldByMarks(lying.get(i), registration)

@@ -296,7 +296,7 @@ final class FigureRowLayout {
                 }
                 double base = notch + drop;
                 Pose pose = pose(own, base, along);
-                StitchingEdge tool = new StitchingEdge.Lying(strip.id(), strip.name(), pose);
+                StitchingEdge tool = strip.lying(pose);
                 List<Path> paths = cut(
                         own - (leftHalf ? 0 : half),
                         own + (rightHalf ? 0 : half),
@@ -338,7 +338,7 @@ final class FigureRowLayout {
                                 left ? valley : valley - half, left ? valley + half : valley, Double.NEGATIVE_INFINITY)
                         .get(0)
                         .posed(pose);
-                StitchingEdge tool = new StitchingEdge.Lying(strip.id(), strip.name(), pose);
+                StitchingEdge tool = strip.lying(pose);
                 Mark foot = laying.valleyAt(left ? first.from() : first.to());
                 double below = strip.top() - notch + laying.space().clearance();
                 Registration laid = new Registration.NotchOnMark(

@@ -1,6 +1,7 @@
 package jollyspindle.core.sewing;
 
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -148,8 +149,9 @@ public sealed interface StitchingEdge {
     }
 
     /**
-     * The edge of a strip, the same figure over and over. Its own frame is the template's.
+     * The edge of a strip, the same figure over and over. Its own frame is the template's, or that turned by half a turn.
      *
+     * @param turned whether its own frame is the template's, turned by half a turn, since it is the far side's
      * @param stitched what the needle draws along the whole of it, from left to right
      * @param module of the figure along the strip, in inches
      * @param figures how many
@@ -158,6 +160,7 @@ public sealed interface StitchingEdge {
      * @param across what is engraved across it
      */
     record Strip(
+            boolean turned,
             ToolId id,
             String name,
             Path stitched,
@@ -197,6 +200,37 @@ public sealed interface StitchingEdge {
                     .map(Across::line);
         }
 
+        /** The template, where the strip lies so. */
+        public Lying lying(Pose pose) {
+            return new Lying(id, name, turned ? new Pose(pose.position(), pose.rotation() + Math.PI) : pose);
+        }
+
+        private static Optional<Strip> of(Template template, Guide guide, ScallopRow row, Machine machine) {
+            boolean far = guide.id().equals(ScallopRow.FAR_EDGE);
+            Pose upright = new Pose(Point.ORIGIN, far ? Math.PI : 0);
+            Box plate = guide.edge().box();
+            Box cut = template.cut().pieces().get(0).outlines().get(0).box();
+            double top = far ? -plate.bottom() : plate.top();
+            List<Path> stitched = guide.stitched(machine.footRadius());
+            return stitched.size() == 1
+                    ? Optional.of(new Strip(
+                            far,
+                            new ToolId(template.id(), guide.id(), Optional.empty()),
+                            template.name(),
+                            stitched.get(0).posed(upright),
+                            row.along(guide).width(),
+                            row.along(guide).count(),
+                            top,
+                            far ? -cut.top() : cut.bottom(),
+                            // Its lines are engraved for the near side.
+                            far
+                                    ? List.of()
+                                    : template.lines().stream()
+                                            .flatMap(line -> Across.of(line, top))
+                                            .toList()))
+                    : Optional.empty();
+        }
+
         /** Nothing if the foot can't follow the edge in one go, or the edge isn't a strip's. */
         public static Optional<Strip> of(Template template, Guide guide, Machine machine) {
             double module;
@@ -208,11 +242,7 @@ public sealed interface StitchingEdge {
                 figures = s.waves();
                 bottom = low - s.depth();
             } else if (template.form() instanceof ScallopRow r && guide.role() == Guide.Role.SCALLOPS) {
-                module = r.width();
-                figures = r.bumps();
-                // Its depth is from the crowns on.
-                bottom = Math.min(
-                        low - Machine.NOMINAL_FOOT_RADIUS, guide.edge().box().top() - r.depth());
+                return of(template, guide, r, machine);
             } else if (template.form() instanceof ChevronStrip c && guide.role() == Guide.Role.ZIGZAG) {
                 module = c.module();
                 figures = c.tips();
@@ -224,6 +254,7 @@ public sealed interface StitchingEdge {
             double top = guide.edge().box().top();
             return stitched.size() == 1
                     ? Optional.of(new Strip(
+                            false,
                             new ToolId(template.id(), guide.id(), Optional.empty()),
                             template.name(),
                             stitched.get(0),

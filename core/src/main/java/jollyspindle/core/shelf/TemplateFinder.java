@@ -326,35 +326,40 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
                             template, guide, beyond, beyond, List.of(new Find.Change.ReachBeyond(beyond))))
                     .toList();
         }
-        if (template.form() instanceof ScallopRow row && row.bumpRadius() > 0) {
-            double rise = shellRise(template, row);
-            double perRow = side / row.width();
-            double uneven = Math.abs(2 * perRow - Math.rint(2 * perRow)) / 2 * row.width();
-            // Up to an eighth is left as it is; sideways it is stretched over all shells.
-            if (rise > side || uneven > UNSEEN * Math.max(1, Math.floor(perRow))) {
-                return List.of();
-            }
-            ShellRows rows = ShellRows.in(side, rise, step(template, rise));
-            double squeezed = Math.min(rows.over(), rise - rows.over());
-            return template.cut().main().stream()
-                    .map(guide -> new Find.Match(
-                            template,
-                            guide,
-                            uneven,
-                            uneven + squeezed,
-                            List.of(new Find.Change.ShellRows(
-                                    Math.rint(2 * perRow) / 2, rows.count(), rise, rows.over(), rows.squeezed()))))
-                    .toList();
+        return template.form() instanceof ScallopRow row
+                ? template.cut().guides().stream()
+                        .filter(guide -> guide.role() == Guide.Role.SCALLOPS)
+                        .flatMap(guide -> shells(template, guide, row.along(guide), side).stream())
+                        .toList()
+                : List.of();
+    }
+
+    private Optional<Find.Match> shells(Template template, Guide guide, ScallopRow.Bumps bumps, double side) {
+        boolean far = guide.id().equals(ScallopRow.FAR_EDGE);
+        double rise = far ? bumps.stitchedRise(foot()) : shellRise(template, bumps);
+        double perRow = side / bumps.width();
+        double uneven = Math.abs(2 * perRow - Math.rint(2 * perRow)) / 2 * bumps.width();
+        // Up to an eighth is left as it is; sideways it is stretched over all shells.
+        if (rise > side || uneven > UNSEEN * Math.max(1, Math.floor(perRow))) {
+            return Optional.empty();
         }
-        return List.of();
+        ShellRows rows = ShellRows.in(side, rise, far ? rise : step(template, rise));
+        double squeezed = Math.min(rows.over(), rise - rows.over());
+        return Optional.of(new Find.Match(
+                template,
+                guide,
+                uneven,
+                uneven + squeezed,
+                List.of(new Find.Change.ShellRows(
+                        Math.rint(2 * perRow) / 2, rows.count(), rise, rows.over(), rows.squeezed()))));
     }
 
     /** As measured on cloth with this foot, since a slightly larger foot flattens a shell markedly; else as reckoned. */
-    private double shellRise(Template template, ScallopRow row) {
+    private double shellRise(Template template, ScallopRow.Bumps bumps) {
         return template.checked()
                 .filter(check -> Math.abs(check.footRadius() - foot()) < Tolerances.SAME_PLACE)
                 .map(ClothCheck::measured)
-                .orElseGet(() -> row.stitchedRise(foot()));
+                .orElseGet(() -> bumps.stitchedRise(foot()));
     }
 
     /**

@@ -1,6 +1,7 @@
 package jollyspindle.core.shelf;
 
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.geometry.Crossings;
 import jollyspindle.core.geometry.Curve;
@@ -9,6 +10,7 @@ import jollyspindle.core.shelf.form.ArcForm;
 import jollyspindle.core.shelf.form.ChevronStrip;
 import jollyspindle.core.shelf.form.CircleForm;
 import jollyspindle.core.shelf.form.CornerForm;
+import jollyspindle.core.shelf.form.Cut;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Form;
 import jollyspindle.core.shelf.form.Guide;
@@ -25,10 +27,12 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 /** The numbers quilters know, from the templates that stitch them. */
@@ -148,6 +152,25 @@ class CheckValuesTest {
         assertThat(lowered.get(0).footGap()).isCloseTo(first, within(6e-4));
         assertThat(lowered.get(1).footGap()).isCloseTo(second, within(6e-4));
         assertThat(lowered.get(1).crownGap()).isCloseTo(1, within(1e-9));
+    }
+
+    // Each side stitches half circles with the usual foot, the far one upside down; both facts are told.
+    @Test
+    void aPlateHasBumpsOfTwoSizes() {
+        Template plate = template(new ScallopRow(3, 2, 3, OptionalDouble.of(1.5)), SizeLabel.RADIUS_AS_STITCHED);
+        assertThat(facts(plate, F, StitchFact.Shells.class))
+                .extracting(StitchFact.Shells::bumps, StitchFact.Shells::width, StitchFact.Shells::rise)
+                .containsExactly(tuple(3, 2.0, 1.0), tuple(4, 1.5, 0.75));
+        Cut cut = plate.cut();
+        assertThat(cut.guides()).hasSize(2).allSatisfy(guide -> {
+            Box line = guide.stitched(F).get(0).box();
+            boolean far = guide.id().equals(ScallopRow.FAR_EDGE);
+            // From the foot on the gap's floor to the crown.
+            assertThat(line.height()).isCloseTo(far ? 0.75 : 1, within(1e-9));
+            assertThat(far ? -line.bottom() : line.top()).isCloseTo(far ? 2.25 + 0.25 : 1, within(1e-9));
+        });
+        // Crown to crown as deep as it says.
+        assertThat(cut.pieces().get(0).outlines().get(0).box().height()).isCloseTo(3, within(1e-9));
     }
 
     // Flanks of 45° made for a foot of 1/4 are lifted by √2·(f - 1/4) by another, and the tip that it rounds by f -

@@ -11,6 +11,7 @@ import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Material;
 import jollyspindle.core.shelf.SeamRegister;
+import jollyspindle.core.shelf.form.ScallopRow;
 import jollyspindle.desktop.look.Palette;
 
 import java.util.List;
@@ -58,7 +59,9 @@ final class PlacementPainter {
     /** What of a strip lies on the edge of the run. */
     private void onEdge(List<Path> outlines, double below, Placement placement) {
         Box box = outlines.stream().map(Path::box).reduce(Box::with).orElseThrow();
-        double at = box.top() - below;
+        // The far side of a plate lies upside down.
+        boolean far = placement.tool().guideId().equals(ScallopRow.FAR_EDGE);
+        double at = far ? box.bottom() + below : box.top() - below;
         Segment across = new Segment(new Point(box.left() - 1, at), new Point(box.right() + 1, at));
         g.setStroke(p.chosen());
         g.setLineWidth(3.5);

@@ -12,6 +12,9 @@ import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.ScallopRow;
+import jollyspindle.core.shelf.form.SizeLabel;
 import jollyspindle.files.planjson.PlanJson;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -130,6 +133,31 @@ class AreaRefereeTest {
                 .map(motif -> new AreaDesign.Layer(motif, Optional.empty()))
                 .toList());
         assertThat(judged(job(foot, design, block, leaf))).isEmpty();
+    }
+
+    /** One plate with bumps of two sizes: either side does its shells, in blocks and along borders. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.2375, 0.25, 0.262, 0.3})
+    void bothSidesOfAPlateDoShells(double foot) {
+        Template plate = Template.of(
+                "two-sizes",
+                "Two Sizes",
+                new ScallopRow(3, 2, 3, OptionalDouble.of(1.5)),
+                SizeLabel.RADIUS_AS_STITCHED,
+                List.of());
+        for (Area cloth : List.of(new Area.Blocks(1, 1, 9, 8, 0), new Area.Blocks(1, 1, 9.3, 8.1, 0, 0.25))) {
+            for (double width : new double[] {2, 1.5}) {
+                for (boolean fromTop : new boolean[] {false, true}) {
+                    AreaMotif shells = new AreaMotif.Clamshells(0, OptionalDouble.of(width), true, fromTop, false);
+                    QuiltJob job = job(foot, AreaDesign.of(shells, Optional.empty()), cloth)
+                            .withTemplates(List.of(plate));
+                    List<ToldPlan> told = told(job);
+                    assertThat(told.get(0).steps()).isNotEmpty().allMatch(s -> s.guide()
+                            .equals(width == 2 ? "scallops" : "far-scallops"));
+                    assertThat(judged(job)).as("%s wide, foot %s", width, foot).isEmpty();
+                }
+            }
+        }
     }
 
     @Provide

@@ -10,7 +10,6 @@ import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.Cut;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Guide;
-import jollyspindle.core.shelf.form.ScallopRow;
 import jollyspindle.core.shelf.form.TurnedArm;
 
 import java.util.ArrayList;
@@ -21,7 +20,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
-import java.util.stream.IntStream;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 
 /**
@@ -36,6 +35,9 @@ final class Referee {
 
     /** A chalk line's width, in inches: a hook or a line that is no further off serves (common practice, no source). */
     private static final double CHALK = 1.0 / 64;
+
+    /** Plates of bumps are cut for it. */
+    private static final double USUAL_FOOT = 0.25;
 
     /** Along curves, places are looked at so many times. */
     private static final int LOOKS = 100;
@@ -663,36 +665,37 @@ final class Referee {
     /** A line across a row of shells, or tape, on the crowns of the row before or on the edge that rows begin at. */
     private List<double[]> onRow(ToldPlan.Step step) {
         Template template = templates.get(step.template());
-        double top = guide(step).edge().box().top();
+        Box acrylic = guide(step).edge().box();
+        // A plate's far side points down in its own frame.
+        boolean far = isFar(step);
         double below = step.on().belowCrowns().orElseThrow();
+        double at = far ? acrylic.bottom() + below : acrylic.top() - below;
         boolean engraved = !step.on().kind().equals("tape-on-back");
-        List<Path> lines = cut(step).chords(new Point(0, top - below), new Point(1, 0), false).stream()
+        List<Path> lines = cut(step).chords(new Point(0, at), new Point(1, 0), false).stream()
                 .map(s -> Path.of(s))
                 .toList();
         if (below < ON) {
             // The crowns themselves.
-            Box acrylic = guide(step).edge().box();
-            lines = List.of(Path.of(new Segment(new Point(acrylic.left(), top), new Point(acrylic.right(), top))));
+            lines = List.of(Path.of(new Segment(new Point(acrylic.left(), at), new Point(acrylic.right(), at))));
         }
         boolean there = !engraved
                 || template.lines().stream()
                         .flatMap(l -> template.strokes(l).stream())
-                        .anyMatch(l -> Math.abs(l.start().y() - (top - below)) < CHALK);
+                        .anyMatch(l -> !far && Math.abs(l.start().y() - at) < CHALK);
         if (lines.isEmpty() || !there) {
             complain(Fault.NOT_ON_TEMPLATE, step, step.on().toString());
             return List.of();
         }
         step.on().mark().flatMap(id -> Optional.ofNullable(mark(step, id))).ifPresent(mark -> {
-            ScallopRow row = (ScallopRow) template.form();
-            boolean over = IntStream.rangeClosed(0, row.bumps())
-                    .mapToObj(i -> placed(step, new Point((i - row.bumps() / 2.0) * row.width(), 0)))
+            boolean over = valleys(step)
+                    .mapToObj(x -> placed(step, new Point(x, 0)))
                     .anyMatch(p -> Math.abs(p.x() - mark.place().x()) < ON);
             if (!over) {
                 complain(Fault.BESIDE, step, "no valley lies over " + mark.id());
             }
         });
         // The foot stands between two bumps.
-        boolean inValley = isInValley(step, (ScallopRow) template.form());
+        boolean inValley = isInValley(step);
         Optional<ToldPlan.Mark> under = step.on().mark().map(plan.marks()::get);
         List<double[]> beside = under.isPresent()
                 ? List.of(row(step, under.get().place(), new Point(1, 0)))
@@ -705,11 +708,11 @@ final class Referee {
             return held;
         }
         if (step.on().on().endsWith("-drawn-line")) {
-            Point at = placed(step, lines.get(0).curves().get(0).at(0.5));
+            Point middle = placed(step, lines.get(0).curves().get(0).at(0.5));
             Optional<Segment> drawn = plan.seams().stream()
                     .filter(Segment.class::isInstance)
                     .map(Segment.class::cast)
-                    .filter(s -> Math.abs(s.direction(0).y()) < ON && offLine(s, at) < ON)
+                    .filter(s -> Math.abs(s.direction(0).y()) < ON && offLine(s, middle) < ON)
                     .findFirst();
             if (drawn.isEmpty()) {
                 complain(Fault.NOT_THERE, step, step.on().on());
@@ -745,9 +748,8 @@ final class Referee {
         List<double[]> held = new ArrayList<>(
                 List.of(row(step, from, along.turnedLeft()), row(step, from.plus(along), along.turnedLeft())));
         if (step.on().valleyOverCrown()) {
-            ScallopRow row = (ScallopRow) template.form();
-            Optional<Point> crown = IntStream.rangeClosed(0, row.bumps())
-                    .mapToObj(i -> placed(step, new Point((i - row.bumps() / 2.0) * row.width(), top - below)))
+            Optional<Point> crown = valleys(step)
+                    .mapToObj(x -> placed(step, new Point(x, at)))
                     .filter(p -> before.stream().anyMatch(path -> path.passes(p, CHALK)))
                     .findFirst();
             if (crown.isEmpty()) {
@@ -762,17 +764,31 @@ final class Referee {
         return held;
     }
 
-    private static boolean isInValley(ToldPlan.Step step, ScallopRow row) {
+    private boolean isInValley(ToldPlan.Step step) {
         double own = step.pose().undo(step.path().start()).x();
-        return IntStream.rangeClosed(0, row.bumps())
-                .anyMatch(i -> Math.abs((i - row.bumps() / 2.0) * row.width() - own) < 2 * CHALK);
+        return valleys(step).anyMatch(x -> Math.abs(x - own) < 2 * CHALK);
+    }
+
+    /** Where the usual foot stands beside the bumps along an edge, across the template. */
+    private DoubleStream valleys(ToldPlan.Step step) {
+        return guide(step).edge().curves().stream()
+                .filter(Arc.class::isInstance)
+                .map(Arc.class::cast)
+                .flatMapToDouble(bump -> DoubleStream.of(
+                        bump.centre().x() - bump.radius() - USUAL_FOOT,
+                        bump.centre().x() + bump.radius() + USUAL_FOOT));
+    }
+
+    private static boolean isFar(ToldPlan.Step step) {
+        return step.guide().startsWith("far-");
     }
 
     private List<double[]> notch(ToldPlan.Step step) {
         Optional<ToldPlan.Mark> mark = step.on().mark().map(id -> mark(step, id));
         double below = step.on().tapeBelowPoints().orElseThrow();
-        double top = guide(step).edge().box().top();
-        List<Path> tape = cut(step).chords(new Point(0, top - below), new Point(1, 0), false).stream()
+        Box acrylic = guide(step).edge().box();
+        double at = isFar(step) ? acrylic.bottom() + below : acrylic.top() - below;
+        List<Path> tape = cut(step).chords(new Point(0, at), new Point(1, 0), false).stream()
                 .map(s -> Path.of(s))
                 .toList();
         if (tape.isEmpty()) {
