@@ -84,10 +84,7 @@ public record AreaArrangement(String code, AreaDesign design) {
         if (Math.min(blocks.columns(), blocks.rows()) > 1) {
             all.add(new AreaArrangement("rays-on-the-diagonal", onDiagonal(blocks, part(rays(cloth)))));
         }
-        all.add(of(
-                "arms-along-the-edge-crossed",
-                new AreaMotif.Arms(8, AreaMotif.Way.ALONG_EDGE, 0),
-                new AreaMotif.Arms(8, AreaMotif.Way.OUT_AND_BACK, STOP, true, 0)));
+        all.add(of("arms-along-the-edge-crossed", new AreaMotif.Arms(8, AreaMotif.Way.ALONG_EDGE, 0, true, 0)));
         all.add(of("floating-arms", floating(cloth)));
         all.add(of("sixteen-waves", waves(16)));
         all.add(of("sixteen-waves-from-a-corner", waves(16).about(AreaMotif.About.BOTTOM_LEFT)));

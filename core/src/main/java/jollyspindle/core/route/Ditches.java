@@ -103,29 +103,38 @@ final class Ditches {
     }
 
     private void add(Curve curve, boolean stitched) {
-        Box near = curve.box().grown(Tolerances.SAME_PLACE);
+        // A line that ends a chalk line's width beside a seam ends in it.
+        double within = stitched ? Tolerances.SAME_PLACE : Tolerances.CHALK;
+        Box near = curve.box().grown(within);
         List<Double> parts = new ArrayList<>(List.of(0.0, 1.0));
         for (int i : where.meeting(near)) {
-            if (curve.passes(stops.get(i), Tolerances.SAME_PLACE)) {
-                parts.add(curve.nearest(stops.get(i)));
+            if (curve.passes(stops.get(i), within)) {
+                double at = curve.nearest(stops.get(i));
+                parts.add(at);
+                if (curve.at(at).distance(stops.get(i)) > Tolerances.SAME_PLACE) {
+                    way(new Segment(stops.get(i), curve.at(at)), false);
+                }
             }
         }
         parts.sort(null);
         double from = 0;
         for (double to : parts) {
             if ((to - from) * curve.length() > Tolerances.SAME_PLACE) {
-                Curve piece = curve.piece(from, to);
-                Point start = vertex(piece.start());
-                Point end = vertex(piece.end());
-                if (!start.equals(end)) {
-                    Way way = new Way(piece, start, end, stitched);
-                    graph.addEdge(start, end, way);
-                    // Ends that are moved to a place a hair beside them mustn't be further apart than the way is long.
-                    graph.setEdgeWeight(way, Math.max(piece.length(), start.distance(end)));
-                    connected.union(start, end);
-                }
+                way(curve.piece(from, to), stitched);
                 from = to;
             }
+        }
+    }
+
+    private void way(Curve piece, boolean stitched) {
+        Point start = vertex(piece.start());
+        Point end = vertex(piece.end());
+        if (!start.equals(end)) {
+            Way way = new Way(piece, start, end, stitched);
+            graph.addEdge(start, end, way);
+            // Ends that are moved to a place a hair beside them mustn't be further apart than the way is long.
+            graph.setEdgeWeight(way, Math.max(piece.length(), start.distance(end)));
+            connected.union(start, end);
         }
     }
 

@@ -181,6 +181,13 @@ public record Find(Wanted wanted, List<Match> matches, Optional<Missing> missing
         /** Shells a row, rows, and what is left at the top, or what the last of them is squeezed into. */
         record ShellRows(double perRow, int rows, double rise, double left, boolean squeezed) implements Change {}
 
+        /**
+         * Rows of shells across a strip, however long it is.
+         *
+         * @param left what whole rows leave, in inches, or what the last is squeezed into
+         */
+        record ShellsAcross(int rows, double rise, double left, boolean squeezed) implements Change {}
+
         /** Repeats of this size, so many to the width. */
         record Repeats(int count, double each, double stretch) implements Change {}
 

@@ -334,16 +334,41 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
                 : List.of();
     }
 
+    /** In a strip rows lie along it; how even they are that way is for its length to say. */
+    private Optional<Find.Match> shellsAcross(Template template, Guide guide, ScallopRow.Bumps bumps, double width) {
+        double rise = rise(template, guide, bumps);
+        if (bumps.radius() <= 0 || rise <= 0 || rise > width) {
+            return Optional.empty();
+        }
+        ShellRows rows = ShellRows.in(width, rise, step(template, guide, rise));
+        double off = Math.min(rows.over(), rise - rows.over());
+        return Optional.of(new Find.Match(
+                template,
+                guide,
+                off,
+                off,
+                List.of(new Find.Change.ShellsAcross(rows.count(), rise, rows.over(), rows.squeezed()))));
+    }
+
+    private double rise(Template template, Guide guide, ScallopRow.Bumps bumps) {
+        // A far side hasn't been measured.
+        return guide.id().equals(ScallopRow.FAR_EDGE) ? bumps.stitchedRise(foot()) : shellRise(template, bumps);
+    }
+
+    /** Lines are engraved for the near side. */
+    private double step(Template template, Guide guide, double rise) {
+        return guide.id().equals(ScallopRow.FAR_EDGE) ? rise : step(template, rise);
+    }
+
     private Optional<Find.Match> shells(Template template, Guide guide, ScallopRow.Bumps bumps, double side) {
-        boolean far = guide.id().equals(ScallopRow.FAR_EDGE);
-        double rise = far ? bumps.stitchedRise(foot()) : shellRise(template, bumps);
+        double rise = rise(template, guide, bumps);
         double perRow = side / bumps.width();
         double uneven = Math.abs(2 * perRow - Math.rint(2 * perRow)) / 2 * bumps.width();
         // Up to an eighth is left as it is; sideways it is stretched over all shells.
-        if (rise > side || uneven > UNSEEN * Math.max(1, Math.floor(perRow))) {
+        if (bumps.radius() <= 0 || rise > side || uneven > UNSEEN * Math.max(1, Math.floor(perRow))) {
             return Optional.empty();
         }
-        ShellRows rows = ShellRows.in(side, rise, far ? rise : step(template, rise));
+        ShellRows rows = ShellRows.in(side, rise, step(template, guide, rise));
         double squeezed = Math.min(rows.over(), rise - rows.over());
         return Optional.of(new Find.Match(
                 template,
@@ -386,6 +411,12 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
                         changes.add(new Find.Change.LeftBeside(left));
                         return new Find.Match(m.template(), m.guide(), m.off(), m.penalty(), changes);
                     })
+                    .toList();
+        }
+        if (template.form() instanceof ScallopRow row) {
+            return template.cut().guides().stream()
+                    .filter(guide -> guide.role() == Guide.Role.SCALLOPS)
+                    .flatMap(guide -> shellsAcross(template, guide, row.along(guide), width).stream())
                     .toList();
         }
         if (template.form().repeat().isEmpty()) {

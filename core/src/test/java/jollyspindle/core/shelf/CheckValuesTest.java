@@ -173,6 +173,22 @@ class CheckValuesTest {
         assertThat(cut.pieces().get(0).outlines().get(0).box().height()).isCloseTo(3, within(1e-9));
     }
 
+    // Shells of 1 1/2 rise 3/4: four rows in a strip of 3, and sixteen in one of 12; those of 1 on the far side six and
+    // 24.
+    @Test
+    void shellsGoAlongStrips() {
+        Template plate = template(new ScallopRow(4, 1.5, 3, OptionalDouble.of(1)), SizeLabel.RADIUS_AS_STITCHED);
+        for (double width : new double[] {3, 12}) {
+            assertThat(new TemplateFinder(List.of(plate), new Machine(F))
+                            .find(new Find.Wanted.Strip(width))
+                            .matches())
+                    .extracting(match -> match.changes().get(0))
+                    .containsExactlyInAnyOrder(
+                            new Find.Change.ShellsAcross((int) (width / 0.75), 0.75, 0, false),
+                            new Find.Change.ShellsAcross((int) (width / 0.5), 0.5, 0, false));
+        }
+    }
+
     // Flanks of 45° made for a foot of 1/4 are lifted by √2·(f - 1/4) by another, and the tip that it rounds by f -
     // 1/4: with
     // 0.26 a zigzag of 2 is 1 - 0.25·√2 + 0.26 - √2·0.01 = 0.8923 high. A narrower foot gets down as far as it goes up

@@ -208,6 +208,7 @@ class ShelfWordsTest {
                         new Find.Change.Rings(List.of(2.0, 3.0, 4.0, 5.0), List.of(1.0), 0.5),
                         new Find.Change.Caution(0.125, true, Machine.FootType.HIGH_SHANK),
                         new Find.Change.ShellRows(4.5, 10, 0.4375, 0.25, true),
+                        new Find.Change.ShellsAcross(1, 0.75, 0.0625, false),
                         new Find.Change.LeftBeside(-0.125),
                         new Find.Change.Repeats(1, 4.125, 0.125)));
         assertThat(words.match(odd))
@@ -215,7 +216,8 @@ class ShelfWordsTest {
                         "1/4 into the reserve; on the seam nothing: the seam runs past the plate; set the foot on the"
                                 + " marks; 2 placements for each; rings of 2, 3, 4, 5; missing: 1; caution: it is 1/8 thick, one"
                                 + " of the thin sort, and the machine has a high-shank foot; ask the machine's manual or"
-                                + " dealer; 4 1/2 shells a row and 10 rows rising 7/16 each, the last squeezed into 1/4; 1/8"
+                                + " dealer; 4 1/2 shells a row and 10 rows rising 7/16 each, the last squeezed into 1/4; 1"
+                                + " row of shells rising 3/4, 1/16 left; 1/8"
                                 + " wider than the strip; 1 row of 4 1/8, 1/8 stretched each; 1/4 off");
         assertThat(words.missing(new Find.Missing.StitchedRadius(4, Double.POSITIVE_INFINITY)))
                 .endsWith("An arc would, that stitches a radius of 4 or more.");

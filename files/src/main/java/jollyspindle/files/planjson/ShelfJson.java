@@ -277,6 +277,11 @@ public final class ShelfJson {
             number(node, "rise", c.rise());
             number(node, "left", c.left());
             node.put("squeezed", c.squeezed());
+        } else if (change instanceof Find.Change.ShellsAcross c) {
+            node.put("rows", c.rows());
+            number(node, "rise", c.rise());
+            number(node, "left", c.left());
+            node.put("squeezed", c.squeezed());
         } else if (change instanceof Find.Change.Repeats c) {
             node.put("count", c.count());
             number(node, "each", c.each());

@@ -14,6 +14,7 @@ import java.util.Optional;
 final class ThreadReferee {
 
     private static final double ON = Referee.ON;
+    private static final double CHALK = 1.0 / 64 + ON;
 
     private final ToldPlan plan;
     private final List<Referee.Complaint> complaints = new ArrayList<>();
@@ -75,7 +76,9 @@ final class ThreadReferee {
         for (Curve curve : way.curves()) {
             for (double part : new double[] {0, 0.25, 0.5, 0.75, 1}) {
                 Point at = curve.at(part);
-                if (plan.ditches().stream().noneMatch(d -> d.distance(at) < ON)
+                // A line that ends a chalk line's width beside a seam ends in it, and the needle goes over.
+                double beside = curve.length() < CHALK ? CHALK : ON;
+                if (plan.ditches().stream().noneMatch(d -> d.distance(at) < beside)
                         && done.stream().noneMatch(p -> p.passes(at, ON))) {
                     complain(step, "the needle travels over open cloth at " + at);
                     return;
