@@ -29,6 +29,7 @@ import jollyspindle.core.sewing.PlacementBuilder;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -76,7 +77,8 @@ public final class AreaDesigner {
     /** A piece that nothing is in the way of, laid out for all with its letter. */
     private record Model(AreaSpace space, LaidPiece laid) {}
 
-    private final Map<Character, Model> models = new TreeMap<>();
+    /** By the letter; where something hangs on the quilt's edge, also by which sides lie there. */
+    private final Map<List<Object>, Model> models = new HashMap<>();
 
     /** The letters of which a piece has been judged; those that nothing is in the way of are all alike. */
     private final Set<Character> judged = new HashSet<>();
@@ -182,14 +184,15 @@ public final class AreaDesigner {
     private LaidPiece piece(AreaSpace space, char letter, PieceId piece) {
         Effort.step();
         boolean alike = space.inTheWay().isEmpty();
-        Model model = models.get(letter);
+        List<Object> kind = List.of(letter, isByEdge(letter) ? space.outer() : Set.of());
+        Model model = models.get(kind);
         LaidPiece laid;
         if (alike && model != null) {
             laid = model.laid().moved(space.place(0, 0).minus(model.space().place(0, 0)), piece);
         } else {
             laid = laidOutWithin(space, letter, piece);
             if (alike) {
-                models.put(letter, new Model(space, laid));
+                models.put(kind, new Model(space, laid));
             }
         }
         if (planned + laid.routed().placements().size() > Effort.MOST) {
@@ -213,6 +216,12 @@ public final class AreaDesigner {
             judge(space, letter, routed.lines());
         }
         return laid;
+    }
+
+    /** Whether blocks at the quilt's edge come out otherwise than those inside. */
+    private boolean isByEdge(char letter) {
+        return design.part(letter).layers().stream()
+                .anyMatch(layer -> layer.motif() instanceof AreaMotif.Clamshells shells && shells.allowance() > 0);
     }
 
     /** Lays a piece out; of what would be too much, nothing is left. */

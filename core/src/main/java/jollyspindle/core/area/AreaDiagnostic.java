@@ -198,9 +198,12 @@ public sealed interface AreaDiagnostic extends Diagnostic {
      * @param rise of each as it is stitched
      * @param over what whole rows leave at the top
      * @param squeezed whether one shorter row is squeezed in there
+     * @param allowance that is kept free where they begin
      */
-    record Shells(double perRow, int rows, double rise, double over, boolean squeezed) implements AreaDiagnostic {
+    record Shells(double perRow, int rows, double rise, double over, boolean squeezed, double allowance)
+            implements AreaDiagnostic {
         public Shells {
+            allowance = settled(allowance);
             perRow = settled(perRow);
             rise = settled(rise);
             over = settled(over);

@@ -9,8 +9,10 @@ import jollyspindle.core.layout.StitchSpace;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.quilt.Area;
+import jollyspindle.core.quilt.Side;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -30,6 +32,7 @@ import java.util.stream.Stream;
  * @param region of it that may be stitched
  * @param inTheWay outlines that nothing is stitched in
  * @param edges those of them that are seams, or edges of an appliqué, and don't lie on open cloth
+ * @param outer its sides that no other piece of the area lies beyond: of blocks those at the quilt's edge, if any are
  */
 record AreaSpace(
         int number,
@@ -40,7 +43,8 @@ record AreaSpace(
         Path outline,
         Region region,
         List<Path> inTheWay,
-        List<Path> edges)
+        List<Path> edges,
+        Set<Side> outer)
         implements StitchSpace {
 
     /**
@@ -75,7 +79,8 @@ record AreaSpace(
                         there,
                         there.stream()
                                 .filter(path -> !around.open().contains(path))
-                                .toList());
+                                .toList(),
+                        outer);
     }
 
     /** What is kept free of an appliqué: its outline with the clearance round it. */
@@ -114,28 +119,50 @@ record AreaSpace(
                             row,
                             cloth.middle(),
                             cloth.outline(),
-                            cloth.grown(-clear).outline()));
+                            cloth.grown(-clear).outline(),
+                            outer(blocks, column, row)));
                 }
             }
         } else if (area instanceof Area.Medallion medallion && medallion.diameter() > 2 * clear) {
-            spaces.add(piece(1, 0, 0, Point.ORIGIN, medallion.edge(0), medallion.edge(-clear)));
+            spaces.add(
+                    piece(1, 0, 0, Point.ORIGIN, medallion.edge(0), medallion.edge(-clear), EnumSet.allOf(Side.class)));
         } else if (area instanceof Area.Body) {
             List<Path> inset = Offsets.follow(body, true, clear);
             if (!inset.isEmpty()) {
-                spaces.add(piece(1, 0, 0, Point.ORIGIN, body, inset.get(0)));
+                spaces.add(piece(1, 0, 0, Point.ORIGIN, body, inset.get(0), EnumSet.allOf(Side.class)));
             }
         }
         return spaces;
     }
 
-    private static AreaSpace piece(int number, int column, int row, Point centre, Path cloth, Path outline) {
-        return new AreaSpace(number, column, row, centre, cloth, outline, Region.of(outline), List.of(), List.of());
+    private static Set<Side> outer(Area.Blocks blocks, int column, int row) {
+        Set<Side> outer = EnumSet.noneOf(Side.class);
+        if (row == 0) {
+            outer.add(Side.TOP);
+        }
+        if (row == blocks.rows() - 1) {
+            outer.add(Side.BOTTOM);
+        }
+        if (column == 0) {
+            outer.add(Side.LEFT);
+        }
+        if (column == blocks.columns() - 1) {
+            outer.add(Side.RIGHT);
+        }
+        return outer;
+    }
+
+    private static AreaSpace piece(
+            int number, int column, int row, Point centre, Path cloth, Path outline, Set<Side> outer) {
+        return new AreaSpace(
+                number, column, row, centre, cloth, outline, Region.of(outline), List.of(), List.of(), outer);
     }
 
     /** What of the body lies round this piece, with what is in the way there. */
     AreaSpace outside(AreaSurroundings around) {
         Region outside = Region.of(around.body()).minus(Region.of(outline));
-        return new AreaSpace(number, column, row, centre, around.body(), around.body(), outside, List.of(), List.of())
+        return new AreaSpace(
+                        number, column, row, centre, around.body(), around.body(), outside, List.of(), List.of(), outer)
                 .without(around.inTheWay(), around);
     }
 

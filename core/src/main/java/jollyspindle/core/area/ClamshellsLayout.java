@@ -19,6 +19,7 @@ import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.quilt.Side;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ShellRows;
@@ -127,7 +128,7 @@ final class ClamshellsLayout {
     }
 
     void lay() {
-        double height = box.height() - motif.allowance();
+        double height = box.height() - allowance(laying, motif);
         if (motif.byHand()) {
             ShellsFromMarks.byHand(laying, motif, frame, pitch(motif.width().orElseThrow()))
                     .lay();
@@ -154,12 +155,12 @@ final class ClamshellsLayout {
         double pitch = pitch(strip.module());
         double rise = plate.rise(pitch);
         ShellRows rows = ShellRows.in(height, rise, rise + plate.sinks());
-        laying.tell(new AreaDiagnostic.Shells(box.width() / pitch, rows.count(), rise, rows.over(), rows.squeezed()));
+        laying.tell(ShellsFromMarks.told(laying, motif, pitch, rows));
         List<StitchLine> before = List.of();
         List<Path> below = List.of();
         double crowns = 0;
         for (int row = 0; row < rows.count(); row++) {
-            double up = motif.allowance() + rows.up(row, height);
+            double up = allowance(laying, motif) + rows.up(row, height);
             List<ShellPlate.Hold> holds = plate.row(row % 2 == 0 ? 0 : -pitch / 2, box.width(), up, pitch);
             Path whole = new Path(holds.stream()
                     .flatMap(hold -> hold.path().curves().stream())
@@ -175,6 +176,11 @@ final class ClamshellsLayout {
             }
             below = kept;
         }
+    }
+
+    /** What is kept free where rows begin: blocks that others lie below have no raw edge there. */
+    static double allowance(PieceContext laying, AreaMotif.Clamshells shells) {
+        return laying.space().outer().contains(shells.fromTop() ? Side.TOP : Side.BOTTOM) ? shells.allowance() : 0;
     }
 
     /** The plate that was asked for; else one that is as wide as is wished, or the first there is. */

@@ -54,6 +54,7 @@ final class ShellsFromMarks {
     private final double pitch;
     private final double radius;
     private final Optional<StitchingEdge.Round> edge;
+    private final double allowance;
 
     private ShellsFromMarks(
             PieceContext laying,
@@ -69,6 +70,7 @@ final class ShellsFromMarks {
         this.pitch = pitch;
         this.radius = radius;
         this.edge = edge;
+        this.allowance = ClamshellsLayout.allowance(laying, motif);
     }
 
     /**
@@ -134,7 +136,7 @@ final class ShellsFromMarks {
     }
 
     void lay() {
-        double height = box.height() - motif.allowance();
+        double height = box.height() - allowance;
         double rise = rise(radius, pitch);
         if (edge.isPresent() && rise < LayoutContext.SHORTEST
                 || rise > height + Tolerances.SAME_PLACE
@@ -145,13 +147,13 @@ final class ShellsFromMarks {
         ShellRows rows = ShellRows.in(height, rise, rise);
         // By hand a row is one line, however many shells it has; its marks aren't.
         Effort.within((int) Math.min(Integer.MAX_VALUE, rows.count() * Math.ceil(box.width() / pitch)));
-        laying.tell(new AreaDiagnostic.Shells(box.width() / pitch, rows.count(), rise, rows.over(), rows.squeezed()));
+        laying.tell(told(laying, motif, pitch, rows));
         if (edge.isEmpty()) {
             grid(rows, height, rise);
         }
         List<Path> below = List.of();
         for (int row = 0; row < rows.count(); row++) {
-            Path whole = row(row, motif.allowance() + rows.up(row, height)).posed(frame);
+            Path whole = row(row, allowance + rows.up(row, height)).posed(frame);
             List<Path> kept = rows.isSqueezed(row) ? above(laying, frame, below, whole) : laying.kept(whole);
             boolean back = row % 2 == 1;
             for (int i = 0; i < kept.size(); i++) {
@@ -160,6 +162,16 @@ final class ShellsFromMarks {
             }
             below = kept;
         }
+    }
+
+    static AreaDiagnostic told(PieceContext laying, AreaMotif.Clamshells motif, double pitch, ShellRows rows) {
+        return new AreaDiagnostic.Shells(
+                laying.space().box().width() / pitch,
+                rows.count(),
+                rows.rise(),
+                rows.over(),
+                rows.squeezed(),
+                ClamshellsLayout.allowance(laying, motif));
     }
 
     private Path row(int row, double up) {
@@ -196,12 +208,11 @@ final class ShellsFromMarks {
     private void grid(ShellRows rows, double height, double rise) {
         laying.tell(new AreaDiagnostic.ShellGrid(rise));
         for (int row = 0; row <= rows.count(); row++) {
-            double up =
-                    motif.allowance() + (row < rows.count() ? rows.up(row, height) : rows.up(row - 1, height) + rise);
+            double up = allowance + (row < rows.count() ? rows.up(row, height) : rows.up(row - 1, height) + rise);
             drawn(new Point(0, up), new Point(box.width(), up));
         }
         for (int i = 1; i * pitch / 2 < box.width() - Tolerances.SAME_PLACE; i++) {
-            drawn(new Point(i * pitch / 2, motif.allowance()), new Point(i * pitch / 2, box.height()));
+            drawn(new Point(i * pitch / 2, allowance), new Point(i * pitch / 2, box.height()));
         }
     }
 

@@ -1,6 +1,7 @@
 package jollyspindle.core.area;
 
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
@@ -232,6 +233,35 @@ class ShellsTest {
                 .allMatch(p -> rise == radius
                         ? p.registration() instanceof Registration.CentreOnMark
                         : p.registration() instanceof Registration.FootOnBothMarks);
+    }
+
+    /** Only blocks at the quilt's edge have a raw edge there: those of the row that rows of shells begin at. */
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void theSeamAllowanceIsKeptFreeAtTheQuiltsEdgeAlone(boolean fromTop) {
+        AreaMotif.Clamshells shells = new AreaMotif.Clamshells(0.25, OptionalDouble.empty(), false, fromTop, false);
+        AreaPlan plan = AreaChecks.layOut(
+                new Area.Blocks(2, 3, 6, 6, 0),
+                AreaDesign.of(shells, Optional.of("thatch-middle")),
+                List.of(),
+                StarterShelf.templates(),
+                new Machine(0.25));
+        for (AreaPlan.Piece piece : plan.pieces()) {
+            Box block = piece.cloth().outline().box();
+            Box stitched = plan.lines().stream()
+                    .filter(line -> line.id().piece().number() == piece.number())
+                    .map(line -> line.path().box())
+                    .reduce(Box::with)
+                    .orElseThrow();
+            double free = fromTop ? block.top() - stitched.top() : stitched.bottom() - block.bottom();
+            boolean outer = piece.row() == (fromTop ? 0 : 2);
+            assertThat(free).as("row %s", piece.row()).isCloseTo(outer ? 0.25 : 0, within(1e-9));
+        }
+        assertThat(AreaChecks.told(plan).stream()
+                        .filter(AreaDiagnostic.Shells.class::isInstance)
+                        .map(AreaDiagnostic.Shells.class::cast))
+                .extracting(AreaDiagnostic.Shells::allowance)
+                .containsExactlyInAnyOrder(0.0, 0.25);
     }
 
     @Test

@@ -232,11 +232,12 @@ class AreaWordsTest {
                         new AreaDiagnostic.NoShells(0.5, 0.25),
                         "Shells 1/2 wide don't go in: no wider than the foot, or higher than the block."),
                 Arguments.of(
-                        new AreaDiagnostic.Shells(4.5, 10, 0.4375, 0.125, false),
+                        new AreaDiagnostic.Shells(4.5, 10, 0.4375, 0.125, false, 0),
                         "Shells rise 7/16 with this foot: 4 1/2 to a row, 10 rows, 1/8 left at the end."),
                 Arguments.of(
-                        new AreaDiagnostic.Shells(3, 1, 0.75, 0.5, true),
-                        "Shells rise 3/4 with this foot: 3 to a row, 1 row, the last one squeezed into 1/2."),
+                        new AreaDiagnostic.Shells(3, 1, 0.75, 0.5, true, 0.25),
+                        "Shells rise 3/4 with this foot, beside a seam allowance of 1/4: 3 to a row, 1 row, the last one squeezed into"
+                                + " 1/2."),
                 Arguments.of(
                         new LayoutDiagnostic.HatchLikeEcho(0.5),
                         "Lines 1/2 apart read as one texture with the echoes beside them. Space them otherwise."),
