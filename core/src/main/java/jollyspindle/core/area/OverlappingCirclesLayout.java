@@ -262,13 +262,13 @@ final class OverlappingCirclesLayout {
     // --- changing over -----------------------------------------------------------------------------------------------
 
     /** A line that is being stitched, from one place on to its end. */
-    private static final class Thread {
+    private static final class UnderNeedle {
         private final Circle circle;
         private final Curve curve;
         private final Iterator<Map.Entry<Double, Circle>> crossing;
         private double stitched;
 
-        Thread(Circle circle, Curve curve, NavigableMap<Double, Circle> crossing) {
+        UnderNeedle(Circle circle, Curve curve, NavigableMap<Double, Circle> crossing) {
             this.circle = circle;
             this.curve = curve;
             this.crossing = List.copyOf(crossing.entrySet()).iterator();
@@ -284,9 +284,9 @@ final class OverlappingCirclesLayout {
             return;
         }
         for (Path path : root.closed() ? List.of(from(root, start(root))) : onward(root)) {
-            Deque<Thread> threads = new ArrayDeque<>(List.of(thread(root, path)));
+            Deque<UnderNeedle> threads = new ArrayDeque<>(List.of(thread(root, path)));
             while (!threads.isEmpty()) {
-                Thread thread = threads.peek();
+                UnderNeedle thread = threads.peek();
                 Optional<Map.Entry<Double, Circle>> next = next(thread);
                 double to = next.map(Map.Entry::getKey).orElse(1.0);
                 part(thread, to);
@@ -312,7 +312,7 @@ final class OverlappingCirclesLayout {
         return crossed(circle).stream().findFirst().orElse(circle.whole().start());
     }
 
-    private Thread thread(Circle circle, Path path) {
+    private UnderNeedle thread(Circle circle, Path path) {
         begun.add(circle);
         Curve curve = path.curves().get(0);
         NavigableMap<Double, Circle> crossing = new TreeMap<>();
@@ -321,10 +321,10 @@ final class OverlappingCirclesLayout {
                 .forEach(other -> crossings(circle, other).stream()
                         .filter(p -> curve.passes(p, Tolerances.SAME_PLACE))
                         .forEach(p -> crossing.put(curve.nearest(p), other)));
-        return new Thread(circle, curve, crossing);
+        return new UnderNeedle(circle, curve, crossing);
     }
 
-    private Optional<Map.Entry<Double, Circle>> next(Thread thread) {
+    private Optional<Map.Entry<Double, Circle>> next(UnderNeedle thread) {
         while (thread.crossing.hasNext()) {
             Map.Entry<Double, Circle> next = thread.crossing.next();
             double gone = (next.getKey() - thread.stitched) * thread.curve.length();
@@ -342,7 +342,7 @@ final class OverlappingCirclesLayout {
         return length > Tolerances.SAME_PLACE && length < LayoutContext.SHORTEST;
     }
 
-    private void part(Thread thread, double to) {
+    private void part(UnderNeedle thread, double to) {
         if ((to - thread.stitched) * thread.curve.length() < LayoutContext.SHORTEST) {
             return;
         }
