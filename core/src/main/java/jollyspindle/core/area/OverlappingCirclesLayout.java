@@ -83,6 +83,9 @@ final class OverlappingCirclesLayout {
     private final double down;
     private StitchingEdge.Round tool;
 
+    /** The one that was stitched last; null before the first. */
+    private Circle before;
+
     /** What is left of a circle, and where it stands. */
     private record Circle(int number, int column, int row, Arc whole, Mark middle, List<Path> kept) {
 
@@ -195,9 +198,16 @@ final class OverlappingCirclesLayout {
 
     private void stitchWhole(Circle circle) {
         Point needle = needle();
+        // Along the one that the needle is on, if that leads there.
+        List<Point> along = before == null ? List.of() : crossings(circle, before);
         stitch(
                 circle,
-                crossed(circle).stream()
+                Stream.of(along, crossed(circle))
+                        .filter(places -> !places.isEmpty())
+                        .findFirst()
+                        .orElse(List.of())
+                        .stream()
+                        .filter(laying.sewing()::passes)
                         .min(Comparator.comparingDouble(needle::distance))
                         .map(place -> from(circle, place))
                         .orElse(circle.kept().get(0)));
@@ -226,10 +236,10 @@ final class OverlappingCirclesLayout {
                 .toList();
     }
 
-    /** Those that are near enough to cross it. */
+    /** Those beside it, and across a corner, that are near enough to cross it. Of large circles in small squares many more do. */
     private Stream<Circle> neighbours(Circle circle) {
-        int columns = (int) Math.floor(2 * tool.stitched() / across);
-        int rows = (int) Math.floor(2 * tool.stitched() / down);
+        int columns = 2 * tool.stitched() > across ? 1 : 0;
+        int rows = 2 * tool.stitched() > down ? 1 : 0;
         return IntStream.rangeClosed(circle.row() - rows, circle.row() + rows)
                 .boxed()
                 .flatMap(row -> IntStream.rangeClosed(circle.column() - columns, circle.column() + columns)
@@ -251,6 +261,7 @@ final class OverlappingCirclesLayout {
     }
 
     private void stitch(Circle circle, Path path) {
+        before = circle;
         laying.stitch(
                 PlacementBuilder.Naming.of(Stitched.CIRCLE, circle.number()),
                 path,

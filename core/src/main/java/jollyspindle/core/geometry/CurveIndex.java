@@ -15,20 +15,31 @@ import java.util.Set;
  */
 public final class CurveIndex<T> {
 
-    private record Entry<T>(Curve curve, T of) {}
+    private record Entry<T>(Curve curve, Box box, T of) {
+
+        /** The tree finds more than what lies there, and a box is soon looked at. */
+        boolean passes(Point place, double within) {
+            return box.grown(within).holds(place) && curve.passes(place, within);
+        }
+    }
 
     private final Quadtree tree = new Quadtree();
 
     /** Takes the curves of a path in, which are of something. */
     public void add(Path path, T of) {
         for (Curve curve : path.curves()) {
-            tree.insert(around(curve.box(), Tolerances.SAME_PLACE), new Entry<>(curve, of));
+            tree.insert(around(curve.box(), Tolerances.SAME_PLACE), new Entry<>(curve, curve.box(), of));
         }
     }
 
     /** Whether one of the curves passes a place, no further off than two places that are one. */
     public boolean passes(Point place) {
-        return !passing(place, Tolerances.SAME_PLACE).isEmpty();
+        for (Object found : tree.query(around(Box.of(place, place), Tolerances.SAME_PLACE))) {
+            if (((Entry<?>) found).passes(place, Tolerances.SAME_PLACE)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Of what the curves are that pass a place nearer than a distance, in inches. */
@@ -37,7 +48,7 @@ public final class CurveIndex<T> {
         Set<T> passing = new LinkedHashSet<>();
         for (Object found : tree.query(around(Box.of(place, place), within))) {
             Entry<T> entry = (Entry<T>) found;
-            if (entry.curve().passes(place, within)) {
+            if (entry.passes(place, within)) {
                 passing.add(entry.of());
             }
         }

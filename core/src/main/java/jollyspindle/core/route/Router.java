@@ -38,7 +38,7 @@ public final class Router {
     private static final int MOST_CURVES = 4000;
 
     /** Where lines cross in more places, ways lead from one to another at their ends alone. */
-    private static final int MOST_CROSSINGS = 10_000;
+    private static final int MOST_CROSSINGS = 3000;
 
     /** A ditch that is so many times as long as the straight way leads far round. */
     private static final double FAR_ROUND = 2;
