@@ -64,23 +64,7 @@ final class Trails {
 
     /** All stretches in an order, motif by motif; nothing if so many places are odd that it would take too long. */
     Optional<List<Stretch>> ordered(List<Stretch> all) {
-        TreeMap<Integer, List<Stretch>> byLayer = new TreeMap<>();
-        all.forEach(
-                s -> byLayer.computeIfAbsent(s.layer(), n -> new ArrayList<>()).add(s));
-        List<Stretch> order = new ArrayList<>();
-        for (List<Stretch> layer : byLayer.values()) {
-            Graph<Point, Step> graph = graph(layer);
-            List<List<Stretch>> trails = new ArrayList<>();
-            for (Set<Point> part : new ConnectivityInspector<>(graph).connectedSets()) {
-                Optional<List<Stretch>> own = trail(new AsSubgraph<>(graph, part));
-                if (own.isEmpty()) {
-                    return Optional.empty();
-                }
-                trails.add(own.get());
-            }
-            join(trails, order);
-        }
-        return Optional.of(order);
+        return ordered(all, false);
     }
 
     /**
@@ -89,16 +73,22 @@ final class Trails {
      * problems”, Journal of the ACM 26, 1979. Nothing if they are too many.
      */
     Optional<List<Stretch>> orderedTogether(List<Stretch> all) {
+        return ordered(all, true);
+    }
+
+    private Optional<List<Stretch>> ordered(List<Stretch> all, boolean together) {
         TreeMap<Integer, List<Stretch>> byLayer = new TreeMap<>();
         all.forEach(
                 s -> byLayer.computeIfAbsent(s.layer(), n -> new ArrayList<>()).add(s));
         List<Stretch> order = new ArrayList<>();
         for (List<Stretch> layer : byLayer.values()) {
             Graph<Point, Step> graph = graph(layer);
-            if (graph.vertexSet().size() > MOST_JOINED) {
-                return Optional.empty();
+            if (together) {
+                if (graph.vertexSet().size() > MOST_JOINED) {
+                    return Optional.empty();
+                }
+                lead(graph);
             }
-            lead(graph);
             List<List<Stretch>> trails = new ArrayList<>();
             for (Set<Point> part : new ConnectivityInspector<>(graph).connectedSets()) {
                 Optional<List<Stretch>> own = trail(new AsSubgraph<>(graph, part));

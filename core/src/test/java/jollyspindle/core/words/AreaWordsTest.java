@@ -197,8 +197,8 @@ class AreaWordsTest {
                                 + " marks, or put a plate of that width on the shelf."),
                 Arguments.of(
                         new AreaDiagnostic.ShellsOneByOne(2, 1),
-                        "No plate has bumps 2 wide: each shell is stitched by itself along a round edge of radius 1, from mark to"
-                                + " mark."),
+                        "No plate has bumps 2 wide: each shell is stitched by itself along a round edge of radius 1, by its"
+                                + " marks."),
                 Arguments.of(
                         new AreaDiagnostic.ShellsEased(8.5, -1.0 / 16),
                         "Each shell is shortened by 1/16 at its crown, so that 8 1/2 come out even in a row."),
