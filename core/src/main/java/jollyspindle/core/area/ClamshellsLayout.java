@@ -183,6 +183,28 @@ final class ClamshellsLayout {
         return laying.space().outer().contains(shells.fromTop() ? Side.TOP : Side.BOTTOM) ? shells.allowance() : 0;
     }
 
+    /** The edge that rows begin at. */
+    static Registration.OnRow.Level level(AreaMotif.Clamshells shells) {
+        return shells.fromTop() ? Registration.OnRow.Level.UPPER_EDGE : Registration.OnRow.Level.LOWER_EDGE;
+    }
+
+    /** Whether rows begin right on a seam that lies level. */
+    static boolean isLevel(AreaSpace space, AreaMotif.Clamshells shells) {
+        double edge = edge(space.box(), shells);
+        return Math.abs(edge - edge(space.cloth().box(), shells)) < Tolerances.SAME_PLACE && isLevel(space, edge);
+    }
+
+    private static boolean isLevel(AreaSpace space, double edge) {
+        return space.cloth().curves().stream()
+                .anyMatch(c -> c instanceof Segment
+                        && Math.abs(c.start().y() - edge) < Tolerances.SAME_PLACE
+                        && Math.abs(c.end().y() - edge) < Tolerances.SAME_PLACE);
+    }
+
+    private static double edge(Box box, AreaMotif.Clamshells shells) {
+        return shells.fromTop() ? box.top() : box.bottom();
+    }
+
     /** The plate that was asked for; else one that is as wide as is wished, or the first there is. */
     private Optional<StitchingEdge.Strip> plate() {
         return laying.tools()
@@ -417,7 +439,7 @@ final class ClamshellsLayout {
         }
 
         private Registration.OnRow.Level edge() {
-            return motif.fromTop() ? Registration.OnRow.Level.UPPER_EDGE : Registration.OnRow.Level.LOWER_EDGE;
+            return level(motif);
         }
 
         /** The mark under a valley of a template that has no crowns to go by; none where the foot tells. */
@@ -482,13 +504,10 @@ final class ClamshellsLayout {
 
     /** Where the seam lies that the rows begin beside, counted as the rows are; nothing if there is no level one. */
     private Optional<Double> seam() {
-        Path cloth = laying.space().cloth();
-        double edge = motif.fromTop() ? cloth.box().top() : cloth.box().bottom();
-        boolean level = cloth.curves().stream()
-                .anyMatch(c -> c instanceof Segment
-                        && Math.abs(c.start().y() - edge) < Tolerances.SAME_PLACE
-                        && Math.abs(c.end().y() - edge) < Tolerances.SAME_PLACE);
-        return level ? Optional.of(frame.undo(new Point(box.left(), edge)).y()) : Optional.empty();
+        double edge = edge(laying.space().cloth().box(), motif);
+        return isLevel(laying.space(), edge)
+                ? Optional.of(frame.undo(new Point(box.left(), edge)).y())
+                : Optional.empty();
     }
 
     private double along(Point place) {

@@ -25,13 +25,15 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
  * Rows of shells that no plate of bumps does, every second row half a shell on. Drawn by hand they are half circles on a grid of
  * lines, a rise apart across and half a shell apart up, on which crowns and valleys stand. In a hole or round a disc each is stitched
- * by itself about a mark; along an arc from mark to mark, if it is so much larger that both marks hold it. An edge that is too large
- * for half circles makes them flatter.
+ * by itself about a mark; along an arc from mark to mark, if it is so much larger that both marks hold it; along one that
+ * isn't, with a line across it laid on the line that the valleys stand on. An edge that is too large for half circles
+ * makes them flatter.
  */
 final class ShellsFromMarks {
 
@@ -110,13 +112,16 @@ final class ShellsFromMarks {
         Stream<StitchingEdge.Round> flatter = Stream.concat(
                         circles.stream(), laying.tools().arcs(laying.templateId()).stream())
                 .filter(r -> 2 * r.stitched() * Math.sin(HELD / 2) >= width);
-        return Stream.concat(circles.stream().filter(r -> isHalfCircle(r, width)), flatter)
+        Stream<StitchingEdge.Round> across = laying.tools().spanning(laying.templateId(), width).stream();
+        Stream<StitchingEdge.Round> half = circles.stream().filter(r -> isHalfCircle(r, width));
+        return Stream.of(half, across, flatter)
+                .flatMap(Function.identity())
                 .min(Comparator.comparingDouble(StitchingEdge.Round::stitched))
                 .filter(r -> rise(r.stitched(), width) >= FLATTEST * width);
     }
 
     private static boolean isHalfCircle(StitchingEdge.Round edge, double width) {
-        return edge.isCircle() && Math.abs(2 * edge.stitched() - width) <= Tolerances.CHALK;
+        return Math.abs(2 * edge.stitched() - width) <= Tolerances.CHALK;
     }
 
     private static double rise(double radius, double width) {
@@ -126,13 +131,41 @@ final class ShellsFromMarks {
 
     /** About a mark, if its middle lies on the line that valleys stand on. */
     private boolean isAboutMark() {
-        return isHalfCircle(edge.orElseThrow(), pitch);
+        return edge.orElseThrow().isCircle() && isHalfCircle(edge.get(), pitch);
     }
 
-    private Registration lying(Curve shell) {
-        return isAboutMark()
-                ? new Registration.CentreOnMark(laying.mark(Mark.Kind.MIDDLE, ((Arc) shell).centre()), false)
-                : new Registration.FootOnBothMarks();
+    private Registration lying(Curve shell, double up) {
+        if (isAboutMark()) {
+            return new Registration.CentreOnMark(laying.mark(Mark.Kind.MIDDLE, ((Arc) shell).centre()), false);
+        }
+        boolean held = pitch <= 2 * radius * Math.sin(HELD / 2);
+        return held ? new Registration.FootOnBothMarks() : onRow(up);
+    }
+
+    /**
+     * Something across the template on the edge that rows begin at, or on a line that is drawn across: where the valleys stand, or
+     * half-way up the shells, where no cloth is there.
+     */
+    private Registration onRow(double up) {
+        if (up < Tolerances.SAME_PLACE && ClamshellsLayout.isLevel(laying.space(), motif)) {
+            return across(up, up, ClamshellsLayout.level(motif));
+        }
+        for (double level : new double[] {up, up + rise(radius, pitch) / 2}) {
+            if (drawn(new Point(0, level), new Point(box.width(), level))) {
+                return across(up, level, Registration.OnRow.Level.DRAWN_LINE);
+            }
+        }
+        return new Registration.FootOnBothMarks();
+    }
+
+    private Registration across(double up, double at, Registration.OnRow.Level level) {
+        double below = up + rise(radius, pitch) - laying.tools().machine().footRadius() - at;
+        return new Registration.OnRow(
+                laying.tools().across(edge.orElseThrow().id(), below),
+                below,
+                Optional.empty(),
+                level,
+                Optional.empty());
     }
 
     void lay() {
@@ -153,12 +186,13 @@ final class ShellsFromMarks {
         }
         List<Path> below = List.of();
         for (int row = 0; row < rows.count(); row++) {
-            Path whole = row(row, allowance + rows.up(row, height)).posed(frame);
+            double up = allowance + rows.up(row, height);
+            Path whole = row(row, up).posed(frame);
             List<Path> kept = rows.isSqueezed(row) ? above(laying, frame, below, whole) : laying.kept(whole);
             boolean back = row % 2 == 1;
             for (int i = 0; i < kept.size(); i++) {
                 Path path = kept.get(back ? kept.size() - 1 - i : i);
-                stitch(row, back ? path.reversed() : path);
+                stitch(row, up, back ? path.reversed() : path);
             }
             below = kept;
         }
@@ -189,12 +223,12 @@ final class ShellsFromMarks {
                 : ArcsBetween.of(from, to, radius, true).orElseThrow();
     }
 
-    private void stitch(int row, Path path) {
+    private void stitch(int row, double up, Path path) {
         PlacementBuilder.Naming naming = PlacementBuilder.Naming.of(Stitched.SHELLS, row + 1);
         if (edge.isEmpty()) {
             laying.byHand(naming, path);
         } else {
-            laying.stitch(naming, path, curve -> edge.get(), this::lying, this::valley);
+            laying.stitch(naming, path, curve -> edge.get(), curve -> lying(curve, up), this::valley);
         }
     }
 
@@ -216,8 +250,11 @@ final class ShellsFromMarks {
         }
     }
 
-    private void drawn(Point from, Point to) {
-        laying.kept(Path.of(new Segment(frame.apply(from), frame.apply(to)))).forEach(laying::draw);
+    /** Draws what of a line lies in the piece, if anything does. */
+    private boolean drawn(Point from, Point to) {
+        List<Path> lines = laying.kept(Path.of(new Segment(frame.apply(from), frame.apply(to))));
+        lines.forEach(laying::draw);
+        return !lines.isEmpty();
     }
 
     /** What of a row isn't covered by the one before: it is squeezed in behind it. */

@@ -1,10 +1,12 @@
 package jollyspindle.core.sewing;
 
 import jollyspindle.core.geometry.Arc;
+import jollyspindle.core.geometry.CircularSegment;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.ToolId;
+import jollyspindle.core.shelf.ArcEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
@@ -149,6 +151,44 @@ public final class EdgeCatalog {
                 .flatMap(t -> rounds(t).stream())
                 .sorted(Comparator.comparingDouble(StitchingEdge.Round::stitched))
                 .toList();
+    }
+
+    /**
+     * The bulging edges of arc templates that stitch an arc from one place to another so far away, and have acrylic where the straight
+     * line through both lies, from the smallest.
+     *
+     * @param span in inches; what is a chalk line's width more than twice the radius is a half circle
+     */
+    public List<StitchingEdge.Round> spanning(Optional<String> id, double span) {
+        return offered(id).stream()
+                .flatMap(t -> arcs(t).stream())
+                .filter(a -> a.edge() == ArcEdge.CONVEX && span <= 2 * a.stitchedRadius(machine) + Tolerances.CHALK)
+                .filter(a -> {
+                    CircularSegment shell = CircularSegment.ofRadiusAndChord(
+                            a.stitchedRadius(machine), Math.min(span, 2 * a.stitchedRadius(machine)));
+                    return shell.sweep() <= a.usableSweep() + Tolerances.ROUNDING
+                            && !a.strokesAt(a.crownToSeam(shell.height(), machine))
+                                    .isEmpty();
+                })
+                .map(a -> StitchingEdge.Round.of(a, machine))
+                .sorted(Comparator.comparingDouble(StitchingEdge.Round::stitched))
+                .toList();
+    }
+
+    /**
+     * What is engraved across an arc's template.
+     *
+     * @param belowCrown from the edge's crown straight down to it, in inches
+     */
+    public Optional<EngravedLine> across(ToolId tool, double belowCrown) {
+        return template(tool.templateId()).stream()
+                .flatMap(t -> arcs(t).stream()
+                        .filter(a -> a.guideId().equals(tool.guideId()))
+                        .flatMap(a -> a.riseLines().stream())
+                        .filter(line -> Math.abs(line.belowCrown() - belowCrown) <= Tolerances.CHALK)
+                        .flatMap(line -> t.lines().stream()
+                                .filter(l -> l.kind() == EngravedLine.Kind.RISE && l.value() == line.label())))
+                .findFirst();
     }
 
     /** The edges that whole circles can be stitched along, from the smallest; slots with a gap count, too. */

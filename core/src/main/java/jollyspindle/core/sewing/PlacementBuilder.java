@@ -369,6 +369,10 @@ public final class PlacementBuilder {
             if (round.usable() > 2 * Math.PI - Tolerances.ROUNDING && !(laid instanceof Registration.InChain)) {
                 return new Pose(arc.centre(), upright);
             }
+            if (laid instanceof Registration.OnRow) {
+                // However much of it is cut off, a shell stands upright, or hangs.
+                return new Pose(arc.centre(), (Math.sin(crown) > 0 ? Math.PI / 2 : -Math.PI / 2) - round.middle());
+            }
             return new Pose(arc.centre(), laid.standing().isPresent() ? upright : crown - round.middle());
         }
         StitchingEdge.Straight straight = (StitchingEdge.Straight) tool;

@@ -18,6 +18,7 @@ import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.ArcForm;
 import jollyspindle.core.shelf.form.CircleForm;
+import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.Kind;
 import jollyspindle.core.shelf.form.SizeLabel;
 import org.assertj.core.api.InstanceOfAssertFactories;
@@ -233,6 +234,41 @@ class ShellsTest {
                 .allMatch(p -> rise == radius
                         ? p.registration() instanceof Registration.CentreOnMark
                         : p.registration() instanceof Registration.FootOnBothMarks);
+    }
+
+    /** A half circle of its own is laid by a line across it: on the seam, and on lines drawn where the valleys stand. */
+    @ParameterizedTest
+    @CsvSource({"half-moon, 4, 0.25, false", "half-moon, 4, 0.262, true", "chapel-door, 6, 0.25, true"})
+    void halfCirclesAreLaidByALineAcrossThem(String template, double width, double foot, boolean fromTop) {
+        AreaMotif.Clamshells shells = new AreaMotif.Clamshells(0, OptionalDouble.of(width), false, fromTop, false);
+        AreaPlan plan = AreaChecks.layOut(
+                new Area.Blocks(1, 1, 12, 12, 0),
+                AreaDesign.of(shells, Optional.of(template)),
+                List.of(),
+                StarterShelf.templates(),
+                new Machine(foot));
+        double radius = width / 2 + foot - 0.25;
+        double rise = radius - Math.sqrt(radius * radius - width * width / 4);
+        assertThat(told(plan, AreaDiagnostic.ShellsOneByOne.class).radius()).isCloseTo(radius, within(1e-9));
+        assertThat(told(plan, AreaDiagnostic.Shells.class).rise()).isCloseTo(rise, within(1e-9));
+        for (Placement placement : plan.placements()) {
+            Registration.OnRow on = (Registration.OnRow) placement.registration();
+            int row = placement.of().number();
+            assertThat(on.line().map(EngravedLine::value))
+                    .isEqualTo(foot == 0.25 ? Optional.of(width / 2) : Optional.empty());
+            assertThat(on.level())
+                    .isEqualTo(
+                            row > 1
+                                    ? Registration.OnRow.Level.DRAWN_LINE
+                                    : fromTop
+                                            ? Registration.OnRow.Level.UPPER_EDGE
+                                            : Registration.OnRow.Level.LOWER_EDGE);
+            assertThat(on.belowCrowns()).isCloseTo(rise - foot, within(1e-9));
+        }
+        assertThat(plan.pieces().get(0).cloth().drawn())
+                .allSatisfy(line -> assertThat(line.box().height()).isLessThan(1e-9))
+                .hasSize(
+                        plan.lines().stream().mapToInt(StitchLine::number).max().orElseThrow() - 1);
     }
 
     /** Only blocks at the quilt's edge have a raw edge there: those of the row that rows of shells begin at. */

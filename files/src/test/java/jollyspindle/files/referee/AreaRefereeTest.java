@@ -160,6 +160,28 @@ class AreaRefereeTest {
         }
     }
 
+    /** Half circles of arcs do them too, by a line across: in blocks, beside seams kept clear, on round cloth, round an appliqué. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.2375, 0.245, 0.25, 0.262, 0.3})
+    void halfCirclesDoShells(double foot) {
+        Area leaf = new Area.Applique(new Area.Ellipse(new Point(1, 2), 3, 2, 0.4), 0);
+        Area block = new Area.Blocks(1, 1, 13.3, 12.6, 0);
+        List<List<Area>> cloths = List.of(
+                List.of(block),
+                List.of(new Area.Blocks(1, 1, 16, 12, 0, 0.25)),
+                List.of(new Area.Medallion(Area.Shape.ROUND, 15.5, 0)),
+                List.of(block, leaf));
+        for (List<Area> cloth : cloths) {
+            for (boolean fromTop : new boolean[] {false, true}) {
+                AreaMotif shells = new AreaMotif.Clamshells(0, OptionalDouble.of(3.97), false, fromTop, false);
+                QuiltJob job = job(foot, AreaDesign.of(shells, Optional.of("half-moon")), cloth.toArray(Area[]::new));
+                List<ToldPlan> told = told(job);
+                assertThat(told.get(0).steps()).as("foot %s", foot).isNotEmpty();
+                assertThat(judged(job)).as("foot %s on %s", foot, cloth).isEmpty();
+            }
+        }
+    }
+
     @Provide
     Arbitrary<Double> feet() {
         return Arbitraries.of(0.2375, 0.245, 0.25, 0.262, 0.3);

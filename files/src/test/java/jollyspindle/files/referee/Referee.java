@@ -196,7 +196,7 @@ final class Referee {
         chain(step);
         switch (on.kind()) {
             case "hook-on-centre", "hook-over-centre", "line-on-ray" -> held.addAll(onRay(step));
-            case "crown-line", "seam-allowance-line" -> held.addAll(onRow(step));
+            case "crown-line", "seam-allowance-line", "rise-line" -> held.addAll(onRow(step));
             case "engraved-line" -> held.addAll(on.fromEdge().isPresent() ? alongStitching(step) : lineOnEdge(step));
             case "tape-on-back" ->
                 held.addAll(
@@ -771,6 +771,10 @@ final class Referee {
 
     /** Where the usual foot stands beside the bumps along an edge, across the template. */
     private DoubleStream valleys(ToldPlan.Step step) {
+        if (guide(step).round().isPresent()) {
+            // A single arc has no bumps beside it.
+            return DoubleStream.empty();
+        }
         return guide(step).edge().curves().stream()
                 .filter(Arc.class::isInstance)
                 .map(Arc.class::cast)
