@@ -5,6 +5,7 @@ import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.Hatching;
 import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
@@ -13,8 +14,11 @@ import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.placement.Stitched;
+import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.ArcEdge;
+import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.form.Kind;
 
 import java.util.ArrayList;
@@ -24,7 +28,8 @@ import java.util.OptionalDouble;
 
 /**
  * Lays out {@link AreaMotif.Echoes}: the area's edge again and again, each so far from the one before. Round ones are
- * stitched with a circle of their size about the centre; straight sides along a straight edge laid on the line before, with
+ * stitched with a circle of their size about the centre, or with an arc of their size that slides round beside the seam or the echo
+ * before; straight sides along a straight edge laid on the line before, with
  * sharp corners.
  */
 final class EchoesLayout {
@@ -84,7 +89,7 @@ final class EchoesLayout {
                 return;
             }
             before = line.get().curves().get(0) instanceof Arc
-                    ? round(there, echo, line.get())
+                    ? round(there, echo, line.get(), before)
                     : straight(there, echo, line.get(), before);
         }
     }
@@ -109,23 +114,72 @@ final class EchoesLayout {
         return path.area() > 0 ? Optional.of(path) : Optional.empty();
     }
 
-    private List<StitchLine> round(PieceContext there, int echo, Path line) {
+    private List<StitchLine> round(PieceContext there, int echo, Path line, List<StitchLine> before) {
         Arc arc = (Arc) line.curves().get(0);
         Optional<StitchingEdge.Round> tool = there.tools().circles(Optional.empty()).stream()
                 .filter(t -> Math.abs(t.stitched() - arc.radius()) <= Tolerances.CHALK)
                 .findFirst();
-        if (tool.isEmpty()) {
+        if (tool.isPresent()) {
+            Mark pin = laying.mark(Mark.Kind.CENTRE, arc.centre());
+            return round(there, echo, arc.centre(), tool.get(), new Registration.CentreOnMark(pin, false));
+        }
+        Optional<Beside> beside = beside(arc, before);
+        if (beside.isEmpty()) {
             there.tell(new AreaDiagnostic.RingMissing(2 * arc.radius(), OptionalDouble.empty()));
             return List.of();
         }
-        Mark pin = laying.mark(Mark.Kind.CENTRE, arc.centre());
-        Arc whole = new Arc(arc.centre(), tool.get().stitched(), Math.PI / 2, -2 * Math.PI);
+        return round(
+                there, echo, arc.centre(), beside.get().tool(), beside.get().laid());
+    }
+
+    private static List<StitchLine> round(
+            PieceContext there, int echo, Point centre, StitchingEdge.Round tool, Registration laid) {
+        Arc whole = new Arc(centre, tool.stitched(), Math.PI / 2, -2 * Math.PI);
         return there.stitch(
                 PlacementBuilder.Naming.of(Stitched.ECHO, echo),
                 Path.of(whole),
-                c -> tool.get(),
-                c -> new Registration.CentreOnMark(pin, false),
+                c -> tool,
+                c -> laid,
                 PieceContext::anywhere);
+    }
+
+    /** An arc, and what lies on the seam or on the echo before while it slides round. */
+    private record Beside(StitchingEdge.Round tool, Registration laid, boolean engraved) {}
+
+    /** The arc that stitches a circle and covers the seam or the echo before; one with a line engraved there before one with tape. */
+    private Optional<Beside> beside(Arc line, List<StitchLine> before) {
+        EdgeCatalog tools = laying.tools();
+        double seam = ((Arc) laying.space().cloth().curves().get(0)).radius();
+        // Of an echo in pieces, none goes all round; and errors run on from echo to echo.
+        Optional<StitchLine> last = before.stream()
+                .filter(l -> before.size() == 1 && l.path().closed() && l.number() <= Hatching.MOST_CHAINED)
+                .findFirst();
+        ArcEdge edge = motif.outside() ? ArcEdge.CONVEX : ArcEdge.CONCAVE;
+        List<Beside> found = new ArrayList<>();
+        for (ArcTemplate arc : tools.arcsOfRadius(line.radius(), edge)) {
+            StitchingEdge.Round tool = StitchingEdge.Round.of(arc, tools.machine());
+            last.ifPresent(l -> {
+                double fromEdge = fromEdge(tool, ((Arc) l.path().curves().get(0)).radius());
+                if (fromEdge >= 0 && tools.covers(arc, fromEdge)) {
+                    boolean engraved = tools.isEngraved(arc, fromEdge);
+                    found.add(new Beside(tool, new Registration.OnStitching(l.id(), fromEdge, engraved), engraved));
+                }
+            });
+            double fromEdge = fromEdge(tool, seam);
+            if (fromEdge >= 0 && tools.covers(arc, fromEdge)) {
+                boolean engraved = tools.isEngraved(arc, fromEdge);
+                found.add(new Beside(tool, new Registration.AlongSeam(fromEdge, engraved), engraved));
+            }
+        }
+        return found.stream().filter(Beside::engraved).findFirst().or(() -> found.stream()
+                .findFirst());
+    }
+
+    /** From the edge that stitches a circle to another circle, in inches; below 0 if the foot is wider than the gap between. */
+    private double fromEdge(StitchingEdge.Round tool, double radius) {
+        double apart =
+                Math.abs(tool.stitched() - radius) - laying.tools().machine().footRadius();
+        return Math.abs(apart) < Tolerances.ROUNDING ? 0 : apart;
     }
 
     private List<StitchLine> straight(PieceContext there, int echo, Path line, List<StitchLine> before) {

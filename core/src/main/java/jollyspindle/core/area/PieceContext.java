@@ -188,7 +188,9 @@ final class PieceContext extends LayoutContext {
         if (tool.apply(curve) instanceof StitchingEdge.Straight) {
             return PlacementBuilder.Turn.SLIDING;
         }
-        return registration.apply(curve) instanceof Registration.CentreOnMark
+        Registration laid = registration.apply(curve);
+        boolean beside = laid instanceof Registration.AlongSeam || laid instanceof Registration.OnStitching;
+        return laid instanceof Registration.CentreOnMark || beside
                 ? PlacementBuilder.Turn.ABOUT_CENTRE
                 : PlacementBuilder.Turn.MARKED;
     }

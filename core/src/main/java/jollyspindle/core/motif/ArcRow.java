@@ -381,8 +381,7 @@ final class ArcRow {
         // Only a plate beyond the arc covers the line that is stitched already.
         boolean covers = template.edge() == ArcEdge.CONCAVE;
         if (inner != Motif.Inner.LOWERED && covers && fromEdge > -Tolerances.ROUNDING) {
-            boolean engraved = laying.tools().parallels(template).stream()
-                    .anyMatch(d -> Math.abs(d - fromEdge) <= Tolerances.ON_LINE);
+            boolean engraved = laying.tools().isEngraved(template, fromEdge);
             return new Registration.OnStitching(arc.line().id(), Math.max(0, fromEdge), engraved);
         }
         Mark crown = laying.marker()

@@ -183,6 +183,15 @@ public sealed interface Registration {
     }
 
     /**
+     * A round edge beside a round seam: the edge, or a line engraved along it, lies on the seam all along the template, wherever that
+     * has slid round to.
+     *
+     * @param fromEdge from the template's edge to what lies on the seam, in inches; 0 if it is the edge itself
+     * @param engraved whether there is an engraved line at that distance; otherwise tape goes there
+     */
+    record AlongSeam(double fromEdge, boolean engraved) implements Registration {}
+
+    /**
      * A row of shells: something that runs across the template lies on the crowns stitched before, or on the edge that the
      * area's rows begin at.
      *

@@ -128,6 +128,15 @@ public final class EdgeCatalog {
                 .min(Comparator.comparingDouble(a -> Math.abs(a.stitchedRadius(machine) - radius)));
     }
 
+    /** The round edges of arc templates that stitch a radius and lie on one side of it, the nearest first. */
+    public List<ArcTemplate> arcsOfRadius(double radius, ArcEdge edge) {
+        return offered(Optional.empty()).stream()
+                .flatMap(t -> arcs(t).stream())
+                .filter(a -> a.edge() == edge && Math.abs(a.stitchedRadius(machine) - radius) <= Tolerances.CHALK)
+                .sorted(Comparator.comparingDouble(a -> Math.abs(a.stitchedRadius(machine) - radius)))
+                .toList();
+    }
+
     /** The round edge of an arc template that stitches the radius nearest to one, whatever it is. */
     public Optional<StitchingEdge.Round> nearest(double radius) {
         return offered(Optional.empty()).stream()
@@ -341,13 +350,20 @@ public final class EdgeCatalog {
                 .isPresent();
     }
 
-    /** The distances from an arc's edge of the lines engraved along it, in inches. */
-    public List<Double> parallels(ArcTemplate arc) {
+    /** Whether a line is engraved along an arc's edge at a distance over 0, in inches. */
+    public boolean isEngraved(ArcTemplate arc, double fromEdge) {
         return template(arc.templateId()).stream()
                 .flatMap(t -> t.lines().stream())
                 .filter(l -> l.kind() == EngravedLine.Kind.PARALLEL)
-                .map(l -> l.fromEdge(arc.edge().footSign()))
-                .filter(d -> d > 0)
-                .toList();
+                .mapToDouble(l -> l.fromEdge(arc.edge().footSign()))
+                .anyMatch(d -> d > 0 && Math.abs(d - fromEdge) <= Tolerances.ON_LINE);
+    }
+
+    /** Whether acrylic lies so far from an arc's edge, in inches, 0 or more. */
+    public boolean covers(ArcTemplate arc, double fromEdge) {
+        return template(arc.templateId())
+                .filter(t -> cut(t).guide(arc.guideId()).stream()
+                        .anyMatch(guide -> !t.parallel(cut(t), guide, fromEdge).isEmpty()))
+                .isPresent();
     }
 }

@@ -129,7 +129,7 @@ public final class PlacementBuilder {
     public enum Turn {
         /** The place is marked, and the edge pushed against the foot there and at the next mark. */
         MARKED,
-        /** The needle stays down, and the template is turned about its centre on the centre's mark. */
+        /** The needle stays down, and the template is turned about its centre, on that one's mark or along a round seam. */
         ABOUT_CENTRE,
         /** The needle stays down, and the template slides on along the line that is stitched. */
         SLIDING

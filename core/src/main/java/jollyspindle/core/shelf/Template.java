@@ -183,6 +183,16 @@ public record Template(
                 .toList();
     }
 
+    /** Where something that runs along an edge at a distance lies on the acrylic, in the frame of its {@link #outlines}. */
+    public List<Path> beside(String guideId, double fromEdge) {
+        Cut cut = cut();
+        return cut.guide(guideId).stream()
+                .flatMap(guide -> parallel(cut, guide, fromEdge).stream()
+                        .map(path -> path.moved(
+                                guide.round().map(r -> r.centre().times(-1)).orElse(Point.ORIGIN))))
+                .toList();
+    }
+
     /** Whether the two are cut, engraved and made alike, so that a job plans with either in the same way. */
     public boolean worksLike(Template other) {
         return form.equals(other.form)

@@ -375,7 +375,8 @@ public record Words(TapeScale tape) {
                         on instanceof Registration.OnRay ray
                                 && ray.onFoot(placement.start().place()),
                         "itself",
-                        on instanceof Registration.OnStitching along && along.fromEdge() < UNSEEN);
+                        on instanceof Registration.OnStitching along && along.fromEdge() < UNSEEN
+                                || on instanceof Registration.AlongSeam beside && beside.fromEdge() < UNSEEN);
     }
 
     public static String edge(ArcEdge edge) {

@@ -13,7 +13,10 @@ import jollyspindle.core.placement.Stitched;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.route.Travel;
+import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.ArcForm;
+import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.OutlineForm;
 import jollyspindle.core.shelf.form.SizeLabel;
 import org.jgrapht.graph.Pseudograph;
@@ -522,6 +525,45 @@ class CentreMotifsTest {
                 new Area.Medallion(Area.Shape.OCTAGON, 10, 0), new AreaMotif.Echoes(1, 0.5, outside), "furrow-long");
         // A regular octagon's side is (√2 − 1) of its width (any handbook).
         assertThat(eight.lines().get(0).path().length()).isCloseTo(8 * (Math.sqrt(2) - 1) * first, within(1e-9));
+    }
+
+    /** No circle is so large: an arc slides round, its line (tape, where there is none) on the seam or on the echo before. */
+    @ParameterizedTest
+    @CsvSource({"false, true", "false, false", "true, true", "true, false"})
+    void aRoundEchoIsLaidBesideTheSeam(boolean outside, boolean engraved) {
+        List<Template> arcs = Stream.of(1, 2)
+                .map(echo -> {
+                    double stitched = 9 + (outside ? 1 : -1) * 0.5 * echo;
+                    ArcForm form = outside
+                            ? ArcForm.bulging(stitched, Math.toRadians(80), 3)
+                            : ArcForm.hollow(stitched, Math.toRadians(80), 2);
+                    return Template.of(
+                            "arc-" + echo,
+                            "Arc",
+                            form,
+                            SizeLabel.RADIUS_AS_STITCHED,
+                            engraved ? List.of(EngravedLine.parallel(0.25)) : List.of());
+                })
+                .toList();
+        AreaPlan plan = AreaChecks.layOut(
+                new Area.Medallion(18),
+                AreaDesign.of(new AreaMotif.Echoes(2, 0.5, outside), Optional.empty()),
+                List.of(),
+                arcs,
+                new Machine(0.25));
+        assertThat(plan.lines()).extracting(line -> line.path().length()).satisfies(lengths -> {
+            assertThat(lengths.get(0)).isCloseTo(2 * Math.PI * (outside ? 9.5 : 8.5), within(1e-9));
+            assertThat(lengths.get(1)).isCloseTo(2 * Math.PI * (outside ? 10 : 8), within(1e-9));
+        });
+        // Eighty degrees reach round in five holds; nothing is marked.
+        assertThat(plan.marks()).isEmpty();
+        assertThat(plan.placements()).hasSize(10).allSatisfy(p -> {
+            Registration wanted = p.of().number() == 1
+                    ? new Registration.AlongSeam(0.25, engraved)
+                    : new Registration.OnStitching(plan.lines().get(0).id(), 0.25, engraved);
+            assertThat(p.registration()).isEqualTo(wanted);
+        });
+        assertThat(plan.starts()).isEqualTo(2);
     }
 
     @Test

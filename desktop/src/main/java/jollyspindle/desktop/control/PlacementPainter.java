@@ -53,7 +53,22 @@ final class PlacementPainter {
         if (placement.registration() instanceof Registration.OnRow on) {
             onEdge(outlines, on.belowCrowns(), placement);
         }
+        if (placement.registration() instanceof Registration.OnStitching on) {
+            beside(on.fromEdge(), placement);
+        }
+        if (placement.registration() instanceof Registration.AlongSeam on) {
+            beside(on.fromEdge(), placement);
+        }
         foot(placement);
+    }
+
+    /** What of the template runs along its edge and lies on stitching, or on a round seam. */
+    private void beside(double fromEdge, Placement placement) {
+        g.setStroke(p.chosen());
+        g.setLineWidth(3.5);
+        job.template(placement.tool().templateId()).stream()
+                .flatMap(t -> t.beside(placement.tool().guideId(), fromEdge).stream())
+                .forEach(path -> view.stroke(g, path.posed(placement.pose())));
     }
 
     /** What of a strip lies on the edge of the run. */

@@ -366,6 +366,10 @@ public final class PlanJson {
             node.put("on", on.lineId().code());
             node.put("kind", on.fromEdge() == 0 ? "edge" : on.engraved() ? "engraved-line" : "tape-on-back");
             number(node, "fromEdge", on.fromEdge());
+        } else if (placement.registration() instanceof Registration.AlongSeam on) {
+            node.put("on", placement.region().code() + "-seam");
+            node.put("kind", on.fromEdge() == 0 ? "edge" : on.engraved() ? "engraved-line" : "tape-on-back");
+            number(node, "fromEdge", on.fromEdge());
         } else if (placement.registration() instanceof Registration.CentreOnMark on) {
             node.put("on", on.centre().id().code());
             node.put("kind", "centre");

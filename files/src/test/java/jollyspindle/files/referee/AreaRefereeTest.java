@@ -13,6 +13,8 @@ import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.ArcForm;
+import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.ScallopRow;
 import jollyspindle.core.shelf.form.SizeLabel;
 import jollyspindle.files.planjson.PlanJson;
@@ -156,6 +158,38 @@ class AreaRefereeTest {
                             .equals(width == 2 ? "scallops" : "far-scallops"));
                     assertThat(judged(job)).as("%s wide, foot %s", width, foot).isEmpty();
                 }
+            }
+        }
+    }
+
+    /** An arc slides round beside a round seam and beside the echo before, which may go on only between what lies in the way. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.2375, 0.245, 0.25, 0.262, 0.3})
+    void roundEchoesAreLaidBesideTheSeam(double foot) {
+        Area leaf = new Area.Applique(new Area.Ellipse(new Point(6, 6), 3, 2, 0.4), 0);
+        double spacing = 0.25 + foot;
+        for (boolean outside : new boolean[] {false, true}) {
+            List<Template> arcs = IntStream.rangeClosed(1, 2)
+                    .mapToObj(echo -> Template.of(
+                            "arc-" + echo,
+                            "Arc",
+                            outside
+                                    ? ArcForm.bulging(9 + echo * spacing - foot, Math.toRadians(70), 3)
+                                    : ArcForm.hollow(9 - echo * spacing + foot, Math.toRadians(70), 2),
+                            SizeLabel.RADIUS_AS_CUT,
+                            List.of(EngravedLine.parallel(0.25))))
+                    .toList();
+            AreaDesign design = AreaDesign.of(new AreaMotif.Echoes(2, spacing, outside), Optional.empty());
+            for (Area[] areas : new Area[][] {{new Area.Medallion(18)}, {new Area.Medallion(18), leaf}}) {
+                QuiltJob job = job(foot, design, areas).withTemplates(arcs);
+                // What something cuts in pieces isn't slid round along: tape lies on the seam.
+                assertThat(told(job).get(0).steps()).isNotEmpty().allMatch(step -> step.on()
+                        .kind()
+                        .equals(
+                                areas.length > 1 && step.lineId().contains("echo-2")
+                                        ? "tape-on-back"
+                                        : "engraved-line"));
+                assertThat(judged(job)).as("foot %s, outside %s", foot, outside).isEmpty();
             }
         }
     }

@@ -455,7 +455,9 @@ final class Referee {
 
     /** The edge, a line engraved beside it or tape lies on a line that is stitched already. */
     private List<double[]> alongStitching(ToldPlan.Step step) {
-        List<Path> before = stitched.getOrDefault(step.on().on(), List.of());
+        List<Path> before = step.on().on().endsWith("-seam")
+                ? plan.seams().stream().map(c -> Path.of(c)).toList()
+                : stitched.getOrDefault(step.on().on(), List.of());
         if (before.isEmpty()) {
             complain(Fault.NOT_THERE, step, step.on().on());
             return List.of();
