@@ -28,9 +28,11 @@ import jollyspindle.core.sewing.PlacementBuilder;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -38,6 +40,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** Lays out what is stitched in an area: in each of its blocks, or about the centre. */
@@ -309,7 +312,8 @@ public final class AreaDesigner {
 
     /**
      * Puts pieces one after the other, letter by letter, along the rows there and back; where they touch, the thread goes on from one
-     * to the next through the seams, unless that is further than round a whole one.
+     * to the next through the seams, unless that is further than round a whole one. Pieces that take several threads each are gone
+     * through once for each of these, if the thread is begun less often so.
      */
     private void join(List<AreaSpace> spaces) {
         List<Done> order = new ArrayList<>(done);
@@ -331,25 +335,94 @@ public final class AreaDesigner {
                         .toList()
                 : List.of();
         double most = order.isEmpty() ? 0 : order.get(0).space().cloth().length();
-        List<Optional<Travel>> between = touching && !seams.isEmpty()
-                ? Joining.between(order.stream().map(Done::routed).toList(), seams, most)
-                : List.of();
-        for (int i = 0; i < order.size(); i++) {
-            Done piece = order.get(i);
-            if (i > 0 && !between.isEmpty() && order.get(i - 1).letter() == piece.letter()) {
-                Optional<Travel> travel = between.get(i - 1);
-                travel.ifPresent(travels::add);
-                // Where one ends and the next begins there is nothing to travel.
-                Point needle = lines.get(lines.size() - 1).needleAt();
-                Point next = piece.routed().lines().get(0).path().start();
-                if (travel.isPresent() || needle.distance(next) < Tolerances.SAME_PLACE) {
-                    double by = travel.map(way -> way.path().length()).orElse(0.0);
-                    sums.computeIfPresent(piece.letter(), (letter, sum) -> sum.joined(by));
-                }
+        if (!touching || seams.isEmpty()) {
+            order.forEach(this::add);
+            return;
+        }
+        Joined pieceByPiece = Joined.of(order, seams, most);
+        Joined threadByThread = order.stream().allMatch(piece -> piece.routed().starts() == 1)
+                ? pieceByPiece
+                : Joined.of(threadByThread(order), seams, most);
+        Joined best = threadByThread.joined() > pieceByPiece.joined() ? threadByThread : pieceByPiece;
+        for (int i = 0; i < best.order().size(); i++) {
+            Done piece = best.order().get(i);
+            best.travels().get(i).ifPresent(travels::add);
+            if (best.isJoined(i)) {
+                double by =
+                        best.travels().get(i).map(way -> way.path().length()).orElse(0.0);
+                sums.computeIfPresent(piece.letter(), (letter, sum) -> sum.joined(by));
             }
-            lines.addAll(piece.routed().lines());
-            placements.addAll(piece.routed().placements());
-            travels.addAll(piece.routed().travels());
+            add(piece);
+        }
+    }
+
+    private void add(Done piece) {
+        lines.addAll(piece.routed().lines());
+        placements.addAll(piece.routed().placements());
+        travels.addAll(piece.routed().travels());
+    }
+
+    /** The first thread of all pieces with a letter, then the second on the way back, and so on. */
+    private static List<Done> threadByThread(List<Done> order) {
+        List<Done> all = new ArrayList<>();
+        Map<Character, List<Done>> byLetter = new LinkedHashMap<>();
+        order.forEach(piece -> byLetter.computeIfAbsent(piece.letter(), letter -> new ArrayList<>())
+                .add(piece));
+        for (List<Done> pieces : byLetter.values()) {
+            List<Map.Entry<Done, List<Routed>>> threads = new ArrayList<>(pieces.stream()
+                    .map(piece -> Map.entry(piece, piece.routed().threads()))
+                    .toList());
+            int most = threads.stream()
+                    .mapToInt(entry -> entry.getValue().size())
+                    .max()
+                    .orElseThrow();
+            for (int i = 0; i < most; i++) {
+                for (Map.Entry<Done, List<Routed>> piece : threads) {
+                    if (i < piece.getValue().size()) {
+                        Done whole = piece.getKey();
+                        all.add(new Done(
+                                whole.space(), whole.letter(), piece.getValue().get(i), whole.seams()));
+                    }
+                }
+                Collections.reverse(threads);
+            }
+        }
+        return all;
+    }
+
+    /**
+     * An order of pieces, or of threads in them.
+     *
+     * @param travels to each of them; nothing to the first
+     */
+    private record Joined(List<Done> order, List<Optional<Travel>> travels) {
+
+        static Joined of(List<Done> order, List<Path> seams, double most) {
+            List<Optional<Travel>> between =
+                    Joining.between(order.stream().map(Done::routed).toList(), seams, most);
+            List<Optional<Travel>> travels = new ArrayList<>();
+            for (int i = 0; i < order.size(); i++) {
+                boolean alike =
+                        i > 0 && order.get(i - 1).letter() == order.get(i).letter();
+                travels.add(alike ? between.get(i - 1) : Optional.empty());
+            }
+            return new Joined(order, travels);
+        }
+
+        /** Whether the thread goes on from the one before; where that ends and this begins there is nothing to travel. */
+        boolean isJoined(int i) {
+            if (i == 0 || order.get(i - 1).letter() != order.get(i).letter()) {
+                return false;
+            }
+            List<StitchLine> before = order.get(i - 1).routed().lines();
+            Point needle = before.get(before.size() - 1).needleAt();
+            Point next = order.get(i).routed().lines().get(0).path().start();
+            return travels.get(i).isPresent() || needle.distance(next) < Tolerances.SAME_PLACE;
+        }
+
+        /** How many starts are saved. */
+        long joined() {
+            return IntStream.range(0, order.size()).filter(this::isJoined).count();
         }
     }
 

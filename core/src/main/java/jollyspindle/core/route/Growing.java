@@ -13,16 +13,12 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * Goes on from where the needle is to the nearest line that it can get to, along ditches and all that is stitched by then; only where
  * nothing leads on does it begin anew. So everything that hangs together is stitched with one thread, if not on the shortest way.
  */
 final class Growing {
-
-    /** About so many places are looked at for a new beginning. */
-    private static final int MOST_LOOKED_AT = 24;
 
     private final Stretches stretches;
     private final List<Path> ditches;
@@ -54,15 +50,19 @@ final class Growing {
     }
 
     List<Stretch> ordered() {
-        return ordered(Optional.empty());
+        return ordered(List.of());
     }
 
-    /** Begun anew where the thread gets furthest, and not where it is nearest. */
-    List<Stretch> farthest(Reach reach) {
-        return ordered(Optional.of(reach));
+    /**
+     * Begun where that was found to be best.
+     *
+     * @param beginnings the stretches that threads are begun with, in order
+     */
+    List<Stretch> begun(List<Stretch> beginnings) {
+        return ordered(beginnings);
     }
 
-    private List<Stretch> ordered(Optional<Reach> reach) {
+    private List<Stretch> ordered(List<Stretch> beginnings) {
         Ditches ways = new Ditches(ditches, stops);
         Set<Stretch> left = new LinkedHashSet<>(stretches.all());
         left.forEach(s -> {
@@ -72,7 +72,7 @@ final class Growing {
         Set<LineId> stitched = new HashSet<>();
         List<Stretch> order = new ArrayList<>();
         while (!left.isEmpty()) {
-            Next next = next(left, order, stitched, ways, reach);
+            Next next = next(left, order, stitched, ways, beginnings);
             left.remove(next.of());
             ending(next.of().start(), -1);
             ending(next.of().end(), -1);
@@ -97,7 +97,7 @@ final class Growing {
 
     /** The nearest that can be got to; where there is none, any. */
     private Next next(
-            Set<Stretch> left, List<Stretch> order, Set<LineId> stitched, Ditches ways, Optional<Reach> reach) {
+            Set<Stretch> left, List<Stretch> order, Set<LineId> stitched, Ditches ways, List<Stretch> beginnings) {
         List<Next> all = ready(left, stitched);
         if (all.isEmpty()) {
             // What is laid on something that isn't there can't be waited for.
@@ -126,27 +126,12 @@ final class Growing {
                         .orElse(here.get().get(0));
             }
         }
-        return anew(reach.map(r -> farthest(all, r, stitched, left)).orElse(all), order);
-    }
-
-    /** Those that get furthest. */
-    private static List<Next> farthest(List<Next> all, Reach reach, Set<LineId> stitched, Set<Stretch> left) {
-        List<Next> best = new ArrayList<>();
-        int most = 0;
-        int apart = Math.max(1, all.size() / MOST_LOOKED_AT);
-        int layer = all.get(0).of().layer();
-        Set<Stretch> alike = left.stream().filter(s -> s.layer() == layer).collect(Collectors.toSet());
-        for (int i = 0; i < all.size(); i += apart) {
-            int reached = reach.from(all.get(i).of(), stitched, alike);
-            if (reached > most) {
-                best.clear();
-                most = reached;
-            }
-            if (reached == most) {
-                best.add(all.get(i));
-            }
-        }
-        return best;
+        List<Next> planned = beginnings.stream()
+                .filter(left::contains)
+                .limit(1)
+                .flatMap(first -> all.stream().filter(next -> next.of() == first))
+                .toList();
+        return anew(planned.isEmpty() ? all : planned, order);
     }
 
     /** Where a new thread begins: where an odd number of lines end, and near the end of the last. */

@@ -175,8 +175,10 @@ public final class Router {
                     best,
                     travelled(order.stream().flatMap(s -> s.lines().stream()).toList()));
         }
-        if (few && begun(best) > 1) {
-            List<Stretch> order = new Growing(stretches, ditches, stops()).farthest(new Reach(stretches, ditches));
+        boolean grown = lines.size() <= MOST_GROWN && curves <= MOST_CURVES;
+        if (grown && begun(best) > 1) {
+            List<Stretch> order =
+                    new Growing(stretches, ditches, stops()).begun(new Beginnings(stretches, ditches).fewest());
             best = better(
                     best,
                     travelled(order.stream().flatMap(s -> s.lines().stream()).toList()));

@@ -94,25 +94,31 @@ final class Stretches {
 
     /** Whether how a template lies has nothing to do with where the needle was left when it was moved on. */
     private static boolean lies(Placement placement) {
-        return placement.registration() instanceof Registration.OnRow
-                || placement.registration() instanceof Registration.CentreOnMark;
+        Registration laid = placement.registration();
+        return laid instanceof Registration.OnRow
+                || laid instanceof Registration.CentreOnMark
+                || laid instanceof Registration.OnStitching;
+    }
+
+    /** What a stretch is laid on or ends on that isn't its own: sets of lines of which one each must be stitched before. */
+    List<Set<LineId>> waitsFor(Stretch stretch) {
+        if (needed.isEmpty()) {
+            findNeeded();
+        }
+        List<Set<LineId>> others = new ArrayList<>();
+        Set<LineId> own = new HashSet<>();
+        for (StitchLine line : stretch.lines()) {
+            needed.get(line.id()).stream()
+                    .filter(some -> some.stream().noneMatch(own::contains))
+                    .forEach(others::add);
+            own.add(line.id());
+        }
+        return others;
     }
 
     /** Whether everything is stitched that something is laid on or ends on. */
     boolean isReady(Stretch stretch, Set<LineId> stitched) {
-        if (needed.isEmpty()) {
-            findNeeded();
-        }
-        Set<LineId> by = stretch.lines().size() == 1 ? stitched : new HashSet<>(stitched);
-        for (StitchLine line : stretch.lines()) {
-            if (needed.get(line.id()).stream().anyMatch(some -> some.stream().noneMatch(by::contains))) {
-                return false;
-            }
-            if (stretch.lines().size() > 1) {
-                by.add(line.id());
-            }
-        }
-        return true;
+        return waitsFor(stretch).stream().noneMatch(some -> some.stream().noneMatch(stitched::contains));
     }
 
     /** Whether an order keeps motifs one after the other, and has everything stitched by the time something is laid on it or ends on it. */
