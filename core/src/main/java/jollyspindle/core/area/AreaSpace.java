@@ -182,8 +182,12 @@ record AreaSpace(
 
     /** Whether a place lies on its edge, or on that of something in the way. */
     boolean onEdge(Point place) {
-        return outline.passes(place, Tolerances.SAME_PLACE)
-                || inTheWay.stream().anyMatch(path -> path.passes(place, Tolerances.SAME_PLACE));
+        return onEdge(place, Tolerances.SAME_PLACE);
+    }
+
+    /** Whether a place lies no further than so many inches off its edge, or off that of something in the way. */
+    boolean onEdge(Point place, double within) {
+        return outline.passes(place, within) || inTheWay.stream().anyMatch(path -> path.passes(place, within));
     }
 
     @Override

@@ -427,9 +427,10 @@ final class ArmsLayout {
         return whole;
     }
 
-    /** Whether the needle can't get on from an arm's end but along that arm. */
+    /** Whether the needle can't get on from an arm's end but along that arm; what ends a chalk line's width off the edge ends on it. */
     private boolean floats(Point end) {
-        return !space.onEdge(end) && !(motif.within() && laying.sewing().passes(end));
+        return !space.onEdge(end, Tolerances.CHALK)
+                && !(motif.within() && laying.sewing().passes(end));
     }
 
     private static Registration registration(Arm arm, Mark centre, Ray ray) {

@@ -70,13 +70,22 @@ final class CrosshatchLayout {
         double step = motif.step(box);
         double lean = box.height() / Math.tan(motif.angle());
         laying.tellApart(motif.spacing(), step * Math.sin(motif.angle()));
-        Hatching.upAndDown(laying, tool.get(), 1, leaning(step, lean), step * Math.sin(motif.angle()));
+        double apart = step * Math.sin(motif.angle());
         if (motif.upright()) {
+            Hatching.upAndDown(laying, tool.get(), 1, leaning(step, lean), apart);
             double up = motif.levelStep(box);
             laying.tellApart(motif.spacing(), up);
             Hatching.upAndDown(laying, tool.get(), 2, level(up), up);
         } else {
-            Hatching.upAndDown(laying, tool.get(), 2, leaning(step, -lean), step * Math.sin(motif.angle()));
+            Hatching.fromTheMiddle(laying, tool.get(), 1, leaning(step, lean), apart);
+            List<Segment> across = leaning(step, -lean);
+            if (laying.space().onSeam()) {
+                Hatching.fromBothSides(laying, tool.get(), 2, across, apart);
+            } else {
+                // Without seams to travel in, lines lead from one free end to the next: the fewer are laid on them, the
+                // better.
+                Hatching.fromTheMiddle(laying, tool.get(), 2, across, apart);
+            }
         }
     }
 

@@ -5,6 +5,7 @@ import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
 import jollyspindle.core.param.Params;
 import jollyspindle.core.placement.LineEnd;
@@ -114,7 +115,9 @@ final class VeeLayout {
             Segment upright = new Segment(
                     laying.space().place(at, box.height() * (1 - out)),
                     laying.space().place(at, box.height()));
-            List<Path> kept = laying.kept(Path.of(number % 2 == 1 ? upright.reversed() : upright));
+            // Only in a seam does the needle get on at the top; elsewhere each line is come to from below.
+            boolean back = number % 2 == 1 && laying.space().cloth().passes(upright.to(), Tolerances.SAME_PLACE);
+            List<Path> kept = laying.kept(Path.of(back ? upright.reversed() : upright));
             number += kept.isEmpty() ? 0 : 1;
             for (Path piece : kept) {
                 Segment segment = (Segment) piece.curves().get(0);

@@ -45,6 +45,9 @@ public final class Hatching {
     private final PlacementBuilder.Turn turn;
     private List<StitchLine> before = List.of();
 
+    /** The first line of a side. */
+    private List<StitchLine> first = List.of();
+
     /**
      * A set that has no line yet.
      *
@@ -117,15 +120,76 @@ public final class Hatching {
                 new Hatching(laying, tool, set, OptionalDouble.empty(), PlacementBuilder.Turn.SLIDING).markedAgain();
         int number = 0;
         for (Segment line : lines) {
-            List<Curve> there = new ArrayList<>();
-            boolean back = number % 2 == 1;
-            for (Curve piece : hatching.there(line)) {
-                there.add(back ? 0 : there.size(), back ? piece.reversed() : piece);
-            }
+            List<Curve> there = turned(hatching.there(line), number);
             // What lies beside the piece has no number.
             number += there.isEmpty() ? 0 : 1;
             hatching.stitch(there, number, spacing);
         }
+    }
+
+    /**
+     * Stitches straight lines from the middle one outwards, first on the one side and then on the other: so each is laid on half as
+     * many others.
+     *
+     * @param tool they are stitched along
+     * @param set of several, from 1
+     * @param lines side by side, all in one direction
+     * @param spacing between them, square to them, in inches
+     */
+    public static void fromTheMiddle(
+            LayoutContext laying, StitchingEdge.Straight tool, int set, List<Segment> lines, double spacing) {
+        Hatching hatching =
+                new Hatching(laying, tool, set, OptionalDouble.empty(), PlacementBuilder.Turn.SLIDING).markedAgain();
+        List<List<Curve>> there = hatching.there(lines);
+        int middle = there.size() / 2;
+        hatching.stitch(there, middle, there.size(), spacing);
+        hatching.before = hatching.first;
+        hatching.stitch(there, middle - 1, -1, spacing);
+    }
+
+    /**
+     * Stitches straight lines from both outermost ones inwards. With another set that is stitched from the middle outwards and
+     * crosses this one, the needle comes from one set to the other where their lines end, and so back to where it began (as a ball
+     * rolls on a billiard table): lines near a corner lead to those near the middle.
+     *
+     * @param tool they are stitched along
+     * @param set of several, from 1
+     * @param lines side by side, all in one direction
+     * @param spacing between them, square to them, in inches
+     */
+    public static void fromBothSides(
+            LayoutContext laying, StitchingEdge.Straight tool, int set, List<Segment> lines, double spacing) {
+        Hatching hatching =
+                new Hatching(laying, tool, set, OptionalDouble.empty(), PlacementBuilder.Turn.SLIDING).markedAgain();
+        List<List<Curve>> there = hatching.there(lines);
+        int middle = there.size() / 2;
+        hatching.stitch(there, 0, middle, spacing);
+        hatching.before = List.of();
+        hatching.stitch(there, there.size() - 1, middle - 1, spacing);
+    }
+
+    private List<List<Curve>> there(List<Segment> lines) {
+        return lines.stream()
+                .map(this::there)
+                .filter(pieces -> !pieces.isEmpty())
+                .toList();
+    }
+
+    /** One after the other, up and down. */
+    private void stitch(List<List<Curve>> there, int from, int to, double spacing) {
+        int step = from < to ? 1 : -1;
+        for (int i = from; i != to; i += step) {
+            stitch(turned(there.get(i), Math.abs(i - from)), i + 1, spacing);
+            first = i == from ? before : first;
+        }
+    }
+
+    /** Every second line is stitched the other way. */
+    private static List<Curve> turned(List<Curve> pieces, int number) {
+        List<Curve> turned = new ArrayList<>();
+        boolean back = number % 2 == 1;
+        pieces.forEach(piece -> turned.add(back ? 0 : turned.size(), back ? piece.reversed() : piece));
+        return turned;
     }
 
     private StitchLine stitch(Curve line, PlacementBuilder.Naming naming, double spacing) {

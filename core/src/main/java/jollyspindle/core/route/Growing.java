@@ -11,6 +11,7 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -23,6 +24,9 @@ final class Growing {
     private final Stretches stretches;
     private final List<Path> ditches;
     private final List<Point> stops;
+
+    /** Of each stretch, how many others come before it; nothing where that doesn't matter. */
+    private Map<Stretch, Integer> depths = Map.of();
 
     /** How many ends of lines that are left lie at a place. */
     private final Places<int[]> ends = new Places<>(2 * Tolerances.SAME_PLACE);
@@ -51,6 +55,17 @@ final class Growing {
 
     List<Stretch> ordered() {
         return ordered(List.of());
+    }
+
+    /**
+     * What few others come before first, where nothing begins right at the needle: so that of lines that wait for each other, none
+     * is far ahead.
+     */
+    List<Stretch> evenly() {
+        depths = stretches.depths();
+        List<Stretch> order = ordered(List.of());
+        depths = Map.of();
+        return order;
     }
 
     /**
@@ -116,8 +131,17 @@ final class Growing {
                 there.add(next);
             }
             Optional<List<Next>> here = begun.at(at);
-            if (here.isEmpty()) {
-                here = ways.nearest(at, place -> begun.at(place).isPresent()).flatMap(begun::at);
+            List<Integer> few =
+                    all.stream().map(this::depth).distinct().sorted().toList();
+            for (int i = 0; here.isEmpty() && i < few.size(); i++) {
+                int depth = few.get(i);
+                here = ways.nearest(at, place -> begun.at(place).stream()
+                                .flatMap(List::stream)
+                                .anyMatch(next -> depth(next) == depth))
+                        .flatMap(begun::at)
+                        .map(there -> there.stream()
+                                .filter(next -> depth(next) == depth)
+                                .toList());
             }
             if (here.isPresent()) {
                 return here.get().stream()
@@ -132,6 +156,11 @@ final class Growing {
                 .flatMap(first -> all.stream().filter(next -> next.of() == first))
                 .toList();
         return anew(planned.isEmpty() ? all : planned, order);
+    }
+
+    /** How many others come before what may come next; 0 where that doesn't matter. */
+    private int depth(Next next) {
+        return depths.getOrDefault(next.of(), 0);
     }
 
     /** Where a new thread begins: where an odd number of lines end, and near the end of the last. */

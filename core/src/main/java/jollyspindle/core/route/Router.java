@@ -153,6 +153,7 @@ public final class Router {
         int curves = lines.stream().mapToInt(l -> l.path().curves().size()).sum();
         if (lines.size() <= MOST_GROWN && curves <= MOST_CURVES) {
             orders.add(new Growing(stretches, ditches, stops()).ordered());
+            orders.add(new Growing(stretches, ditches, stops()).evenly());
         }
         if (few) {
             Stream.of(new Trails(all).ordered(stretches.all()), new Trails(all).orderedTogether(stretches.all()))

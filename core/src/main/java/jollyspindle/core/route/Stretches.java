@@ -16,6 +16,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -97,7 +98,9 @@ final class Stretches {
         Registration laid = placement.registration();
         return laid instanceof Registration.OnRow
                 || laid instanceof Registration.CentreOnMark
-                || laid instanceof Registration.OnStitching;
+                || laid instanceof Registration.OnStitching
+                || laid instanceof Registration.FootOverMarks
+                || laid instanceof Registration.ByEye;
     }
 
     /** What a stretch is laid on or ends on that isn't its own: sets of lines of which one each must be stitched before. */
@@ -114,6 +117,24 @@ final class Stretches {
             own.add(line.id());
         }
         return others;
+    }
+
+    /** Of each stretch, how many others must follow each other before it comes, at most; the others may be laid out only before it. */
+    Map<Stretch, Integer> depths() {
+        Map<LineId, Integer> byLine = new HashMap<>();
+        Map<Stretch, Integer> depths = new HashMap<>();
+        for (Stretch stretch : all) {
+            int depth = waitsFor(stretch).stream()
+                    .mapToInt(some -> some.stream()
+                            .mapToInt(id -> byLine.getOrDefault(id, 0) + 1)
+                            .min()
+                            .orElse(0))
+                    .max()
+                    .orElse(0);
+            stretch.lines().forEach(line -> byLine.put(line.id(), depth));
+            depths.put(stretch, depth);
+        }
+        return depths;
     }
 
     /** Whether everything is stitched that something is laid on or ends on. */
@@ -177,11 +198,11 @@ final class Stretches {
         for (StitchLine line : lines) {
             List<Set<LineId>> own = new ArrayList<>();
             if (isMarkedHatching(line)) {
-                // It takes the place of one that is laid on the line before.
-                Set<LineId> beside = hatching.get(inSet(line, line.number() - 1));
-                if (beside != null) {
-                    own.add(Set.copyOf(beside));
-                }
+                // It takes the place of one that is laid on the line before, whichever side that lies on.
+                Stream.of(line.number() - 1, line.number() + 1)
+                        .map(number -> hatching.get(inSet(line, number)))
+                        .filter(Objects::nonNull)
+                        .forEach(beside -> own.add(Set.copyOf(beside)));
             }
             if (line.kind() == Stitched.HATCH) {
                 hatching.computeIfAbsent(inSet(line, line.number()), key -> new HashSet<>())

@@ -233,6 +233,47 @@ class ThreadTest {
         }
     }
 
+    @org.junit.jupiter.api.Test
+    void dbgArrangements() {
+        for (Area area : List.of(
+                new Area.Blocks(1, 1, 8, 8, 0),
+                new Area.Blocks(1, 1, 8.7, 8.7, 0),
+                new Area.Medallion(12),
+                new Area.Blocks(2, 2, 6, 6, 0))) {
+            for (AreaArrangement a : AreaArrangement.of(area)) {
+                AreaPlan plan = AreaDesigner.layOut(
+                        AreaChecks.ID,
+                        area,
+                        a.design(),
+                        AreaSurroundings.none(),
+                        AreaChecks.RULES,
+                        new EdgeCatalog(StarterShelf.templates(), new Machine(0.25)),
+                        TapeScale.SIXTEENTHS);
+                System.out.printf(
+                        "DBG %s %s lines %d starts %d parts %d travelled %.1f least %.1f%n",
+                        area,
+                        a.code(),
+                        plan.lines().size(),
+                        plan.starts(),
+                        parts(plan, seams(area)),
+                        plan.travelled(),
+                        leastTravel(plan, seams(area)));
+            }
+            for (AreaPreset a : AreaPreset.of(area)) {
+                AreaPlan plan = plan(area, a.motif(), .25);
+                System.out.printf(
+                        "DBG %s %s lines %d starts %d parts %d travelled %.1f least %.1f%n",
+                        area,
+                        a.code(),
+                        plan.lines().size(),
+                        plan.starts(),
+                        parts(plan, seams(area)),
+                        plan.travelled(),
+                        leastTravel(plan, seams(area)));
+            }
+        }
+    }
+
     /** Nine blocks that touch are one thread, through the seams between them; the sums tell so, too. */
     @Test
     void blocksThatTouchAreOneThread() {
