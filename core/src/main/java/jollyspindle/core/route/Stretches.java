@@ -2,21 +2,18 @@ package jollyspindle.core.route;
 
 import jollyspindle.core.geometry.CurveIndex;
 import jollyspindle.core.geometry.Point;
-import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.Placement;
 import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
-import jollyspindle.core.placement.Stitched;
 
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -179,35 +176,12 @@ final class Stretches {
                 || line.path().end().distance(place) < Tolerances.SAME_PLACE;
     }
 
-    /** Whether a straight line of a set is laid by marks, as each eighth is. */
-    private boolean isMarkedHatching(StitchLine line) {
-        return line.kind() == Stitched.HATCH
-                && line.path().curves().get(0) instanceof Segment
-                && of(line).stream().limit(1).anyMatch(p -> p.registration() instanceof Registration.FootOnBothMarks);
-    }
-
-    private static List<Object> inSet(StitchLine line, int number) {
-        return List.of(line.layer(), line.sub(), number);
-    }
-
     /** Looks what each line lies on or ends on. */
     private void findNeeded() {
         Set<LineId> ids = new HashSet<>();
         CurveIndex<LineId> before = new CurveIndex<>();
-        Map<List<Object>, Set<LineId>> hatching = new HashMap<>();
         for (StitchLine line : lines) {
             List<Set<LineId>> own = new ArrayList<>();
-            if (isMarkedHatching(line)) {
-                // It takes the place of one that is laid on the line before, whichever side that lies on.
-                Stream.of(line.number() - 1, line.number() + 1)
-                        .map(number -> hatching.get(inSet(line, number)))
-                        .filter(Objects::nonNull)
-                        .forEach(beside -> own.add(Set.copyOf(beside)));
-            }
-            if (line.kind() == Stitched.HATCH) {
-                hatching.computeIfAbsent(inSet(line, line.number()), key -> new HashSet<>())
-                        .add(line.id());
-            }
             for (Placement p : of(line)) {
                 p.registration().before().filter(ids::contains).ifPresent(id -> own.add(Set.of(id)));
                 Stream.of(p.start(), p.end())

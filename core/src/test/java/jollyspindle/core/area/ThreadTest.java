@@ -208,6 +208,7 @@ class ThreadTest {
                 "clamshells",
                 "peel",
                 "circles-changed-over",
+                "crosshatch",
                 "curved-hatch",
                 "whirl",
                 "straight-fans",
@@ -229,47 +230,6 @@ class ThreadTest {
                 assertThat(plan.travelled())
                         .as("in a block of %s", side)
                         .isLessThanOrEqualTo(1.25 * leastTravel(plan, seams(area)) + 1e-6);
-            }
-        }
-    }
-
-    @org.junit.jupiter.api.Test
-    void dbgArrangements() {
-        for (Area area : List.of(
-                new Area.Blocks(1, 1, 8, 8, 0),
-                new Area.Blocks(1, 1, 8.7, 8.7, 0),
-                new Area.Medallion(12),
-                new Area.Blocks(2, 2, 6, 6, 0))) {
-            for (AreaArrangement a : AreaArrangement.of(area)) {
-                AreaPlan plan = AreaDesigner.layOut(
-                        AreaChecks.ID,
-                        area,
-                        a.design(),
-                        AreaSurroundings.none(),
-                        AreaChecks.RULES,
-                        new EdgeCatalog(StarterShelf.templates(), new Machine(0.25)),
-                        TapeScale.SIXTEENTHS);
-                System.out.printf(
-                        "DBG %s %s lines %d starts %d parts %d travelled %.1f least %.1f%n",
-                        area,
-                        a.code(),
-                        plan.lines().size(),
-                        plan.starts(),
-                        parts(plan, seams(area)),
-                        plan.travelled(),
-                        leastTravel(plan, seams(area)));
-            }
-            for (AreaPreset a : AreaPreset.of(area)) {
-                AreaPlan plan = plan(area, a.motif(), .25);
-                System.out.printf(
-                        "DBG %s %s lines %d starts %d parts %d travelled %.1f least %.1f%n",
-                        area,
-                        a.code(),
-                        plan.lines().size(),
-                        plan.starts(),
-                        parts(plan, seams(area)),
-                        plan.travelled(),
-                        leastTravel(plan, seams(area)));
             }
         }
     }
