@@ -39,6 +39,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -311,20 +312,12 @@ public final class AreaDesigner {
     }
 
     /**
-     * Puts pieces one after the other, letter by letter, along the rows there and back; where they touch, the thread goes on from one
+     * Puts pieces one after the other, letter by letter, along rows or columns, whichever travels least; where they touch, the thread goes on from one
      * to the next through the seams, unless that is further than round a whole one. Pieces that take several threads each are gone
      * through once for each of these, if the thread is begun less often so.
      */
     private void join(List<AreaSpace> spaces) {
-        List<Done> order = new ArrayList<>(done);
-        if (touching) {
-            List<Character> letters =
-                    order.stream().map(Done::letter).distinct().toList();
-            order.sort(Comparator.comparingInt((Done s) -> letters.indexOf(s.letter()))
-                    .thenComparingInt(s -> s.space().row())
-                    .thenComparingInt(
-                            s -> (s.space().row() % 2 == 0 ? 1 : -1) * s.space().column()));
-        }
+        List<Done> order = touching ? BlockOrder.ROWS.of(done) : done;
         Set<Integer> there = order.stream().map(piece -> piece.space().number()).collect(Collectors.toSet());
         List<Path> seams = touching
                 ? Stream.concat(
@@ -339,11 +332,14 @@ public final class AreaDesigner {
             order.forEach(this::add);
             return;
         }
-        Joined pieceByPiece = Joined.of(order, seams, most);
-        Joined threadByThread = order.stream().allMatch(piece -> piece.routed().starts() == 1)
-                ? pieceByPiece
-                : Joined.of(threadByThread(order), seams, most);
-        Joined best = threadByThread.joined() > pieceByPiece.joined() ? threadByThread : pieceByPiece;
+        boolean single = order.stream().allMatch(piece -> piece.routed().starts() == 1);
+        Joined best = Stream.of(BlockOrder.values())
+                .map(way -> way.of(done))
+                .flatMap(pieces -> single ? Stream.of(pieces) : Stream.of(pieces, threadByThread(pieces)))
+                .map(pieces -> Joined.of(pieces, seams, most))
+                .min(Comparator.comparingLong((Joined joined) -> -joined.joined())
+                        .thenComparingDouble(joined -> Math.rint(joined.travelled() / Tolerances.SAME_PLACE)))
+                .orElseThrow();
         for (int i = 0; i < best.order().size(); i++) {
             Done piece = best.order().get(i);
             best.travels().get(i).ifPresent(travels::add);
@@ -360,6 +356,38 @@ public final class AreaDesigner {
         lines.addAll(piece.routed().lines());
         placements.addAll(piece.routed().placements());
         travels.addAll(piece.routed().travels());
+    }
+
+    /** In which order blocks may be stitched, letter by letter; of those that travel as little the first is taken. */
+    private enum BlockOrder {
+        /** Along the rows there and back, from the top. */
+        ROWS(s -> s.row(), s -> s.row() % 2 == 0 ? s.column() : -s.column()),
+        /** From the bottom. */
+        ROWS_UP(s -> -s.row(), s -> s.row() % 2 == 0 ? s.column() : -s.column()),
+        /** Along the columns there and back, from the left. */
+        COLUMNS(s -> s.column(), s -> s.column() % 2 == 0 ? s.row() : -s.row()),
+        /** Up each column: what is stitched upwards leads into the next block there. */
+        COLUMNS_UP(s -> s.column(), s -> -s.row()),
+        COLUMNS_DOWN(s -> s.column(), s -> s.row()),
+        ROWS_RIGHT(s -> s.row(), s -> s.column());
+
+        private final ToIntFunction<AreaSpace> first;
+        private final ToIntFunction<AreaSpace> then;
+
+        BlockOrder(ToIntFunction<AreaSpace> first, ToIntFunction<AreaSpace> then) {
+            this.first = first;
+            this.then = then;
+        }
+
+        List<Done> of(List<Done> pieces) {
+            List<Character> letters =
+                    pieces.stream().map(Done::letter).distinct().toList();
+            return pieces.stream()
+                    .sorted(Comparator.comparingInt((Done piece) -> letters.indexOf(piece.letter()))
+                            .thenComparingInt(piece -> first.applyAsInt(piece.space()))
+                            .thenComparingInt(piece -> then.applyAsInt(piece.space())))
+                    .toList();
+        }
     }
 
     /** The first thread of all pieces with a letter, then the second on the way back, and so on. */
@@ -418,6 +446,13 @@ public final class AreaDesigner {
             Point needle = before.get(before.size() - 1).needleAt();
             Point next = order.get(i).routed().lines().get(0).path().start();
             return travels.get(i).isPresent() || needle.distance(next) < Tolerances.SAME_PLACE;
+        }
+
+        double travelled() {
+            return travels.stream()
+                    .flatMap(Optional::stream)
+                    .mapToDouble(travel -> travel.path().length())
+                    .sum();
         }
 
         /** How many starts are saved. */
