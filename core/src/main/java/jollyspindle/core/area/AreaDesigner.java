@@ -333,7 +333,7 @@ public final class AreaDesigner {
             return;
         }
         boolean single = order.stream().allMatch(piece -> piece.routed().starts() == 1);
-        Joined best = Stream.of(BlockOrder.values())
+        Joined best = BlockOrder.ALL.stream()
                 .map(way -> way.of(done))
                 .flatMap(pieces -> single ? Stream.of(pieces) : Stream.of(pieces, threadByThread(pieces)))
                 .map(pieces -> Joined.of(pieces, seams, most))
@@ -358,26 +358,28 @@ public final class AreaDesigner {
         travels.addAll(piece.routed().travels());
     }
 
-    /** In which order blocks may be stitched, letter by letter; of those that travel as little the first is taken. */
-    private enum BlockOrder {
+    /**
+     * An order in which blocks may be stitched, letter by letter.
+     *
+     * @param first what blocks that come first have less of
+     * @param then of those alike
+     */
+    private record BlockOrder(ToIntFunction<AreaSpace> first, ToIntFunction<AreaSpace> then) {
+
         /** Along the rows there and back, from the top. */
-        ROWS(s -> s.row(), s -> s.row() % 2 == 0 ? s.column() : -s.column()),
-        /** From the bottom. */
-        ROWS_UP(s -> -s.row(), s -> s.row() % 2 == 0 ? s.column() : -s.column()),
-        /** Along the columns there and back, from the left. */
-        COLUMNS(s -> s.column(), s -> s.column() % 2 == 0 ? s.row() : -s.row()),
-        /** Up each column: what is stitched upwards leads into the next block there. */
-        COLUMNS_UP(s -> s.column(), s -> -s.row()),
-        COLUMNS_DOWN(s -> s.column(), s -> s.row()),
-        ROWS_RIGHT(s -> s.row(), s -> s.column());
+        static final BlockOrder ROWS = new BlockOrder(s -> s.row(), s -> s.row() % 2 == 0 ? s.column() : -s.column());
 
-        private final ToIntFunction<AreaSpace> first;
-        private final ToIntFunction<AreaSpace> then;
-
-        BlockOrder(ToIntFunction<AreaSpace> first, ToIntFunction<AreaSpace> then) {
-            this.first = first;
-            this.then = then;
-        }
+        /**
+         * The others are along the rows there and back from the bottom, along the columns so, up or down each column, since what is
+         * stitched upwards leads into the next block there, and along each row from the left; of those alike the first is taken.
+         */
+        static final List<BlockOrder> ALL = List.of(
+                ROWS,
+                new BlockOrder(s -> -s.row(), s -> s.row() % 2 == 0 ? s.column() : -s.column()),
+                new BlockOrder(s -> s.column(), s -> s.column() % 2 == 0 ? s.row() : -s.row()),
+                new BlockOrder(s -> s.column(), s -> -s.row()),
+                new BlockOrder(s -> s.column(), s -> s.row()),
+                new BlockOrder(s -> s.row(), s -> s.column()));
 
         List<Done> of(List<Done> pieces) {
             List<Character> letters =

@@ -23,7 +23,6 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
-import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -423,10 +422,7 @@ record ToldPlan(
         seen.addAll(curves(piece.get("keptClear")));
         seen.addAll(path(piece.get("edge")).curves());
         // Rows begin at the piece's lower edge.
-        List<Box> boxes = seen.stream().map(Curve::box).toList();
-        Box box = Box.of(
-                new Point(least(boxes, Box::left), least(boxes, Box::bottom)),
-                new Point(-least(boxes, b -> -b.right()), -least(boxes, b -> -b.top())));
+        Box box = path(piece.get("edge")).box();
         seen.addAll(curves(piece.get("drawn")));
         Run run = new Run(
                 area.get("id").asText(),
@@ -448,8 +444,9 @@ record ToldPlan(
         area.get("travels").forEach(t -> travels.add(new Travel(t.get("to").asText(), path(t.get("curves")))));
         // What leads from one piece to the next is another matter.
         boolean alone = area.get("pieces").size() == 1;
-        travels.removeIf(t ->
-                !lines.contains(t.to()) || !alone && t.to().equals(steps.get(0).lineId()));
+        Set<String> from =
+                alone ? Set.of() : between(area).stream().map(Travel::to).collect(Collectors.toSet());
+        travels.removeIf(t -> !lines.contains(t.to()) || from.contains(t.to()));
         return new ToldPlan(
                 root.at("/machine/footRadius").asDouble(),
                 seen,
@@ -529,10 +526,6 @@ record ToldPlan(
         area.get("travels").forEach(t -> travels.add(new Travel(t.get("to").asText(), path(t.get("curves")))));
         travels.removeIf(t -> !first.contains(t.to()));
         return travels;
-    }
-
-    private static double least(List<Box> boxes, ToDoubleFunction<Box> of) {
-        return boxes.stream().mapToDouble(of).min().orElse(0);
     }
 
     private static List<Curve> curves(JsonNode paths) {
