@@ -38,6 +38,17 @@ public sealed interface AreaDiagnostic extends Diagnostic {
     }
 
     /**
+     * Rings are larger or smaller than wished, by what the foot differs from the one that templates are labelled for.
+     *
+     * @param by over 0 if they are larger across, in inches
+     */
+    record RingsByFoot(double by) implements AreaDiagnostic, Diagnostic.Note {
+        public RingsByFoot {
+            by = settled(by);
+        }
+    }
+
+    /**
      * How far apart rings really are that are spread evenly with the sizes there are.
      *
      * @param wanted if there were every size

@@ -307,7 +307,7 @@ final class ArmsLayout {
         Optional<StitchingEdge.Round> nearest = laying.tools().circles(Optional.empty()).stream()
                 .min(Comparator.comparingDouble(t -> Math.abs(t.stitched() - motif.stop())));
         Optional<StitchingEdge.Round> found =
-                nearest.filter(tool -> Math.abs(tool.stitched() - motif.stop()) <= Tolerances.CHALK);
+                nearest.filter(tool -> Math.abs(tool.stitched() - motif.stop()) <= laying.nearEnough());
         if (found.isEmpty()) {
             laying.tell(new AreaDiagnostic.RingMissing(
                     2 * motif.stop(),

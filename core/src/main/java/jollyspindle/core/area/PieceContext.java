@@ -15,6 +15,7 @@ import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.sewing.EdgeCatalog;
 import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
+import jollyspindle.core.shelf.Machine;
 
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -110,6 +111,14 @@ final class PieceContext extends LayoutContext {
         if (drawing.lines.add(path)) {
             drawing.index.add(path, path);
         }
+    }
+
+    /**
+     * How far the radius of a ring may be from what is wished, in inches: a chalk line's width, and what the foot differs from the
+     * one that templates are labelled for, since then no ring is just as large as its label says.
+     */
+    double nearEnough() {
+        return Tolerances.CHALK + Math.abs(tools().machine().footRadius() - Machine.NOMINAL_FOOT_RADIUS);
     }
 
     /** Tells it if lines come out otherwise apart than was wished, in inches, so that it is seen. */

@@ -128,7 +128,8 @@ final class RingsLayout {
             laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.STRAIGHT_EDGE));
         }
         // Spread evenly, rings take the nearest sizes there are, as long as no gap looks like another.
-        double near = motif.gap().isPresent() ? Tolerances.CHALK : motif.gap(edge) * SEEN;
+        double near = motif.gap().isPresent() ? laying.nearEnough() : motif.gap(edge) * SEEN;
+        double off = 0;
         List<Double> stitched = new ArrayList<>();
         for (int ring = 1; ring <= motif.rings(); ring++) {
             double radius = motif.diameter(ring, edge) / 2;
@@ -140,6 +141,7 @@ final class RingsLayout {
                 continue;
             }
             double really = tool.stitched();
+            off = Math.abs(really - radius) > Math.abs(off) ? really - radius : off;
             double before = stitched.isEmpty() ? 0 : stitched.get(stitched.size() - 1);
             boolean joined = before > 0 && straight.isPresent();
             if (joined) {
@@ -153,6 +155,9 @@ final class RingsLayout {
             stitched.add(really);
         }
         gaps(stitched, edge);
+        if (motif.gap().isPresent() && Math.abs(off) > Tolerances.CHALK) {
+            laying.tell(new AreaDiagnostic.RingsByFoot(2 * off));
+        }
     }
 
     private void gaps(List<Double> stitched, double edge) {

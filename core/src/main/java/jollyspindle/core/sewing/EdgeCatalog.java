@@ -200,10 +200,13 @@ public final class EdgeCatalog {
                 .findFirst();
     }
 
-    /** The edges that whole circles can be stitched along, from the smallest; slots with a gap count, too. */
+    /**
+     * The edges that whole circles can be stitched along, from the smallest; slots with a gap count, too, if the foot goes into them.
+     */
     public List<StitchingEdge.Round> circles(Optional<String> id) {
         return offered(id).stream()
                 .filter(t -> t.kind() == Kind.CIRCLE || t.kind() == Kind.SLOTTED_CIRCLES)
+                .filter(t -> t.form().slotWidth() >= 2 * machine.footRadius() - Tolerances.ROUNDING)
                 .flatMap(t -> rounds(t).stream())
                 .sorted(Comparator.comparingDouble(StitchingEdge.Round::stitched))
                 .toList();

@@ -16,6 +16,7 @@ import jollyspindle.core.route.Travel;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.ArcForm;
+import jollyspindle.core.shelf.form.CircleForm;
 import jollyspindle.core.shelf.form.EngravedLine;
 import jollyspindle.core.shelf.form.OutlineForm;
 import jollyspindle.core.shelf.form.SizeLabel;
@@ -525,6 +526,33 @@ class CentreMotifsTest {
                 new Area.Medallion(Area.Shape.OCTAGON, 10, 0), new AreaMotif.Echoes(1, 0.5, outside), "furrow-long");
         // A regular octagon's side is (√2 − 1) of its width (any handbook).
         assertThat(eight.lines().get(0).path().length()).isCloseTo(8 * (Math.sqrt(2) - 1) * first, within(1e-9));
+    }
+
+    /** A foot of 0.3 makes rings 0.1 wider or narrower than the templates' labels say: that is told, and they are stitched. */
+    @ParameterizedTest
+    @CsvSource({"0.3, 0.1", "0.25, 0", "0.2, -0.1"})
+    void ringsComeOutAsTheFootMakesThem(double foot, double wider) {
+        List<Template> discs = List.of(Template.of(
+                "discs",
+                "Discs",
+                new CircleForm(CircleForm.Cutting.DISCS, List.of(1.0, 2.0, 3.0), 1),
+                SizeLabel.RADIUS_AS_STITCHED,
+                List.of()));
+        AreaPlan plan = AreaChecks.layOut(
+                new Area.Medallion(16),
+                AreaDesign.of(new AreaMotif.Rings(2, 1, 3, AreaMotif.Spokes.NONE), Optional.empty()),
+                List.of(),
+                discs,
+                new Machine(foot));
+        assertThat(plan.lines()).hasSize(3).allSatisfy(ring -> assertThat(
+                        ring.path().length() / Math.PI)
+                .isCloseTo(2 * ring.number() + wider, within(1e-9)));
+        assertThat(told(plan).stream()
+                        .filter(AreaDiagnostic.RingsByFoot.class::isInstance)
+                        .map(AreaDiagnostic.RingsByFoot.class::cast)
+                        .mapToDouble(AreaDiagnostic.RingsByFoot::by)
+                        .sum())
+                .isCloseTo(wider, within(1e-9));
     }
 
     /** No circle is so large: an arc slides round, its line (tape, where there is none) on the seam or on the echo before. */

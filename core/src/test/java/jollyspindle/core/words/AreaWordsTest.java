@@ -176,6 +176,13 @@ class AreaWordsTest {
                         new AreaDiagnostic.RingGaps(1, 0.75, 1.25),
                         "Spread evenly, rings would stand 1 apart; with the sizes on the shelf they stand 3/4 to 1 1/4."),
                 Arguments.of(
+                        new AreaDiagnostic.RingsByFoot(0.125),
+                        "With this foot rings come out up to 1/8 wider than wished: templates are labelled for a foot of 1/4."),
+                Arguments.of(
+                        new AreaDiagnostic.RingsByFoot(-0.0625),
+                        "With this foot rings come out up to 1/16 narrower than wished:"
+                                + " templates are labelled for a foot of 1/4."),
+                Arguments.of(
                         new AreaDiagnostic.RingGaps(1, 1, 1),
                         "Spread evenly, rings would stand 1 apart; with the sizes on the shelf they stand 1."),
                 Arguments.of(
@@ -278,6 +285,7 @@ class AreaWordsTest {
         }
         if (Stream.of(
                         AreaDiagnostic.RingGaps.class,
+                        AreaDiagnostic.RingsByFoot.class,
                         AreaDiagnostic.Wreath.class,
                         AreaDiagnostic.ArmsLeave.class,
                         AreaDiagnostic.ShellsEased.class,
