@@ -30,7 +30,7 @@ import java.util.stream.IntStream;
 final class Beginnings {
 
     /** So often it is looked at whether a stretch can come next, at most. */
-    private static final int MOST_LOOKS = 4_000_000;
+    private static final int MOST_LOOKS = 200_000;
 
     private final List<Stretch> all;
 
