@@ -312,9 +312,9 @@ public final class AreaDesigner {
     }
 
     /**
-     * Puts pieces one after the other, letter by letter, along rows or columns, whichever travels least; where they touch, the thread goes on from one
-     * to the next through the seams, unless that is further than round a whole one. Pieces that take several threads each are gone
-     * through once for each of these, if the thread is begun less often so.
+     * Puts pieces one after the other, letter by letter, along rows or columns, whichever travels least; where they touch, the thread
+     * goes on from one to the next through the seams, unless that is further than round a whole one. Pieces that take several threads
+     * each are gone through once for each of these, if the thread is begun less often so.
      */
     private void join(List<AreaSpace> spaces) {
         List<Done> order = touching ? BlockOrder.ROWS.of(done) : done;

@@ -269,7 +269,10 @@ final class ArmsLayout {
         Optional<StitchingEdge.Round> circle = motif.circled() ? circle() : Optional.empty();
         circled = circle.isPresent();
         stop = circle.map(StitchingEdge.Round::stitched).orElse(motif.stop());
-        circle.ifPresent(tool -> stitch(tool, arm, centre));
+        circle.ifPresent(tool -> {
+            laying.tellByFoot(tool.stitched() - motif.stop());
+            stitch(tool, arm, centre);
+        });
         if (!arm.closed() && stop > 0 && !circled) {
             laying.draw(Path.circle(origin, stop));
         }

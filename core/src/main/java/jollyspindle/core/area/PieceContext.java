@@ -121,6 +121,13 @@ final class PieceContext extends LayoutContext {
         return Tolerances.CHALK + Math.abs(tools().machine().footRadius() - Machine.NOMINAL_FOOT_RADIUS);
     }
 
+    /** Tells it if the radius of a ring comes out otherwise than wished, in inches, since the foot isn't the usual one. */
+    void tellByFoot(double off) {
+        if (Math.abs(off) > Tolerances.CHALK) {
+            tell(new AreaDiagnostic.RingsByFoot(2 * off));
+        }
+    }
+
     /** Tells it if lines come out otherwise apart than was wished, in inches, so that it is seen. */
     void tellApart(double wished, double apart) {
         if (Math.abs(wished - apart) > Tolerances.CHALK) {

@@ -155,8 +155,8 @@ final class RingsLayout {
             stitched.add(really);
         }
         gaps(stitched, edge);
-        if (motif.gap().isPresent() && Math.abs(off) > Tolerances.CHALK) {
-            laying.tell(new AreaDiagnostic.RingsByFoot(2 * off));
+        if (motif.gap().isPresent()) {
+            laying.tellByFoot(off);
         }
     }
 

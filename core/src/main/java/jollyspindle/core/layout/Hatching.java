@@ -45,9 +45,6 @@ public final class Hatching {
     private final PlacementBuilder.Turn turn;
     private List<StitchLine> before = List.of();
 
-    /** The first line of a side. */
-    private List<StitchLine> first = List.of();
-
     /**
      * A set that has no line yet.
      *
@@ -142,8 +139,7 @@ public final class Hatching {
                 new Hatching(laying, tool, set, OptionalDouble.empty(), PlacementBuilder.Turn.SLIDING).markedAgain();
         List<List<Curve>> there = hatching.there(lines);
         int middle = there.size() / 2;
-        hatching.stitch(there, middle, there.size(), spacing);
-        hatching.before = hatching.first;
+        hatching.before = hatching.stitch(there, middle, there.size(), spacing);
         hatching.stitch(there, middle - 1, -1, spacing);
     }
 
@@ -175,13 +171,15 @@ public final class Hatching {
                 .toList();
     }
 
-    /** One after the other, up and down. */
-    private void stitch(List<List<Curve>> there, int from, int to, double spacing) {
+    /** One after the other, up and down; the first of them. */
+    private List<StitchLine> stitch(List<List<Curve>> there, int from, int to, double spacing) {
+        List<StitchLine> first = List.of();
         int step = from < to ? 1 : -1;
         for (int i = from; i != to; i += step) {
             stitch(turned(there.get(i), Math.abs(i - from)), i + 1, spacing);
             first = i == from ? before : first;
         }
+        return first;
     }
 
     /** Every second line is stitched the other way. */

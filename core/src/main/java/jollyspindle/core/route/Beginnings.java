@@ -160,10 +160,10 @@ final class Beginnings {
             if (isFree(i, layer, done)) {
                 waiting = false;
                 if (!reached.get(i)) {
-                    BitSet all = reached(i, done);
-                    reached.or(all);
-                    ways.removeIf(way -> all.get(way.first()));
-                    ways.add(new Way(i, all));
+                    BitSet then = reached(i, done);
+                    reached.or(then);
+                    ways.removeIf(way -> then.get(way.first()));
+                    ways.add(new Way(i, then));
                 }
             }
         }

@@ -52,7 +52,7 @@ class WholeJobsTest {
                 List<AreaDesign.Part> parts = Stream.of(1.0 / 3, 1.0, 1.5, 3.0)
                         .map(width ->
                                 new AreaMotif.Clamshells(0.25, OptionalDouble.of(width), width >= 1, false, width < 1))
-                        .map(shells -> new AreaDesign.Part(List.of(new AreaDesign.Layer(shells, Optional.empty()))))
+                        .map(Job::part)
                         .toList();
                 return with(quilt, new AreaDesign(parts, List.of()).inTurn(), new Area.Blocks(4, 2, 6, 6, 0));
             }
@@ -161,13 +161,17 @@ class WholeJobsTest {
             QuiltJob on(QuiltJob quilt) {
                 List<AreaDesign.Part> parts = Stream.of(
                                 new AreaMotif.Vee(1.0 / 16, 0.25), new AreaMotif.Whirl(3, 0.5, 8))
-                        .map(motif -> new AreaDesign.Part(List.of(new AreaDesign.Layer(motif, Optional.empty()))))
+                        .map(Job::part)
                         .toList();
                 return with(quilt, new AreaDesign(parts, List.of()).inTurn(), new Area.Blocks(2, 2, 7.5, 7.5, 0));
             }
         };
 
         abstract QuiltJob on(QuiltJob quilt);
+
+        private static AreaDesign.Part part(AreaMotif motif) {
+            return new AreaDesign.Part(List.of(new AreaDesign.Layer(motif, Optional.empty())));
+        }
 
         private static QuiltJob with(QuiltJob quilt, AreaDesign design, Area... areas) {
             return quilt.withQuilt(quilt.quilt().withAreas(List.of(areas))).with(new AreaId(1), design);
