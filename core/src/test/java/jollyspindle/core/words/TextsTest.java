@@ -187,6 +187,10 @@ class TextsTest {
                 assertThat(type).as(name).isIn(int.class, OptionalInt.class);
                 yield String.class;
             }
+            case "abs" -> {
+                assertThat(NUMBERS).as(name).contains(type);
+                yield Double.TYPE;
+            }
             case "there" -> {
                 assertThat(type == OptionalDouble.class || type == OptionalInt.class || raw(type) == Optional.class)
                         .as(name)
