@@ -42,8 +42,8 @@ public class AreaBenchmark {
 
     private static final double BLOCK = 6;
     private static final Path BODY = new Area.Medallion(Area.Shape.SQUARE, 80, 0).edge(0);
-    private static final AreaRules UNJUDGED = new AreaRules(OptionalDouble.empty(), 8);
-    private static final AreaRules JUDGED = new AreaRules(OptionalDouble.of(4), 8);
+    private static final AreaRules UNJUDGED = new AreaRules(OptionalDouble.empty(), 8, false);
+    private static final AreaRules JUDGED = new AreaRules(OptionalDouble.of(4), 8, false);
 
     private final EdgeCatalog tools = new EdgeCatalog(StarterShelf.templates(), Machine.usual());
     private final Area.Blocks blocks = new Area.Blocks(12, 12, BLOCK, BLOCK, 0);

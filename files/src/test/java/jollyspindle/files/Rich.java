@@ -73,7 +73,7 @@ public final class Rich {
                 .with(Wish.INCREMENT, 0.5);
         QuiltJob job = DemoJob.heronWeir()
                 .withQuilt(quilt)
-                .with(new Judging(0.25, 0.1, 0.2, 0.01, 8, 2, 3, 4, 5, 8, 0.1, 0.05, 6))
+                .with(new Judging(0.25, 0.1, 0.2, 0.01, 8, true, 2, 3, 4, 5, 8, 0.1, 0.05, 6))
                 .editing(GroupId.border(3), l -> l.with(wish).with(Optional.of(new Tie(3, 1, Tie.Ratio.DOUBLE))));
         Map<RunId, School> schools = Map.of(
                 RunId.of(Side.TOP), new CornersIn(6, 4, new Filling.LargerArc("mill-bridge", "bulging")),

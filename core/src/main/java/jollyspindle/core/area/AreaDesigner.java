@@ -7,6 +7,7 @@ import jollyspindle.core.geometry.BoxIndex;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Region;
+import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.layout.Spacing;
 import jollyspindle.core.marking.Mark;
@@ -19,6 +20,7 @@ import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.PieceId;
+import jollyspindle.core.route.ChangingOver;
 import jollyspindle.core.route.Joining;
 import jollyspindle.core.route.Routed;
 import jollyspindle.core.route.Router;
@@ -265,7 +267,9 @@ public final class AreaDesigner {
         }
         List<Path> seams =
                 Stream.concat(ditches(space).stream(), inside.stream()).toList();
-        Routed routed = Router.route(sewing.lines(), sewing.placements(), seams, touching);
+        Routed whole = Router.route(sewing.lines(), sewing.placements(), seams, touching);
+        Routed routed =
+                rules.changeOver() ? ChangingOver.changedOver(whole, seams, touching, LayoutContext.SHORTEST) : whole;
         Set<MarkId> used = routed.placements().stream()
                 .flatMap(Placement::marks)
                 .map(Mark::id)

@@ -203,7 +203,7 @@ public record BlockFit(BlockFigure figure, Template template, OptionalDouble rad
                 new Area.Blocks(1, 1, size.width(), size.height(), 0),
                 AreaDesign.of(motif, Optional.of(template.id())),
                 AreaSurroundings.none(),
-                new AreaRules(OptionalDouble.empty(), Integer.MAX_VALUE),
+                new AreaRules(OptionalDouble.empty(), Integer.MAX_VALUE, false),
                 tools,
                 tape);
         if (plan.lines().isEmpty()) {

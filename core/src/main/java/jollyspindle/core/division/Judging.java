@@ -14,6 +14,7 @@ import java.util.function.Function;
  * @param mismatchUnseen how much repeats may differ from side to side before it is seen, in inches
  * @param squareLimit how much a side may be off before it is worth a word, as a part of its length
  * @param mostInAPoint so many lines may lead to within an eighth of a place before thread piles up there
+ * @param changeOver whether lines may be changed over where they cross, to begin the thread less often: it takes more holds
  * @param offWanted the weight of an inch between the mean repeat and the wanted one
  * @param mismatch the weight of an inch between the longest and the shortest side's repeat
  * @param stretch the weight of an inch of a repeat's change beyond what is unseen
@@ -29,6 +30,7 @@ public record Judging(
         double mismatchUnseen,
         double squareLimit,
         int mostInAPoint,
+        boolean changeOver,
         double offWanted,
         double mismatch,
         double stretch,
@@ -56,6 +58,7 @@ public record Judging(
 
     private static final Param.Whole<Judging> MOST_IN_A_POINT =
             Param.<Judging>whole("mostInAPoint", 0, 100, Judging::mostInAPoint).usually(8);
+    private static final Param.Flag<Judging> CHANGE_OVER = Param.flag("changeOver", Judging::changeOver, false);
     private static final Param.Decimal<Judging> OFF_WANTED = weight("offWanted", 1, Judging::offWanted);
     private static final Param.Decimal<Judging> MISMATCH = weight("mismatch", 4, Judging::mismatch);
     private static final Param.Decimal<Judging> STRETCH = weight("stretch", 10, Judging::stretch);
@@ -73,6 +76,7 @@ public record Judging(
                             v.get(MISMATCH_UNSEEN),
                             v.get(SQUARE_LIMIT),
                             v.get(MOST_IN_A_POINT),
+                            v.get(CHANGE_OVER),
                             v.get(OFF_WANTED),
                             v.get(MISMATCH),
                             v.get(STRETCH),
@@ -86,13 +90,16 @@ public record Judging(
                     Params.row(OFF_WANTED, MISMATCH),
                     Params.row(STRETCH, ODD_SPACE),
                     Params.row(READINGS, MOST_IN_A_POINT),
-                    Params.row(INTO_RESERVE, PLACEMENT, UNLIKE))
+                    Params.row(INTO_RESERVE, PLACEMENT, UNLIKE),
+                    Params.row(CHANGE_OVER))
+            .brief(CHANGE_OVER)
             .kept(
                     STRETCH_UNSEEN,
                     LEFTOVER_ALONE,
                     MISMATCH_UNSEEN,
                     SQUARE_LIMIT,
                     MOST_IN_A_POINT,
+                    CHANGE_OVER,
                     OFF_WANTED,
                     MISMATCH,
                     STRETCH,

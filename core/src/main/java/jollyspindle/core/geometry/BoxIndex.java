@@ -55,7 +55,8 @@ public final class BoxIndex {
 
     /** The boxes that a curve may reach into, in the list's order. Of a long slanting line these are few of those that its own box meets. */
     public int[] along(Curve curve) {
-        Box box = curve.box();
+        // As near as Crossings look for what touches.
+        Box box = curve.box().grown(Tolerances.ROUNDING);
         IntPredicate reached = curve instanceof Segment line
                 ? i -> boxes.get(i).meets(box) && !boxes.get(i).isBeside(line, NEAR)
                 : i -> boxes.get(i).meets(box);

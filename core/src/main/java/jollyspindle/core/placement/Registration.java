@@ -1,6 +1,8 @@
 package jollyspindle.core.placement;
 
+import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
+import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.SeamRegister;
@@ -103,8 +105,8 @@ public sealed interface Registration {
     record ByHand(boolean drawn) implements Registration {}
 
     /**
-     * A straight edge lies along a line on which two marks stand: foot over the one, then over the other, edge against it both
-     * times. Where on that line the stitching starts and ends is seen otherwise.
+     * An edge lies along a line, mostly a straight one, on which two marks stand: foot over the one, then over the other, edge against
+     * it both times. Where on that line the stitching starts and ends is seen otherwise.
      *
      * @param first of the marks
      * @param second of them
@@ -171,6 +173,34 @@ public sealed interface Registration {
      * @param engraved whether there is an engraved line at that distance; otherwise tape goes there
      */
     record OnStitching(LineId lineId, double fromEdge, boolean engraved) implements Registration {
+
+        /** A template that is laid on a line lies along so much of it, in inches, or it isn't held (common practice, no source). */
+        private static final double HELD_ALONG = 0.5;
+
+        /** Whether a line lies beside a straight part of another far enough for the template to be laid on it. */
+        public static boolean holds(Path line, Segment part) {
+            return beside(line, part) >= Math.min(HELD_ALONG, part.length() / 4);
+        }
+
+        /** How much of a straight part lies beside a line, in inches; beside something round all of it does. */
+        public static double beside(Path line, Segment part) {
+            Point way = part.direction(0);
+            return line.curves().stream()
+                    .mapToDouble(curve -> {
+                        if (!(curve instanceof Segment)) {
+                            return part.length();
+                        }
+                        if (Math.abs(curve.direction(0).cross(way)) >= Tolerances.SAME_PLACE) {
+                            return 0;
+                        }
+                        double from = curve.start().minus(part.from()).dot(way);
+                        double to = curve.end().minus(part.from()).dot(way);
+                        return Math.min(part.length(), Math.max(from, to)) - Math.max(0, Math.min(from, to));
+                    })
+                    .max()
+                    .orElseThrow();
+        }
+
         @Override
         public Registration with(UnaryOperator<Mark> marks, UnaryOperator<LineId> lines) {
             return new OnStitching(lines.apply(lineId), fromEdge, engraved);

@@ -63,7 +63,10 @@ public final class AreaGallery {
                 some,
                 design,
                 new AreaSurroundings(body, List.of(), List.of()),
-                new AreaRules(job.quilt().get(Dimension.BATTING), job.judging().mostInAPoint()),
+                new AreaRules(
+                        job.quilt().get(Dimension.BATTING),
+                        job.judging().mostInAPoint(),
+                        job.judging().changeOver()),
                 new EdgeCatalog(job.templates(), job.machine()),
                 job.tape());
         return MotifShown.of(

@@ -47,8 +47,10 @@ final class AreaPlanning {
     List<AreaPlan> plan(Predicate<AreaId> wanted) {
         Quilt quilt = job.quilt();
         Path body = Path.polygon(shape.body().corners()).reversed();
-        AreaRules rules =
-                new AreaRules(quilt.get(Dimension.BATTING), job.judging().mostInAPoint());
+        AreaRules rules = new AreaRules(
+                quilt.get(Dimension.BATTING),
+                job.judging().mostInAPoint(),
+                job.judging().changeOver());
         List<AreaPlan> areas = new ArrayList<>();
         Map<PlanMemory.AreaAsked, AreaPlan> known = new HashMap<>();
         for (AreaId id : quilt.areaIds()) {

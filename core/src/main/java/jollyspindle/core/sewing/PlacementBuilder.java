@@ -35,9 +35,6 @@ import java.util.stream.Stream;
  */
 public final class PlacementBuilder {
 
-    /** A template that is laid on a line lies along so much of it, in inches, or it isn't held (common practice, no source). */
-    private static final double HELD_ALONG = 0.5;
-
     private final Marker marker;
     private final List<StitchLine> lines = new ArrayList<>();
     private final List<Placement> placements = new ArrayList<>();
@@ -280,29 +277,14 @@ public final class PlacementBuilder {
         if (!(laid instanceof Registration.OnStitching on)
                 || !(part instanceof Segment segment)
                 || !byId.containsKey(on.lineId())
-                || isAlong(byId.get(on.lineId()), segment)) {
+                || Registration.OnStitching.holds(byId.get(on.lineId()).path(), segment)) {
             return laid;
         }
         return sections(on.lineId().section(1)).stream()
-                .filter(line -> isAlong(line, segment))
+                .filter(line -> Registration.OnStitching.holds(line.path(), segment))
                 .findFirst()
                 .<Registration>map(line -> new Registration.OnStitching(line.id(), on.fromEdge(), on.engraved()))
                 .orElseGet(Registration.FootOnBothMarks::new);
-    }
-
-    /** Whether something straight of a line lies beside a part of another far enough for the template to be laid on it. */
-    private static boolean isAlong(StitchLine stitched, Segment part) {
-        Point way = part.direction(0);
-        return stitched.path().curves().stream().anyMatch(curve -> {
-            if (!(curve instanceof Segment)) {
-                return true;
-            }
-            double from = curve.start().minus(part.from()).dot(way);
-            double to = curve.end().minus(part.from()).dot(way);
-            double along = Math.min(part.length(), Math.max(from, to)) - Math.max(0, Math.min(from, to));
-            boolean beside = Math.abs(curve.direction(0).cross(way)) < Tolerances.SAME_PLACE;
-            return beside && along >= Math.min(HELD_ALONG, part.length() / 4);
-        });
     }
 
     private static Registration registration(Piece piece, int parts, int part, Turn turn) {

@@ -46,7 +46,7 @@ class AreaChecks {
     static final GeometryFactory JTS = new GeometryFactory();
     static final AreaId ID = new AreaId(1);
     static final Machine MACHINE = new Machine(0.25);
-    static final AreaRules RULES = new AreaRules(OptionalDouble.empty(), 8);
+    static final AreaRules RULES = new AreaRules(OptionalDouble.empty(), 8, false);
 
     static AreaPlan plan(Area area, AreaMotif motif, String template) {
         AreaPlan plan = layOut(

@@ -34,7 +34,7 @@ import static org.assertj.core.api.Assertions.within;
 /** What is told of what is stitched in an area: open cloth, thread that piles up, parts that are cut off, likeness. */
 class AreaFindingsTest {
 
-    private static final AreaRules BATTING = new AreaRules(OptionalDouble.of(1), 8);
+    private static final AreaRules BATTING = new AreaRules(OptionalDouble.of(1), 8, false);
 
     private static AreaPlan judged(Area area, List<AreaMotif> motifs, List<Path> inTheWay, List<Double> echoes) {
         return AreaDesigner.layOut(
@@ -135,7 +135,7 @@ class AreaFindingsTest {
     /** More lines than the set number within an eighth of a place; the whirl's corners see three, the peel's crossings eight. */
     @Test
     void linesThatLeadToOnePlaceAreCounted() {
-        AreaRules three = new AreaRules(OptionalDouble.empty(), 2);
+        AreaRules three = new AreaRules(OptionalDouble.empty(), 2, false);
         AreaPlan whirl = AreaDesigner.layOut(
                 ID,
                 block(9),

@@ -1,5 +1,6 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Crossings;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Places;
@@ -30,6 +31,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 
@@ -46,12 +48,16 @@ class ThreadTest {
     private static final double NEAR = 1e-5;
 
     private static AreaPlan plan(Area area, AreaMotif motif, double foot) {
+        return plan(area, motif, foot, false);
+    }
+
+    private static AreaPlan plan(Area area, AreaMotif motif, double foot, boolean changeOver) {
         return AreaDesigner.layOut(
                 AreaChecks.ID,
                 area,
                 AreaDesign.of(motif, Optional.empty()),
                 AreaSurroundings.none(),
-                AreaChecks.RULES,
+                new AreaRules(OptionalDouble.empty(), Integer.MAX_VALUE, changeOver),
                 new EdgeCatalog(StarterShelf.templates(), new Machine(foot)),
                 TapeScale.SIXTEENTHS);
     }
@@ -104,6 +110,12 @@ class ThreadTest {
             ends.merge(vertex(line.path().end(), known, graph), line.passes(), Integer::sum);
         }
         seams.forEach(seam -> seam.curves().forEach(c -> vertex(c.start(), known, graph)));
+        List<Path> paths = plan.lines().stream().map(StitchLine::path).toList();
+        for (int i = 0; i < paths.size(); i++) {
+            for (int k = 0; k < i; k++) {
+                crossings(paths.get(i), paths.get(k)).forEach(place -> vertex(place, known, graph));
+            }
+        }
         List<Point> stops = new ArrayList<>(graph.vertexSet());
         Stream.concat(seams.stream(), plan.lines().stream().map(StitchLine::path))
                 .flatMap(path -> path.curves().stream())
@@ -127,6 +139,11 @@ class ThreadTest {
             }
         }
         return new KolmogorovWeightedPerfectMatching<>(pairs).getMatching().getWeight();
+    }
+
+    private static Stream<Point> crossings(Path one, Path other) {
+        return one.curves().stream().flatMap(curve -> other.curves().stream()
+                .flatMap(across -> Crossings.of(curve, across).stream().map(c -> curve.at(c.onFirst()))));
     }
 
     private static Point vertex(Point place, Places<Point> known, Graph<Point, DefaultWeightedEdge> graph) {
@@ -252,5 +269,76 @@ class ThreadTest {
         assertThat(plan(new Area.Blocks(3, 3, 6, 6, 1), new AreaMotif.Clamshells(0), 0.25)
                         .starts())
                 .isEqualTo(9);
+    }
+
+    static Stream<Arguments> crossing() {
+        Area clear = new Area.Blocks(1, 1, 8, 8, 0, 0.25);
+        Area round = new Area.Medallion(Area.Medallion.Shape.ROUND, 12, 0.5);
+        return Stream.of(
+                Arguments.of(clear, "crosshatch"),
+                Arguments.of(clear, "curved-hatch"),
+                Arguments.of(clear, "arms-crossed"),
+                Arguments.of(clear, "clamshells-by-hand"),
+                Arguments.of(round, "crosshatch"),
+                Arguments.of(round, "curved-hatch"),
+                Arguments.of(round, "arms-crossed"),
+                Arguments.of(round, "clamshells-by-hand"));
+    }
+
+    /** Where lines end on open cloth but cross, changing them over makes one thread of all that hangs together, without a mark more. */
+    @ParameterizedTest(name = "{1} in {0}")
+    @MethodSource("crossing")
+    void linesThatCrossAreChangedOverIfAllowed(Area area, String code) {
+        AreaPreset preset = AreaPreset.of(area).stream()
+                .filter(p -> p.code().equals(code))
+                .findFirst()
+                .orElseThrow();
+        for (double foot : new double[] {0.2375, 0.245, 0.25, 0.262, 0.3}) {
+            AreaPlan whole = plan(area, preset.motif(), foot);
+            AreaPlan parts = plan(area, preset.motif(), foot, true);
+            assertThat(parts.starts())
+                    .as("foot %s", foot)
+                    .isEqualTo(crossingParts(parts))
+                    .isLessThan(whole.starts());
+            assertThat(parts.marks()).containsExactlyInAnyOrderElementsOf(whole.marks());
+            assertThat(stitched(parts)).isCloseTo(stitched(whole), within(1e-6));
+            if (foot == AreaChecks.MACHINE.footRadius() && !code.endsWith("by-hand")) {
+                AreaChecks.check(area, parts, StarterShelf.templates());
+            }
+        }
+    }
+
+    /** Where one thread would do already, nothing is cut. */
+    @Test
+    void nothingIsChangedOverWhereNoStartIsSaved() {
+        Area area = new Area.Blocks(1, 1, 8, 8, 0);
+        for (AreaPreset preset : AreaPreset.of(area)) {
+            AreaPlan whole = plan(area, preset.motif(), 0.25);
+            if (whole.starts() == 1) {
+                assertThat(plan(area, preset.motif(), 0.25, true))
+                        .as(preset.code())
+                        .isEqualTo(whole);
+            }
+        }
+    }
+
+    private static double stitched(AreaPlan plan) {
+        return plan.lines().stream()
+                .mapToDouble(l -> l.passes() * l.path().length())
+                .sum();
+    }
+
+    /** Parts that hang together by lines that cross or meet. */
+    private static int crossingParts(AreaPlan plan) {
+        Graph<Object, DefaultWeightedEdge> graph = new SimpleGraph<>(DefaultWeightedEdge.class);
+        plan.lines().forEach(graph::addVertex);
+        for (StitchLine line : plan.lines()) {
+            plan.lines().stream()
+                    .takeWhile(other -> other != line)
+                    .filter(other ->
+                            crossings(line.path(), other.path()).findAny().isPresent())
+                    .forEach(other -> graph.addEdge(line, other));
+        }
+        return new ConnectivityInspector<>(graph).connectedSets().size();
     }
 }

@@ -368,6 +368,7 @@ class DividedPlansTest {
                 0.125,
                 0.005,
                 8,
+                false,
                 1 / k,
                 4 / k,
                 0,

@@ -18,7 +18,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.layout.VBox;
 
-/** How ways to come out are weighed: what nobody sees, and what counts for how much. */
+/** How ways to come out are weighed: what nobody sees, and what counts for how much; and how the thread goes. */
 final class RulesPane extends VBox {
 
     private static final String RULES = "rules";
@@ -27,6 +27,7 @@ final class RulesPane extends VBox {
             List.of("stretchUnseen", "leftoverAlone", "mismatchUnseen", "squareLimit");
     private static final List<String> WEIGHTS =
             List.of("offWanted", "mismatch", "stretch", "oddSpace", "readings", "mostInAPoint");
+    private static final List<String> THREAD = List.of("changeOver");
 
     private static final double PERCENT = 100;
 
@@ -47,6 +48,8 @@ final class RulesPane extends VBox {
         form(rules).only(TOLERANCES).rows().stream().map(Supplier::get).forEach(nodes::add);
         nodes.add(Labelled.wrapped("What counts for how much, an inch of each:", "faint"));
         form(rules).only(WEIGHTS).rows().stream().map(Supplier::get).forEach(nodes::add);
+        nodes.add(Labelled.wrapped("How the thread goes:", "faint"));
+        form(rules).only(THREAD).rows().stream().map(Supplier::get).forEach(nodes::add);
         nodes.add(usual(rules));
         return nodes;
     }
