@@ -58,7 +58,9 @@ public record Judging(
 
     private static final Param.Whole<Judging> MOST_IN_A_POINT =
             Param.<Judging>whole("mostInAPoint", 0, 100, Judging::mostInAPoint).usually(8);
-    private static final Param.Flag<Judging> CHANGE_OVER = Param.flag("changeOver", Judging::changeOver, false);
+    /** Whether lines may be changed over. */
+    public static final Param.Flag<Judging> CHANGE_OVER = Param.flag("changeOver", Judging::changeOver, false);
+
     private static final Param.Decimal<Judging> OFF_WANTED = weight("offWanted", 1, Judging::offWanted);
     private static final Param.Decimal<Judging> MISMATCH = weight("mismatch", 4, Judging::mismatch);
     private static final Param.Decimal<Judging> STRETCH = weight("stretch", 10, Judging::stretch);

@@ -5,6 +5,7 @@ import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.area.AreaPreset;
 import jollyspindle.core.demo.DemoJob;
+import jollyspindle.core.division.Judging;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.plan.Planner;
 import jollyspindle.core.plan.QuiltJob;
@@ -61,6 +62,11 @@ class AreaRefereeTest {
                 .toList();
     }
 
+    /** The same with lines changed over where they cross. */
+    private static QuiltJob changedOver(QuiltJob job) {
+        return job.with(Judging.PARAMS.with(job.judging(), Judging.CHANGE_OVER, true));
+    }
+
     private static AreaDesign design(AreaPreset preset) {
         return AreaDesign.of(preset.motif(), Optional.empty());
     }
@@ -80,9 +86,15 @@ class AreaRefereeTest {
     void eachMotifCanBeDoneAsItIsTold(Area cloth) {
         for (AreaPreset preset : AreaPreset.of(cloth)) {
             for (double foot : cloth.clearance() > 0 ? FEET : new double[] {0.25, 0.262}) {
-                assertThat(judged(job(foot, design(preset), cloth)))
+                QuiltJob job = job(foot, design(preset), cloth);
+                assertThat(judged(job))
                         .as("%s with foot %s", preset.code(), foot)
                         .isEmpty();
+                if (cloth.clearance() > 0) {
+                    assertThat(judged(changedOver(job)))
+                            .as("%s with foot %s, changed over", preset.code(), foot)
+                            .isEmpty();
+                }
             }
         }
     }

@@ -14,6 +14,7 @@ import jollyspindle.core.shelf.form.TurnedArm;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -595,18 +596,28 @@ final class Referee {
 
     /** Two marks stand on the line, and the edge reaches from one to the other. */
     private List<double[]> overMarks(ToldPlan.Step step) {
-        List<Path> needle = guide(step).stitched(plan.foot());
+        List<Curve> needle = guide(step).stitched(plan.foot()).stream()
+                .flatMap(path -> path.curves().stream())
+                .toList();
+        Point origin = guide(step).round().map(Guide.Round::centre).orElse(Point.ORIGIN);
         List<double[]> held = new ArrayList<>();
         for (String id : List.of(step.on().first(), step.on().second())) {
             ToldPlan.Mark mark = mark(step, id);
             if (mark == null) {
                 continue;
             }
-            Point own = step.pose().undo(mark.place());
-            if (needle.stream().noneMatch(path -> path.passes(own, ON))) {
+            Point own = step.pose().undo(mark.place()).plus(origin);
+            Curve under = needle.stream()
+                    .min(Comparator.comparingDouble(curve -> curve.distance(own)))
+                    .orElseThrow();
+            if (under.distance(own) > ON) {
                 complain(Fault.BESIDE, step, "the foot over " + id + " doesn't touch the edge");
             }
-            held.add(row(step, mark.place(), normal(step.path(), true)));
+            Point along = own.plus(under.direction(under.nearest(own)));
+            held.add(row(
+                    step,
+                    mark.place(),
+                    placed(step, along).minus(placed(step, own)).turnedLeft()));
         }
         return held;
     }
