@@ -324,15 +324,19 @@ class AreasTest extends Hands {
     void wholeBlocksAndMedallionsAreLaidOutByClicks(FxRobot robot) throws Exception {
         Set<String> worked = Set.of(
                 "shells-by-fabric",
+                "shells-hanging-and-a-line",
+                "arms-along-the-edge-crossed",
                 "rays-on-the-diagonal",
                 "floating-arms",
                 "sixteen-waves-from-a-corner",
                 "pieced-peel",
                 "quarters-each-its-own",
                 "rings-of-two-sets",
+                "rings-that-overlap",
                 "wreath-in-rings");
-        for (Area area : List.of(new Area.Blocks(3, 3, 9, 9, 0), new Area.Medallion(16))) {
-            with(robot, area);
+        Area leaf = new Area.Applique(new Area.Ellipse(new Point(2, 2), 7, 5, 0.4), 0);
+        for (Area area : List.of(new Area.Blocks(3, 3, 9, 9, 0), new Area.Medallion(16), new Area.Body(0))) {
+            with(robot, area, leaf);
             AreaDesign before = bench.job().design(FIRST);
             for (AreaArrangement arrangement : AreaArrangement.of(area).stream()
                     .filter(a -> worked.contains(a.code())
@@ -357,6 +361,42 @@ class AreasTest extends Hands {
                 assertThat(bench.job().design(FIRST)).as(arrangement.code()).isEqualTo(before);
             }
         }
+    }
+
+    /** A V and a whirl in turn from block to block, each taken from the gallery for its letter. */
+    @Test
+    void aVAndAWhirlAreLaidOutByClicks(FxRobot robot) throws Exception {
+        with(robot, new Area.Blocks(2, 2, 7.5, 7.5, 0));
+        take(robot, "vee");
+        robot.clickOn("#area-letters").clickOn("#letter-add").clickOn("#letter-in-turn");
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.interact(() -> bench.areas().choose(FIRST, 2));
+        robot.clickOn("#area-motifs");
+        scrollTo(robot, "#area-remove-1");
+        robot.clickOn("#area-remove-1");
+        take(robot, "whirl");
+        assertThat(bench.job().design(FIRST).parts())
+                .extracting(part -> part.layers().get(0).motif().getClass())
+                .isEqualTo(List.of(AreaMotif.Vee.class, AreaMotif.Whirl.class));
+        assertThat(plan().pieces()).extracting(AreaPlan.Piece::letter).containsExactly('A', 'B', 'B', 'A');
+    }
+
+    /** Kept clear of the seams, each line is a start, unless the rules allow lines to be changed over. */
+    @Test
+    void theRulesAllowLinesToBeChangedOver(FxRobot robot) throws Exception {
+        with(robot, new Area.Blocks(1, 1, 8, 8, 0, 0.25));
+        take(robot, "curved-hatch");
+        int starts = plan().starts();
+        int holds = plan().placements().size();
+        robot.clickOn("#show-rules");
+        scrollTo(robot, "#rules-change-over");
+        robot.clickOn("#rules-change-over");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(plan().starts()).isLessThan(starts);
+        assertThat(plan().placements()).hasSizeGreaterThan(holds);
+        assertThat(bench.undoName().orElseThrow()).contains("change lines over");
+        robot.interact(bench::undo);
+        assertThat(plan().starts()).isEqualTo(starts);
     }
 
     /** Every motif is in the gallery, and each of its fields changes it. */

@@ -125,7 +125,13 @@ class DesigningTest extends Hands {
                 "fans-all-round",
                 "circles-in-arcs",
                 "crossing-half-circles",
-                "waves-on-both-edges")) {
+                "waves-on-both-edges",
+                "circles-on-a-vine",
+                "swirls-in-circles",
+                "half-circles-and-triangles",
+                "berries-beside-arcs",
+                "egg-and-dart-and-lines",
+                "hatched-lenses")) {
             robot.clickOn("#show-motifs");
             scrollTo(robot, "#motif-gallery");
             robot.clickOn("#motif-gallery");
