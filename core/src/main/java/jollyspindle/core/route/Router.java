@@ -23,7 +23,7 @@ import java.util.stream.Stream;
  * Routes the needle through lines so that it starts anew as seldom as can be found, and travels little: along ditches, and over
  * what is stitched. Of several orders the best is taken: the one in which the lines were laid out, with the ends they are begun at
  * chosen well; trails through lines that hang together ({@link Trails}); of few lines the best of many that are tried
- * ({@link Orders}); what pieces that are turned and moved make of these ({@link Improving}); and of very few the best there is
+ * ({@link Orders}); what many orders that are carried on abreast come to ({@link Abreast}); what pieces that are turned and moved make of these ({@link Improving}); and of very few the best there is
  * ({@link Exact}). Of more than {@value #MOST_ORDERED}
  * lines only the ends are chosen, and up to {@value #MOST_GROWN} the nearest is taken next ({@link Growing}, by the square of the lines).
  */
@@ -154,6 +154,7 @@ public final class Router {
         if (lines.size() <= MOST_GROWN && curves <= MOST_CURVES) {
             orders.add(new Growing(stretches, ditches, stops()).ordered());
             orders.add(new Growing(stretches, ditches, stops()).evenly());
+            Abreast.ordered(stretches, seams).ifPresent(orders::add);
         }
         if (few) {
             Stream.of(new Trails(all).ordered(stretches.all()), new Trails(all).orderedTogether(stretches.all()))

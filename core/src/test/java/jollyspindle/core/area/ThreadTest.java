@@ -1,5 +1,6 @@
 package jollyspindle.core.area;
 
+import jollyspindle.core.geometry.Box;
 import jollyspindle.core.geometry.Crossings;
 import jollyspindle.core.geometry.Curve;
 import jollyspindle.core.geometry.Path;
@@ -249,6 +250,45 @@ class ThreadTest {
                         .isLessThanOrEqualTo(1.25 * leastTravel(plan, seams(area)) + 1e-6);
             }
         }
+    }
+
+    static Stream<Arguments> backgrounds() {
+        AreaMotif hatch = new AreaMotif.Crosshatch(1.5, Math.PI / 4);
+        AreaMotif upright = new AreaMotif.Crosshatch(2, Math.PI / 2);
+        AreaMotif shells = new AreaMotif.Clamshells(0);
+        return Stream.of(
+                Arguments.of(22, hatch, false),
+                Arguments.of(30, hatch, false),
+                Arguments.of(42, hatch, false),
+                Arguments.of(30, hatch, true),
+                Arguments.of(42, hatch, true),
+                Arguments.of(30, upright, false),
+                Arguments.of(30, upright, true),
+                Arguments.of(42, upright, true),
+                Arguments.of(30, shells, false),
+                Arguments.of(22, shells, true),
+                Arguments.of(42, shells, true));
+    }
+
+    /** A background that isn't square, whole or round an appliqué: lines lead from seam to seam, however they wait for each other. */
+    @ParameterizedTest(name = "{0} wide, {1}, round an appliqué: {2}")
+    @MethodSource("backgrounds")
+    void littleMoreIsTravelledInABackgroundThanMustBe(double width, AreaMotif motif, boolean round) {
+        Path body = Box.of(new Point(-width / 2, -width / 2 - 1), new Point(width / 2, width / 2 + 1))
+                .outline();
+        Area leaf = new Area.Applique(new Area.Ellipse(new Point(1, 2), 5, 4, 0.4), 0);
+        List<Path> inTheWay = round ? AreaSpace.cloth(leaf, body) : List.of();
+        AreaPlan plan = AreaDesigner.layOut(
+                AreaChecks.ID,
+                new Area.Body(0),
+                AreaDesign.of(motif, Optional.empty()),
+                new AreaSurroundings(body, inTheWay, List.of()),
+                AreaChecks.RULES,
+                new EdgeCatalog(StarterShelf.templates(), AreaChecks.MACHINE),
+                TapeScale.SIXTEENTHS);
+        List<Path> seams = Stream.concat(Stream.of(body), inTheWay.stream()).toList();
+        assertThat(plan.starts()).isEqualTo(parts(plan, seams));
+        assertThat(plan.travelled()).isLessThanOrEqualTo(1.25 * leastTravel(plan, seams) + 1e-6);
     }
 
     /** Nine blocks that touch are one thread, through the seams between them; the sums tell so, too. */
