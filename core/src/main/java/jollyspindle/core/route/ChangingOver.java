@@ -103,9 +103,11 @@ public final class ChangingOver {
         }
         for (int k = 0; k < ditches.size(); k++) {
             for (Curve curve : ditches.get(k).curves()) {
-                for (int other : places.passing(curve.start(), Tolerances.SAME_PLACE)) {
-                    if (other >= all.size()) {
-                        together.union(all.size() + k, other);
+                for (Point end : List.of(curve.start(), curve.end())) {
+                    for (int other : places.passing(end, Tolerances.SAME_PLACE)) {
+                        if (other >= all.size()) {
+                            together.union(all.size() + k, other);
+                        }
                     }
                 }
             }
@@ -203,10 +205,12 @@ public final class ChangingOver {
                     return new Next(i, Optional.empty());
                 }
             }
-            Optional<Next> cut = places(free, hangs).stream()
-                    .sorted(Comparator.comparingDouble(Place::way))
-                    .flatMap(place -> cutting.cut(all.get(place.of()).lines().get(0), place.at(), shortest).stream()
-                            .map(found -> new Next(place.of(), Optional.of(found))))
+            Optional<Next> cut = nearest(free, hangs).stream()
+                    .flatMap(i -> places(i, hangs)
+                            .sorted(Comparator.comparingDouble(place -> way(i, place)))
+                            .flatMap(place -> cutting.cut(all.get(i).lines().get(0), place, shortest).stream())
+                            .limit(1)
+                            .map(found -> new Next(i, Optional.of(found))))
                     .findFirst();
             if (cut.isPresent()) {
                 return cut.get();
@@ -215,30 +219,31 @@ public final class ChangingOver {
         return new Next(free.isEmpty() ? done.nextClearBit(0) : free.get(0), Optional.empty());
     }
 
-    /**
-     * Where a line may be cut.
-     *
-     * @param way about how far the needle goes over what is stitched: from where it is, and to the nearer end and back
-     */
-    private record Place(int of, Point at, double way) {}
-
-    /** Where lines that may come next cross what the thread gets to. */
-    private List<Place> places(List<Integer> free, int hangs) {
-        List<Place> places = new ArrayList<>();
+    /** The lines that may come next and cross what the thread gets to, the one first that is cut on the shortest way. */
+    private List<Integer> nearest(List<Integer> free, int hangs) {
+        Map<Integer, Double> least = new HashMap<>();
         for (int i : free) {
-            Stretch stretch = all.get(i);
-            if (stretch.turns()) {
-                crossed.get(i).forEach((other, where) -> {
-                    if (done.get(other) && together.find(other) == hangs) {
-                        for (Point at : where) {
-                            double stub = Math.min(at.distance(stretch.start()), at.distance(stretch.startBackwards()));
-                            places.add(new Place(i, at, needle.distance(at) + stub));
-                        }
-                    }
-                });
+            if (all.get(i).turns()) {
+                places(i, hangs).mapToDouble(place -> way(i, place)).min().ifPresent(way -> least.put(i, way));
             }
         }
-        return places;
+        return least.keySet().stream()
+                .sorted(Comparator.<Integer>comparingDouble(least::get).thenComparingInt(i -> i))
+                .toList();
+    }
+
+    /** Where a line crosses what the thread gets to. */
+    private Stream<Point> places(int number, int hangs) {
+        return crossed.get(number).entrySet().stream()
+                .filter(other -> done.get(other.getKey()) && together.find(other.getKey()) == hangs)
+                .flatMap(other -> other.getValue().stream());
+    }
+
+    /** About how far the needle goes over what is stitched: from where it is, and to the line's nearer end and back. */
+    private double way(int number, Point place) {
+        Stretch stretch = all.get(number);
+        return needle.distance(place)
+                + Math.min(place.distance(stretch.start()), place.distance(stretch.startBackwards()));
     }
 
     /** What may come next, motif by motif. */

@@ -128,13 +128,19 @@ final class Cutting {
         List<Path> halves = List.of(cut.before(), cut.after());
         boolean others = laidOn.getOrDefault(line.id(), List.of()).stream()
                 .allMatch(p -> straight(p).filter(part -> isHeld(part, halves)).isPresent());
-        Placement own = own(line).get(cut.placement());
-        List<StitchLine> under = own.registration().before().map(parts::get).orElse(List.of());
-        List<Path> on = under.stream().map(StitchLine::path).toList();
-        return others
-                && (on.isEmpty()
-                        || halves.stream()
-                                .allMatch(half -> isHeld((Segment) half.curves().get(0), on)));
+        return others && isHeldOnParts(own(line).get(cut.placement()), cut.place());
+    }
+
+    /** Whether what is cut is still held on what that was cut into before. */
+    private boolean isHeldOnParts(Placement own, Point place) {
+        List<Path> on = own.registration().before().map(parts::get).orElse(List.of()).stream()
+                .map(StitchLine::path)
+                .toList();
+        return on.isEmpty()
+                || straight(own)
+                        .filter(part -> isHeld(new Segment(part.from(), place), on)
+                                && isHeld(new Segment(place, part.to()), on))
+                        .isPresent();
     }
 
     /** The part that is stitched along a straight edge that is laid along a line. */

@@ -539,7 +539,11 @@ class BlockMotifsTest {
         assertThat(plan.starts()).isEqualTo(1);
         // All four stand on the middle, which their lines stop 1 short of, 18 degrees apart.
         List<Double> angles = plan.lines().stream()
-                .map(l -> l.path().curves().get(0).at(0.5).angle())
+                .map(l -> l.path().curves().stream()
+                        .max(Comparator.comparingDouble(Curve::length))
+                        .orElseThrow()
+                        .at(0.5)
+                        .angle())
                 .sorted()
                 .toList();
         for (int i = 1; i < angles.size(); i++) {
