@@ -31,7 +31,7 @@ final class Abreast {
     private static final int MOST_LOOKS = 5_000_000;
 
     /** Of more lines the ways between all of their ends aren't looked for. */
-    private static final int MOST_LINES = 400;
+    private static final int MOST_LINES = 150;
 
     private final List<Stretch> all;
 
