@@ -5,13 +5,11 @@ import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaDesigner;
 import jollyspindle.core.area.AreaPlan;
 import jollyspindle.core.area.AreaPreset;
-import jollyspindle.core.area.AreaRules;
 import jollyspindle.core.area.AreaSurroundings;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
-import jollyspindle.core.quilt.Dimension;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.sewing.EdgeCatalog;
 
@@ -63,10 +61,7 @@ public final class AreaGallery {
                 some,
                 design,
                 new AreaSurroundings(body, List.of(), List.of()),
-                new AreaRules(
-                        job.quilt().get(Dimension.BATTING),
-                        job.judging().mostInAPoint(),
-                        job.judging().changeOver()),
+                AreaPlanning.rules(job),
                 new EdgeCatalog(job.templates(), job.machine()),
                 job.tape());
         return MotifShown.of(

@@ -47,10 +47,7 @@ final class AreaPlanning {
     List<AreaPlan> plan(Predicate<AreaId> wanted) {
         Quilt quilt = job.quilt();
         Path body = Path.polygon(shape.body().corners()).reversed();
-        AreaRules rules = new AreaRules(
-                quilt.get(Dimension.BATTING),
-                job.judging().mostInAPoint(),
-                job.judging().changeOver());
+        AreaRules rules = rules(job);
         List<AreaPlan> areas = new ArrayList<>();
         Map<PlanMemory.AreaAsked, AreaPlan> known = new HashMap<>();
         for (AreaId id : quilt.areaIds()) {
@@ -91,5 +88,13 @@ final class AreaPlanning {
             }
         }
         return new AreaSurroundings(body, inTheWay, open, echoes);
+    }
+
+    /** By which areas are judged and threaded in a job. */
+    static AreaRules rules(QuiltJob job) {
+        return new AreaRules(
+                job.quilt().get(Dimension.BATTING),
+                job.judging().mostInAPoint(),
+                job.judging().changeOver());
     }
 }

@@ -2,16 +2,12 @@ package jollyspindle.core.route;
 
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.Tolerances;
-import jollyspindle.core.placement.LineId;
-import jollyspindle.core.placement.StitchLine;
 
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -36,7 +32,7 @@ final class Abreast {
     private final List<Stretch> all;
 
     /** Of each stretch, sets of stretches of which one each must be stitched before. */
-    private final List<List<BitSet>> waits = new ArrayList<>();
+    private final List<List<BitSet>> waits;
 
     /** From where a stretch ends to where another begins; even numbers as they are, odd ones backwards. */
     private final double[][] costs;
@@ -61,17 +57,7 @@ final class Abreast {
 
     private Abreast(Stretches stretches, Ditches seams) {
         all = List.copyOf(stretches.all());
-        Map<LineId, Integer> numbers = new HashMap<>();
-        for (int i = 0; i < all.size(); i++) {
-            for (StitchLine line : all.get(i).lines()) {
-                numbers.put(line.id(), i);
-            }
-        }
-        for (Stretch stretch : all) {
-            waits.add(stretches.waitsFor(stretch).stream()
-                    .map(some -> some.stream().map(numbers::get).collect(BitSet::new, BitSet::set, BitSet::or))
-                    .toList());
-        }
+        waits = stretches.waits();
         int ways = 2 * all.size();
         costs = new double[ways][ways];
         for (int from = 0; from < ways; from++) {

@@ -5,7 +5,6 @@ import jollyspindle.core.geometry.CurveIndex;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.measure.Tolerances;
-import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.StitchLine;
 import org.jgrapht.alg.util.UnionFind;
 
@@ -38,7 +37,7 @@ final class Beginnings {
     private final List<BitSet> touched = new ArrayList<>();
 
     /** Of each stretch, sets of stretches of which one each must be stitched before. */
-    private final List<List<BitSet>> waits = new ArrayList<>();
+    private final List<List<BitSet>> waits;
 
     /** Of each stretch, one for all that hangs together with it once everything is stitched. */
     private final int[] part;
@@ -56,12 +55,11 @@ final class Beginnings {
      */
     Beginnings(Stretches stretches, List<Path> ditches) {
         this.all = List.copyOf(stretches.all());
+        this.waits = stretches.waits();
         int count = all.size();
-        Map<LineId, Integer> numbers = new HashMap<>();
         CurveIndex<Integer> places = new CurveIndex<>();
         for (int i = 0; i < count; i++) {
             for (StitchLine line : all.get(i).lines()) {
-                numbers.put(line.id(), i);
                 places.add(line.path(), i);
             }
         }
@@ -84,9 +82,6 @@ final class Beginnings {
                     }
                 }
             }
-            waits.add(stretches.waitsFor(all.get(i)).stream()
-                    .map(some -> some.stream().map(numbers::get).collect(BitSet::new, BitSet::set, BitSet::or))
-                    .toList());
         }
         this.part = IntStream.range(0, count).map(parts::find).toArray();
     }

@@ -10,6 +10,7 @@ import jollyspindle.core.placement.Registration;
 import jollyspindle.core.placement.StitchLine;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -114,6 +115,21 @@ final class Stretches {
             own.add(line.id());
         }
         return others;
+    }
+
+    /** Of each stretch, sets of stretches by their numbers, from 0, of which one each must be stitched before. */
+    List<List<BitSet>> waits() {
+        Map<LineId, Integer> numbers = new HashMap<>();
+        for (int i = 0; i < all.size(); i++) {
+            for (StitchLine line : all.get(i).lines()) {
+                numbers.put(line.id(), i);
+            }
+        }
+        return all.stream()
+                .map(stretch -> waitsFor(stretch).stream()
+                        .map(some -> some.stream().map(numbers::get).collect(BitSet::new, BitSet::set, BitSet::or))
+                        .toList())
+                .toList();
     }
 
     /** Of each stretch, how many others must follow each other before it comes, at most; the others may be laid out only before it. */
