@@ -200,14 +200,18 @@ class WholeJobsTest {
         /** One of the gallery's on the border, others on strips side by side. */
         private static QuiltJob bordered(QuiltJob quilt, String border, List<String> strips, double width) {
             List<Strip> lanes = IntStream.range(0, strips.size())
-                    .mapToObj(i -> new Strip(
-                            "Lane " + (i + 1),
-                            Strip.Kind.SASHING,
-                            new Point(-20, (i % 2 == 0 ? 1 : -1) * (9 + i / 2 * (width + 1) + width / 2)),
-                            0,
-                            40,
-                            width,
-                            OptionalDouble.empty()))
+                    .mapToObj(i -> {
+                        int pair = i / 2;
+                        double away = 9 + pair * (width + 1) + width / 2;
+                        return new Strip(
+                                "Lane " + (i + 1),
+                                Strip.Kind.SASHING,
+                                new Point(-20, i % 2 == 0 ? away : -away),
+                                0,
+                                40,
+                                width,
+                                OptionalDouble.empty());
+                    })
                     .toList();
             QuiltJob laid = adopted(quilt.withQuilt(quilt.quilt().withStrips(lanes)), RunId.of(Side.TOP), border);
             for (int i = 0; i < strips.size(); i++) {
