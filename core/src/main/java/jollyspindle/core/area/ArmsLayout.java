@@ -312,9 +312,7 @@ final class ArmsLayout {
         Optional<StitchingEdge.Round> found =
                 nearest.filter(tool -> Math.abs(tool.stitched() - motif.stop()) <= laying.nearEnough());
         if (found.isEmpty()) {
-            laying.tell(new AreaDiagnostic.RingMissing(
-                    2 * motif.stop(),
-                    nearest.map(tool -> OptionalDouble.of(2 * tool.stitched())).orElse(OptionalDouble.empty())));
+            laying.tellRingMissing(Optional.empty(), motif.stop(), nearest);
         }
         return found;
     }

@@ -24,7 +24,6 @@ import jollyspindle.core.shelf.form.Kind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 
 /**
  * Lays out {@link AreaMotif.Echoes}: the area's edge again and again, each so far from the one before. Round ones are
@@ -125,7 +124,7 @@ final class EchoesLayout {
         }
         Optional<Beside> beside = beside(arc, before);
         if (beside.isEmpty()) {
-            there.tell(new AreaDiagnostic.RingMissing(2 * arc.radius(), OptionalDouble.empty()));
+            there.tellRingMissing(Optional.empty(), arc.radius(), Optional.empty());
             return List.of();
         }
         return round(

@@ -6,7 +6,9 @@ import jollyspindle.core.geometry.CurveIndex;
 import jollyspindle.core.geometry.Path;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.geometry.Segment;
+import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.layout.LayoutContext;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.placement.LineEnd;
@@ -21,6 +23,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -119,6 +122,22 @@ final class PieceContext extends LayoutContext {
      */
     double nearEnough() {
         return Tolerances.CHALK + Math.abs(tools().machine().footRadius() - Machine.NOMINAL_FOOT_RADIUS);
+    }
+
+    /**
+     * Tells that no template stitches a ring; and that slots would if the foot went into them.
+     *
+     * @param template the one that was asked for, if one was
+     * @param radius in inches
+     * @param nearest the edge that comes nearest, if there is one
+     */
+    void tellRingMissing(Optional<String> template, double radius, Optional<StitchingEdge.Round> nearest) {
+        tell(new AreaDiagnostic.RingMissing(
+                2 * radius,
+                nearest.map(tool -> OptionalDouble.of(2 * tool.stitched())).orElse(OptionalDouble.empty())));
+        tools().tooNarrowFor(template, radius)
+                .ifPresent(slot -> tell(new LayoutDiagnostic.FootStaysOut(
+                        EdgeKind.CIRCLE, slot, 2 * machine().footRadius())));
     }
 
     /** Tells it if the radius of a ring comes out otherwise than wished, in inches, since the foot isn't the usual one. */

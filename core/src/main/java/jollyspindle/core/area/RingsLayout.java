@@ -22,7 +22,6 @@ import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 
 /**
@@ -137,7 +136,7 @@ final class RingsLayout {
                     .min(Comparator.comparingDouble(t -> Math.abs(t.stitched() - radius)))
                     .orElseThrow();
             if (Math.abs(tool.stitched() - radius) > near) {
-                laying.tell(new AreaDiagnostic.RingMissing(2 * radius, OptionalDouble.of(2 * tool.stitched())));
+                laying.tellRingMissing(laying.templateId(), radius, Optional.of(tool));
                 continue;
             }
             double really = tool.stitched();

@@ -489,7 +489,7 @@ public sealed interface Finding {
 
         @Override
         public Optional<Remedy> remedy() {
-            boolean shelf = what instanceof LayoutDiagnostic.NoTool || what instanceof AreaDiagnostic.RingMissing;
+            boolean shelf = onShelf(what) || what instanceof AreaDiagnostic.RingMissing;
             return redesign.<Remedy>map(better -> new Remedy.RedesignArea(area, better))
                     .or(() -> shelf ? Optional.of(new Remedy.SeeShelf()) : Optional.empty());
         }
@@ -573,6 +573,11 @@ public sealed interface Finding {
         }
     }
 
+    /** Whether it is mended by another template. */
+    private static boolean onShelf(Diagnostic what) {
+        return what instanceof LayoutDiagnostic.NoTool || what instanceof LayoutDiagnostic.FootStaysOut;
+    }
+
     /** What a motif or a corner's motif tells. */
     sealed interface Diagnosed extends OnRun {
 
@@ -590,9 +595,7 @@ public sealed interface Finding {
         default Optional<Remedy> remedy() {
             return redesign()
                     .<Remedy>map(d -> new Remedy.Redesign(where().group(), d))
-                    .or(() -> diagnostic() instanceof LayoutDiagnostic.NoTool
-                            ? Optional.of(new Remedy.SeeShelf())
-                            : Optional.empty());
+                    .or(() -> onShelf(diagnostic()) ? Optional.of(new Remedy.SeeShelf()) : Optional.empty());
         }
     }
 }

@@ -15,11 +15,13 @@ import jollyspindle.core.sewing.PlacementBuilder;
 import jollyspindle.core.sewing.StitchingEdge;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
+import jollyspindle.core.shelf.form.Kind;
 
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
 
 /** What every motif works with while it is laid out, whatever it is laid out in. */
@@ -108,9 +110,33 @@ public abstract class LayoutContext {
     /** Hands on an edge, or tells that there is none. */
     protected final <T> Optional<T> orTold(Optional<T> edge, EdgeKind need) {
         if (edge.isEmpty()) {
-            tell(new LayoutDiagnostic.NoTool(need));
+            tell(missing(need, 0));
         }
         return edge;
+    }
+
+    /** What is the matter if there is no template of a sort that stitches a radius in inches; 0 if any would do. */
+    public final LayoutDiagnostic missing(EdgeKind need, double radius) {
+        return missing(tools, templateId, need, radius);
+    }
+
+    /**
+     * What is the matter if there is no template of a sort: there is none, or the foot doesn't go into its slots.
+     *
+     * @param template the one that was asked for, if one was
+     * @param radius that it must stitch, in inches; 0 if any would do
+     */
+    public static LayoutDiagnostic missing(EdgeCatalog tools, Optional<String> template, EdgeKind need, double radius) {
+        OptionalDouble narrow =
+                switch (need) {
+                    case FAN -> tools.tooNarrow(template, Kind.SLOTTED_FAN);
+                    case CIRCLE -> tools.tooNarrow(template, Kind.SLOTTED_CIRCLES);
+                    default -> OptionalDouble.empty();
+                };
+        return narrow.isPresent()
+                ? new LayoutDiagnostic.FootStaysOut(
+                        need, narrow.getAsDouble(), 2 * tools.machine().footRadius())
+                : new LayoutDiagnostic.NoTool(need, radius);
     }
 
     // --- templates -------------------------------------------------------------------------------------------------

@@ -31,6 +31,14 @@ public sealed interface LayoutDiagnostic extends Diagnostic {
     }
 
     /**
+     * The only templates of the needed sort have slots that the foot doesn't go into.
+     *
+     * @param slot how wide the widest of them are
+     * @param foot how wide it is
+     */
+    record FootStaysOut(EdgeKind need, double slot, double foot) implements LayoutDiagnostic {}
+
+    /**
      * It would take more lines and placements than can be planned.
      *
      * @param most that can

@@ -133,7 +133,7 @@ final class CirclesLayout {
         Optional<StitchingEdge.Round> found =
                 tool(laying.tools(), laying.layer().templateId(), laying.layer().guideId(), widest);
         if (found.isEmpty()) {
-            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.CIRCLE, Math.max(0, widest / 2)));
+            laying.tell(laying.missing(EdgeKind.CIRCLE, Math.max(0, widest / 2)));
             return;
         }
         StitchingEdge.Round tool = found.get();

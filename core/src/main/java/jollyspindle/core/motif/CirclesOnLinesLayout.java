@@ -65,7 +65,7 @@ final class CirclesOnLinesLayout {
                         all.stream().filter(r -> r.id().guideId().equals(guide)).findFirst())
                 .or(() -> bends ? inBends(all, lines) : all.stream().findFirst());
         if (found.isEmpty()) {
-            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.CIRCLE));
+            laying.tell(laying.missing(EdgeKind.CIRCLE, 0));
             return;
         }
         for (StitchLine line : lines) {

@@ -9,7 +9,6 @@ import jollyspindle.core.geometry.Region;
 import jollyspindle.core.geometry.Segment;
 import jollyspindle.core.layout.EdgeKind;
 import jollyspindle.core.layout.LayoutContext;
-import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Param;
@@ -108,12 +107,12 @@ final class FansLayout {
     void lay() {
         Optional<EdgeCatalog.Fan> found = laying.tools().fan(laying.layer().templateId());
         if (found.isEmpty()) {
-            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.FAN, 0));
+            laying.tell(laying.missing(EdgeKind.FAN, 0));
             return;
         }
         Optional<EdgeCatalog.Fan> other = other(motif, laying.tools());
         if (motif.otherTemplate().isPresent() && other.isEmpty()) {
-            laying.tell(new LayoutDiagnostic.NoTool(EdgeKind.FAN, 0));
+            laying.tell(LayoutContext.missing(laying.tools(), motif.otherTemplate(), EdgeKind.FAN, 0));
         }
         List<StitchingEdge.Round> all = blades(found.get(), other);
         List<StitchingEdge.Round> fitting = all.stream()

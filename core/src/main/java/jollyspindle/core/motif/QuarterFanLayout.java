@@ -3,7 +3,7 @@ package jollyspindle.core.motif;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.geometry.Point;
 import jollyspindle.core.layout.EdgeKind;
-import jollyspindle.core.layout.LayoutDiagnostic;
+import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.param.Params;
@@ -44,7 +44,7 @@ final class QuarterFanLayout {
     private void lay() {
         Optional<EdgeCatalog.Fan> fan = corner.tools.fan(corner.design.templateId());
         if (fan.isEmpty()) {
-            corner.tell(new LayoutDiagnostic.NoTool(EdgeKind.FAN, 0));
+            corner.tell(LayoutContext.missing(corner.tools, corner.design.templateId(), EdgeKind.FAN, 0));
             return;
         }
         Point pivot = corner.design.fromOuter() ? corner.space.outer() : corner.space.inner();

@@ -119,7 +119,7 @@ final class Redesigns {
         if (feet && corner.feet().isPresent()) {
             return Optional.of(corner.withFeet(OptionalDouble.empty()));
         }
-        return diagnostic instanceof LayoutDiagnostic.NoTool
+        return diagnostic instanceof LayoutDiagnostic.NoTool || diagnostic instanceof LayoutDiagnostic.FootStaysOut
                 ? Optional.empty()
                 : Optional.of(corner.with(CornerDesign.Kind.PLAIN));
     }

@@ -8,7 +8,7 @@ import jollyspindle.core.division.Tie;
 import jollyspindle.core.division.school.School;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.layout.EdgeKind;
-import jollyspindle.core.layout.LayoutDiagnostic;
+import jollyspindle.core.layout.LayoutContext;
 import jollyspindle.core.motif.DivisionConstraints;
 import jollyspindle.core.motif.Layer;
 import jollyspindle.core.motif.RingDesigner;
@@ -161,8 +161,11 @@ final class RunDividing {
                     frames.get(0).id(),
                     1,
                     layout.design().main().motif(),
-                    new LayoutDiagnostic.NoTool(
-                            DivisionConstraints.template(layout.design().main().motif()), 0),
+                    LayoutContext.missing(
+                            tools,
+                            layout.design().main().templateId(),
+                            DivisionConstraints.template(layout.design().main().motif()),
+                            0),
                     Optional.empty()));
             return Optional.empty();
         }

@@ -206,16 +206,37 @@ public final class EdgeCatalog {
     public List<StitchingEdge.Round> circles(Optional<String> id) {
         return offered(id).stream()
                 .filter(t -> t.kind() == Kind.CIRCLE || t.kind() == Kind.SLOTTED_CIRCLES)
-                .filter(t -> t.form().slotWidth() >= 2 * machine.footRadius() - Tolerances.ROUNDING)
+                .filter(this::takesFoot)
                 .flatMap(t -> rounds(t).stream())
                 .sorted(Comparator.comparingDouble(StitchingEdge.Round::stitched))
                 .toList();
     }
 
-    /** Any round edge that stitches a radius, circles and slots among them. */
+    private boolean takesFoot(Template template) {
+        return template.form().slotWidth() >= 2 * machine.footRadius() - Tolerances.ROUNDING;
+    }
+
+    /** How wide the widest slots are of those of a kind of template that the foot doesn't go into, in inches; nothing if there are none. */
+    public OptionalDouble tooNarrow(Optional<String> id, Kind kind) {
+        return offered(id).stream()
+                .filter(t -> t.kind() == kind && !takesFoot(t))
+                .mapToDouble(t -> t.form().slotWidth())
+                .max();
+    }
+
+    /** How wide the slots are, in inches, that would stitch whole circles of a radius if the foot went into them; nothing if none would. */
+    public OptionalDouble tooNarrowFor(Optional<String> id, double radius) {
+        return offered(id).stream()
+                .filter(t -> t.kind() == Kind.SLOTTED_CIRCLES && !takesFoot(t))
+                .filter(t -> rounds(t).stream().anyMatch(r -> Math.abs(r.stitched() - radius) <= Tolerances.CHALK))
+                .mapToDouble(t -> t.form().slotWidth())
+                .max();
+    }
+
+    /** Any round edge that stitches a radius, circles and slots among them, if the foot goes into these. */
     public Optional<StitchingEdge.Round> round(double radius) {
         return templates.stream()
-                .filter(t -> !t.retired())
+                .filter(t -> !t.retired() && takesFoot(t))
                 .flatMap(t -> rounds(t).stream())
                 .filter(r -> Math.abs(r.stitched() - radius) <= Tolerances.CHALK)
                 .min(Comparator.comparingDouble(r -> Math.abs(r.stitched() - radius)));
@@ -229,9 +250,10 @@ public final class EdgeCatalog {
      */
     public record Fan(String name, double legAngle, List<StitchingEdge.Round> blades) {}
 
+    /** The set of fan slots that was asked for, or the first there is; nothing if the foot doesn't go into any. */
     public Optional<Fan> fan(Optional<String> id) {
         return offered(id).stream()
-                .filter(t -> t.form() instanceof SlottedFan)
+                .filter(t -> t.form() instanceof SlottedFan && takesFoot(t))
                 .map(t -> new Fan(
                         t.name(),
                         ((SlottedFan) t.form()).legAngle(),

@@ -6,6 +6,7 @@ import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.measure.TapeScale;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.quilt.Area;
+import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
 import jollyspindle.core.shelf.Template;
 import jollyspindle.core.shelf.form.Kind;
@@ -133,6 +134,32 @@ class MissingTemplatesTest {
     }
 
     static final List<AreaMotif.Spokes> SPOKES = List.of(AreaMotif.Spokes.ONE, AreaMotif.Spokes.FOUR);
+
+    /** Rings that only slots stitch aren't stitched if the foot doesn't get in, and that it is the foot is told. */
+    @Test
+    void whatTheFootDoesntGoIntoIsToldWhereARingIsMissing() {
+        List<Template> slots = StarterShelf.templates().stream()
+                .filter(t -> t.kind() == Kind.SLOTTED_CIRCLES)
+                .toList();
+        List<Template> holes = StarterShelf.templates().stream()
+                .filter(t -> t.kind() != Kind.SLOTTED_CIRCLES)
+                .toList();
+        List<Template> both = Stream.concat(holes.stream(), slots.stream()).toList();
+        AreaDesign rings = AreaDesign.of(new AreaMotif.Rings(2, 1, 7, AreaMotif.Spokes.NONE), Optional.empty());
+        Area area = block(32);
+        assertThat(layOut(area, rings, List.of(), both, MACHINE).lines()).hasSize(7);
+        AreaPlan plan = layOut(area, rings, List.of(), both, new Machine(0.262));
+        Set<String> openings = holes.stream().map(Template::id).collect(Collectors.toSet());
+        assertThat(plan.placements())
+                .isNotEmpty()
+                .allMatch(p -> openings.contains(p.tool().templateId()));
+        assertThat(told(plan))
+                .contains(new LayoutDiagnostic.FootStaysOut(EdgeKind.CIRCLE, 0.515, 0.524))
+                .anyMatch(AreaDiagnostic.RingMissing.class::isInstance);
+        AreaPlan alone = layOut(area, rings, List.of(), slots, new Machine(0.262));
+        assertThat(alone.lines()).isEmpty();
+        assertThat(told(alone)).containsExactly(new LayoutDiagnostic.FootStaysOut(EdgeKind.CIRCLE, 0.515, 0.524));
+    }
 
     /** Where even the smallest circle doesn't go between centre and edge there is no wreath. */
     @Test

@@ -3,6 +3,8 @@ package jollyspindle.core.motif;
 import jollyspindle.core.geometry.Arc;
 import jollyspindle.core.inspection.Finding;
 import jollyspindle.core.inspection.Remedy;
+import jollyspindle.core.layout.EdgeKind;
+import jollyspindle.core.layout.LayoutDiagnostic;
 import jollyspindle.core.marking.Mark;
 import jollyspindle.core.placement.LineEnd;
 import jollyspindle.core.placement.Placement;
@@ -21,8 +23,11 @@ import jollyspindle.core.quilt.RunId;
 import jollyspindle.core.quilt.Side;
 import jollyspindle.core.shelf.Machine;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 import java.util.List;
+import java.util.Optional;
 
 import static jollyspindle.core.motif.MotifChecks.INNER;
 import static jollyspindle.core.motif.MotifChecks.check;
@@ -71,6 +76,28 @@ class FansAndCirclesTest {
                 .as("the needle stays, the template turns about its pivot")
                 .isNotEmpty()
                 .allMatch(p -> p.start().shownBy() == LineEnd.ShownBy.NEEDLE);
+    }
+
+    /** A slot 0.515 wide takes a foot up to that width; what it doesn't take isn't stitched, and why is told. */
+    @ParameterizedTest
+    @CsvSource({"0.25, true", "0.2575, true", "0.2576, false", "0.262, false", "0.3, false"})
+    void aFanIsTakenOnlyIfTheFootGoesIntoItsSlots(double foot, boolean goesIn) {
+        Design fans = Design.of(with(new Motif.Fans(3, 1), "barley-fan"))
+                .withCorner(CornerDesign.of(CornerDesign.Kind.QUARTER_FAN)
+                        .withTemplate(Optional.of("barley-fan"), Optional.empty()));
+        WorkPlan plan = Planner.plan(
+                job(quilt(75, 75, 75, 75, 9, Corners.MITRED), fans, 7.5).withMachine(new Machine(foot)));
+        LayoutDiagnostic shut = new LayoutDiagnostic.FootStaysOut(EdgeKind.FAN, 0.515, 2 * foot);
+        List<Finding.Diagnosed> told = plan.findings().stream()
+                .filter(Finding.Diagnosed.class::isInstance)
+                .map(Finding.Diagnosed.class::cast)
+                .filter(f -> f.diagnostic().equals(shut))
+                .toList();
+        assertThat(plan.placements(RunId.of(Side.TOP)).stream()
+                        .anyMatch(p -> p.tool().templateId().equals("barley-fan")))
+                .isEqualTo(goesIn);
+        assertThat(told.isEmpty()).isEqualTo(goesIn);
+        assertThat(told).allMatch(f -> f.remedy().orElseThrow() instanceof Remedy.SeeShelf);
     }
 
     /** Second rows stand on the cusps, at 0.866 R where the pitch is R (derived). */

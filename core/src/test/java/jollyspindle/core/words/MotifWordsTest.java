@@ -90,6 +90,10 @@ class MotifWordsTest {
         return Stream.of(
                 Arguments.of(new LayoutDiagnostic.NoTool(EdgeKind.FAN, 0), "It needs a fan template", true),
                 Arguments.of(new LayoutDiagnostic.NoTool(EdgeKind.ARC, 3.5), "that stitches radius 3 1/2", true),
+                Arguments.of(
+                        new LayoutDiagnostic.FootStaysOut(EdgeKind.FAN, 0.515, 0.524),
+                        "slots of the fan template are 0.515 wide, and the foot is 0.524",
+                        true),
                 Arguments.of(new MotifDiagnostic.TooHigh(0.25), "1/4 past where nothing may be stitched", true),
                 Arguments.of(new LayoutDiagnostic.TooFar(9, 8), "9 is asked for, 8 is the most", true),
                 Arguments.of(new MotifDiagnostic.TooMany(5, 3), "5 lines don't go in, there is room for 3", true),
