@@ -50,6 +50,8 @@ final class Referee {
     enum Fault {
         /** The line isn't what the needle draws along the edge of the template as it is told to lie. */
         OFF_EDGE,
+        /** The foot doesn't go where it is told to: there is acrylic. */
+        NO_ROOM_FOR_FOOT,
         /** What is said to lie on something doesn't. */
         BESIDE,
         /** What is said to be on the template isn't. */
@@ -142,9 +144,16 @@ final class Referee {
                 .flatMap(path -> path.curves().stream())
                 .toList();
         Point origin = guide(step).round().map(Guide.Round::centre).orElse(Point.ORIGIN);
+        List<Path> acrylic = piece(step).outlines();
         for (Curve curve : step.path().curves()) {
             for (double part : new double[] {0, 0.25, 0.5, 0.75, 1}) {
                 Point own = step.pose().undo(curve.at(part)).plus(origin);
+                double clear =
+                        acrylic.stream().mapToDouble(o -> o.distance(own)).min().orElseThrow();
+                if (clear < plan.foot() - ON) {
+                    complain(Fault.NO_ROOM_FOR_FOOT, step, "there is acrylic " + clear + " from the needle");
+                    return;
+                }
                 double off =
                         along.stream().mapToDouble(c -> c.distance(own)).min().orElse(Double.MAX_VALUE);
                 if (off > ON) {
@@ -153,6 +162,17 @@ final class Referee {
                 }
             }
         }
+    }
+
+    /** The piece of acrylic that the edge is one of. */
+    private Cut.Piece piece(ToldPlan.Step step) {
+        Point edge = guide(step).edge().start();
+        return cut(step).pieces().stream()
+                .min(Comparator.comparingDouble(piece -> piece.outlines().stream()
+                        .mapToDouble(o -> o.distance(edge))
+                        .min()
+                        .orElseThrow()))
+                .orElseThrow();
     }
 
     private String where(ToldPlan.Step step, Point at) {
