@@ -26,6 +26,8 @@ import jollyspindle.core.quilt.Side;
 import jollyspindle.core.quilt.Strip;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.StarterShelf;
+import jollyspindle.core.shelf.Template;
+import jollyspindle.core.shelf.form.SlottedFan;
 import jollyspindle.files.planjson.PlanJson;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -160,7 +162,7 @@ class RefereeTest {
                     Quilt quilt =
                             depth == 8 ? quilt(61.5, 73.25, 0.125, 8, corners) : quilt(44, 50.5, 0.25, 6.5, corners);
                     QuiltJob job = DemoJob.heronWeir()
-                            .withTemplates(StarterShelf.templates())
+                            .withTemplates(shelf(foot))
                             .withQuilt(quilt)
                             .withMachine(new Machine(foot));
                     QuiltJob laid = job.editing(INNER, l -> Gallery.adopted(job, l, RunId.of(Side.TOP), arrangement));
@@ -173,6 +175,15 @@ class RefereeTest {
                 }
             }
         }
+    }
+
+    /** The starter shelf with fans whose slots the foot goes into. */
+    private static List<Template> shelf(double foot) {
+        return StarterShelf.templates().stream()
+                .map(t -> t.form() instanceof SlottedFan fan && fan.slotWidth() < 2 * foot
+                        ? t.withForm(new SlottedFan(fan.sizes(), 2 * foot + 0.015, fan.sweep(), fan.legAngle()))
+                        : t)
+                .toList();
     }
 
     private static QuiltJob withStrip(QuiltJob job, double width) {
