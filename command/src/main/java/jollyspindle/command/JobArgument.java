@@ -9,7 +9,9 @@ import jollyspindle.files.AtomicFile;
 import jollyspindle.files.FileTrouble;
 import jollyspindle.files.job.JobFile;
 import jollyspindle.files.json.JsonFormat;
+import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
 
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -22,6 +24,9 @@ final class JobArgument {
     @Parameters(index = "0", paramLabel = "JOB", description = "A job file, whose name ends in " + JobFile.SUFFIX + ".")
     private Path job;
 
+    @Spec(Spec.Target.MIXEE)
+    private CommandSpec asked;
+
     private boolean isJob(Path file) {
         try {
             return Files.exists(file) && Files.isSameFile(file, job);
@@ -31,7 +36,9 @@ final class JobArgument {
     }
 
     WorkPlan plan() throws FileTrouble {
-        return Planner.plan(JobFile.read(job).job());
+        JobFile.Opened opened = JobFile.read(job);
+        opened.told().forEach(asked.commandLine().getErr()::println);
+        return Planner.plan(opened.job());
     }
 
     /**

@@ -24,6 +24,7 @@ import java.util.regex.Pattern;
             PlanCommand.class,
             PacketCommand.class,
             SvgCommand.class,
+            PictureCommand.class,
             DivideCommand.class,
             ArcCommand.class,
             ShelfCommand.class,

@@ -39,7 +39,7 @@ class SafeCommandsTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"svg", "packet"})
+    @ValueSource(strings = {"svg", "packet", "picture"})
     void noOutputReplacesAJob(String command) throws Exception {
         Path job = job("Kept");
         byte[] before = Files.readAllBytes(job);

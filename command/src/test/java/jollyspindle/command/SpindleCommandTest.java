@@ -95,6 +95,25 @@ class SpindleCommandTest {
     }
 
     @Test
+    void picturesTheQuiltAsItWillLook() throws Exception {
+        Path picture = folder.resolve("look.png");
+        Done done = run("picture", job.toString(), "-o", picture.toString(), "--width", "240", "--region", "top");
+        assertThat(done.status()).isZero();
+        assertThat(Files.readAllBytes(picture)).startsWith(0x89, 'P', 'N', 'G');
+        assertThat(run("picture", job.toString(), "-o", picture.toString(), "--region", "attic")
+                        .err())
+                .contains("There is no “attic” on this quilt. There are: body, top, right, bottom, left.");
+        assertThat(run("picture", job.toString(), "-o", picture.toString(), "--width", "12")
+                        .err())
+                .contains("A picture 12 pixels wide can't be had: 100 to 6000 are possible.");
+        String damaged = Files.readString(job).replaceFirst("\\{", "{\"look\": {\"loft\": \"feather\"},");
+        Files.writeString(job, damaged);
+        Done told = run("picture", job.toString(), "-o", picture.toString());
+        assertThat(told.status()).isZero();
+        assertThat(told.err()).contains("look › loft", "thin, medium, lofty", "It is as usual instead.");
+    }
+
+    @Test
     void writesPacketAndDrawing() throws Exception {
         Path pdf = folder.resolve("p.pdf");
         assertThat(run("packet", job.toString(), "-o", pdf.toString(), "--paper", "letter")

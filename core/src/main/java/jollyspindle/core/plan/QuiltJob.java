@@ -2,6 +2,7 @@ package jollyspindle.core.plan;
 
 import jollyspindle.core.area.AreaDesign;
 import jollyspindle.core.area.AreaReckoning;
+import jollyspindle.core.cloth.ClothLook;
 import jollyspindle.core.division.Counts;
 import jollyspindle.core.division.Judging;
 import jollyspindle.core.division.school.Even;
@@ -50,6 +51,7 @@ import java.util.stream.IntStream;
  * @param judging how ways to come out are weighed
  * @param layouts what was decided for each border and strip; where nothing was, {@link #layout} says what holds
  * @param areaDesigns what was decided for each area of the body; where nothing was, nothing is stitched
+ * @param look colours of cloth and thread, and the batting
  */
 public record QuiltJob(
         String name,
@@ -59,7 +61,8 @@ public record QuiltJob(
         List<Template> templates,
         Judging judging,
         SortedMap<GroupId, RunLayout> layouts,
-        SortedMap<AreaId, AreaDesign> areaDesigns) {
+        SortedMap<AreaId, AreaDesign> areaDesigns,
+        ClothLook look) {
 
     public static final int LONGEST_NAME = 80;
 
@@ -141,7 +144,7 @@ public record QuiltJob(
             List<Template> templates,
             Judging judging,
             SortedMap<GroupId, RunLayout> layouts) {
-        this(name, tape, machine, quilt, templates, judging, layouts, new TreeMap<>());
+        this(name, tape, machine, quilt, templates, judging, layouts, new TreeMap<>(), ClothLook.usual());
     }
 
     /** A job of a quilt with one border. */
@@ -151,28 +154,33 @@ public record QuiltJob(
     }
 
     public QuiltJob withName(String other) {
-        return new QuiltJob(other, tape, machine, quilt, templates, judging, layouts, areaDesigns);
+        return new QuiltJob(other, tape, machine, quilt, templates, judging, layouts, areaDesigns, look);
     }
 
     public QuiltJob withTape(TapeScale other) {
-        return new QuiltJob(name, other, machine, quilt, templates, judging, layouts, areaDesigns);
+        return new QuiltJob(name, other, machine, quilt, templates, judging, layouts, areaDesigns, look);
     }
 
     public QuiltJob withMachine(Machine other) {
-        return new QuiltJob(name, tape, other, quilt, templates, judging, layouts, areaDesigns);
+        return new QuiltJob(name, tape, other, quilt, templates, judging, layouts, areaDesigns, look);
     }
 
     /** This job of another quilt, whose borders and strips are the same ones. */
     public QuiltJob withQuilt(Quilt other) {
-        return new QuiltJob(name, tape, machine, other, templates, judging, layouts, areaDesigns);
+        return new QuiltJob(name, tape, machine, other, templates, judging, layouts, areaDesigns, look);
     }
 
     public QuiltJob withTemplates(List<Template> other) {
-        return new QuiltJob(name, tape, machine, quilt, other, judging, layouts, areaDesigns);
+        return new QuiltJob(name, tape, machine, quilt, other, judging, layouts, areaDesigns, look);
     }
 
     public QuiltJob with(Judging other) {
-        return new QuiltJob(name, tape, machine, quilt, templates, other, layouts, areaDesigns);
+        return new QuiltJob(name, tape, machine, quilt, templates, other, layouts, areaDesigns, look);
+    }
+
+    /** This job of other colours or another batting. */
+    public QuiltJob with(ClothLook other) {
+        return new QuiltJob(name, tape, machine, quilt, templates, judging, layouts, areaDesigns, other);
     }
 
     /** What was decided for an area. */
@@ -188,19 +196,28 @@ public record QuiltJob(
         } else {
             all.put(area, design);
         }
-        return new QuiltJob(name, tape, machine, quilt, templates, judging, layouts, all);
+        return new QuiltJob(name, tape, machine, quilt, templates, judging, layouts, all, look);
     }
 
     /** This job without an area and its design. */
     public QuiltJob without(AreaId area) {
-        return with(area, AreaDesign.nothing()).withQuilt(quilt.without(area));
+        return with(area, AreaDesign.nothing()).withQuilt(quilt.without(area)).with(look.without(area));
     }
 
     /** This job without a strip and its layout. */
     public QuiltJob withoutStrip(GroupId strip) {
         TreeMap<GroupId, RunLayout> kept = new TreeMap<>(layouts);
         kept.remove(strip);
-        return new QuiltJob(name, tape, machine, quilt.withoutStrip(strip), templates, judging, kept, areaDesigns);
+        return new QuiltJob(
+                name,
+                tape,
+                machine,
+                quilt.withoutStrip(strip),
+                templates,
+                judging,
+                kept,
+                areaDesigns,
+                look.withoutStrip(strip));
     }
 
     /** This job without a border; the layouts of those outside it move in with them. */
@@ -216,7 +233,16 @@ public record QuiltJob(
                 moved.put(GroupId.border(to), kept.moved(to));
             }
         });
-        return new QuiltJob(name, tape, machine, quilt.withoutBorder(number), templates, judging, moved, areaDesigns);
+        return new QuiltJob(
+                name,
+                tape,
+                machine,
+                quilt.withoutBorder(number),
+                templates,
+                judging,
+                moved,
+                areaDesigns,
+                look.withoutBorder(number));
     }
 
     /** This job with a copy of a template: in place of the one with the same id, or besides the others. */
@@ -254,7 +280,7 @@ public record QuiltJob(
     public QuiltJob withLayout(GroupId group, RunLayout other) {
         TreeMap<GroupId, RunLayout> copy = new TreeMap<>(layouts);
         copy.put(group, other);
-        return new QuiltJob(name, tape, machine, quilt, templates, judging, copy, areaDesigns);
+        return new QuiltJob(name, tape, machine, quilt, templates, judging, copy, areaDesigns, look);
     }
 
     /** This job with a group's layout changed. */

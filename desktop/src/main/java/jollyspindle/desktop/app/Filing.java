@@ -264,8 +264,12 @@ final class Filing {
 
     /** Tells how the opening of a job file ended. */
     void opened(Path file, Optional<FileTrouble> trouble) {
-        trouble.ifPresentOrElse(
-                t -> messages.warn(t.getMessage()), () -> keep(settings.get().withRecent(file)));
+        trouble.ifPresentOrElse(t -> messages.warn(t.getMessage()), () -> {
+            keep(settings.get().withRecent(file));
+            if (!bench.toldOnOpening().isEmpty()) {
+                messages.warn(String.join(" ", bench.toldOnOpening()));
+            }
+        });
     }
 
     boolean save() {

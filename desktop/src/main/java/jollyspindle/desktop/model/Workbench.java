@@ -60,6 +60,7 @@ public final class Workbench {
     private final JobKeeper keeper;
     private final Handles handles = new Handles(this);
     private Trial trial;
+    private List<String> toldOnOpening = List.of();
 
     /** A workbench beside the shelf a new quilter begins with, that plans at once. */
     public Workbench() {
@@ -320,6 +321,7 @@ public final class Workbench {
      */
     public void open(Path path) throws FileTrouble {
         JobFile.Opened opened = JobFile.read(path);
+        toldOnOpening = opened.told();
         keeper.lay(new Table(
                 new UndoState(opened.job(), shelf()),
                 Optional.of(path),
@@ -327,6 +329,11 @@ public final class Workbench {
                 opened.unknown(),
                 Optional.of(opened.job()),
                 History.NONE));
+    }
+
+    /** What in the file that was opened last makes no sense here, and is as usual instead. */
+    public List<String> toldOnOpening() {
+        return toldOnOpening;
     }
 
     /** Opens a job file; what went wrong, if anything did. */

@@ -8,6 +8,8 @@ import jollyspindle.files.json.JsonFormat;
 import jollyspindle.files.json.UnknownFields;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Set;
 
 /** Reads and writes job files. */
@@ -24,12 +26,13 @@ public final class JobFile {
      * @param job itself
      * @param unknown what the file held that this version doesn't know
      * @param stamp of the file as it was read
+     * @param told what in it makes no sense here and is as usual instead
      */
-    public record Opened(QuiltJob job, UnknownFields unknown, FileStamp stamp) {}
+    public record Opened(QuiltJob job, UnknownFields unknown, FileStamp stamp, List<String> told) {}
 
     /** What isn't written while all in it is as usual. */
     private static final Set<String> MAY_BE_LEFT_OUT =
-            Set.of("judging", "plannedAt", "sides", "corner", "corners", "innerSeam");
+            Set.of("judging", "look", "plannedAt", "sides", "corner", "corners", "innerSeam");
 
     private JobFile() {}
 
@@ -49,9 +52,10 @@ public final class JobFile {
      */
     public static Opened parse(byte[] content) throws FileTrouble {
         return FORMAT.parse(content, JobUpgrade::apply, (fields, unknown) -> {
-            QuiltJob job = JobReader.read(fields);
+            List<String> told = new ArrayList<>();
+            QuiltJob job = JobReader.read(fields, told);
             unknown.anchor(JobWriter.write(job));
-            return new Opened(job, unknown, FileStamp.of(content));
+            return new Opened(job, unknown, FileStamp.of(content), List.copyOf(told));
         });
     }
 

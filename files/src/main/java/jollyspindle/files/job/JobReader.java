@@ -1,6 +1,7 @@
 package jollyspindle.files.job;
 
 import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.cloth.ClothLook;
 import jollyspindle.core.division.Judging;
 import jollyspindle.core.effort.TooManyLinesException;
 import jollyspindle.core.measure.TapeScale;
@@ -26,7 +27,12 @@ final class JobReader {
 
     private JobReader() {}
 
-    static QuiltJob read(Fields root) throws FileTrouble {
+    /**
+     * Reads a job.
+     *
+     * @param told takes what couldn't be read and is as usual instead
+     */
+    static QuiltJob read(Fields root, List<String> told) throws FileTrouble {
         String name = root.text("name");
         if (name.isBlank() || name.length() > QuiltJob.LONGEST_NAME) {
             throw root.trouble("name", FileTexts.say("job.name", "most", QuiltJob.LONGEST_NAME));
@@ -38,9 +44,10 @@ final class JobReader {
         List<Template> templates = TemplateFields.read(root);
         SortedMap<GroupId, RunLayout> layouts = LayoutReader.read(root, quilt);
         SortedMap<AreaId, AreaDesign> designs = AreaDesigns.read(root, quilt);
+        ClothLook look = ClothFields.read(root, told);
         QuiltJob job;
         try {
-            job = new QuiltJob(name.strip(), tape, machine, quilt, templates, judged, layouts, designs);
+            job = new QuiltJob(name.strip(), tape, machine, quilt, templates, judged, layouts, designs, look);
         } catch (TooManyLinesException e) {
             throw root.trouble("areaDesigns", e.getMessage() + ".");
         }

@@ -29,6 +29,7 @@ final class JobWriter {
         }
         LayoutWriter.write(root.putArray("layouts"), job.layouts());
         AreaDesigns.write(root, job.areaDesigns());
+        ClothFields.write(root, job.look());
         return root;
     }
 
