@@ -267,7 +267,9 @@ final class Filing {
         trouble.ifPresentOrElse(t -> messages.warn(t.getMessage()), () -> {
             keep(settings.get().withRecent(file));
             if (!bench.toldOnOpening().isEmpty()) {
-                messages.warn(String.join(" ", bench.toldOnOpening()));
+                // What is said before the job is shown goes as soon as it is.
+                String told = String.join(" ", bench.toldOnOpening());
+                bench.whenPlanned(plan -> Platform.runLater(() -> messages.warn(told)));
             }
         });
     }

@@ -5,6 +5,7 @@ import jollyspindle.core.shelf.Template;
 import jollyspindle.core.words.FindingWords;
 import jollyspindle.desktop.bench.LayOutBench;
 import jollyspindle.desktop.bench.MeasureBench;
+import jollyspindle.desktop.control.ClothBar;
 import jollyspindle.desktop.control.CompareView;
 import jollyspindle.desktop.control.Deck;
 import jollyspindle.desktop.control.Gradually;
@@ -239,7 +240,7 @@ public final class MainWindow {
     }
 
     private void buildAboutTable() {
-        tablePane.setTop(new TableHead(bench, table));
+        tablePane.setTop(new VBox(new TableHead(bench, table), new ClothBar(bench, table)));
         StackPane.setAlignment(callout.get(), Pos.CENTER_RIGHT);
         StackPane.setMargin(callout.get(), new Insets(10));
         tableAndCallout.getChildren().add(protractor.get());
@@ -248,7 +249,7 @@ public final class MainWindow {
         CatchingUp waiting = new CatchingUp(bench);
         // In the table's head, beside its tools, where it hides nothing of the quilt.
         StackPane.setAlignment(waiting, Pos.TOP_RIGHT);
-        StackPane.setMargin(waiting, new Insets(2, 184, 0, 0));
+        StackPane.setMargin(waiting, new Insets(2, 228, 0, 0));
         StackPane middleAndWaiting = new StackPane(middle, waiting);
         middleAndWaiting.setMinWidth(0);
         root.setCenter(middleAndWaiting);

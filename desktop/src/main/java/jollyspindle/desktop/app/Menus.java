@@ -38,7 +38,7 @@ final class Menus {
             On the tape round a block or medallion: Left, Right from ray to ray; + and - more or fewer arms; Shift turns them
             On the table: arrows move, + and - zoom, 0 shows all
             Ctrl+Z, Ctrl+Shift+Z    undo, redo
-            F9    light or dark;  Ctrl+Shift+. and Ctrl+Shift+,    larger, smaller type
+            F8    the drawing, or how it will look in cloth;  F9    light or dark;  Ctrl+Shift+. and Ctrl+Shift+,    larger, smaller type
             In a length: Enter takes it, Esc brings the last good one back""";
 
     private final MainWindow window;
@@ -164,6 +164,9 @@ final class Menus {
                 item("Zoom in", ctrl(KeyCode.EQUALS), () -> window.table().zoom(1)),
                 item("Zoom out", ctrl(KeyCode.MINUS), () -> window.table().zoom(-1)),
                 new SeparatorMenuItem(),
+                item("Drawing or cloth", new KeyCodeCombination(KeyCode.F8), () -> window.table()
+                        .asClothProperty()
+                        .set(!window.table().asClothProperty().get())),
                 item("Light or dark", new KeyCodeCombination(KeyCode.F9), () -> look.darkProperty()
                         .set(!look.darkProperty().get())),
                 item("Larger type", ctrlShift(KeyCode.PERIOD), () -> look.stepScale(1)),

@@ -66,14 +66,15 @@ final class QuiltPainter {
      * Draws everything.
      *
      * @param focused whether the table has the keyboard
+     * @param asCloth what shows the quilt as it will look, if it is to be shown so
      */
-    void paint(boolean focused) {
+    void paint(boolean focused, Optional<ClothLayer> asCloth) {
         g.setLineDashes();
         g.clearRect(0, 0, width, height);
         g.setFill(p.table());
         g.fillRect(0, 0, width, height);
         Optional<QuiltShape> shape = bench.plan().shape();
-        shape.ifPresent(this::quilt);
+        shape.ifPresent(s -> quilt(s, asCloth));
         if (shape.isEmpty() && !bench.isOpening()) {
             new MeasurePainter(bench, look, g, view).teach();
         }
@@ -85,7 +86,16 @@ final class QuiltPainter {
         }
     }
 
-    private void quilt(QuiltShape shape) {
+    private void quilt(QuiltShape shape, Optional<ClothLayer> asCloth) {
+        if (asCloth.isPresent() && asCloth.get().draw(g, bench.plan(), view, width, height)) {
+            // What is drawn on it would be in the way of what is to be judged.
+            areaLooked();
+            highlight(shape);
+            bench.handles().forEach(this::handle);
+            findings(shape);
+            pointed();
+            return;
+        }
         boolean measuring = bench.stageProperty().get() == WorkStage.MEASURE;
         cloth(shape);
         highlight(shape);
@@ -157,26 +167,29 @@ final class QuiltPainter {
 
     /** Blocks, medallion and appliqués, those below first; the piece that is looked at stands out. */
     private void areas() {
-        Optional<AreaPlan.Piece> looked = bench.areas().piece();
         g.setStroke(p.seam());
         for (AreaPlan area : bench.plan().areas()) {
             if (!(bench.plan().job().quilt().area(area.id()).orElseThrow() instanceof Area.Body)) {
                 area.pieces().forEach(piece -> view.stroke(g, piece.cloth().seam()));
             }
         }
-        looked.ifPresent(piece -> {
-            g.setStroke(p.chosen());
-            g.setLineWidth(2.5);
-            view.stroke(g, piece.cloth().outline());
-            g.setLineWidth(1.2);
-            g.setStroke(p.seam());
-        });
+        areaLooked();
         for (Path outline : bench.plan().appliques().values()) {
             g.setFill(p.border());
             view.paths(g, List.of(outline));
             g.fill();
             g.stroke();
         }
+    }
+
+    private void areaLooked() {
+        bench.areas().piece().ifPresent(piece -> {
+            g.setStroke(p.chosen());
+            g.setLineWidth(2.5);
+            view.stroke(g, piece.cloth().outline());
+            g.setLineWidth(1.2);
+            g.setStroke(p.seam());
+        });
     }
 
     /** What is drawn on the piece that is looked at, and its marks, as small crosses. */

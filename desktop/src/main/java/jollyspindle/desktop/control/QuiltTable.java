@@ -21,7 +21,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
@@ -64,6 +66,11 @@ public final class QuiltTable extends Pane {
     private final Soon soon = new Soon(this, this::paint);
     private final TableSight sight;
 
+    /** Whether the quilt is shown as it will look, and not as a drawing. */
+    private final BooleanProperty asCloth = new SimpleBooleanProperty();
+
+    private final ClothLayer cloth = new ClothLayer(this::draw);
+
     /**
      * A table for a workbench.
      *
@@ -104,6 +111,10 @@ public final class QuiltTable extends Pane {
         bench.selection().pointedProperty().addListener(o -> draw());
         bench.selection().placementProperty().addListener(o -> draw());
         look.darkProperty().addListener(o -> draw());
+        asCloth.addListener(o -> {
+            cloth.forget();
+            draw();
+        });
         look.scaleProperty().addListener(o -> resized());
         focusedProperty().addListener(o -> draw());
         setOnMousePressed(this::press);
@@ -138,6 +149,16 @@ public final class QuiltTable extends Pane {
             sight.refit();
         }
         draw();
+    }
+
+    /** Whether the quilt is to be shown as it will look, wherever nothing is measured or marked. */
+    public BooleanProperty asClothProperty() {
+        return asCloth;
+    }
+
+    /** Whether it is shown so now. */
+    boolean isCloth() {
+        return asCloth.get() && bench.stageProperty().get() == WorkStage.LAY_OUT;
     }
 
     /** Says what else is to be drawn whenever the table is. */
@@ -399,7 +420,7 @@ public final class QuiltTable extends Pane {
 
     private void paint() {
         new QuiltPainter(bench, look, canvas.getGraphicsContext2D(), sight.view(), getWidth(), getHeight())
-                .paint(isFocused());
+                .paint(isFocused(), isCloth() ? Optional.of(cloth) : Optional.empty());
         drawn.run();
         setAccessibleText(
                 bench.plan().shape().isPresent()

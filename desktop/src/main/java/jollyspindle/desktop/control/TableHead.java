@@ -9,11 +9,13 @@ import jollyspindle.desktop.model.WorkStage;
 import jollyspindle.desktop.model.Workbench;
 import jollyspindle.desktop.words.Said;
 import org.kordamp.ikonli.Ikon;
+import org.kordamp.ikonli.javafx.FontIcon;
 import org.kordamp.ikonli.material2.Material2AL;
 import org.kordamp.ikonli.material2.Material2MZ;
 
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -48,6 +50,7 @@ public final class TableHead extends HBox {
                 .addAll(
                         what,
                         gap,
+                        cloth(table),
                         tool("zoom-out", Material2MZ.ZOOM_OUT, "Zoom out (Ctrl+-)", () -> table.zoom(-1)),
                         tool("zoom-in", Material2MZ.ZOOM_IN, "Zoom in (Ctrl++)", () -> table.zoom(1)),
                         tool(
@@ -57,6 +60,17 @@ public final class TableHead extends HBox {
                                 table::zoomToSide),
                         tool("zoom-fit", Material2AL.CROP_FREE, "Show the whole quilt (Ctrl+0)", table::fit));
         getStyleClass().add("table-head");
+    }
+
+    private static ToggleButton cloth(QuiltTable table) {
+        ToggleButton cloth = new ToggleButton(null, new FontIcon(Material2MZ.TEXTURE));
+        String what = "As it will look, in cloth (F8)";
+        cloth.setId("as-cloth");
+        cloth.getStyleClass().add("table-tool");
+        Tip.on(cloth, what);
+        cloth.setAccessibleText(what);
+        cloth.selectedProperty().bindBidirectional(table.asClothProperty());
+        return cloth;
     }
 
     /** {@code Blocks, block 3 of 12, 9 by 9}. */
