@@ -73,8 +73,9 @@ public final class DistanceField {
     }
 
     private void look(Curve curve, double part, double c, double r, int pixel) {
+        int inRow = pixel / width;
         double middleColumn = pixel % width + 0.5;
-        double middleRow = pixel / width + 0.5;
+        double middleRow = inRow + 0.5;
         if (Float.isNaN(column[pixel])
                 || square(c - middleColumn) + square(r - middleRow)
                         < square(column[pixel] - middleColumn) + square(row[pixel] - middleRow)) {

@@ -80,9 +80,9 @@ class ReliefTest {
         Geometry referee = jts(seen);
         double off = 0;
         for (int i = 0; i < distances.length; i += 7) {
+            int row = i / GRID.width();
             Point middle = new Point(
-                    GRID.left() + (i % GRID.width() + 0.5) / GRID.scale(),
-                    GRID.top() - (i / GRID.width() + 0.5) / GRID.scale());
+                    GRID.left() + (i % GRID.width() + 0.5) / GRID.scale(), GRID.top() - (row + 0.5) / GRID.scale());
             double exact =
                     seen.stream().mapToDouble(c -> c.distance(middle)).min().orElseThrow() * GRID.scale();
             assertThat(referee.distance(JTS.createPoint(new Coordinate(middle.x(), middle.y()))) * GRID.scale())

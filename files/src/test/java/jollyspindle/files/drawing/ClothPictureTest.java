@@ -46,7 +46,9 @@ class ClothPictureTest {
     }
 
     private static int at(Grid grid, int[] pixels, Point place) {
-        return pixels[(int) grid.row(place) * grid.width() + (int) grid.column(place)];
+        int row = (int) grid.row(place);
+        int column = (int) grid.column(place);
+        return pixels[row * grid.width() + column];
     }
 
     @Test
