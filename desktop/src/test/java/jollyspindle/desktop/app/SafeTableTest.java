@@ -354,6 +354,9 @@ class SafeTableTest extends Hands {
                 .orElseThrow()
                 .notes()
                 .equals("mine"));
+        // The file is written away from the window, which takes over what is in it a moment later.
+        WaitForAsyncUtils.waitFor(
+                10, TimeUnit.SECONDS, () -> bench.shelf().template("theirs").isPresent());
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(bench.shelf().template(deleted)).as("deleted there").isEmpty();
         assertThat(bench.shelf().template("theirs")).isPresent();
