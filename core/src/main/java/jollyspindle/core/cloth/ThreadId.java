@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
  * What is stitched with one thread: one of the motifs on a fabric.
  *
  * @param on which it is stitched
- * @param layer which motif, in the order of stitching, from 1; 0 for what stands in the corners
+ * @param layer which motif, by its lasting number, from 1; 0 for what stands in the corners
  */
 public record ThreadId(FabricId on, int layer) implements Comparable<ThreadId> {
 

@@ -9,6 +9,7 @@ import jollyspindle.core.placement.LineId;
 import jollyspindle.core.placement.StitchLine;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
+import jollyspindle.core.quilt.GroupId;
 import jollyspindle.core.quilt.PieceId;
 import jollyspindle.core.quilt.QuiltShape;
 import jollyspindle.core.quilt.RingShape;
@@ -49,7 +50,7 @@ public record ClothParts(List<Patch> patches, List<Path> seams, Path bound, List
         for (int i = shape.rings().size() - 1; i >= 0; i--) {
             RingShape ring = shape.rings().get(i);
             Path outline = Path.polygon(ring.outer());
-            patches.add(new Patch(new FabricId(FabricId.Kind.BORDER, ring.border(), ' '), outline));
+            patches.add(new Patch(FabricId.of(GroupId.border(ring.border())), outline));
             seams.add(outline);
         }
         Path body = Path.polygon(shape.body().corners());
@@ -79,7 +80,8 @@ public record ClothParts(List<Patch> patches, List<Path> seams, Path bound, List
             seams.add(outline);
         });
         List<Stitching> threads = plan.lines().stream()
-                .map(line -> new Stitching(new ThreadId(fabric(line.id(), fabrics), line.layer()), line))
+                .map(line -> new Stitching(
+                        new ThreadId(fabric(line.id(), fabrics), line.id().motif()), line))
                 .toList();
         return new ClothParts(List.copyOf(patches), List.copyOf(seams), Path.polygon(shape.outer()), threads);
     }

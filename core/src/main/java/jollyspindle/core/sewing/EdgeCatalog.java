@@ -213,7 +213,7 @@ public final class EdgeCatalog {
     }
 
     private boolean takesFoot(Template template) {
-        return template.form().slotWidth() >= 2 * machine.footRadius() - Tolerances.ROUNDING;
+        return template.form().slotsTake(machine);
     }
 
     /** How wide the widest slots are of those of a kind of template that the foot doesn't go into, in inches; nothing if there are none. */

@@ -181,7 +181,7 @@ public record TemplateFinder(List<Template> shelf, Machine machine) {
     }
 
     private boolean followable(Template template) {
-        return template.form().slotWidth() >= 2 * foot() - Tolerances.ROUNDING;
+        return template.form().slotsTake(machine);
     }
 
     /**

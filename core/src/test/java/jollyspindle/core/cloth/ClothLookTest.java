@@ -1,5 +1,7 @@
 package jollyspindle.core.cloth;
 
+import jollyspindle.core.area.AreaDesign;
+import jollyspindle.core.area.AreaMotif;
 import jollyspindle.core.demo.DemoJob;
 import jollyspindle.core.plan.ClothParts;
 import jollyspindle.core.plan.Planner;
@@ -7,6 +9,7 @@ import jollyspindle.core.plan.QuiltJob;
 import jollyspindle.core.quilt.Area;
 import jollyspindle.core.quilt.AreaId;
 import jollyspindle.core.quilt.GroupId;
+import jollyspindle.core.shelf.StarterShelf;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.CharRange;
@@ -16,6 +19,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -118,6 +125,34 @@ class ClothLookTest {
         ClothLook strip = ClothLook.usual().with(FabricId.of(GroupId.strip(3)), RED);
         assertThat(strip.withoutStrip(GroupId.strip(3))).isEqualTo(ClothLook.usual());
         assertThat(strip.withoutStrip(GroupId.strip(1))).isEqualTo(strip);
+    }
+
+    /** A thread's colour stays with its motif when another before it goes. */
+    @Test
+    void threadsGoByWhatIsStitchedNotByItsPlace() {
+        AreaId block = new AreaId(1);
+        AreaMotif hatch = new AreaMotif.Crosshatch(2, Math.PI / 4);
+        AreaMotif rings = new AreaMotif.Rings(2, 1, 3, AreaMotif.Spokes.NONE);
+        QuiltJob both = coloured()
+                .with(
+                        block,
+                        AreaDesign.of(rings, Optional.empty())
+                                .with(
+                                        'A',
+                                        AreaDesign.of(rings, Optional.empty())
+                                                .part('A')
+                                                .withLayer(1, new AreaDesign.Layer(hatch, Optional.empty()))));
+        QuiltJob one = both.with(
+                block, both.design(block).with('A', both.design(block).part('A').withoutLayer(0)));
+        assertThat(threads(both, block)).containsExactly("area-1-A/1", "area-1-A/2");
+        assertThat(threads(one, block)).containsExactly("area-1-A/2");
+    }
+
+    private static SortedSet<String> threads(QuiltJob job, AreaId area) {
+        return ClothParts.of(Planner.plan(job.withTemplates(StarterShelf.templates()))).orElseThrow().threads().stream()
+                .filter(s -> s.line().region().equals(area))
+                .map(s -> s.thread().code())
+                .collect(Collectors.toCollection(TreeSet::new));
     }
 
     /** All lines have a thread on the fabric they are on, and a quilt that isn't measured has no parts. */

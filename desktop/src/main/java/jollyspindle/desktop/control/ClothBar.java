@@ -25,6 +25,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -40,7 +41,10 @@ public final class ClothBar extends FlowPane {
 
     /** One thing that has a colour. */
     private record Coloured(
-            String name, Function<ClothLook, Colour> now, BiFunction<ClothLook, Colour, ClothLook> with) {}
+            String name,
+            Function<ClothLook, Colour> now,
+            BiFunction<ClothLook, Colour, ClothLook> with,
+            UnaryOperator<ClothLook> usual) {}
 
     private final Workbench bench;
     private final QuiltTable table;
@@ -110,6 +114,10 @@ public final class ClothBar extends FlowPane {
         Arrays.stream(Swatch.values()).forEach(s -> swatches.getChildren().add(swatch(s, one, look)));
         parts.add(swatches);
         TypedField any = new TypedField("cloth-colour", "Any colour", text -> {
+            if (text.isBlank()) {
+                edit(Said.say("step.usual-colour", "what", one.name()), one.usual());
+                return Optional.empty();
+            }
             Optional<Colour> colour = Colour.parse(text.strip());
             colour.ifPresent(c -> colour(one, c));
             return colour.isPresent() ? Optional.empty() : Optional.of(Said.say("field.colour", "text", text.strip()));
@@ -167,7 +175,10 @@ public final class ClothBar extends FlowPane {
             List<AreaDesign.Layer> layers = bench.job().design(id).part(letter).layers();
             for (int i = 0; i < layers.size(); i++) {
                 all.add(thread(
-                        i + 1, AreaWords.name(layers.get(i).motif()), new ThreadId(fabric, i + 1), layers.size()));
+                        i + 1,
+                        AreaWords.name(layers.get(i).motif()),
+                        new ThreadId(fabric, layers.get(i).number()),
+                        layers.size()));
             }
         } else {
             GroupId group = bench.groupId();
@@ -178,7 +189,7 @@ public final class ClothBar extends FlowPane {
                 all.add(thread(
                         i + 1,
                         MotifWords.name(design.layers().get(i).motif()),
-                        new ThreadId(fabric, i + 1),
+                        new ThreadId(fabric, design.layers().get(i).number()),
                         design.layers().size()));
             }
             if (design.corner().kind() != CornerDesign.Kind.PLAIN) {
@@ -190,13 +201,15 @@ public final class ClothBar extends FlowPane {
     }
 
     private static Coloured fabric(String name, FabricId id) {
-        return new Coloured(name, look -> look.fabric(id), (look, colour) -> look.with(id, colour));
+        return new Coloured(
+                name, look -> look.fabric(id), (look, colour) -> look.with(id, colour), look -> look.without(id));
     }
 
     private static Coloured thread(int number, String motif, ThreadId id, int of) {
         return new Coloured(
                 Said.say("cloth.thread", "motif", motif, "several", of > 1, "number", number),
                 look -> look.thread(id),
-                (look, colour) -> look.with(id, colour));
+                (look, colour) -> look.with(id, colour),
+                look -> look.without(id));
     }
 }

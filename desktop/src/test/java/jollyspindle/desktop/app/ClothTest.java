@@ -67,10 +67,15 @@ class ClothTest extends Hands {
         assertThat(bench.job().look().loft()).isEqualTo(Loft.LOFTY);
         choose(robot, "#cloth-what", "thread of arcs");
         type(robot, "#cloth-colour", "bright red");
-        assertThat(read(robot, "#cloth-colour-said")).contains("“bright red” is no colour. Write it like #EAD9C4.");
+        assertThat(read(robot, "#cloth-colour-said")).contains("“bright red” is no colour. Write it like #EAD9C4,");
         type(robot, "#cloth-colour", "#c01010");
         assertThat(bench.job().look().thread(new ThreadId(BORDER, 1))).isEqualTo(new Colour(0xC01010));
         assertThat(bench.undoName()).contains("colour of thread of arcs");
+        type(robot, "#cloth-colour", "");
+        assertThat(bench.job().look().threads()).isEmpty();
+        robot.clickOn("#undo");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(bench.job().look().threads()).hasSize(1);
         // In a field that is typed in, the keys take back what was typed.
         robot.clickOn("#undo").clickOn("#undo");
         WaitForAsyncUtils.waitForFxEvents();

@@ -1,5 +1,6 @@
 package jollyspindle.core.shelf.form;
 
+import jollyspindle.core.measure.Tolerances;
 import jollyspindle.core.shelf.ArcTemplate;
 import jollyspindle.core.shelf.Machine;
 import jollyspindle.core.shelf.Prediction;
@@ -85,6 +86,11 @@ public sealed interface Form
     /** How wide the slots are that the foot runs in, in inches; without bounds if it runs in none. */
     default double slotWidth() {
         return Double.POSITIVE_INFINITY;
+    }
+
+    /** Whether the foot goes into its slots, if it has any. */
+    default boolean slotsTake(Machine machine) {
+        return slotWidth() >= 2 * machine.footRadius() - Tolerances.ROUNDING;
     }
 
     /** From repeat to repeat of a strip, in inches. */
