@@ -62,7 +62,7 @@ public final class TableHead extends HBox {
         getStyleClass().add("table-head");
     }
 
-    private static ToggleButton cloth(QuiltTable table) {
+    private ToggleButton cloth(QuiltTable table) {
         ToggleButton cloth = new ToggleButton(null, new FontIcon(Material2MZ.TEXTURE));
         String what = "As it will look, in cloth (F8)";
         cloth.setId("as-cloth");
@@ -70,6 +70,9 @@ public final class TableHead extends HBox {
         Tip.on(cloth, what);
         cloth.setAccessibleText(what);
         cloth.selectedProperty().bindBidirectional(table.asClothProperty());
+        // Where lengths are measured and marks made, the drawing is needed.
+        cloth.visibleProperty().bind(bench.stageProperty().isEqualTo(WorkStage.LAY_OUT));
+        cloth.managedProperty().bind(cloth.visibleProperty());
         return cloth;
     }
 
